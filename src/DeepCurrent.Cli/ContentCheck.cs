@@ -1,0 +1,35 @@
+using System.Globalization;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Formats.Content;
+
+namespace DeepCurrent.Cli;
+
+/// <summary>content check: prints, for each text that ships, target against measured depth and what its quiz lacks.</summary>
+public static class ContentCheck
+{
+    public static int Run(string folder, TextWriter output)
+    {
+        if (!Directory.Exists(folder)) { Console.Error.WriteLine($"There is no folder {folder}."); return 2; }
+        var faults = 0;
+        var misses = new List<double>();
+        foreach (var path in Directory.EnumerateDirectories(folder).Order())
+        {
+            TextFolder text;
+            try { text = ContentReader.Read(path); }
+            catch (ContentFault fault) { output.WriteLine($"{Path.GetFileName(path)}: {fault.Message}"); faults++; continue; }
+            foreach (var v in text.Versions)
+            {
+                var m = TextMeasurer.Measure(v.PlainText);
+                misses.Add(m.Depth.Value - v.Target);
+                output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{text.Slug,-28} {v.Label,-12} {m.Words,4} words  target {v.Target,4:0}  measured {m.Depth.Value,5:0.0} ± {m.DepthError:0.0}"));
+            }
+            var singles = text.Questions;
+            var longest = singles.Count(q => q.Choices.MaxBy(c => c.Text.Length)!.Right);
+            output.WriteLine($"{"",-28} {singles.Count} questions, strands {string.Join(", ", singles.GroupBy(q => q.Strand).Select(g => $"{g.Key} {g.Count()}"))}; right at {string.Join("", singles.Select(q => "ABCD"[q.Choices.ToList().FindIndex(c => c.Right)]))}; longest right {longest}");
+            foreach (var fault in ContentRules.Faults(text)) { output.WriteLine($"{"",-28} FAULT {fault}"); faults++; }
+        }
+        var mean = misses.DefaultIfEmpty().Average();
+        output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"measured − target: mean {mean:0.0}, sd {Math.Sqrt(misses.Sum(x => (x - mean) * (x - mean)) / Math.Max(1, misses.Count - 1)):0.0} fm over {misses.Count} versions; {faults} faults"));
+        return faults == 0 ? 0 : 1;
+    }
+}

@@ -1,0 +1,33 @@
+namespace DeepCurrent.Core.Depth;
+
+/// <summary>A place on the one difficulty scale that readers and texts share: 30 fm is what is typically read at the end of grade 3; 10 fm are one logit.</summary>
+/// <param name="Value">Fathoms; any finite number, in practice −20 to 100.</param>
+public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
+{
+    /// <summary>Fathoms in one logit of odds.</summary>
+    public const double PerLogit = 10;
+
+    public int CompareTo(Fathoms other) => Value.CompareTo(other.Value);
+
+    public static double operator -(Fathoms a, Fathoms b) => a.Value - b.Value;
+
+    public static Fathoms operator +(Fathoms a, double fathoms) => new(a.Value + fathoms);
+
+    public override string ToString() => FormattableString.Invariant($"{Value:0.0} fm");
+}
+
+/// <summary>A chance or a share, 0 to 1.</summary>
+public readonly record struct Probability
+{
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="value"/> is outside 0 to 1 or not a number.</exception>
+    public Probability(double value)
+    {
+        if (!(value >= 0 && value <= 1)) throw new ArgumentOutOfRangeException(nameof(value), value, "A probability lies between 0 and 1.");
+        Value = value;
+    }
+
+    public double Value { get; }
+
+    /// <summary>The share in whole percent, as it is shown and as zones are decided: 69.6 % is shown and treated as 70 %.</summary>
+    public int Percent => (int)Math.Round(Value * 100, MidpointRounding.AwayFromZero);
+}

@@ -1,0 +1,77 @@
+using DeepCurrent.Core.Depth;
+
+namespace DeepCurrent.Core.Measuring;
+
+/// <summary>Turns evidence into a reader's depth.</summary>
+public static class ReaderEstimator
+{
+    /// <summary>Default sd of the prior, of a stated level and of a starting level, in fathoms.</summary>
+    public const double PriorSd = 8, JudgementSd = 4, StartingLevelSd = 6, RunningRecordSd = 5;
+
+    /// <summary>Default drift, fm² a week.</summary>
+    public const double DriftPerWeek = 0.4;
+
+    private static readonly (double Accuracy, double Shift)[] RecordCurve = [(0.80, -16), (0.90, -8), (0.95, 0), (0.98, 6), (1.00, 10)];
+
+    /// <summary>The estimate at a time, with a step for each piece of evidence. Evidence later than <paramref name="asOf"/> has not happened yet and is left out.</summary>
+    /// <param name="evidence">In any order; it is taken in order of time, and of this list where times are equal.</param>
+    /// <exception cref="ArgumentException">A piece of evidence is older than the prior, or its figures are out of range.</exception>
+    /// <remarks>Exact Bayes on a grid: Mislevy, R. J. and Bock, R. D. (1982), Biweight/EAP estimates of latent ability; movement between pieces as in a hidden Markov model.</remarks>
+    public static DepthTrail Run(Prior prior, IEnumerable<Evidence> evidence, Movement movement, DateTimeOffset asOf)
+    {
+        var depth = DepthDistribution.Normal(prior.Mean.Value, prior.Sd);
+        var steps = new List<DepthEstimate>();
+        var at = prior.At;
+        foreach (var piece in evidence.OrderBy(e => e.At))
+        {
+            if (piece.At > asOf) break;
+            if (piece.At < prior.At) throw new ArgumentException("A piece of evidence is older than the prior.", nameof(evidence));
+            Pass(depth, movement, at, piece.At);
+            at = piece.At;
+            Weigh(depth, piece);
+            steps.Add(depth.Estimate(at));
+        }
+        if (asOf > at) { Pass(depth, movement, at, asOf); at = asOf; }
+        return new(depth.Estimate(at), steps);
+    }
+
+    /// <summary>What a running record's accuracy says about the reader, in fathoms from the text's depth.</summary>
+    /// <param name="accuracy">0 to 1.</param>
+    public static double RecordShift(double accuracy)
+    {
+        if (accuracy <= RecordCurve[0].Accuracy) return RecordCurve[0].Shift;
+        for (var i = 1; i < RecordCurve.Length; i++)
+        {
+            var (a, s) = RecordCurve[i];
+            var (a0, s0) = RecordCurve[i - 1];
+            if (accuracy <= a) return s0 + (s - s0) * (accuracy - a0) / (a - a0);
+        }
+        return RecordCurve[^1].Shift;
+    }
+
+    private static void Pass(DepthDistribution depth, Movement movement, DateTimeOffset from, DateTimeOffset to)
+    {
+        if (to <= from) return;
+        var growth = movement.GrowthPerWeek(new(depth.Mean)) * movement.SchoolWeeks(from, to);
+        depth.Move(growth, movement.DriftPerWeek * (to - from).TotalDays / 7);
+    }
+
+    private static void Weigh(DepthDistribution depth, Evidence piece)
+    {
+        switch (piece)
+        {
+            case AnswerEvidence { Guess: >= 0 and < 1 } a:
+                depth.TimesAnswer(a.Difficulty.Value, a.Guess, a.Correct);
+                break;
+            case LevelEvidence { Sd: > 0 } l:
+                depth.TimesNormal(l.Value.Value, l.Sd);
+                break;
+            case RunningRecordEvidence { Words: >= 1, Errors: >= 0 } r:
+                var accuracy = Math.Max(0, (r.Words - r.Errors) / (double)r.Words);
+                depth.TimesNormal(r.TextDepth.Value + RecordShift(accuracy), r.Words < 50 ? 2 * RunningRecordSd : RunningRecordSd);
+                break;
+            default:
+                throw new ArgumentException($"Evidence out of range: {piece}.", nameof(piece));
+        }
+    }
+}

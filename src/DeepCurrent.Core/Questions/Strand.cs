@@ -1,0 +1,33 @@
+using DeepCurrent.Core.Depth;
+
+namespace DeepCurrent.Core.Questions;
+
+/// <summary>The kind of comprehension a question asks for.</summary>
+public enum Strand { Retrieve, Infer, WordMeaning, Summarise, Structure, AuthorsCraft, Connect }
+
+/// <summary>How hard a question is before anybody has answered it.</summary>
+public static class QuestionDifficulty
+{
+    /// <summary>Default offset of a strand in fathoms: above 0 is harder than the text's average question.</summary>
+    public static double Offset(Strand strand) => strand switch
+    {
+        Strand.Retrieve => -4, Strand.WordMeaning => -1, Strand.Structure => 0, Strand.Summarise => 1, Strand.Infer => 3, Strand.AuthorsCraft => 4, _ => 4,
+    };
+
+    /// <summary>Chance to be right by guessing.</summary>
+    /// <param name="choices">Choices of a single-choice question, at least 2; 0 for a written answer.</param>
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="choices"/> is 1 or negative.</exception>
+    public static double Guess(int choices) => choices switch
+    {
+        0 => 0,
+        >= 2 => 1.0 / choices,
+        _ => throw new ArgumentOutOfRangeException(nameof(choices), choices, "A question has no choices (written) or at least two."),
+    };
+
+    /// <summary>Default difficulty: a reader at the text's depth answers 80 % of ordinary questions, guessing included.</summary>
+    public static Fathoms Default(Fathoms text, int choices, Strand strand)
+    {
+        var guess = Guess(choices);
+        return text + (Offset(strand) - Fathoms.PerLogit * Math.Log((Forecast.AtSameDepth - guess) / (1 - Forecast.AtSameDepth)));
+    }
+}

@@ -1,0 +1,128 @@
+using System.Runtime.InteropServices;
+
+namespace DeepCurrent.Core.Texts;
+
+/// <summary>Counts the words, sentences, syllables and letters of an English text in one pass.</summary>
+public static class TextCounter
+{
+    /// <summary>Counts a text.</summary>
+    /// <param name="text">Plain text; a blank line ends a sentence, as does a list item.</param>
+    /// <remarks>Words as Flesch (1948) counts them: contractions, hyphenated words and numbers are one word each.</remarks>
+    public static TextCounts Count(ReadOnlySpan<char> text)
+    {
+        var run = new Run();
+        var at = 0;
+        while (at < text.Length)
+        {
+            if (char.IsLetterOrDigit(text[at]))
+            {
+                var end = WordEnd(text, at);
+                run.Word(text, at, end);
+                at = end;
+                continue;
+            }
+            if (Sentences.EndsAt(text, at, run.LastWord(text))) run.EndSentence();
+            else if (text[at] is '"' or '“' or '‘') run.OpenQuote();
+            at++;
+        }
+        run.EndSentence();
+        return run.Result();
+    }
+
+    /// <summary>Where the word that starts at <paramref name="at"/> ends: letters and digits, joined by a single apostrophe, hyphen, or a decimal point between digits.</summary>
+    public static int WordEnd(ReadOnlySpan<char> text, int at)
+    {
+        while (++at < text.Length)
+        {
+            var c = text[at];
+            if (char.IsLetterOrDigit(c)) continue;
+            var joins = at + 1 < text.Length && (c is '\'' or '’' or '-' or '‑'
+                ? char.IsLetterOrDigit(text[at + 1])
+                : c is '.' or ',' && char.IsAsciiDigit(text[at - 1]) && char.IsAsciiDigit(text[at + 1]));
+            if (!joins && !IsMark(c)) return at;
+        }
+        return at;
+    }
+
+    private static bool IsMark(char c) => c > 0x2ff && char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark;
+
+    /// <summary>The running totals of one text.</summary>
+    private sealed class Run
+    {
+        private struct Seen { public int Times; public byte Syllables; public bool Unfamiliar, NotSpache, Name; public float Zipf; public string Word; }
+
+        private readonly Dictionary<string, int> index = [];
+        private readonly List<Seen> seen = [];
+        private readonly List<SentenceCounts> sentences = [];
+        private readonly char[] lower = new char[256];
+        private int words, syllables, letters, characters, poly, complex, unfamiliar, notSpache;
+        private SentenceCounts current;
+        private bool afterQuote;
+        private (int Start, int End) last;
+
+        public ReadOnlySpan<char> LastWord(ReadOnlySpan<char> text) => text[last.Start..last.End];
+
+        public void OpenQuote() => afterQuote = true;
+
+        public void Word(ReadOnlySpan<char> text, int start, int end)
+        {
+            last = (start, end);
+            var token = text[start..Math.Min(end, start + lower.Length)];
+            int letterCount = 0, digits = 0;
+            for (var i = 0; i < token.Length; i++)
+            {
+                var c = token[i];
+                if (char.IsAsciiDigit(c)) digits++;
+                else if (char.IsLetter(c)) letterCount++;
+                lower[i] = c is >= 'A' and <= 'Z' ? (char)(c | 0x20) : c == '’' ? '\'' : c == '‑' ? '-' : c < 128 ? c : char.ToLowerInvariant(c);
+            }
+            ref var word = ref Look(lower.AsSpan(0, token.Length));
+            // Capitalised inside a sentence: a name. "I" and its contractions are not.
+            if (!word.Name && current.Words > 0 && !afterQuote && char.IsUpper(token[0]) && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'))) word.Name = true;
+            afterQuote = false;
+            word.Times++;
+            words++;
+            syllables += word.Syllables;
+            letters += letterCount;
+            characters += letterCount + digits;
+            var isNew = word.Times == 1;
+            var odd = word.Unfamiliar && !word.Name;
+            var oddSpache = isNew && word.NotSpache && !word.Name;
+            if (word.Syllables >= 3) { poly++; if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables)) complex++; }
+            if (odd) unfamiliar++;
+            if (oddSpache) notSpache++;
+            current = current with
+            {
+                Start = current.Words == 0 ? start : current.Start, End = end, Words = current.Words + 1, Syllables = current.Syllables + word.Syllables,
+                Letters = current.Letters + letterCount, Characters = current.Characters + letterCount + digits,
+                Long = current.Long + (word.Syllables >= 3 ? 1 : 0), Unfamiliar = current.Unfamiliar + (odd ? 1 : 0), NewToSpache = current.NewToSpache + (oddSpache ? 1 : 0),
+            };
+        }
+
+        public void EndSentence()
+        {
+            if (current.Words > 0) sentences.Add(current);
+            current = default;
+            afterQuote = false;
+        }
+
+        private ref Seen Look(ReadOnlySpan<char> word)
+        {
+            ref var at = ref CollectionsMarshal.GetValueRefOrAddDefault(index.GetAlternateLookup<ReadOnlySpan<char>>(), word, out var known);
+            if (!known)
+            {
+                at = seen.Count;
+                var key = word.ToString();
+                seen.Add(new() { Word = key, Syllables = (byte)Math.Min(255, Syllables.Count(word)), Unfamiliar = !Familiarity.DaleChall(word), NotSpache = !Familiarity.Spache(word), Zipf = WordList.Find(word)?.Zipf ?? 0 });
+            }
+            return ref CollectionsMarshal.AsSpan(seen)[at];
+        }
+
+        /// <summary>Gunning's own exceptions: joined short words, and verbs made three syllables by -es or -ed.</summary>
+        private static bool Fog(ReadOnlySpan<char> word, int syllables) =>
+            !word.Contains('-') && !(syllables == 3 && (word.EndsWith("ed") || word.EndsWith("es")));
+
+        public TextCounts Result() => new(words, sentences.Count, syllables, letters, characters, seen.Count, poly, complex, unfamiliar, notSpache,
+            sentences, [.. seen.Select(s => new DistinctWord(s.Word, s.Times, s.Syllables, s.Unfamiliar, s.NotSpache, s.Zipf, s.Name))]);
+    }
+}

@@ -1,0 +1,48 @@
+using System.Reflection;
+
+namespace DeepCurrent.Core.Texts;
+
+/// <summary>What is known of a word: syllables as pronounced (0 = not in the dictionary), whether lists of familiar words hold it, and how often it is used.</summary>
+/// <param name="Zipf">log10 of uses per thousand million words of film and television speech; 0 = not counted.</param>
+public readonly record struct WordFacts(byte Syllables, bool DaleChall, bool Spache, float Zipf);
+
+/// <summary>The English words that ship: pronunciations, familiar-word lists and frequencies, joined in one table.</summary>
+/// <remarks>
+/// CMU Pronouncing Dictionary; Chall and Dale (1995); Spache (1974, revised); Brysbaert and New (2009).
+/// Where each comes from and under which licence: docs/word-lists.md.
+/// </remarks>
+public static class WordList
+{
+    private static readonly Lazy<Dictionary<string, WordFacts>> Words = new(Load);
+
+    /// <summary>Facts of a word in lower case with straight apostrophes, or null.</summary>
+    public static WordFacts? Find(ReadOnlySpan<char> word) =>
+        Words.Value.GetAlternateLookup<ReadOnlySpan<char>>().TryGetValue(word, out var facts) ? facts : null;
+
+    private static Dictionary<string, WordFacts> Load()
+    {
+        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream("words.txt")
+            ?? throw new InvalidOperationException("The word list is missing from the assembly.");
+        var bytes = new byte[stream.Length];
+        stream.ReadExactly(bytes);
+        var words = new Dictionary<string, WordFacts>(140_000);
+        Span<char> name = stackalloc char[64];
+        for (var at = 0; at < bytes.Length;)
+        {
+            var length = 0;
+            while (bytes[at] != ' ') name[length++] = (char)bytes[at++];
+            at++;
+            int syllables = Number(bytes, ref at), lists = Number(bytes, ref at), zipf = Number(bytes, ref at);
+            words.Add(new string(name[..length]), new((byte)syllables, (lists & 1) != 0, (lists & 2) != 0, zipf / 10f));
+        }
+        return words;
+    }
+
+    private static int Number(byte[] bytes, ref int at)
+    {
+        var value = 0;
+        while (bytes[at] >= '0') value = value * 10 + bytes[at++] - '0';
+        at++;
+        return value;
+    }
+}
