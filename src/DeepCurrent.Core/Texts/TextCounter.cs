@@ -29,13 +29,16 @@ public static class TextCounter
         return run.Result();
     }
 
-    /// <summary>Where the word that starts at <paramref name="at"/> ends: letters and digits, joined by a single apostrophe, hyphen, or a decimal point between digits.</summary>
+    /// <summary>Where the word that starts at <paramref name="at"/> ends: letters and digits, joined by a single apostrophe or hyphen, a decimal point between digits, or the points of an abbreviation.</summary>
     public static int WordEnd(ReadOnlySpan<char> text, int at)
     {
+        var start = at;
         while (++at < text.Length)
         {
             var c = text[at];
             if (char.IsLetterOrDigit(c)) continue;
+            // Points inside an abbreviation of single letters, as in "p.m.", join it.
+            if (c == '.' && (at == start + 1 || text[at - 2] == '.') && char.IsLetter(text[at - 1]) && at + 2 < text.Length && char.IsLetter(text[at + 1]) && !char.IsLetter(text[at + 2])) continue;
             var joins = at + 1 < text.Length && (c is '\'' or '’' or '-' or '‑'
                 ? char.IsLetterOrDigit(text[at + 1])
                 : c is '.' or ',' && char.IsAsciiDigit(text[at - 1]) && char.IsAsciiDigit(text[at + 1]));

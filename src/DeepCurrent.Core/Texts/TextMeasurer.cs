@@ -29,6 +29,8 @@ public static class TextMeasurer
     private const int Resamples = 200;
     private const int Blocks = 400;
     private const double FormulaError = 0.35;
+    private const double LowestGrade = -1;
+    private const double MostRarity = 0.6;
 
     /// <summary>Counts a text and turns the counts into a depth.</summary>
     /// <exception cref="ArgumentException">The text has no words.</exception>
@@ -60,14 +62,16 @@ public static class TextMeasurer
     private static List<FormulaGrade> Grades(TextCounts c)
     {
         double spache = Readability.Spache(c), daleChall = Readability.DaleChall(c), kincaid = Readability.FleschKincaidGrade(c);
+        // The letter-counting formulas were fitted to older readers' texts and fall far below zero on a first reader; they come in as Spache leaves its range.
+        var older = Math.Clamp(spache - 2.5, 0, 1);
         return
         [
             // Vocabulary carries most in the early grades; the two list formulas hand over to one another around grade 4.
             new("Spache", spache, 2 * Math.Clamp(4.5 - spache, 0, 1)),
-            new("Dale–Chall", Readability.DaleChallGrade(daleChall), 2 * Math.Clamp((daleChall - 4.6) / 0.8, 0, 1)),
-            new("Flesch–Kincaid", kincaid, 1),
-            new("Automated Readability Index", Readability.AutomatedReadabilityIndex(c), 1),
-            new("Coleman–Liau", Readability.ColemanLiauIndex(c), 1),
+            new("Dale–Chall", Readability.DaleChallGrade(daleChall), 2 * Math.Clamp((daleChall - 5) / 0.8, 0, 1)),
+            new("Flesch–Kincaid", Math.Max(kincaid, LowestGrade), 1),
+            new("Automated Readability Index", Readability.AutomatedReadabilityIndex(c), older),
+            new("Coleman–Liau", Readability.ColemanLiauIndex(c), older),
             new("SMOG", Readability.Smog(c), c.Sentences >= 10 && kincaid >= 5 ? 1 : 0),
         ];
     }
@@ -78,6 +82,8 @@ public static class TextMeasurer
         var sorted = formulas.Where(f => f.Weight > 0).OrderBy(f => f.Grade).ToList();
         var total = sorted.Sum(f => f.Weight);
         double low = total / 6, high = total - low, gone = 0, sum = 0;
+        // With two formulas there is no outside to cut off.
+        if (sorted.Count < 3) (low, high) = (0, total);
         foreach (var f in sorted)
         {
             sum += f.Grade * Math.Max(0, Math.Min(gone + f.Weight, high) - Math.Max(gone, low));
@@ -86,7 +92,7 @@ public static class TextMeasurer
         return sum / (high - low);
     }
 
-    /// <summary>How far the distinct words are rarer (+) or commoner (−) than those of ordinary prose, in grades, at most one either way.</summary>
+    /// <summary>How far the distinct words are rarer (+) or commoner (−) than those of ordinary prose, in grades, at most 0.6 either way.</summary>
     private static double RarityGrades(TextCounts c)
     {
         double sum = 0;
@@ -98,11 +104,11 @@ public static class TextMeasurer
             n++;
         }
         if (n < 20) return 0;
-        return Math.Clamp((OrdinaryZipf(n) - sum / n) * 2.0, -1, 1);
+        return Math.Clamp(OrdinaryZipf(n) - sum / n, -MostRarity, MostRarity);
     }
 
     /// <summary>Mean frequency of n distinct words of ordinary prose: longer texts reach further down the list.</summary>
-    private static double OrdinaryZipf(int n) => 6.9 - 0.36 * Math.Log(n);
+    private static double OrdinaryZipf(int n) => 7.1 - 0.36 * Math.Log(n);
 
     private static double Error(TextCounts c, IReadOnlyList<FormulaGrade> formulas)
     {

@@ -15,7 +15,7 @@ public static class ContentRules
         if (text.Questions.Count is < 6 or > 10) yield return $"The quiz has {text.Questions.Count} questions, not 6 to 10.";
         if (text.Questions.Select(q => q.Strand).Distinct().Count() < 4) yield return "The questions cover fewer than four strands.";
         if (text.Questions.Count(q => q.Strand == Strand.Retrieve) * 3 > text.Questions.Count) yield return "More than a third of the questions only retrieve.";
-        if (text.Questions.Count > 0 && text.Questions.Count(q => q.Choices.MaxBy(c => c.Text.Length)!.Right) * 2 > text.Questions.Count) yield return "The longest choice is right in more than half of the questions.";
+        if (text.Questions.Count > 0 && text.Questions.Count(GivenAway) * 4 > text.Questions.Count) yield return "The right choice is much the longest in more than a quarter of the questions.";
         if (text.Questions.GroupBy(q => q.Choices.ToList().FindIndex(c => c.Right)).Any(g => g.Count() * 2 > text.Questions.Count)) yield return "More than half of the right choices stand in the same place.";
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
             foreach (var fault in Faults(q, text)) yield return $"Question {i}: {fault}";
@@ -25,6 +25,10 @@ public static class ContentRules
         foreach (var word in text.Words)
             if (!text.Versions.Any(v => v.PlainText.Contains(word.Word, StringComparison.OrdinalIgnoreCase))) yield return $"The word {word.Word} is not in the text.";
     }
+
+    /// <summary>The right choice is longer than every other by more than a fifth.</summary>
+    private static bool GivenAway(QuestionFile q) =>
+        q.Choices.Where(c => c.Right).Select(c => c.Text.Length).DefaultIfEmpty().Max() > 1.2 * q.Choices.Where(c => !c.Right).Select(c => c.Text.Length).DefaultIfEmpty().Max();
 
     private static IEnumerable<string> Faults(QuestionFile q, TextFolder text)
     {
