@@ -1,0 +1,167 @@
+using Dapper;
+using Npgsql;
+
+namespace DeepCurrent.Data.Assignments;
+
+public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Forecast);
+
+public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets);
+
+public sealed record AssignmentRow(Guid Id, Guid ClassId, Guid TextId, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions,
+    int Tickets, int Waiting, int UnderWay, int Done, double? MeanScore);
+
+public sealed record TicketRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, string Version, double VersionDepth, string State, double Forecast, int Page, int Pages,
+    double? Score, double Seconds, DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? BeforeSd, double? AfterMean, double? AfterSd);
+
+/// <summary>A text's use in a class, for the chart.</summary>
+/// <param name="Depth">Mean depth of the versions given.</param>
+public sealed record TextInUse(Guid TextId, string Title, double Depth, int Readers);
+
+/// <summary>Assignments of a class, as a teacher sees them.</summary>
+public sealed class AssignmentStore(NpgsqlDataSource db)
+{
+    public async Task Add(NewAssignment a)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("""
+            insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions)
+            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions)
+            """, a, t);
+        await c.ExecuteAsync("""
+            insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
+            values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @at)
+            """, a.Tickets.Select(k => new { k.Id, assignment = a.Id, k.ReaderId, k.VersionId, k.Forecast, at = a.AssignedAt }), t);
+        await c.ExecuteAsync("select pg_notify('ticket', @ClassId::text)", new { a.ClassId }, t);
+        await t.CommitAsync();
+    }
+
+    /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are taken.</summary>
+    /// <returns>How many were taken back.</returns>
+    public async Task<int> Withdraw(Guid assignmentId, Guid classId, DateTimeOffset at)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var n = await c.ExecuteAsync("""
+            update ticket k set state = 'withdrawn', changed_at = @at
+            from assignment a
+            where a.id = k.assignment_id and a.id = @assignmentId and a.class_id = @classId and k.state in ('planned', 'waiting', 'under way')
+            """, new { assignmentId, classId, at });
+        await c.ExecuteAsync("select pg_notify('ticket', @classId::text)", new { classId });
+        return n;
+    }
+
+    public async Task<IReadOnlyList<AssignmentRow>> Of(Guid classId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<AssignmentRow>(RowSql + " where a.class_id = @classId group by a.id, t.title order by a.assigned_at desc limit 200", new { classId })).Where(a => a.Tickets > 0).ToList();
+    }
+
+    /// <summary>An assignment of a school; null if it is not in that school.</summary>
+    public async Task<AssignmentRow?> Find(Guid id, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.QuerySingleOrDefaultAsync<AssignmentRow>(RowSql + " join class c on c.id = a.class_id where a.id = @id and c.school_id = @schoolId group by a.id, t.title", new { id, schoolId });
+    }
+
+    public async Task<IReadOnlyList<TicketRow>> Tickets(Guid assignmentId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<TicketRow>(TicketSql + " where k.assignment_id = @assignmentId order by r.given_name limit 1000", new { assignmentId })).ToList();
+    }
+
+    /// <summary>A ticket and the class it belongs to; null if it is not in that school.</summary>
+    public async Task<(TicketRow Ticket, Guid ClassId, Guid TextId, string Title)?> Ticket(Guid ticketId, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var place = await c.QuerySingleOrDefaultAsync<(Guid ClassId, Guid TextId, string Title)>("""
+            select a.class_id, a.text_id, t.title from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join class c on c.id = a.class_id
+            where k.id = @ticketId and c.school_id = @schoolId
+            """, new { ticketId, schoolId });
+        if (place.ClassId == Guid.Empty) return null;
+        return (await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }), place.ClassId, place.TextId, place.Title);
+    }
+
+    /// <summary>Readers of a class who were given a text before, with the state of their ticket.</summary>
+    public async Task<IReadOnlyDictionary<Guid, string>> Given(Guid textId, Guid[] readerIds)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<(Guid Reader, string State)>("""
+            select distinct on (k.reader_id) k.reader_id, k.state
+            from ticket k join assignment a on a.id = k.assignment_id
+            where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> 'withdrawn'
+            order by k.reader_id, a.assigned_at desc
+            limit 1000
+            """, new { textId, readerIds })).ToDictionary(x => x.Reader, x => x.State);
+    }
+
+    public async Task<IReadOnlyList<TextInUse>> InUse(Guid classId, DateTimeOffset since)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<TextInUse>("""
+            select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
+            from assignment a join text t on t.id = a.text_id join ticket k on k.assignment_id = a.id join version v on v.id = k.version_id
+            where a.class_id = @classId and a.assigned_at >= @since and k.state <> 'withdrawn'
+            group by a.text_id, t.title
+            order by max(a.assigned_at) desc
+            limit 14
+            """, new { classId, since })).ToList();
+    }
+
+    /// <summary>Finished and open readings of one reader, latest first.</summary>
+    public async Task<IReadOnlyList<(TicketRow Ticket, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>> History(Guid readerId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var tickets = (await c.QueryAsync<TicketRow>(TicketSql + " where k.reader_id = @readerId and k.state <> 'withdrawn' order by coalesce(k.handed_in_at, 'infinity') desc, k.changed_at desc limit 200", new { readerId })).ToList();
+        var heads = (await c.QueryAsync<(Guid Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>("""
+            select k.id, t.title, a.assigned_at, a.due_on from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+            where k.reader_id = @readerId
+            limit 2000
+            """, new { readerId })).ToDictionary(h => h.Id);
+        return [.. tickets.Select(k => (k, heads[k.Id].Title, heads[k.Id].AssignedAt, heads[k.Id].DueOn))];
+    }
+
+    /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left out.</summary>
+    public async Task<IReadOnlyList<(Guid ReaderId, string Strand, int Right, int Asked)>> Strands(Guid classId, DateTimeOffset since)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<(Guid, string, int, int)>("""
+            select k.reader_id, q.strand, count(*) filter (where w.correct)::int, count(*)::int
+            from enrolment e join ticket k on k.reader_id = e.reader_id join answer w on w.ticket_id = k.id join question q on q.id = w.question_id
+            where e.class_id = @classId and e.to_day is null and w.attempt = 1 and not w.rushed and w.at >= @since and k.handed_in_at is not null
+            group by k.reader_id, q.strand
+            limit 10000
+            """, new { classId, since })).ToList();
+    }
+
+    /// <summary>Readings handed in by a class's readers since a time, oldest first.</summary>
+    public async Task<IReadOnlyList<ClassReading>> Readings(Guid classId, DateTimeOffset since)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<ClassReading>("""
+            select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
+                   coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
+            from enrolment e join ticket k on k.reader_id = e.reader_id join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
+            where e.class_id = @classId and e.to_day is null and k.state = 'released' and k.handed_in_at >= @since
+            order by k.handed_in_at
+            limit 20000
+            """, new { classId, since })).ToList();
+    }
+
+    private const string RowSql = """
+        select a.id, a.class_id, a.text_id, t.title, a.assigned_at, a.due_on, a.attempts, a.directions,
+               count(k.id) filter (where k.state <> 'withdrawn')::int as tickets,
+               count(k.id) filter (where k.state = 'waiting')::int as waiting,
+               count(k.id) filter (where k.state = 'under way')::int as under_way,
+               count(k.id) filter (where k.handed_in_at is not null and k.state <> 'withdrawn')::int as done,
+               avg(k.score) as mean_score
+        from assignment a join text t on t.id = a.text_id left join ticket k on k.assignment_id = a.id
+        """;
+
+    private const string TicketSql = """
+        select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state, k.forecast, k.page, jsonb_array_length(v.pages) as pages,
+               k.score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds, k.opened_at, k.handed_in_at, k.before_mean, k.before_sd, k.after_mean, k.after_sd
+        from ticket k join reader r on r.id = k.reader_id join version v on v.id = k.version_id
+        """;
+}
+
+public sealed record ClassReading(Guid ReaderId, string Title, DateTimeOffset At, double Score, double Forecast, int Words, double Seconds);

@@ -1,0 +1,60 @@
+using Dapper;
+using Npgsql;
+
+namespace DeepCurrent.Data.Groups;
+
+public sealed record GroupRow(Guid Id, string Name, int Position, DateTimeOffset FormedAt, IReadOnlyList<Guid> ReaderIds);
+
+public sealed record NewGroup(string Name, IReadOnlyList<Guid> ReaderIds);
+
+/// <summary>Which groups a regrouping closed and which it opened.</summary>
+public sealed record Regrouping(IReadOnlyList<Guid> Closed, IReadOnlyList<Guid> Opened);
+
+/// <summary>Guided reading groups of a class. Regrouping closes the groups there are and opens new ones, so that history stays.</summary>
+public sealed class GroupStore(NpgsqlDataSource db)
+{
+    public async Task<IReadOnlyList<GroupRow>> Of(Guid classId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var rows = await c.QueryAsync<(Guid Id, string Name, int Position, DateTimeOffset FormedAt, Guid? Reader)>("""
+            select g.id, g.name, g.position, g.formed_at, m.reader_id
+            from reading_group g left join group_member m on m.group_id = g.id
+            where g.class_id = @classId and g.closed_at is null
+            order by g.position
+            limit 2000
+            """, new { classId });
+        return [.. rows.GroupBy(r => r.Id).Select(g => new GroupRow(g.Key, g.First().Name, g.First().Position, g.First().FormedAt, [.. g.Where(r => r.Reader is not null).Select(r => r.Reader!.Value)]))];
+    }
+
+    public async Task<Regrouping> Replace(Guid classId, IReadOnlyList<NewGroup> groups, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
+        var closed = (await c.QueryAsync<Guid>("update reading_group set closed_at = @now where class_id = @classId and closed_at is null returning id", new { classId, now }, t)).ToList();
+        var opened = new List<Guid>();
+        foreach (var (g, i) in groups.Select((g, i) => (g, i)))
+        {
+            var id = Guid.CreateVersion7();
+            await c.ExecuteAsync("insert into reading_group (id, class_id, name, position, formed_at) values (@id, @classId, @Name, @i, @now)", new { id, classId, g.Name, i, now }, t);
+            await c.ExecuteAsync("insert into group_member (group_id, reader_id) select @id, unnest(@readers)", new { id, readers = g.ReaderIds.ToArray() }, t);
+            opened.Add(id);
+        }
+        await t.CommitAsync();
+        return new(closed, opened);
+    }
+
+    /// <summary>Takes a regrouping back; false if the groups have been changed again since.</summary>
+    public async Task<bool> Undo(Guid classId, Regrouping regrouping)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
+        var open = (await c.QueryAsync<Guid>("select id from reading_group where class_id = @classId and closed_at is null limit 100", new { classId }, t)).ToHashSet();
+        if (!open.SetEquals(regrouping.Opened)) return false;
+        await c.ExecuteAsync("delete from reading_group where id = any(@opened); update reading_group set closed_at = null where id = any(@closed)",
+            new { opened = regrouping.Opened.ToArray(), closed = regrouping.Closed.ToArray() }, t);
+        await t.CommitAsync();
+        return true;
+    }
+}

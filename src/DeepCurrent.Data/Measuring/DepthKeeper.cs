@@ -1,0 +1,83 @@
+using Dapper;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Data.Schools;
+using Npgsql;
+
+namespace DeepCurrent.Data.Measuring;
+
+/// <summary>One piece of evidence as it is kept.</summary>
+public sealed record EvidenceRow(Guid Id, DateTimeOffset At, string Kind, double? Difficulty, double? Guess, bool? Correct, double? Value, double? Sd, double? TextDepth,
+    int? Words, int? Errors, string? Strand, Guid? TicketId, string? LeftOut, string Note);
+
+public sealed record DepthDay(DateOnly Day, double Mean, double Sd, double Low, double High);
+
+/// <summary>Keeps evidence, and each reader's depth current with it.</summary>
+public sealed class DepthKeeper(NpgsqlDataSource db)
+{
+    private const string Columns = "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, left_out, note";
+
+    public async Task<IReadOnlyList<EvidenceRow>> Evidence(Guid readerId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId order by at, id limit 20000", new { readerId })).ToList();
+    }
+
+    public async Task<IReadOnlyList<DepthDay>> Days(Guid readerId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<DepthDay>("select day, mean, sd, low, high from depth_day where reader_id = @readerId order by day limit 5000", new { readerId })).ToList();
+    }
+
+    /// <summary>Adds a stated level or a running record and recomputes.</summary>
+    public async Task<DepthEstimate> Add(Guid readerId, EvidenceRow row, Guid? adultId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await Insert(c, t, readerId, [row], adultId);
+        var estimate = await Recompute(c, t, readerId, year, chart, now);
+        await t.CommitAsync();
+        return estimate;
+    }
+
+    /// <summary>Writes evidence inside the caller's transaction; a row that is there already is left as it is.</summary>
+    public static Task Insert(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<EvidenceRow> rows, Guid? adultId) => c.ExecuteAsync($"""
+        insert into evidence (reader_id, adult_id, {Columns})
+        values (@readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words, @Errors, @Strand, @TicketId, @LeftOut, @Note)
+        on conflict (id) do nothing
+        """, rows.Select(r => new { readerId, adultId, r.Id, r.At, r.Kind, r.Difficulty, r.Guess, r.Correct, r.Value, r.Sd, r.TextDepth, r.Words, r.Errors, r.Strand, r.TicketId, r.LeftOut, r.Note }), t);
+
+    /// <summary>Runs all of a reader's evidence again and keeps the result, inside the caller's transaction. The reader's row is locked, so that two hand-ins do not overwrite one another.</summary>
+    public static async Task<DepthEstimate> Recompute(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        var trail = await Trail(c, t, readerId, year, chart, now);
+        var days = trail.Steps.GroupBy(s => DateOnly.FromDateTime(s.At.UtcDateTime)).Select(g => (Day: g.Key, Last: g.Last())).ToList();
+        await c.ExecuteAsync("""
+            delete from depth_day where reader_id = @readerId;
+            insert into depth_day (reader_id, day, mean, sd, low, high)
+            select @readerId, * from unnest(@days, @means, @sds, @lows, @highs);
+            update reader set depth_mean = @Mean, depth_sd = @Sd, depth_low = @Low, depth_high = @High, depth_at = @At where id = @readerId
+            """, new
+        {
+            readerId, days = days.Select(d => d.Day).ToArray(), means = days.Select(d => d.Last.Mean).ToArray(), sds = days.Select(d => d.Last.Sd).ToArray(),
+            lows = days.Select(d => d.Last.Low).ToArray(), highs = days.Select(d => d.Last.High).ToArray(), trail.Now.Mean, trail.Now.Sd, trail.Now.Low, trail.Now.High, trail.Now.At,
+        }, t);
+        return trail.Now;
+    }
+
+    /// <summary>The estimate as it stands, without keeping it.</summary>
+    public static async Task<DepthTrail> Trail(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for update", new { readerId }, t);
+        var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null order by at, id limit 20000", new { readerId }, t);
+        var movement = new Movement(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks);
+        return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(Piece), movement, now);
+    }
+
+    private static Evidence Piece(EvidenceRow r) => r.Kind switch
+    {
+        "answer" => new AnswerEvidence(r.At, new(r.Difficulty!.Value), r.Guess!.Value, r.Correct!.Value),
+        "level" => new LevelEvidence(r.At, new(r.Value!.Value), r.Sd!.Value),
+        _ => new RunningRecordEvidence(r.At, new(r.TextDepth!.Value), r.Words!.Value, r.Errors!.Value),
+    };
+}

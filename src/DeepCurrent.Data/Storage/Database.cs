@@ -1,0 +1,59 @@
+using System.Data;
+using System.Text.Json;
+using Dapper;
+using DbUp;
+using Npgsql;
+
+namespace DeepCurrent.Data.Storage;
+
+/// <summary>Opens the database and brings its schema up to date.</summary>
+public static class Database
+{
+    private const long MigrationLock = 0x44656570;
+
+    public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
+
+    public static NpgsqlDataSource Open(string connectionString)
+    {
+        DefaultTypeMap.MatchNamesWithUnderscores = true;
+        SqlMapper.AddTypeHandler(new TimeHandler());
+        SqlMapper.AddTypeHandler(new DayHandler());
+        return NpgsqlDataSource.Create(connectionString);
+    }
+
+    /// <summary>Runs the migrations that are missing; instances that start together wait for one another.</summary>
+    /// <exception cref="InvalidOperationException">A migration failed; the message names it.</exception>
+    public static void Migrate(string connectionString)
+    {
+        using var guard = new NpgsqlConnection(connectionString);
+        guard.Open();
+        guard.Execute("select pg_advisory_lock(@MigrationLock)", new { MigrationLock });
+        var result = DeployChanges.To.PostgresqlDatabase(connectionString)
+            .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly)
+            .WithTransactionPerScript().LogToNowhere().Build().PerformUpgrade();
+        guard.Execute("select pg_advisory_unlock(@MigrationLock)", new { MigrationLock });
+        if (!result.Successful) throw new InvalidOperationException($"Migration {result.ErrorScript?.Name} failed: {result.Error.Message}", result.Error);
+    }
+
+    public static string ToJson<T>(T value) => JsonSerializer.Serialize(value, Json);
+
+    public static T FromJson<T>(string json) => JsonSerializer.Deserialize<T>(json, Json)!;
+
+    private sealed class TimeHandler : SqlMapper.TypeHandler<DateTimeOffset>
+    {
+        public override DateTimeOffset Parse(object value) => value is DateTime t ? new DateTimeOffset(DateTime.SpecifyKind(t, DateTimeKind.Utc)) : (DateTimeOffset)value;
+
+        public override void SetValue(IDbDataParameter parameter, DateTimeOffset value) => parameter.Value = value.UtcDateTime;
+    }
+
+    private sealed class DayHandler : SqlMapper.TypeHandler<DateOnly>
+    {
+        public override DateOnly Parse(object value) => value is DateTime t ? DateOnly.FromDateTime(t) : (DateOnly)value;
+
+        public override void SetValue(IDbDataParameter parameter, DateOnly value)
+        {
+            parameter.DbType = DbType.Date;
+            parameter.Value = value;
+        }
+    }
+}
