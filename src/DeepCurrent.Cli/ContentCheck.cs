@@ -19,7 +19,7 @@ public static class ContentCheck
             catch (ContentFault fault) { output.WriteLine($"{Path.GetFileName(path)}: {fault.Message}"); faults++; continue; }
             foreach (var v in text.Versions)
             {
-                var m = TextMeasurer.Measure(v.PlainText);
+                var m = TextMeasurer.Measure(v.Prose);
                 misses.Add(m.Depth.Value - v.Target);
                 output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{text.Slug,-28} {v.Label,-12} {m.Words,4} words  target {v.Target,4:0}  measured {m.Depth.Value,5:0.0} ± {m.DepthError:0.0}"));
             }

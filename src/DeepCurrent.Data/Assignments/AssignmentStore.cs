@@ -120,6 +120,13 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return [.. tickets.Select(k => (k, heads[k.Id].Title, heads[k.Id].AssignedAt, heads[k.Id].DueOn))];
     }
 
+    /// <summary>Words of the version of each of a reader's tickets.</summary>
+    public async Task<IReadOnlyDictionary<Guid, int>> WordsOf(Guid readerId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<(Guid Id, int Words)>("select k.id, v.words from ticket k join version v on v.id = k.version_id where k.reader_id = @readerId limit 5000", new { readerId })).ToDictionary(x => x.Id, x => x.Words);
+    }
+
     /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left out.</summary>
     public async Task<IReadOnlyList<(Guid ReaderId, string Strand, int Right, int Asked)>> Strands(Guid classId, DateTimeOffset since)
     {

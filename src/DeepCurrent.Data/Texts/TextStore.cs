@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
@@ -37,6 +38,9 @@ public sealed record VersionBody(Guid Id, Guid TextId, string Title, string Labe
 /// <summary>The library. Texts without a school ship for all schools.</summary>
 public sealed class TextStore(NpgsqlDataSource db)
 {
+    private const int MostKept = 2000;
+    private readonly ConcurrentDictionary<Guid, IReadOnlyList<Question>> questions = [];
+
     public async Task Add(NewText text, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
@@ -113,7 +117,16 @@ public sealed class TextStore(NpgsqlDataSource db)
         return (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId })).Body();
     }
 
+    /// <summary>A text's questions. They never change under the same text, so they are kept once read.</summary>
     public async Task<IReadOnlyList<Question>> Questions(Guid textId)
+    {
+        if (questions.TryGetValue(textId, out var kept)) return kept;
+        var read = await ReadQuestions(textId);
+        if (questions.Count > MostKept) questions.Clear();
+        return questions[textId] = read;
+    }
+
+    private async Task<IReadOnlyList<Question>> ReadQuestions(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs from question where text_id = @textId order by position limit 50", new { textId }))

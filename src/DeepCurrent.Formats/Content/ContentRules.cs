@@ -19,7 +19,7 @@ public static class ContentRules
         if (text.Questions.GroupBy(q => q.Choices.ToList().FindIndex(c => c.Right)).Any(g => g.Count() * 2 > text.Questions.Count)) yield return "More than half of the right choices stand in the same place.";
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
             foreach (var fault in Faults(q, text)) yield return $"Question {i}: {fault}";
-        var depths = text.Versions.Select(v => TextMeasurer.Measure(v.PlainText).Depth.Value).ToList();
+        var depths = text.Versions.Select(v => TextMeasurer.Measure(v.Prose).Depth.Value).ToList();
         for (var i = 1; i < depths.Count; i++)
             if (depths[i] - depths[i - 1] < VersionsApart) yield return $"Version {text.Versions[i].Label} is only {depths[i] - depths[i - 1]:0.0} fm deeper than {text.Versions[i - 1].Label}.";
         foreach (var word in text.Words)

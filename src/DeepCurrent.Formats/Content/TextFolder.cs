@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using DeepCurrent.Core.Questions;
 
 namespace DeepCurrent.Formats.Content;
@@ -12,9 +13,18 @@ public sealed record VersionFile(string Label, double Target, string Body)
     /// <summary>The words a reader reads: no marks of Markdown.</summary>
     public string PlainText => string.Join("\n\n", Pages.SelectMany(p => p).Select(p => p.TrimStart('#', ' ')));
 
+    /// <summary>What is measured: the words without headings, which are no sentences.</summary>
+    public string Prose => string.Join("\n\n", Pages.SelectMany(p => p).Where(p => !p.StartsWith('#')));
+
     /// <summary>Pages of paragraphs; a heading is a paragraph that begins with #.</summary>
     public IReadOnlyList<IReadOnlyList<string>> Pages =>
-        [.. Body.Replace("\r", "").Split("\n---\n").Select(page => (IReadOnlyList<string>)[.. page.Split("\n\n").Select(p => p.Trim().Replace('\n', ' ')).Where(p => p.Length > 0)]).Where(p => p.Count > 0)];
+        [.. Body.Replace("\r", "").Split("\n---\n").Select(Paragraphs).Where(p => p.Count > 0)];
+
+    private static IReadOnlyList<string> Paragraphs(string page) =>
+        [.. Heading.Replace(page, "$1\n\n").Split("\n\n").Select(p => p.Trim().Replace('\n', ' ')).Where(p => p.Length > 0)];
+
+    /// <summary>A heading stands alone, whether or not a blank line follows it.</summary>
+    private static readonly Regex Heading = new(@"^(#+ [^\n]*)\n", RegexOptions.Multiline);
 }
 
 /// <param name="Proof">The sentence of each version that proves the answer, by version label; "all" where they share it.</param>

@@ -1,0 +1,197 @@
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.Grouping;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Readers;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Goals;
+using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Data.Tickets;
+
+namespace DeepCurrent.Demo;
+
+/// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
+public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
+{
+    public const string Password = "low water at nine";
+    public const string TeacherUserName = "marit", OtherUserName = "teo", ClassCode = "TERN46";
+
+    /// <summary>The reader whose pictures are printed at the start.</summary>
+    public const string KnownReader = "Mateo";
+
+    public static readonly IReadOnlyList<string> KnownPictures = ["boat", "gull", "shell"];
+
+    private const string KeptForThisWeek = "the-mill-that-waits", KeptForTrying = "how-a-barometer-listens";
+    private const int Seed = 20, WeeksGone = 11;
+    private static readonly LevelChart Chart = LevelChart.Default;
+    private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
+
+    private readonly Random random = new(Seed);
+
+    /// <param name="hash">Hashes a password.</param>
+    /// <param name="seal">Enciphers a picture secret.</param>
+    /// <param name="say">Told how far it is.</param>
+    public async Task Load(Func<string, string> hash, Func<IReadOnlyList<string>, string> seal, DateTimeOffset now, Action<string> say)
+    {
+        say("Demo world: the school and its year");
+        var today = DateOnly.FromDateTime(now.UtcDateTime);
+        var school = new School(Guid.CreateVersion7(), "Port Ellery School", "Europe/London", 0.6, 0.7, 0.9, 15);
+        var marit = new Adult(Guid.CreateVersion7(), school.Id, "Marit Oyelaran", TeacherUserName, hash(Password), Guid.NewGuid());
+        var teo = new Adult(Guid.CreateVersion7(), school.Id, "Teo Baptiste", OtherUserName, hash(Password), Guid.NewGuid());
+        var year = Year(today);
+        await schools.Create(school, marit, year, now, onlyIfNone: false);
+        await schools.AddAdult(teo);
+        var library = await Library(school);
+        (string Name, string Code, int Grade, int Size, Adult Teacher)[] plan = [("4 Tern", ClassCode, 4, 24, marit), ("2 Plover", "PLVR29", 2, 18, teo), ("6 Heron", "HERN63", 6, 6, marit)];
+        var from = 0;
+        foreach (var (name, code, grade, size, teacher) in plan)
+        {
+            var classId = Guid.CreateVersion7();
+            await schools.AddClass(classId, school.Id, year.Id, name, code, teacher.Id, At(year.FirstDay, 8));
+            var people = await Enrol(school, classId, year, teacher, grade, People.Readers[from..(from + size)], seal);
+            from += size;
+            await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
+        }
+    }
+
+    /// <summary>A school year that is in its twelfth week today, in three terms.</summary>
+    private static YearCalendar Year(DateOnly today)
+    {
+        var first = today.AddDays(-(((int)today.DayOfWeek + 6) % 7) - 7 * WeeksGone);
+        var id = Guid.CreateVersion7();
+        Term Part(string name, int fromWeek, int weeks) => new(Guid.CreateVersion7(), id, name, first.AddDays(7 * fromWeek), first.AddDays(7 * (fromWeek + weeks) - 3));
+        return new(id, first, first.AddDays(7 * 42 - 3), [Part("Term 1", 0, 15), Part("Term 2", 17, 12), Part("Term 3", 31, 11)],
+            [.. Enumerable.Range(0, 5).Select(d => first.AddDays(7 * 7 + d))]);
+    }
+
+    private async Task<List<SimulatedText>> Library(School school)
+    {
+        var library = new List<SimulatedText>();
+        foreach (var t in await texts.All(school.Id, null)) library.Add(new(t, await texts.Questions(t.Id)));
+        return library;
+    }
+
+    private async Task<List<SimulatedReader>> Enrol(School school, Guid classId, YearCalendar year, Adult teacher, int grade, (string Given, string Family)[] names, Func<IReadOnlyList<string>, string> seal)
+    {
+        var people = new List<SimulatedReader>();
+        var taken = (await readers.UserNames(school.Id)).ToHashSet();
+        var start = At(year.FirstDay, 8);
+        for (var i = 0; i < names.Length; i++)
+        {
+            var (given, family) = names[i];
+            var typical = Chart.Typical(grade, 0);
+            // Evenly spread quantiles, in mixed order, so that a class of any size looks like a class.
+            var depth = typical.Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
+            var person = new SimulatedReader(Guid.CreateVersion7(), given, depth, random);
+            var userName = SignInRules.UserName(given, family, taken.Contains);
+            taken.Add(userName);
+            var pictures = given == KnownReader ? KnownPictures : SignInRules.NewSecret(random);
+            await readers.Add(new(person.Id, school.Id, given, family, userName, grade, seal(pictures), new(typical, ReaderEstimator.PriorSd, start)), classId, year.FirstDay, start);
+            var guess = Math.Round(depth + 5 * Normal.Draw(random));
+            await keeper.Add(person.Id, Level(start, guess, ReaderEstimator.StartingLevelSd, "Starting level"), teacher.Id, year, Chart, start);
+            people.Add(person);
+        }
+        return people;
+    }
+
+    private async Task Live(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateOnly today, DateTimeOffset now, Action<int> week)
+    {
+        for (var w = 0; w <= WeeksGone; w++)
+        {
+            var monday = year.FirstDay.AddDays(7 * w);
+            week(w + 1);
+            if (!year.Calendar.IsSchoolDay(monday)) continue;
+            foreach (var p in people) p.Grow(Chart);
+            if (w is 0 or 6) foreach (var p in people) await Record(p, teacher, year, At(monday, 10).AddMinutes(random.Next(180)));
+            if (w == 2) await SetGoals(classId, year, teacher, people, At(monday, 15));
+            if (w == 4) await Form(classId, teacher, people, At(monday, 16));
+            var thisWeek = w == WeeksGone;
+            // Two texts are kept back, so that there is something new to give: one for this week, one for whoever tries the application.
+            var open = library.Where(t => t.Row.Slug != KeptForTrying && (thisWeek || t.Row.Slug != KeptForThisWeek)).ToList();
+            if ((w % 4 != 3 || thisWeek) && At(monday, 6) < now) await Assign(classId, year, teacher, people, open, At(monday, 6), monday.AddDays(4), thisWeek, now);
+        }
+    }
+
+    /// <summary>Each reader gets the unread text that fits best; those who get the same one share an assignment. This week's work is left in all its states.</summary>
+    private async Task Assign(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateTimeOffset at, DateOnly due, bool thisWeek, DateTimeOffset now)
+    {
+        var depths = (await readers.Roster(classId, at)).ToDictionary(r => r.Id, r => new Fathoms(r.Depth));
+        var chosen = people.Select(p => (Reader: p, Text: p.NextText(library, depths[p.Id]))).Where(x => x.Text is not null).GroupBy(x => x.Text!).ToList();
+        foreach (var same in chosen)
+        {
+            var given = same.Select(x => (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: Guid.CreateVersion7())).ToList();
+            var assignment = new NewAssignment(Guid.CreateVersion7(), classId, same.Key.Row.Id, teacher.Id, at, due, 2, "",
+                [.. given.Select(g => new NewTicket(g.Ticket, g.Reader.Id, g.Version.Id, Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value))]);
+            await assignments.Add(assignment);
+            await changes.Add(classId, teacher.Id, at, "assigned", $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}", new { assignmentId = assignment.Id });
+            foreach (var (reader, version, ticket) in given) await Read(reader, same.Key, version, ticket, year, at, thisWeek, now);
+        }
+    }
+
+    private async Task Read(SimulatedReader reader, SimulatedText text, VersionHead version, Guid ticketId, YearCalendar year, DateTimeOffset at, bool thisWeek, DateTimeOffset now)
+    {
+        reader.Seen.Add(text.Row.Id);
+        var when = at.AddHours(random.Next(4) * 24 + random.NextDouble() * 5);
+        // This week some have not begun and some are in the middle.
+        if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || random.NextDouble() < 0.4)) return;
+        if (!thisWeek && random.NextDouble() < 0.04) return;
+        var ticket = await tickets.Find(ticketId, reader.Id) ?? throw new InvalidOperationException("A ticket was given and is not there.");
+        await tickets.Open(ticket, when);
+        var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);
+        var pages = (await texts.Body(version.Id)).Pages.Count;
+        for (var page = 0; page < pages; page++) await tickets.Spend(ticket, Guid.CreateVersion7(), page, seconds / pages * (0.85 + 0.3 * random.NextDouble()), when.AddSeconds(seconds * page / pages));
+        var clock = when.AddSeconds(seconds);
+        var stopAfter = thisWeek && random.NextDouble() < 0.25 ? 3 : int.MaxValue;
+        foreach (var q in text.Questions.Take(stopAfter))
+            for (var attempt = 0; attempt < 2; attempt++)
+            {
+                clock = clock.AddSeconds(12 + 20 * random.NextDouble());
+                var right = reader.Answers(q, new(version.Depth), attempt);
+                var answer = right ? q.Choices.ToList().FindIndex(c => c.Right) : WrongChoice(q);
+                await tickets.Answer(ticketId, reader.Id, new(Guid.CreateVersion7(), q.Id, answer, clock, 9000 + random.Next(12000)), clock);
+                if (right) break;
+            }
+        if (stopAfter == int.MaxValue) await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5));
+    }
+
+    private int WrongChoice(Question q)
+    {
+        var wrong = Enumerable.Range(0, q.Choices.Count).Where(i => !q.Choices[i].Right).ToList();
+        return wrong[random.Next(wrong.Count)];
+    }
+
+    private async Task Record(SimulatedReader p, Adult teacher, YearCalendar year, DateTimeOffset at)
+    {
+        var depth = Math.Round(p.Depth + 3 * Normal.Draw(random));
+        const int words = 120;
+        var ease = p.Depth - depth;
+        var errors = (int)Math.Round(words * Math.Clamp(0.05 - ease * 0.005 + 0.012 * Normal.Draw(random), 0, 0.2));
+        await keeper.Add(p.Id, new(Guid.CreateVersion7(), at, "running record", null, null, null, null, null, depth, words, errors, null, null, null, $"{errors} errors in {words} words at {depth:0} fm"), teacher.Id, year, Chart, at);
+    }
+
+    private async Task SetGoals(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
+    {
+        var term = year.Terms[0];
+        var targets = people.Take(people.Count - 2).SelectMany(p => new[] { (p.Id, "comprehension", 75.0), (p.Id, "words", Math.Round((1500 + 30 * p.Depth) / 250) * 250) });
+        var made = await goals.Set(term.Id, targets, "", teacher.Id, at);
+        await changes.Add(classId, teacher.Id, at, "goals", $"Set goals for {people.Count - 2} readers", made);
+    }
+
+    private async Task Form(Guid classId, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
+    {
+        var candidates = (await readers.Roster(classId, at)).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), [])).ToList();
+        var count = Math.Max(1, people.Count / 6);
+        var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
+        var made = await groups.Replace(classId, [.. plan.Groups.Select((g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))]))], at);
+        await changes.Add(classId, teacher.Id, at, "groups", $"Formed {count} {(count == 1 ? "group" : "groups")}", made);
+    }
+
+    private static EvidenceRow Level(DateTimeOffset at, double value, double sd, string note) => new(Guid.CreateVersion7(), at, "level", null, null, null, value, sd, null, null, null, null, null, null, note);
+
+    private static DateTimeOffset At(DateOnly day, int hour) => new(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
+}

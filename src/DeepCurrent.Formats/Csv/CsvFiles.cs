@@ -1,0 +1,25 @@
+using System.Globalization;
+using CsvHelper;
+using CsvHelper.Configuration;
+
+namespace DeepCurrent.Formats.Csv;
+
+public sealed record RosterLine(string GivenName, string FamilyName, int Grade, string Group, double Depth, double From, double To, double? FirstTryPercent, DateTimeOffset? LastRead, int Readings);
+
+public sealed record HistoryLine(string Text, string Version, double Depth, string State, DateTimeOffset AssignedAt, DateTimeOffset? HandedInAt, double Minutes, double? ScorePercent, double? DepthBefore, double? DepthAfter);
+
+/// <summary>CSV as spreadsheets read it (RFC 4180).</summary>
+public static class CsvFiles
+{
+    /// <summary>A heading and a line for each row. Values a spreadsheet would run as a formula are quoted with an apostrophe.</summary>
+    public static string Write<T>(IEnumerable<T> rows)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
+        using var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape });
+        csv.Context.TypeConverterOptionsCache.GetOptions<DateTimeOffset?>().Formats = ["yyyy-MM-ddTHH:mm:sszzz"];
+        csv.Context.TypeConverterOptionsCache.GetOptions<DateTimeOffset>().Formats = ["yyyy-MM-ddTHH:mm:sszzz"];
+        csv.WriteRecords(rows);
+        csv.Flush();
+        return text.ToString();
+    }
+}

@@ -1,0 +1,133 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Assignments;
+
+public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Guid> TextIds);
+
+/// <param name="Forecast">Whole percent, as it is shown.</param>
+/// <param name="Zone">Independent, Instructional or Frustration.</param>
+/// <param name="Before">State of a ticket the reader already had for this text.</param>
+public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string Version, double VersionDepth, int Forecast, string Zone, string? Before);
+
+/// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
+/// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
+public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions);
+
+public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets);
+
+public sealed record AnswerView(Guid QuestionId, IReadOnlyList<int> Choices, string Mark, bool Rushed);
+
+public sealed record TicketView(TicketRow Ticket, Guid ClassId, string Title, IReadOnlyList<Texts.QuestionView> Questions, IReadOnlyList<AnswerView> Answers);
+
+public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<TicketRow> Tickets);
+
+/// <summary>Giving texts to readers, and what became of them.</summary>
+public static class AssignmentEndpoints
+{
+    private const int MostReaders = 500;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/classes/{classId:guid}/fit", Fit);
+        api.MapPost("/classes/{classId:guid}/assignments", Assign);
+        api.MapGet("/classes/{classId:guid}/assignments", All);
+        api.MapGet("/assignments/{assignmentId:guid}", View);
+        api.MapGet("/tickets/{ticketId:guid}", Ticket);
+    }
+
+    private static async Task<IReadOnlyList<FitView>> Fit(Guid classId, FitRequest request, Desk desk, SchoolStore schools, ReaderStore readers, TextStore texts, AssignmentStore assignments)
+    {
+        var place = await desk.Class(classId, Deed.SeeClass);
+        var school = await schools.Get(place.SchoolId);
+        var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
+        var fits = new List<FitView>();
+        foreach (var textId in request.TextIds.Distinct().Take(20)) fits.AddRange(await Fits(textId, chosen, school, texts, assignments));
+        return fits;
+    }
+
+    private static async Task<AssignedView> Assign(Guid classId, AssignRequest request, Desk desk, SchoolStore schools, ReaderStore readers, TextStore texts, AssignmentStore assignments, ChangeStore changes)
+    {
+        var place = await desk.Class(classId, Deed.Assign);
+        if (request.Attempts is < 1 or > 3) throw Refused.Field("attempts", "A question may be tried one to three times.");
+        if (request.Directions?.Length > 500) throw Refused.Field("directions", "Keep the directions under 500 letters.");
+        if (request.DueOn is { } due && due < await desk.Today()) throw Refused.Field("dueOn", "This day has passed. Choose today or a later day.");
+        var school = await schools.Get(place.SchoolId);
+        var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
+        var fits = (await Fits(request.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
+        if (fits.Count == 0) throw Refused.Field("readerIds", "Nobody is left to give this to: everyone chosen has had it already.");
+        var versions = await texts.Versions(request.TextId, place.SchoolId);
+        var tickets = fits.Select(f => Fixed(f, request.Versions, versions, chosen)).ToList();
+        var title = (await texts.Find(request.TextId, place.SchoolId))!.Title;
+        var id = Guid.CreateVersion7();
+        await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets));
+        var change = await changes.Add(classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });
+        return new(id, change, tickets.Count);
+    }
+
+    private static NewTicket Fixed(FitView fit, IReadOnlyDictionary<Guid, Guid>? chosenVersions, IReadOnlyList<VersionHead> versions, IReadOnlyList<RosterRow> readers)
+    {
+        if (chosenVersions?.TryGetValue(fit.ReaderId, out var wanted) != true || versions.FirstOrDefault(v => v.Id == wanted) is not { } version) return new(Guid.CreateVersion7(), fit.ReaderId, fit.VersionId, fit.Forecast / 100.0);
+        var reader = readers.First(r => r.Id == fit.ReaderId);
+        return new(Guid.CreateVersion7(), fit.ReaderId, version.Id, Core.Depth.Forecast.Comprehension(new(reader.Depth), new(version.Depth)).Value);
+    }
+
+    /// <summary>Those of the class who were chosen; a reader of another class is as unknown as one that does not exist.</summary>
+    private static async Task<IReadOnlyList<RosterRow>> Chosen(Guid classId, IReadOnlyList<Guid> ids, ReaderStore readers, Desk desk)
+    {
+        if (ids.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader.");
+        if (ids.Count > MostReaders) throw Refused.Field("readerIds", $"Choose at most {MostReaders} readers at a time.");
+        var roster = (await readers.Roster(classId, desk.Now)).ToDictionary(r => r.Id);
+        return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
+    }
+
+    private static async Task<IReadOnlyList<FitView>> Fits(Guid textId, IReadOnlyList<RosterRow> readers, School school, TextStore texts, AssignmentStore assignments)
+    {
+        var versions = await texts.Versions(textId, school.Id);
+        if (versions.Count == 0) throw Refused.NotFound();
+        var depths = versions.Select(v => new Fathoms(v.Depth)).ToList();
+        var given = await assignments.Given(textId, [.. readers.Select(r => r.Id)]);
+        var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
+        return [.. readers.Select(r =>
+        {
+            var best = Forecast.BestVersion(new(r.Depth), depths);
+            var forecast = Forecast.Comprehension(new(r.Depth), depths[best]);
+            return new FitView(textId, r.Id, versions[best].Id, versions[best].Label, versions[best].Depth, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString(), given.GetValueOrDefault(r.Id));
+        })];
+    }
+
+    private static async Task<IReadOnlyList<AssignmentRow>> All(Guid classId, Desk desk, AssignmentStore assignments)
+    {
+        await desk.Class(classId, Deed.SeeClass);
+        return await assignments.Of(classId);
+    }
+
+    private static async Task<AssignmentView> View(Guid assignmentId, Desk desk, AssignmentStore assignments)
+    {
+        var assignment = await assignments.Find(assignmentId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        await desk.Class(assignment.ClassId, Deed.SeeClass);
+        return new(assignment, await assignments.Tickets(assignmentId));
+    }
+
+    private static async Task<TicketView> Ticket(Guid ticketId, Desk desk, AssignmentStore assignments, TextStore texts, TicketStore tickets)
+    {
+        var (ticket, classId, textId, title) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        await desk.Class(classId, Deed.SeeClass);
+        var questions = await texts.Questions(textId);
+        var answers = (await tickets.Answers(ticketId)).ToLookup(a => a.QuestionId);
+        return new(ticket, classId, title, [.. questions.Select(q => new Texts.QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs))],
+            [.. questions.Select(q => Shown(q.Id, [.. answers[q.Id].OrderBy(a => a.Attempt)]))]);
+    }
+
+    private static AnswerView Shown(Guid questionId, IReadOnlyList<AnswerRow> attempts) =>
+        new(questionId, [.. attempts.Select(a => a.Choice)], TicketLife.MarkOf([.. attempts.Select(a => a.Correct)]).ToString(), attempts.Count > 0 && attempts[0].Rushed);
+}

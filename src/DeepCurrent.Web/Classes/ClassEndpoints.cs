@@ -1,0 +1,99 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Signals;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Classes;
+
+public sealed record LevelRowView(string Grade, string SchoolYear, string Ages, double Depth);
+
+/// <param name="Week">School week of the term, from 1.</param>
+public sealed record TermView(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, int Week, int Weeks);
+
+/// <param name="ReachFrom">Shallow end of the reach, fm.</param>
+/// <param name="ReachTo">Deep end of the reach, fm.</param>
+public sealed record RosterView(Guid Id, string GivenName, string FamilyName, int Grade, double Depth, double Sd, double Low, double High, double ReachFrom, double ReachTo,
+    double? SixWeeks, string? Group, double? FirstTry, DateTimeOffset? LastRead, int Readings, IReadOnlyList<SignalView> Signals);
+
+public sealed record SignalView(string Kind, Guid ReaderId, string? Strand, string? Title, IReadOnlyList<double> Figures);
+
+public sealed record ClassView(Guid Id, string Name, string Code, DateOnly Today, TermView? Term, IReadOnlyList<RosterView> Readers, IReadOnlyList<TextInUse> Texts, IReadOnlyList<GroupRow> Groups, IReadOnlyList<LevelRowView> LevelChart);
+
+public sealed record NewClassRequest(string Name);
+
+public sealed record MadeClass(Guid Id);
+
+/// <summary>A class as the chart, the roster and the signals show it.</summary>
+public static class ClassEndpoints
+{
+    // Letters and digits that are not mistaken for one another.
+    private const string CodeSigns = "ABCDEFGHJKMNPQRTUVWXY346789";
+    private const int SixWeeks = 42;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/classes", Make);
+        api.MapGet("/classes/{classId:guid}", View);
+        api.MapGet("/level-chart", (Desk desk) => { desk.Library(); return LevelRows(); });
+    }
+
+    private static async Task<MadeClass> Make(NewClassRequest request, Desk desk, SchoolStore schools)
+    {
+        desk.Library(Deed.MakeClass);
+        var name = request.Name?.Trim() ?? "";
+        if (name.Length is 0 or > 60) throw Refused.Field("name", "Give the class a name of at most 60 letters.");
+        var year = await schools.CurrentYear(desk.Who.SchoolId, await desk.Today()) ?? throw Refused.Conflict("no-school-year", "No school year has begun yet.");
+        var id = Guid.CreateVersion7();
+        await schools.AddClass(id, desk.Who.SchoolId, year.Id, name, new string(System.Security.Cryptography.RandomNumberGenerator.GetItems<char>(CodeSigns, 6)), desk.Who.Id, desk.Now);
+        return new(id);
+    }
+
+    private static async Task<ClassView> View(Guid classId, Desk desk, SchoolStore schools, ReaderStore readers, AssignmentStore assignments, GroupStore groups)
+    {
+        var place = await desk.Class(classId, Deed.SeeClass);
+        var since = desk.Now.AddDays(-SixWeeks);
+        var roster = readers.Roster(classId, desk.Now);
+        var texts = assignments.InUse(classId, since);
+        var groupRows = groups.Of(classId);
+        var readings = assignments.Readings(classId, since);
+        var strands = assignments.Strands(classId, since);
+        var school = await schools.Get(place.SchoolId);
+        var year = await schools.Year(place.SchoolYearId);
+        var today = await desk.Today();
+        var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
+        var work = new SignalFacts((await readings).ToLookup(r => r.ReaderId), (await strands).ToLookup(s => s.ReaderId), year.Calendar, today, desk.Now);
+        return new(place.Id, place.Name, place.Code, today, TermOf(year, today), [.. (await roster).Select(r => Row(r, cuts, work))], await texts, await groupRows, LevelRows());
+    }
+
+    private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
+    {
+        var reach = Forecast.Reach(new(r.Depth), cuts);
+        return new(r.Id, r.GivenName, r.FamilyName, r.Grade, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value, r.SixWeeks, r.Group, r.FirstTry, r.LastRead, r.Readings, work.For(r));
+    }
+
+    internal static TermView? TermOf(YearCalendar year, DateOnly today) => year.TermOn(today) is { } t
+        ? new(t.Id, t.Name, t.FirstDay, t.LastDay, Math.Clamp((today.DayNumber - t.FirstDay.DayNumber) / 7 + 1, 1, Weeks(t)), Weeks(t)) : null;
+
+    private static int Weeks(Term t) => (t.LastDay.DayNumber - t.FirstDay.DayNumber) / 7 + 1;
+
+    internal static IReadOnlyList<LevelRowView> LevelRows() => [.. LevelChart.Default.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value))];
+
+    /// <summary>What the signal rules need, looked up per reader.</summary>
+    private sealed record SignalFacts(ILookup<Guid, ClassReading> Readings, ILookup<Guid, (Guid ReaderId, string Strand, int Right, int Asked)> Strands, SchoolCalendar Calendar, DateOnly Today, DateTimeOffset Now)
+    {
+        public IReadOnlyList<SignalView> For(RosterRow r)
+        {
+            var readings = Readings[r.Id].Select(x => new FinishedReading(x.Title, x.At, x.Score, x.Forecast, x.Seconds, x.Words)).ToList();
+            var strands = Strands[r.Id].ToDictionary(s => Enum.Parse<Strand>(s.Strand), s => (s.Right, s.Asked));
+            var quiet = r.LastRead is { } last ? Calendar.SchoolDays(DateOnly.FromDateTime(last.UtcDateTime).AddDays(1), Today) : 0;
+            return [.. SignalRules.For(readings, strands, GoalRules.SilentRate(new(r.Depth), LevelChart.Default), quiet, Now).Select(s => new SignalView(s.Kind.ToString(), r.Id, s.Strand?.ToString(), s.Title, s.Figures))];
+        }
+    }
+}

@@ -1,0 +1,79 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Goals;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Classes;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Goals;
+
+public sealed record GoalLine(Guid ReaderId, string GivenName, string FamilyName, double Depth, double WordsSoFar, double? MeanScore, int Quizzes, double SuggestedWords, double SuggestedComprehension, IReadOnlyList<GoalStandingView> Goals);
+
+public sealed record GoalsView(TermView? Term, int MinutesADay, int SchoolDaysLeft, IReadOnlyList<GoalLine> Lines);
+
+public sealed record GoalTarget(Guid ReaderId, double? Comprehension, double? Words);
+
+public sealed record SetGoalsRequest(IReadOnlyList<GoalTarget> Targets, string? Reason);
+
+public sealed record SetGoalsView(Guid? ChangeId, int Changed);
+
+/// <summary>Term goals of a class.</summary>
+public static class GoalEndpoints
+{
+    private const double MostWords = 1_000_000;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/classes/{classId:guid}/goals", View);
+        api.MapPut("/classes/{classId:guid}/goals", Set);
+    }
+
+    private static async Task<GoalsView> View(Guid classId, Desk desk, SchoolStore schools, ReaderStore readers, AssignmentStore assignments, GoalStore goals)
+    {
+        var place = await desk.Class(classId, Deed.SeeClass);
+        var school = await schools.Get(place.SchoolId);
+        var year = await schools.Year(place.SchoolYearId);
+        var today = await desk.Today();
+        if (year.TermOn(today) is not { } term) return new(null, school.MinutesADay, 0, []);
+        var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
+        var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
+        var readings = (await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))).ToLookup(r => r.ReaderId);
+        var lines = (await readers.Roster(classId, desk.Now)).Select(r =>
+        {
+            var weeks = GoalBook.Weeks(readings[r.Id], term, today, school.PassingScore);
+            var scores = weeks.SelectMany(w => w.Scores).ToList();
+            var words = weeks.Sum(w => w.Words);
+            var rate = GoalRules.SilentRate(new(r.Depth), LevelChart.Default);
+            return new GoalLine(r.Id, r.GivenName, r.FamilyName, r.Depth, words, scores.Count == 0 ? null : scores.Average() * 100, scores.Count, GoalRules.SuggestWords(words, school.MinutesADay, rate, left),
+                GoalRules.SuggestComprehension(scores), [.. set[r.Id].OrderBy(g => g.Kind).Select(g => GoalBook.Standing(g, weeks, year, term, today))]);
+        });
+        return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, left, [.. lines]);
+    }
+
+    private static async Task<SetGoalsView> Set(Guid classId, SetGoalsRequest request, Desk desk, SchoolStore schools, ReaderStore readers, GoalStore goals, ChangeStore changes)
+    {
+        var place = await desk.Class(classId, Deed.SetGoals);
+        var year = await schools.Year(place.SchoolYearId);
+        var today = await desk.Today();
+        var term = year.TermOn(today) ?? throw Refused.Conflict("no-term", "There is no term to set goals for.");
+        if (term.LastDay < today) throw Refused.Conflict("term-closed", "This term is over; its goals cannot change any more.");
+        var roster = (await readers.Roster(classId, desk.Now)).Select(r => r.Id).ToHashSet();
+        if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId))) throw Refused.NotFound();
+        foreach (var t in request.Targets)
+        {
+            if (t.Comprehension is { } c && !(c is >= 1 and <= 100)) throw Refused.Field($"comprehension.{t.ReaderId}", "Comprehension lies between 1 and 100 %.");
+            if (t.Words is { } w && !(w is >= 1 and <= MostWords)) throw Refused.Field($"words.{t.ReaderId}", "Words lie between 1 and 1,000,000.");
+        }
+        var wanted = request.Targets.SelectMany(t => new (Guid ReaderId, string Kind, double? Target)[] { (t.ReaderId, "comprehension", t.Comprehension), (t.ReaderId, "words", t.Words) })
+            .Where(x => x.Target is not null).Select(x => (x.ReaderId, x.Kind, x.Target!.Value));
+        var made = await goals.Set(term.Id, wanted, request.Reason?.Trim() ?? "", desk.Who.Id, desk.Now);
+        if (made.Count == 0) return new(null, 0);
+        var people = made.Select(m => m.ReaderId).Distinct().Count();
+        return new(await changes.Add(classId, desk.Who.Id, desk.Now, "goals", $"Set goals for {people} {(people == 1 ? "reader" : "readers")}", made), made.Count);
+    }
+}

@@ -1,0 +1,147 @@
+using System.Text.Json.Serialization;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Goals;
+using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Data.Tickets;
+using DeepCurrent.Demo;
+using DeepCurrent.Web.Assignments;
+using DeepCurrent.Web.Changes;
+using DeepCurrent.Web.Classes;
+using DeepCurrent.Web.Goals;
+using DeepCurrent.Web.Groups;
+using DeepCurrent.Web.Live;
+using DeepCurrent.Web.Readers;
+using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Texts;
+using DeepCurrent.Web.Tickets;
+using FluentValidation;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
+using Microsoft.AspNetCore.Http.Features;
+using Npgsql;
+using Serilog;
+using Serilog.Events;
+
+namespace DeepCurrent.Web.Hosting;
+
+/// <summary>Puts the application together.</summary>
+public static class Application
+{
+    private const long LargestBody = 1 << 20;
+    private static readonly TimeSpan SignedInFor = TimeSpan.FromHours(12);
+
+    public static async Task<int> Run(string[] args)
+    {
+        var app = Build(WebApplication.CreateBuilder(args));
+        await Prepare(app);
+        await app.RunAsync();
+        return 0;
+    }
+
+    private static WebApplication Build(WebApplicationBuilder builder)
+    {
+        var connection = builder.Configuration.GetConnectionString("DeepCurrent") ?? throw new InvalidOperationException("ConnectionStrings:DeepCurrent is not set.");
+        builder.Host.UseSerilog((_, log) => log.MinimumLevel.Information().MinimumLevel.Override("Microsoft", LogEventLevel.Warning).MinimumLevel.Override("System", LogEventLevel.Warning)
+            .Enrich.FromLogContext().WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj} {RequestId}{NewLine}{Exception}"));
+        builder.WebHost.ConfigureKestrel(k => { k.Limits.MaxRequestBodySize = LargestBody; k.AddServerHeader = false; });
+        var services = builder.Services;
+        services.AddSingleton(_ => Database.Open(connection));
+        services.AddSingleton(TimeProvider.System);
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>()
+            .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>();
+        services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<ContentLoader>();
+        services.AddScoped<Desk>().AddScoped<GoalBook>().AddHttpContextAccessor();
+        services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
+        services.AddHostedService<NoticeListener>();
+        services.AddDataProtection().SetApplicationName("DeepCurrent");
+        services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
+        services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; });
+        services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(o =>
+        {
+            o.Cookie.Name = "dc-session";
+            o.Cookie.HttpOnly = true;
+            o.Cookie.SameSite = SameSiteMode.Lax;
+            o.ExpireTimeSpan = SignedInFor;
+            o.SlidingExpiration = true;
+            // An API says 401 or 404; it does not send a program to a sign-in page.
+            o.Events.OnRedirectToLogin = c => { c.Response.StatusCode = StatusCodes.Status401Unauthorized; return Task.CompletedTask; };
+            o.Events.OnRedirectToAccessDenied = c => { c.Response.StatusCode = StatusCodes.Status404NotFound; return Task.CompletedTask; };
+        });
+        services.AddAuthorizationBuilder().SetFallbackPolicy(null);
+        services.AddSignalR();
+        services.AddOpenApi();
+        services.AddResponseCompression(o => o.EnableForHttps = true);
+        services.ConfigureHttpJsonOptions(o => o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict);
+        return Route(builder.Build());
+    }
+
+    private static WebApplication Route(WebApplication app)
+    {
+        app.UseResponseCompression();
+        app.Use((http, next) =>
+        {
+            var h = http.Response.Headers;
+            h.XContentTypeOptions = "nosniff";
+            h.XFrameOptions = "DENY";
+            h["Referrer-Policy"] = "no-referrer";
+            h.ContentSecurityPolicy = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
+            return next();
+        });
+        app.UseDefaultFiles();
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
+        });
+        app.UseRouting();
+        app.UseAuthentication();
+        app.UseMiddleware<Problems>();
+        app.UseAuthorization();
+        // Children's data: nothing the API says may stay in a shared cache.
+        app.Use((http, next) => { if (http.Request.Path.StartsWithSegments("/api")) http.Response.Headers.CacheControl = "no-store"; return next(); });
+
+        var api = app.MapGroup("/api").RequireAuthorization();
+        SignInEndpoints.Map(api);
+        ClassEndpoints.Map(api);
+        ReaderEndpoints.Map(api);
+        TextEndpoints.Map(api);
+        AssignmentEndpoints.Map(api);
+        MyEndpoints.Map(api);
+        GoalEndpoints.Map(api);
+        GroupEndpoints.Map(api);
+        ChangeEndpoints.Map(api);
+        app.MapHub<LiveHub>("/api/live");
+        app.MapOpenApi();
+        app.MapGet("/health/live", () => "live").ExcludeFromDescription();
+        app.MapGet("/health/ready", async (NpgsqlDataSource db) => { await using var c = await db.OpenConnectionAsync(); return "ready"; }).ExcludeFromDescription();
+        app.Map("/api/{**rest}", () => { throw Refused.NotFound(); }).ExcludeFromDescription();
+        app.MapFallbackToFile("index.html");
+        return app;
+    }
+
+    /// <summary>Brings the schema up to date, fills the library, and loads the demo world where that is asked for and there is no school.</summary>
+    private static async Task Prepare(WebApplication app)
+    {
+        var connection = app.Configuration.GetConnectionString("DeepCurrent")!;
+        Database.Migrate(connection);
+        var services = app.Services;
+        if (app.Configuration["Content:Folder"] is { Length: > 0 } folder) await services.GetRequiredService<ContentLoader>().Load(folder);
+        if (app.Configuration.GetValue<bool>("Demo:Load") && !await services.GetRequiredService<SchoolStore>().Any()) await LoadDemo(services, connection);
+    }
+
+    private static async Task LoadDemo(IServiceProvider services, string connection)
+    {
+        // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is made again.
+        await using var db = Database.Open(new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString);
+        var texts = new TextStore(db);
+        var world = new DemoWorld(new(db), new(db), texts, new(db), new(db, texts), new(db), new(db), new(db), new(db));
+        var secrets = services.GetRequiredService<Secrets>();
+        await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
+    }
+}

@@ -1,0 +1,134 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Readers;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Formats.Csv;
+using DeepCurrent.Web.Goals;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+using FluentValidation;
+
+namespace DeepCurrent.Web.Readers;
+
+/// <param name="Level">Starting level in fm.</param>
+public sealed record NewReaderRequest(string GivenName, string? FamilyName, int Grade, double Level);
+
+public sealed record AddedReader(Guid Id, string UserName, IReadOnlyList<string> Pictures, Guid ChangeId);
+
+public sealed record SignInView(string GivenName, string UserName, IReadOnlyList<string> Pictures);
+
+public sealed record StrandView(string Strand, int Right, int Asked, double Mean, double Low, double High);
+
+/// <param name="What">quiz, level or running record.</param>
+/// <param name="Moved">What it did to the depth, fm; null where that is not known.</param>
+public sealed record MarkView(DateTimeOffset At, string What, double Place, string Note, Guid? TicketId, double? Moved);
+
+public sealed record ReadingView(Guid TicketId, string Title, string Version, double VersionDepth, string State, double Forecast, double? Score, double Seconds, DateTimeOffset AssignedAt, DateOnly? DueOn,
+    DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? AfterMean);
+
+public sealed record ReaderView(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, string? Group, double Depth, double Sd, double Low, double High, double ReachFrom, double ReachTo,
+    string GradeLabel, double SilentRate, IReadOnlyList<DepthDay> Trail, IReadOnlyList<MarkView> Marks, IReadOnlyList<StrandView> Strands, IReadOnlyList<ReadingView> Readings, IReadOnlyList<GoalStandingView> Goals);
+
+public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
+{
+    public NewReaderRules()
+    {
+        RuleFor(r => r.GivenName).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("Write the reader's given name.").MaximumLength(60).WithMessage("This name is too long.");
+        RuleFor(r => r.FamilyName).MaximumLength(60).WithMessage("This name is too long.");
+        RuleFor(r => r.Grade).InclusiveBetween(0, 12).WithMessage("Choose a grade from K to 12.");
+        RuleFor(r => r.Level).InclusiveBetween(-20, 100).WithMessage("Choose a level between −20 and 100 fm.");
+    }
+}
+
+/// <summary>One reader: adding, signing in, and everything known.</summary>
+public static class ReaderEndpoints
+{
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/classes/{classId:guid}/readers", Add);
+        api.MapGet("/classes/{classId:guid}/readers.csv", Export).Produces<string>(contentType: "text/csv");
+        api.MapGet("/readers/{readerId:guid}", View);
+        api.MapGet("/readers/{readerId:guid}/sign-in", SignIn);
+        api.MapGet("/readers/{readerId:guid}/history.csv", History).Produces<string>(contentType: "text/csv");
+    }
+
+    private static async Task<AddedReader> Add(Guid classId, NewReaderRequest request, IValidator<NewReaderRequest> rules, Desk desk, SchoolStore schools, ReaderStore readers, DepthKeeper keeper, ChangeStore changes, Secrets secrets)
+    {
+        var place = await desk.Class(classId, Deed.ChangeRoster);
+        rules.Check(request);
+        var year = await schools.Year(place.SchoolYearId);
+        var today = await desk.Today();
+        string given = request.GivenName.Trim(), family = request.FamilyName?.Trim() ?? "";
+        var taken = await readers.UserNames(place.SchoolId);
+        var userName = SignInRules.UserName(given, family, taken.Contains);
+        var pictures = SignInRules.NewSecret(new Random(System.Security.Cryptography.RandomNumberGenerator.GetInt32(int.MaxValue)));
+        var prior = new Prior(LevelChart.Default.Typical(request.Grade, year.Gone(today)), ReaderEstimator.PriorSd, desk.Now);
+        var reader = new NewReader(Guid.CreateVersion7(), place.SchoolId, given, family, userName, request.Grade, secrets.Seal(pictures), prior);
+        await readers.Add(reader, classId, today, desk.Now);
+        await keeper.Add(reader.Id, new(Guid.CreateVersion7(), prior.At, "level", null, null, null, request.Level, ReaderEstimator.StartingLevelSd, null, null, null, null, null, null, "Starting level"), desk.Who.Id, year, LevelChart.Default, desk.Now);
+        var change = await changes.Add(classId, desk.Who.Id, desk.Now, "reader-added", $"Added {given}", new { readerId = reader.Id });
+        return new(reader.Id, userName, pictures, change);
+    }
+
+    private static async Task<SignInView> SignIn(Guid readerId, Desk desk, Secrets secrets)
+    {
+        var reader = await desk.Reader(readerId, Deed.SeeReader);
+        return new(reader.GivenName, reader.UserName, secrets.Open(reader.Secret));
+    }
+
+    private static async Task<ReaderView> View(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, SchoolStore schools, GoalBook goals)
+    {
+        var r = await desk.Reader(readerId, Deed.SeeReader);
+        var school = await schools.Get(r.SchoolId);
+        var evidence = await keeper.Evidence(readerId);
+        var history = await assignments.History(readerId);
+        var reach = Forecast.Reach(new(r.Depth), new(school.ZoneLow, school.ZoneHigh));
+        var readings = history.Select(h => new ReadingView(h.Ticket.Id, h.Title, h.Ticket.Version, h.Ticket.VersionDepth, h.Ticket.State, h.Ticket.Forecast, h.Ticket.Score, h.Ticket.Seconds, h.AssignedAt, h.DueOn,
+            h.Ticket.OpenedAt, h.Ticket.HandedInAt, h.Ticket.BeforeMean, h.Ticket.AfterMean)).ToList();
+        return new(r.Id, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.Group, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value,
+            LevelChart.Default.GradeLabel(new(r.Depth)), GoalRules.SilentRate(new(r.Depth), LevelChart.Default),
+            await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence), readings, await goals.OfReader(r, school));
+    }
+
+    /// <summary>Evidence as marks on the trail: quizzes as one mark each, levels and running records by themselves.</summary>
+    private static List<MarkView> Marks(IReadOnlyList<EvidenceRow> evidence, IReadOnlyList<ReadingView> readings)
+    {
+        var quizzes = readings.Where(r => r is { HandedInAt: not null, Score: not null })
+            .Select(r => new MarkView(r.HandedInAt!.Value, "quiz", Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)), $"{r.Title}, {r.Score:P0}", r.TicketId, r.AfterMean - r.BeforeMean));
+        var others = evidence.Where(e => e.Kind != "answer").Select(e => e.Kind == "level"
+            ? new MarkView(e.At, "level", e.Value!.Value, e.Note, null, null)
+            : new MarkView(e.At, "running record", e.TextDepth!.Value + ReaderEstimator.RecordShift(1 - e.Errors!.Value / (double)e.Words!.Value), e.Note, null, null));
+        return [.. quizzes.Concat(others).OrderBy(m => m.At)];
+    }
+
+    // Where a score of all or nothing would put a reader is not a place on the scale; a little is taken off both ends.
+    private static double Logit(double score) => Math.Log(Math.Clamp(score, 0.1, 0.95) / (1 - Math.Clamp(score, 0.1, 0.95)));
+
+    private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence)
+    {
+        var asked = evidence.Where(e => e is { Kind: "answer", LeftOut: null, Strand: not null }).ToLookup(e => Enum.Parse<Strand>(e.Strand!));
+        return [.. Enum.GetValues<Strand>().Select(s => (s, m: Mastery.Estimate(asked[s].Count(e => e.Correct == true), asked[s].Count()))).Select(x => new StrandView(x.s.ToString(), x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High))];
+    }
+
+    private static async Task<IResult> Export(Guid classId, Desk desk, ReaderStore readers)
+    {
+        var place = await desk.Class(classId, Deed.SeeClass);
+        var rows = (await readers.Roster(classId, desk.Now)).Select(r => new RosterLine(r.GivenName, r.FamilyName, r.Grade, r.Group ?? "", Math.Round(r.Depth, 1), Math.Round(r.Low, 1), Math.Round(r.High, 1), r.FirstTry is { } f ? Math.Round(f * 100) : null, r.LastRead, r.Readings));
+        return Results.Text(CsvFiles.Write(rows), "text/csv");
+    }
+
+    private static async Task<IResult> History(Guid readerId, Desk desk, AssignmentStore assignments)
+    {
+        await desk.Reader(readerId, Deed.SeeReader);
+        var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(h.Title, h.Ticket.Version, Math.Round(h.Ticket.VersionDepth, 1), h.Ticket.State, h.AssignedAt, h.Ticket.HandedInAt, Math.Round(h.Ticket.Seconds / 60, 1),
+            h.Ticket.Score is { } s ? Math.Round(s * 100) : null, h.Ticket.BeforeMean is { } b ? Math.Round(b, 1) : null, h.Ticket.AfterMean is { } a ? Math.Round(a, 1) : null));
+        return Results.Text(CsvFiles.Write(rows), "text/csv");
+    }
+}

@@ -1,0 +1,51 @@
+using System.Text.Json;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Texts;
+
+public sealed record FormulaView(string Formula, double Grade, double Weight);
+
+public sealed record MeasureView(int Words, int Sentences, int Syllables, int DistinctWords, double FleschKincaidGrade, double Spache, double DaleChall, double GradeEquivalent, double RarityGrades, bool Short,
+    IReadOnlyList<FormulaView> Formulas, IReadOnlyList<string> RarestWords, IReadOnlyList<LongSentence> LongestSentences);
+
+public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure);
+
+public sealed record QuestionView(Guid Id, string Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs);
+
+public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words);
+
+/// <summary>The library.</summary>
+public static class TextEndpoints
+{
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/texts", All);
+        api.MapGet("/texts/{textId:guid}", View);
+    }
+
+    private static async Task<IReadOnlyList<TextRow>> All(Guid? classId, Desk desk, TextStore texts)
+    {
+        desk.Library();
+        if (classId is { } id) await desk.Class(id, Core.Access.Deed.SeeClass);
+        return await texts.All(desk.Who.SchoolId, classId);
+    }
+
+    private static async Task<TextView> View(Guid textId, Desk desk, TextStore texts)
+    {
+        desk.Library();
+        var head = await texts.Find(textId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var versions = (await texts.Bodies(textId)).Select(Shown).ToList();
+        var questions = (await texts.Questions(textId)).Select(q => new QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs)).ToList();
+        return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, versions, questions, await texts.Words(textId));
+    }
+
+    private static TextVersionView Shown(VersionBody v)
+    {
+        var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
+        return new(v.Id, v.Label, v.Depth, v.DepthError, LevelChart.Default.GradeLabel(new(v.Depth)), v.Pages, measure);
+    }
+}

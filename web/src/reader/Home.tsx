@@ -1,0 +1,53 @@
+import { SignOut } from '@phosphor-icons/react';
+import { Link, useNavigate } from 'react-router';
+import { dayOf, number, percent } from '../shared/format';
+import { signOut, useSignInBy, type Session } from '../shared/session';
+import { Show } from '../shared/Whole';
+import { t } from '../shared/words';
+import { KeptNote } from './KeptNote';
+import { useMine, type MyTicket } from './queries';
+
+const today = () => new Date().toLocaleDateString('sv');
+const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
+const length = (k: MyTicket) => `${t('{{count}} words', { count: k.words })}, ${t('{{count}} questions', { count: k.questions })}`;
+const to = (k: MyTicket) => (k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`);
+
+/** What is next, what comes after, and what is finished. */
+export function Home({ session }: { session: Session }) {
+  const mine = useMine();
+  const signInBy = useSignInBy();
+  const navigate = useNavigate();
+  return (
+    <div className="readerhome">
+      <header className="bar"><h1>{t('My reading')}</h1><KeptNote /><span className="grow" /><b>{session.name}</b>
+        <button className="rbtn" onClick={() => void signInBy(signOut).then(() => navigate('/read'))}><SignOut size={24} aria-hidden />{t('Sign out')}</button></header>
+      <Show query={mine}>{(all) => {
+        const open = all.filter((k) => !k.handedInAt), done = all.filter((k) => k.handedInAt);
+        const next = open.find((k) => k.state === 'under way') ?? open[0];
+        const rest = open.filter((k) => k !== next);
+        const week = new Date();
+        week.setDate(week.getDate() - 7);
+        const words = done.filter((k) => new Date(k.handedInAt!) > week).reduce((s, k) => s + k.words, 0);
+        return (
+          <main className="homecols">
+            <section aria-labelledby="next"><h2 id="next">{t('Next for you')}</h2>
+              {next ? (
+                <article className="nextcard">
+                  <h3>{next.title}</h3><p>{next.blurb}</p>
+                  {next.directions && <p className="directions">{next.directions}</p>}
+                  <p className="soft">{length(next)}{next.dueOn && ` · ${late(next) ? t('was due {{day}}', { day: dayOf(next.dueOn) }) : t('due {{day}}', { day: dayOf(next.dueOn) })}`}</p>
+                  <Link className="rbtn main" to={to(next)}>{next.state === 'under way' ? t('Go on reading') : t('Start reading')}</Link>
+                </article>
+              ) : <article className="nextcard"><h3>{t('All done')}</h3><p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p></article>}
+              {rest.length > 0 && <><h2>{t('After that')}</h2><ul className="later">{rest.map((k) => <li key={k.id}><Link to={to(k)}><b>{k.title}</b><span className="soft">{length(k)}{k.dueOn && ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}</span></Link></li>)}</ul></>}
+            </section>
+            <section aria-labelledby="done"><h2 id="done">{t('Finished')}</h2>
+              <p className="thisweek">{words > 0 ? t('You read {{n}} words this week.', { n: number(words) }) : t('No text finished this week yet.')}</p>
+              <ul className="finished">{done.slice(0, 12).map((k) => <li key={k.id}><Link to={`/text/${k.id}/result`}><b>{k.title}</b><span className="soft">{dayOf(k.handedInAt!)}{k.score != null && ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}</span></Link></li>)}</ul>
+            </section>
+          </main>
+        );
+      }}</Show>
+    </div>
+  );
+}

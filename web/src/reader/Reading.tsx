@@ -1,0 +1,83 @@
+import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
+import { useEffect, useRef, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { post } from '../shared/api';
+import { Show } from '../shared/Whole';
+import { t } from '../shared/words';
+import { LeadLine } from './LeadLine';
+import { letters, useWork, type Work } from './queries';
+import { useSpell } from './useSpell';
+import { useReadAloud } from './useReadAloud';
+
+export default function Reading() {
+  const { ticketId = '' } = useParams();
+  const work = useWork(ticketId);
+  return <Show query={work}>{(w) => <Pages key={w.id} work={w} />}</Show>;
+}
+
+const tints = ['paper', 'sea', 'sand', 'plain'] as const;
+
+/** The text, a page at a time, in the reader's own letters and page colour. */
+function Pages({ work }: { work: Work }) {
+  const navigate = useNavigate();
+  const [page, setPage] = useState(Math.min(work.page, work.pages.length - 1));
+  const [font, setFont] = useState<'first' | 'serif'>(() => (localStorage.getItem('dc-letters') as 'first' | 'serif' | null) ?? letters(work.depth));
+  const [tint, setTint] = useState<(typeof tints)[number]>(() => (localStorage.getItem('dc-page') as (typeof tints)[number] | null) ?? 'paper');
+  const [guide, setGuide] = useState(false);
+  const [word, setWord] = useState<Work['words'][number] | null>(null);
+  const body = useRef<HTMLElement>(null);
+  const aloud = useReadAloud(work.pages[page]!.map((p) => p.replace(/^#+\s*/, '').replace(/\*/g, '')).join(' '));
+  useSpell(work.id, page, work.state !== 'released');
+  useEffect(() => { if (work.state === 'waiting') void post(`/my/tickets/${work.id}/open`).catch(() => undefined); }, [work.id, work.state]);
+  useEffect(() => { setWord(null); body.current?.focus({ preventScroll: true }); scrollTo(0, 0); }, [page]);
+  const last = page === work.pages.length - 1;
+  const turn = (to: number) => { aloud.stop(); setPage(to); };
+  const toQuiz = () => navigate(work.state === 'released' ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
+  return (
+    <div className="readerside">
+      <header className="bar">
+        <Link className="rbtn plain" to="/"><ArrowLeft size={24} aria-hidden />{t('My reading')}</Link><h1>{work.title}</h1>
+        <div className="tools">
+          <button className="rbtn" onClick={() => { const next = font === 'first' ? 'serif' : 'first'; setFont(next); localStorage.setItem('dc-letters', next); }}><TextAa size={24} aria-hidden />{t('Letters')}</button>
+          <button className="rbtn" onClick={() => { const next = tints[(tints.indexOf(tint) + 1) % tints.length]!; setTint(next); localStorage.setItem('dc-page', next); }}><DropHalf size={24} aria-hidden />{t('Page')}</button>
+          <button className="rbtn" aria-pressed={guide} onClick={() => setGuide(!guide)}><Rows size={24} aria-hidden />{t('Line guide')}</button>
+        </div>
+      </header>
+      <main className="water">
+        <LeadLine label={t('Pages')} title={t('Page {{n}} of {{of}}', { n: page + 1, of: work.pages.length })} here={page} go={turn} knots={work.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))} />
+        <article className={`page ${font === 'serif' ? 'serif' : ''} tint-${tint} ${guide ? 'guided' : ''}`} aria-label={`${work.title}, ${t('page {{n}}', { n: page + 1 })}`} tabIndex={-1} ref={body} onPointerMove={guide ? follow : undefined}>
+          {work.pages[page]!.map((p, i) => <Paragraph key={i} text={p} words={work.words} open={setWord} chosen={word?.text} spoken={aloud.word} offset={work.pages[page]!.slice(0, i).reduce((n, x) => n + plain(x).length + 1, 0)} />)}
+        </article>
+        {word && <aside className="card" aria-label={t('The word {{word}}', { word: word.text })}><h2>{word.text}</h2><button className="shut" aria-label={t('Close the word card')} onClick={() => setWord(null)}><X size={24} aria-hidden /></button><p>{word.meaning}</p><p className="also">{word.example}</p></aside>}
+      </main>
+      <footer className="bar foot">
+        <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>
+        {aloud.can && <button className="rbtn" onClick={aloud.toggle}>{aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{aloud.on ? t('Stop reading aloud') : t('Read aloud')}</button>}
+        {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{work.state === 'released' ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}
+      </footer>
+    </div>
+  );
+}
+
+const plain = (p: string) => p.replace(/^#+\s*/, '').replace(/\*/g, '');
+
+/** The line guide follows the pointer; its place is a style, so that moving it draws nothing anew. */
+function follow(e: React.PointerEvent<HTMLElement>) {
+  const box = e.currentTarget.getBoundingClientRect();
+  e.currentTarget.style.setProperty('--guide', `${e.clientY - box.top}px`);
+}
+
+/** A paragraph whose words to know can be tapped, and whose spoken word is marked. */
+function Paragraph({ text, words, open, chosen, spoken, offset }: { text: string; words: Work['words']; open: (w: Work['words'][number]) => void; chosen: string | undefined; spoken: number | null; offset: number }) {
+  const heading = text.startsWith('#');
+  let at = offset;
+  const parts = plain(text).split(/([\p{L}’'-]+)/u).map((part, i) => {
+    const start = at;
+    at += part.length;
+    const found = words.find((w) => { const low = part.toLowerCase(); return low === w.text || low === `${w.text}s` || low === `${w.text}ed`; });
+    const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
+    if (found) return <button key={i} type="button" className={`w known ${chosen === found.text ? 'tapped' : ''} ${now ? 'spoken' : ''}`} aria-label={t('{{word}}: what does it mean?', { word: part })} onClick={() => open(found)}>{part}</button>;
+    return now ? <span key={i} className="w spoken">{part}</span> : part;
+  });
+  return heading ? <h2>{parts}</h2> : <p>{parts}</p>;
+}

@@ -1,0 +1,55 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { Navigate, Route, Routes, useLocation } from 'react-router';
+import { Toaster } from 'sonner';
+import type { Session } from '../shared/session';
+import { Loading } from '../shared/Whole';
+import { Frame } from './frame/Frame';
+import { NewClass } from './frame/NewClass';
+import './teacher.css';
+
+const Chart = lazy(() => import('./chart/Chart'));
+const Readers = lazy(() => import('./readers/Readers'));
+const Profile = lazy(() => import('./readers/Profile'));
+const Texts = lazy(() => import('./texts/Texts'));
+const TextPage = lazy(() => import('./texts/TextPage'));
+const Assignments = lazy(() => import('./assignments/Assignments'));
+const Assignment = lazy(() => import('./assignments/Assignment'));
+const Ticket = lazy(() => import('./assignments/Ticket'));
+const Goals = lazy(() => import('./goals/Goals'));
+const Groups = lazy(() => import('./groups/Groups'));
+const History = lazy(() => import('./frame/History'));
+
+const lastClass = 'dc-class';
+
+/** The teacher's side: one class at a time, its places, the tray. */
+export default function Teacher({ session }: { session: Session }) {
+  const { pathname } = useLocation();
+  const here = pathname.match(/^\/class\/([^/]+)/)?.[1];
+  useEffect(() => { if (here) localStorage.setItem(lastClass, here); }, [here]);
+  if (session.classes.length === 0) return <><NewClass session={session} /><Toaster position="bottom-left" /></>;
+  const kept = localStorage.getItem(lastClass);
+  const home = session.classes.find((c) => c.id === kept) ?? session.classes[0]!;
+  return (
+    <>
+      <Suspense fallback={<Loading />}>
+        <Routes>
+          <Route path="/class/:classId" element={<Frame session={session} />}>
+            <Route index element={<Chart />} />
+            <Route path="readers" element={<Readers />} />
+            <Route path="readers/:readerId" element={<Profile />} />
+            <Route path="texts" element={<Texts />} />
+            <Route path="texts/:textId" element={<TextPage />} />
+            <Route path="assignments" element={<Assignments />} />
+            <Route path="assignments/:assignmentId" element={<Assignment />} />
+            <Route path="tickets/:ticketId" element={<Ticket />} />
+            <Route path="goals" element={<Goals />} />
+            <Route path="groups" element={<Groups />} />
+            <Route path="history" element={<History />} />
+          </Route>
+          <Route path="*" element={<Navigate to={`/class/${home.id}`} replace />} />
+        </Routes>
+      </Suspense>
+      <Toaster position="bottom-left" toastOptions={{ className: 'said' }} closeButton />
+    </>
+  );
+}

@@ -1,0 +1,72 @@
+import { useState, type FormEvent } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { fieldOf, post, sentence, type Api } from '../../shared/api';
+import { dayOf, fm } from '../../shared/format';
+import { t } from '../../shared/words';
+import { useRefresh, useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
+import { Field, Window } from '../frame/Window';
+import { useFits } from '../tray/Tray';
+import { useTray } from '../tray/useTray';
+
+const inDays = (from: string, n: number) => { const d = new Date(`${from}T12:00:00`); d.setDate(d.getDate() + n); return d.toISOString().slice(0, 10); };
+
+/** Says exactly what will happen, then does it: who gets which version of which text, until when. */
+export function AssignDialog({ data, texts, readers, close }: { data: ClassData; texts: TextRow[]; readers: ReaderRow[]; close: () => void }) {
+  const [due, setDue] = useState(inDays(data.today, 4));
+  const [attempts, setAttempts] = useState(2);
+  const [directions, setDirections] = useState('');
+  const [skip, setSkip] = useState(true);
+  const [versions, setVersions] = useState<Record<string, string>>({});
+  const [error, setError] = useState<unknown>();
+  const [busy, setBusy] = useState(false);
+  const fits = useFits(data.id, readers.map((r) => r.id), texts.map((x) => x.id));
+  const refresh = useRefresh();
+  const said = useSaid(data.id);
+  const tray = useTray();
+  const client = useQueryClient();
+  const text = texts[0]!;
+  const rows = (fits.data ?? []).filter((f) => f.textId === text.id).map((f) => ({ f, r: readers.find((r) => r.id === f.readerId)! }));
+  const going = rows.filter(({ f }) => !skip || !f.before);
+
+  const assign = async (e: FormEvent) => {
+    e.preventDefault();
+    setBusy(true);
+    try {
+      for (const x of texts) {
+        const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), textId: x.id, dueOn: due || null, attempts, directions, skipGiven: skip, versions: x.id === text.id ? versions : {} });
+        said(`${x.title}: ${t('Assigned to {{count}} readers', { count: made.tickets })}`, made.changeId);
+      }
+      tray.empty();
+      close();
+      await client.invalidateQueries({ queryKey: ['assignments'] });
+      await refresh();
+    } catch (problem) { setError(problem); } finally { setBusy(false); }
+  };
+  return (
+    <Window title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
+      <form onSubmit={(e) => void assign(e)} noValidate>
+        <div className="fields">
+          <Field id="due" label={t('Due on')} error={fieldOf(error, 'dueOn')}><input id="due" type="date" min={data.today} value={due} onChange={(e) => setDue(e.target.value)} /></Field>
+          <Field id="attempts" label={t('Tries at each question')} error={fieldOf(error, 'attempts')}><select id="attempts" value={attempts} onChange={(e) => setAttempts(Number(e.target.value))}>{[1, 2, 3].map((n) => <option key={n}>{n}</option>)}</select></Field>
+          <Field id="directions" label={t('Directions for readers')} error={fieldOf(error, 'directions')}><input id="directions" type="text" maxLength={500} value={directions} placeholder={t('May be left empty')} onChange={(e) => setDirections(e.target.value)} /></Field>
+        </div>
+        <h3>{t('What will happen')}</h3>
+        <p>{t('{{title}} appears for {{n}} of {{all}} readers at once{{due}}. Each gets the version that fits.', { title: text.title, n: going.length, all: readers.length, due: due ? `, ${t('due')} ${dayOf(due)}` : '' })}</p>
+        <div className="scroll preview" tabIndex={0} role="region" aria-label={t('Who gets what')}><table>
+          <thead><tr><th>{t('Reader')}</th><th className="num">{t('Depth')}</th><th>{t('Version')}</th><th>{t('Fit')}</th><th>{t('Before')}</th></tr></thead>
+          <tbody>{rows.map(({ f, r }) => (
+            <tr key={f.readerId} className={skip && f.before ? 'gone' : undefined}>
+              <th scope="row">{r.givenName} {r.familyName}</th><td className="num">{fm(r.depth)}</td>
+              <td>{text.versions.length > 1 ? <select aria-label={t('Version for {{name}}', { name: r.givenName })} value={versions[r.id] ?? f.versionId} onChange={(e) => setVersions({ ...versions, [r.id]: e.target.value })}>{text.versions.map((v) => <option key={v.id} value={v.id}>{fm(v.depth)} fm{v.id === f.versionId ? ` (${t('fits')})` : ''}</option>)}</select> : `${fm(f.versionDepth)} fm`}</td>
+              <td>{f.forecast} %{f.zone === 'Frustration' ? `, ${t('too deep')}` : f.zone === 'Independent' ? `, ${t('easy')}` : ''}</td>
+              <td>{f.before ? t('had it: {{state}}', { state: f.before }) : ''}</td>
+            </tr>
+          ))}</tbody>
+        </table></div>
+        {rows.some(({ f }) => f.before) && <p><label><input type="checkbox" checked={skip} onChange={(e) => setSkip(e.target.checked)} /> {t('Leave out readers who have had it')}</label></p>}
+        {error ? <p className="error" role="alert">{sentence(error)}</p> : null}
+        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={busy || going.length === 0}>{t('Assign to {{count}} readers', { count: going.length })}</button></p>
+      </form>
+    </Window>
+  );
+}

@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useOutletContext, useParams } from 'react-router';
+import { get, type Api } from '../../shared/api';
+import { dayOf, fm, minutes, percent, signed, strandName, timeOf } from '../../shared/format';
+import { markName, TideMarks } from '../../shared/TideMarks';
+import { Show } from '../../shared/Whole';
+import { t } from '../../shared/words';
+import type { Place } from '../frame/Frame';
+
+type TicketData = Api<'TicketView'>;
+
+/** One reader's answers to one text, and what they did to the level. */
+export default function Ticket() {
+  const { data } = useOutletContext<Place>();
+  const { ticketId = '' } = useParams();
+  const ticket = useQuery({ queryKey: ['ticket', ticketId], queryFn: () => get<TicketData>(`/tickets/${ticketId}`) });
+  return (
+    <Show query={ticket}>{(x) => (
+      <section className="ticketpage" aria-labelledby="title">
+        <div className="head"><h1 id="title"><Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>{x.ticket.givenName} {x.ticket.familyName}</Link>, {x.title}</h1>
+          <p className="soft">{t(x.ticket.state)}{x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} · {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')} {minutes(x.ticket.seconds)}</p></div>
+        <div className="ticketcols">
+          <ol className="answers">{x.questions.map((q, i) => {
+            const a = x.answers[i]!;
+            return (
+              <li key={q.id}>
+                <h2><span className="strand">{strandName(q.strand)}</span> {q.stem}</h2>
+                <p className="mark"><TideMarks of={[a.mark]} /> {markName(a.mark)}{a.rushed && ` · ${t('rushed, left out of the level')}`}</p>
+                <ul>{q.choices.map((c, n) => {
+                  const tries = a.choices.map((chosen, k) => (chosen === n ? k + 1 : 0)).filter(Boolean);
+                  return <li key={c.text} className={tries.length ? 'chosen' : undefined}><b aria-hidden>{c.right ? '✓' : tries.length ? '✗' : ''}</b><span>{c.text}{c.right && <span className="hide"> {t('(right)')}</span>}{tries.map((n2) => <em key={n2}> {t('try {{n}}', { n: n2 })}</em>)}{tries.length > 0 && <span className="soft"> {c.reason}</span>}</span></li>;
+                })}</ul>
+              </li>
+            );
+          })}</ol>
+          <LevelMove x={x} />
+        </div>
+      </section>
+    )}</Show>
+  );
+}
+
+/** The depth with its range before and after, and how many answers moved it. */
+function LevelMove({ x }: { x: TicketData }) {
+  const k = x.ticket;
+  if (k.beforeMean == null || k.afterMean == null || k.beforeSd == null || k.afterSd == null) return <aside className="move"><h2>{t('Level')}</h2><p className="soft">{t('The level moves when the text is handed in.')}</p></aside>;
+  const wide = 1.645;
+  const rows = [{ name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--ink-soft)' }, { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--overlay)' }];
+  const from = Math.min(...rows.map((r) => r.mean - wide * r.sd)) - 2, to = Math.max(...rows.map((r) => r.mean + wide * r.sd)) + 2;
+  const px = (d: number) => 10 + ((d - from) / (to - from)) * 260;
+  const counted = x.answers.filter((a) => a.choices.length > 0 && !a.rushed);
+  const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
+  const expected = Math.round(k.forecast * counted.length * 10) / 10;
+  const step = to - from > 20 ? 5 : 2;
+  const ticks = Array.from({ length: 40 }, (_, i) => Math.ceil(from / step) * step + i * step).filter((d) => d <= to);
+  return (
+    <aside className="move" aria-labelledby="move">
+      <h2 id="move">{t('Level')} {fm(k.afterMean)} fm <span className="soft small">{t('{{change}} from {{before}}', { change: signed(k.afterMean - k.beforeMean), before: fm(k.beforeMean) })}</span></h2>
+      <svg width="280" height="86" viewBox="0 0 280 86" role="img" aria-label={rows.map((r) => `${r.name} ${fm(r.mean)} fm, ${t('range')} ${fm(r.mean - wide * r.sd)}–${fm(r.mean + wide * r.sd)}`).join('; ')}>
+        {rows.map((r, i) => <g key={r.name}><path d={`M${px(r.mean - wide * r.sd)} ${22 + i * 28}H${px(r.mean + wide * r.sd)}m0 -5v10M${px(r.mean - wide * r.sd)} ${17 + i * 28}v10`} stroke={r.ink} strokeWidth="2" fill="none" /><circle cx={px(r.mean)} cy={22 + i * 28} r="5" fill={r.ink} /><text x="10" y={12 + i * 28}>{r.name}</text></g>)}
+        <path d="M10 66H270" stroke="var(--ink)" />{ticks.map((d) => <g key={d}><path d={`M${px(d)} 66v4`} stroke="var(--ink)" /><text x={px(d)} y="83" textAnchor="middle">{d}</text></g>)}
+      </svg>
+      <p>{t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', { right, n: counted.length, expected })}</p>
+      <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: (wide * k.beforeSd).toFixed(1), b: (wide * k.afterSd).toFixed(1) })}</p>
+      <p><TideMarks of={x.answers.map((a) => a.mark)} /></p>
+    </aside>
+  );
+}

@@ -1,0 +1,34 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { toast } from 'sonner';
+import { get, post, sentence, type Api } from '../shared/api';
+import { t } from '../shared/words';
+
+export type ClassData = Api<'ClassView'>;
+export type ReaderRow = Api<'RosterView'>;
+export type TextRow = Api<'TextRow'>;
+
+export const useClass = (classId: string) => useQuery({ queryKey: ['class', classId], queryFn: () => get<ClassData>(`/classes/${classId}`) });
+export const useTexts = (classId: string) => useQuery({ queryKey: ['texts', classId], queryFn: () => get<TextRow[]>(`/texts?classId=${classId}`) });
+export const useReader = (readerId: string | undefined) => useQuery({ queryKey: ['reader', readerId], enabled: !!readerId, queryFn: () => get<Api<'ReaderView'>>(`/readers/${readerId}`) });
+
+/** Everything a class shows may depend on what was changed, so all of it is asked for again. */
+export function useRefresh() {
+  const client = useQueryClient();
+  return () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+}
+
+export function useUndo(classId: string) {
+  const refresh = useRefresh();
+  return useMutation({
+    mutationFn: (changeId: string) => post<Api<'UndoneView'>>(`/classes/${classId}/changes/${changeId}/undo`),
+    onSuccess: (done) => { toast.success(done.sentence); void refresh(); },
+    onError: (e) => toast.error(sentence(e)),
+  });
+}
+
+/** Says what was done, and offers to take it back. */
+export function useSaid(classId: string) {
+  const undo = useUndo(classId);
+  return (what: string, changeId: string | null) =>
+    toast.success(what, { duration: 15_000, action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined });
+}

@@ -1,0 +1,92 @@
+import { CaretDown } from '@phosphor-icons/react';
+import { DropdownMenu } from 'radix-ui';
+import { lazy, Suspense, useState } from 'react';
+import { NavLink, Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
+import { signOut, useSignInBy, type Session } from '../../shared/session';
+import { Loading, Show } from '../../shared/Whole';
+import { t } from '../../shared/words';
+import { useClass, useTexts, type ClassData, type TextRow } from '../classQueries';
+import { TrayProvider } from '../tray/useTray';
+import { Tray } from '../tray/Tray';
+import { Jump } from './Jump';
+import { Mark } from './Mark';
+import { NewClassDialog } from './NewClass';
+import { useLive } from './useLive';
+
+const ReaderSheet = lazy(() => import('../readers/ReaderSheet'));
+
+export type Place = { data: ClassData; library: TextRow[] };
+
+/** The teacher's frame: masthead, places, the work area with the reader sheet beside it, and the tray. */
+export function Frame({ session }: { session: Session }) {
+  const { classId = '' } = useParams();
+  const data = useClass(classId);
+  const library = useTexts(classId);
+  useLive(classId);
+  return (
+    <TrayProvider key={classId} classId={classId}>
+      <div className="teacher">
+        <Masthead session={session} classId={classId} data={data.data} library={library.data ?? []} />
+        <Places classId={classId} />
+        <div className="neatline" aria-hidden />
+        <Show query={data}>{(d) => <Show query={library}>{(l) => <Work place={{ data: d, library: l }} />}</Show>}</Show>
+        {data.data && library.data && <Tray data={data.data} library={library.data} />}
+      </div>
+    </TrayProvider>
+  );
+}
+
+function Work({ place }: { place: Place }) {
+  const [search, setSearch] = useSearchParams();
+  const sheet = search.get('reader');
+  const close = () => setSearch((s) => { s.delete('reader'); return s; });
+  return (
+    <main className={sheet ? 'work withsheet' : 'work'}>
+      <div className="workarea"><Suspense fallback={<Loading />}><Outlet context={place} /></Suspense></div>
+      {sheet && <Suspense fallback={<Loading />}><ReaderSheet key={sheet} classId={place.data.id} readerId={sheet} close={close} /></Suspense>}
+    </main>
+  );
+}
+
+function Masthead({ session, classId, data, library }: { session: Session; classId: string; data: ClassData | undefined; library: TextRow[] }) {
+  const navigate = useNavigate();
+  const signInBy = useSignInBy();
+  const [making, setMaking] = useState(false);
+  const term = data?.term;
+  return (
+    <header className="masthead">
+      <NavLink className="mark" to={`/class/${classId}`}><Mark />Deep Current</NavLink>
+      <Menu label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
+        {session.classes.map((c) => <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>{c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span></DropdownMenu.Item>)}
+        <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>
+      </Menu>
+      {term && <p className="term">{t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}</p>}
+      {data && <Jump data={data} library={library} />}
+      <Menu label={session.name} hidden={t('You: ')}>
+        {data && <DropdownMenu.Label className="item soft">{t('Class code {{code}}', { code: data.code })}</DropdownMenu.Label>}
+        <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${classId}/history`)}>{t('What was changed')}</DropdownMenu.Item>
+        <DropdownMenu.Item className="item" onSelect={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</DropdownMenu.Item>
+      </Menu>
+      {making && <NewClassDialog close={() => setMaking(false)} />}
+    </header>
+  );
+}
+
+function Menu({ label, hidden, className = '', children }: { label: string; hidden: string; className?: string; children: React.ReactNode }) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger className={`btn plain ${className}`}><span className="hide">{hidden}</span>{label} <CaretDown size={16} aria-hidden /></DropdownMenu.Trigger>
+      <DropdownMenu.Portal><DropdownMenu.Content className="menu" align="start" sideOffset={4}>{children}</DropdownMenu.Content></DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+const places = [['', 'Chart'], ['readers', 'Readers'], ['texts', 'Texts'], ['assignments', 'Assignments'], ['goals', 'Goals'], ['groups', 'Groups']] as const;
+
+function Places({ classId }: { classId: string }) {
+  return (
+    <nav className="places" aria-label={t('Places')}>
+      <ul>{places.map(([path, name]) => <li key={path}><NavLink to={`/class/${classId}${path && `/${path}`}`} end={path === ''}>{t(name)}</NavLink></li>)}</ul>
+    </nav>
+  );
+}

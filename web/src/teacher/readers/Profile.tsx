@@ -1,0 +1,52 @@
+import { DownloadSimple, IdentificationCard } from '@phosphor-icons/react';
+import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useOutletContext, useParams } from 'react-router';
+import { get, type Api } from '../../shared/api';
+import { fm } from '../../shared/format';
+import { Picture, pictureName } from '../../shared/Picture';
+import { Empty, Show } from '../../shared/Whole';
+import { t } from '../../shared/words';
+import { useReader } from '../classQueries';
+import type { Place } from '../frame/Frame';
+import { Window } from '../frame/Window';
+import { useTray } from '../tray/useTray';
+import { DepthScale, Trail } from './DepthPieces';
+import { GoalBar, ReadingTable, Strands } from './ReaderPieces';
+
+/** Everything known of one reader. */
+export default function Profile() {
+  const { data } = useOutletContext<Place>();
+  const { readerId = '' } = useParams();
+  const reader = useReader(readerId);
+  const tray = useTray();
+  const [card, setCard] = useState(false);
+  return (
+    <Show query={reader}>{(r) => (
+      <div className="profile">
+        <div className="head"><h1>{r.givenName} {r.familyName}</h1><p className="soft">{[r.group, t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade }), t('user name {{name}}', { name: r.userName })].filter(Boolean).join(' · ')}</p><span className="grow" />
+          <button className="btn" onClick={() => setCard(true)}><IdentificationCard size={20} aria-hidden />{t('Sign-in')}</button>
+          <a className="btn" href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}><DownloadSimple size={20} aria-hidden />{t('History as CSV')}</a>
+          <button className="btn" onClick={() => tray.toggleReader(r.id)}>{tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}</button></div>
+        <div className="panels">
+          <section><h2>{t('Depth and reach')}</h2><p className="soft small">{t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', { low: fm(r.low), high: fm(r.high), grade: r.gradeLabel })}</p><DepthScale r={r} /></section>
+          <section className="wide"><h2>{t('Level over time')}</h2><Trail r={r} width={640} height={180} /></section>
+          <section><h2>{t('Goals')}</h2>{r.goals.length === 0 ? <p className="soft">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</section>
+          <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('right at the first try, with 90 % range')}</span></h2><Strands strands={r.strands} /></section>
+        </div>
+        <section aria-labelledby="history"><h2 id="history">{t('Reading history')}</h2>
+          {r.readings.length === 0 ? <Empty title={t('Nothing read yet')}><p>{t('Texts given to {{name}} are listed here with dates, time and results.', { name: r.givenName })}</p></Empty> : <ReadingTable classId={data.id} readings={r.readings} />}</section>
+        {card && <SignInCard readerId={r.id} code={data.code} close={() => setCard(false)} />}
+      </div>
+    )}</Show>
+  );
+}
+
+function SignInCard({ readerId, code, close }: { readerId: string; code: string; close: () => void }) {
+  const card = useQuery({ queryKey: ['sign-in', readerId], queryFn: () => get<Api<'SignInView'>>(`/readers/${readerId}/sign-in`) });
+  return (
+    <Window title={t('Sign-in')} close={close}>
+      <Show query={card}>{(c) => <><p>{t('Class code')} <b>{code}</b>, {t('then the name')} <b>{c.givenName}</b>, {t('then these pictures:')}</p><ol className="secret" aria-label={t('Picture secret')}>{c.pictures.map((p) => <li key={p}><Picture name={p} />{pictureName(p)}</li>)}</ol></>}</Show>
+    </Window>
+  );
+}
