@@ -80,7 +80,7 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
     {
         var people = new List<SimulatedReader>();
         var taken = (await readers.UserNames(school.Id)).ToHashSet();
-        var start = At(year.FirstDay, 8);
+        var start = At(year.FirstDay, 0);
         for (var i = 0; i < names.Length; i++)
         {
             var (given, family) = names[i];
@@ -113,7 +113,8 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
             var thisWeek = w == WeeksGone;
             // Two texts are kept back, so that there is something new to give: one for this week, one for whoever tries the application.
             var open = library.Where(t => t.Row.Slug != KeptForTrying && (thisWeek || t.Row.Slug != KeptForThisWeek)).ToList();
-            if ((w % 4 != 3 || thisWeek) && At(monday, 6) < now) await Assign(classId, year, teacher, people, open, At(monday, 6), monday.AddDays(4), thisWeek, now);
+            var at = thisWeek && now.AddHours(-2) < At(monday, 6) ? now.AddHours(-2) : At(monday, 6);
+            if (w % 4 != 3 || thisWeek) await Assign(classId, year, teacher, people, open, at, monday.AddDays(4), thisWeek, now);
         }
     }
 
@@ -139,7 +140,7 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
         var when = at.AddHours(random.Next(4) * 24 + random.NextDouble() * 5);
         // This week some have not begun and some are in the middle.
         if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || random.NextDouble() < 0.4)) return;
-        if (!thisWeek && random.NextDouble() < 0.04) return;
+        if (!thisWeek && reader.Name != KnownReader && random.NextDouble() < 0.04) return;
         var ticket = await tickets.Find(ticketId, reader.Id) ?? throw new InvalidOperationException("A ticket was given and is not there.");
         await tickets.Open(ticket, when);
         var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);

@@ -18,7 +18,7 @@ export default function Result() {
           <h2>{t('{{right}} of {{n}} right at the first try', { right: r.right, n: r.questions })} <TideMarks of={r.lines.map((l) => l.mark)} /></h2>
           <ol>{r.lines.map((l) => (
             <li key={l.stem}><h3>{l.stem}</h3>
-              <p className="mark"><TideMarks of={[l.mark]} /> {markName(l.mark)}</p>
+              <p className="tide"><TideMarks of={[l.mark]} /> {markName(l.mark)}</p>
               {l.myChoice && <p><b>{l.myChoice === l.rightChoice ? '✓' : '✗'}</b> {t('You said:')} {l.myChoice}</p>}
               {l.rightChoice && l.myChoice !== l.rightChoice && <p><b>✓</b> {t('It was:')} {l.rightChoice}</p>}
               {l.reason && <p className="soft">{l.reason}</p>}

@@ -25,7 +25,7 @@ export default function Ticket() {
             return (
               <li key={q.id}>
                 <h2><span className="strand">{strandName(q.strand)}</span> {q.stem}</h2>
-                <p className="mark"><TideMarks of={[a.mark]} /> {markName(a.mark)}{a.rushed && ` · ${t('rushed, left out of the level')}`}</p>
+                <p className="tide"><TideMarks of={[a.mark]} /> {markName(a.mark)}{a.rushed && ` · ${t('rushed, left out of the level')}`}</p>
                 <ul>{q.choices.map((c, n) => {
                   const tries = a.choices.map((chosen, k) => (chosen === n ? k + 1 : 0)).filter(Boolean);
                   return <li key={c.text} className={tries.length ? 'chosen' : undefined}><b aria-hidden>{c.right ? '✓' : tries.length ? '✗' : ''}</b><span>{c.text}{c.right && <span className="hide"> {t('(right)')}</span>}{tries.map((n2) => <em key={n2}> {t('try {{n}}', { n: n2 })}</em>)}{tries.length > 0 && <span className="soft"> {c.reason}</span>}</span></li>;
