@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Text;
 
 namespace DeepCurrent.Core.Readers;
@@ -12,10 +11,13 @@ public static class SignInRules
     /// <summary>Pictures in a secret.</summary>
     public const int SecretLength = 3;
 
-    private static readonly Dictionary<char, string> Spelled = new()
+    // Written out, since the runtime's own decomposition needs a system library that small servers lack.
+    private static readonly Dictionary<char, string> Spelled = new (string Letters, string Plain)[]
     {
-        ['ø'] = "o", ['æ'] = "ae", ['œ'] = "oe", ['ß'] = "ss", ['ł'] = "l", ['đ'] = "d", ['ð'] = "d", ['þ'] = "th", ['ı'] = "i",
-    };
+        ("àáâãäåāăąǎạảấầẩẫậắằẳẵặ", "a"), ("çćĉċč", "c"), ("ďđð", "d"), ("èéêëēĕėęěẹẻẽếềểễệ", "e"), ("ĝğġģ", "g"), ("ĥħ", "h"), ("ìíîïĩīĭįıǐỉị", "i"), ("ĵ", "j"), ("ķ", "k"), ("ĺļľŀł", "l"),
+        ("ñńņňŋ", "n"), ("òóôõöøōŏőơǒọỏốồổỗộớờởỡợ", "o"), ("ŕŗř", "r"), ("śŝşšș", "s"), ("ţťŧț", "t"), ("ùúûüũūŭůűųưǔụủứừửữự", "u"), ("ŵẁẃẅ", "w"), ("ýÿŷỳỵỷỹ", "y"), ("źżž", "z"),
+        ("æ", "ae"), ("œ", "oe"), ("ß", "ss"), ("þ", "th"),
+    }.SelectMany(row => row.Letters.Select(letter => (letter, row.Plain))).ToDictionary(x => x.letter, x => x.Plain);
 
     /// <summary>A user name from a name: given name, a point, and the first letter of the family name; a number is added where it is taken.</summary>
     /// <param name="taken">True for names that are in use.</param>
@@ -43,7 +45,7 @@ public static class SignInRules
     private static string Plain(string name)
     {
         var plain = new StringBuilder();
-        foreach (var c in name.Normalize(NormalizationForm.FormD).ToLowerInvariant())
+        foreach (var c in name.ToLowerInvariant())
         {
             if (char.IsAsciiLetter(c)) plain.Append(c);
             else if (Spelled.TryGetValue(c, out var letters)) plain.Append(letters);

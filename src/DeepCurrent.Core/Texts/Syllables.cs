@@ -35,6 +35,7 @@ public static class Syllables
         }
         var l = word.Length;
         if (l > 2 && word[^1] == 'e' && !IsVowel(word[^2]) && !(word[^2] == 'l' && !IsVowel(word[^3])) && count > 1) count--;
+        else if (l > 3 && word[^3] == 'l' && !IsVowel(word[^4]) && (word.EndsWith("es") || word.EndsWith("ed"))) return Math.Max(1, count);
         else if (l > 3 && word.EndsWith("es") && !IsVowel(word[^3]) && !Hisses(word[..^1]) && count > 1) count--;
         else if (l > 3 && word.EndsWith("ed") && word[^3] is not ('t' or 'd') && !IsVowel(word[^3]) && count > 1) count--;
         return Math.Max(1, count);

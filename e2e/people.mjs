@@ -1,0 +1,29 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect } from '@playwright/test';
+
+export const password = 'low water at nine';
+
+export async function teacher(page, userName = 'marit') {
+  await page.goto('/');
+  await page.getByLabel('User name').fill(userName);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+}
+
+export const place = (page, name) => page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+
+export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
+  await page.goto('/read');
+  await page.getByRole('textbox', { name: 'Class code' }).fill(code);
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name }).click();
+  for (const picture of pictures) await page.getByRole('button', { name: picture }).click();
+  await expect(page.getByRole('heading', { name: 'Next for you' })).toBeVisible();
+}
+
+export async function axe(page, what) {
+  const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const faults = found.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`);
+  expect(faults, `axe on ${what}`).toEqual([]);
+}

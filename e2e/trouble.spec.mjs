@@ -1,0 +1,64 @@
+import { expect, test } from '@playwright/test';
+import { place, reader, teacher } from './people.mjs';
+
+test('an answer given without a network is kept on the device and sent later, once', async ({ page, context }) => {
+  await reader(page);
+  await page.getByRole('link', { name: /The Mill That Waits/ }).click();
+  for (let i = 0; i < 5 && !(await page.getByRole('button', { name: 'To the questions' }).isVisible()); i++) await page.getByRole('button', { name: 'Next page' }).click();
+  await page.getByRole('button', { name: 'To the questions' }).click();
+  await expect(page.getByText('Question 1 of 7')).toBeVisible();
+  let sent = 0;
+  page.on('request', (r) => { if (r.method() === 'PUT' && r.url().includes('/answers/')) sent++; });
+  await context.setOffline(true);
+  await page.getByRole('radio').first().check();
+  await page.getByRole('button', { name: 'This is my answer' }).click();
+  await expect(page.getByText('No network just now.')).toBeVisible();
+  await expect(page.getByText('Your answer is kept on this device and will be sent.')).toBeVisible();
+  await page.getByRole('button', { name: 'Next question' }).click();
+  await context.setOffline(false);
+  await expect(page.getByText('No network just now.')).toBeHidden();
+  await page.reload();
+  const answered = await page.evaluate(async () => { const all = await (await fetch('/api/my/tickets')).json(); return all.find((k) => k.title === 'The Mill That Waits').answered; });
+  expect(answered).toBe(1);
+  expect(sent).toBeGreaterThan(1);
+});
+
+test('wrong sign-ins say so and keep what was typed', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('User name').fill('marit');
+  await page.getByLabel('Password').fill('not this');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toHaveText('The user name or the password is not right.');
+  await expect(page.getByLabel('User name')).toHaveValue('marit');
+  await page.goto('/read');
+  await page.getByRole('textbox', { name: 'Class code' }).fill('NOSUCH');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('alert')).toContainText('No class has this code.');
+});
+
+test('another teacher’s class, reader and ticket are not found', async ({ page, browser }) => {
+  const marit = await (await browser.newContext()).newPage();
+  await teacher(marit);
+  const url = new URL(marit.url()).pathname;
+  await teacher(page, 'teo');
+  await page.goto(url);
+  await expect(page.getByText('This is not here, or not yours to see.')).toBeVisible();
+  await marit.context().close();
+});
+
+test('the keyboard alone picks a reader up, opens the sheet and closes it', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Readers');
+  await page.getByRole('row', { name: /Bjørn/ }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: 'Tray' }).getByText('1 reader', { exact: true })).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('complementary', { name: 'Reader' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('complementary', { name: 'Reader' })).toBeHidden();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('barometer');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'How a Barometer Listens' })).toBeVisible();
+});

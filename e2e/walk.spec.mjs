@@ -1,0 +1,208 @@
+import { expect, test } from '@playwright/test';
+import { place, reader, teacher } from './people.mjs';
+
+// The whole job once, from a roster to a group, as a teacher and a reader would do it.
+test.describe.configure({ mode: 'serial' });
+
+const text = 'How a Barometer Listens';
+const five = ['Mateo', 'Jun', 'Owen', 'Amara', 'Farah'];
+const made = { pictures: [], userName: '' };
+
+test('the chart shows readers with ranges, texts in use and the level ruler', async ({ page }) => {
+  await teacher(page);
+  await expect(page.getByRole('heading', { name: /^4 Tern, / })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Mateo Rivas, .* fm, range \d+–\d+/ })).toBeVisible();
+  await expect(page.getByText('Grade 4', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /^Mateo Rivas/ }).focus();
+  await expect(page.getByText('forecasts for Mateo')).toBeVisible();
+  await page.getByRole('button', { name: 'Show as table' }).click();
+  await expect(page.getByRole('row', { name: /Mateo Rivas/ })).toBeVisible();
+});
+
+test('a reader is added with a level chosen beside grade, year and age, and can sign in', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Readers');
+  await page.getByRole('button', { name: 'Add a reader' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Add the reader' }).click();
+  await expect(dialog.getByText('Write the reader’s given name.').or(dialog.getByText("Write the reader's given name."))).toBeVisible();
+  await dialog.getByLabel('Given name').fill('Siân');
+  await dialog.getByLabel('Family name').fill('Bowen');
+  await expect(dialog.getByRole('row', { name: /3 Year 4 8–9 30\.0/ })).toBeVisible();
+  await dialog.getByRole('button', { name: /Start at 30.0 fm, end of grade 3/ }).click();
+  await dialog.getByRole('button', { name: 'Add the reader' }).click();
+  await expect(page.getByRole('heading', { name: 'Siân can sign in' })).toBeVisible();
+  await expect(page.getByText('sian.b')).toBeVisible();
+  made.pictures = await page.getByRole('list', { name: 'Picture secret' }).getByRole('listitem').allInnerTexts();
+  expect(made.pictures).toHaveLength(3);
+  await page.getByRole('button', { name: 'Done' }).click();
+  const row = page.getByRole('row', { name: /Siân Bowen/ });
+  await expect(row).toBeVisible();
+  // A first guess counts, but weakly: the level is near 30 and its range is wide.
+  const depth = Number(await row.getByRole('cell').nth(1).innerText());
+  expect(depth).toBeGreaterThan(27);
+  expect(depth).toBeLessThan(34);
+});
+
+test('a text is found, with its depth, how it was measured, and its quiz', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('searchbox', { name: 'Search texts' }).fill('barometer');
+  await expect(page.getByText('1 of 14')).toBeVisible();
+  await page.getByRole('link', { name: text }).click();
+  await expect(page.getByRole('heading', { name: /^Depth \d+\.\d fm/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Flesch–Kincaid/ })).toBeVisible();
+  await expect(page.getByRole('article', { name: 'The text' })).toContainText('You cannot see air');
+  await page.getByText('What stops the metal box from being crushed?').click();
+  await expect(page.getByText('Proof: “A spring stops it from being crushed.”')).toBeVisible();
+});
+
+test('five readers and the text are picked up and assigned after a preview; undo takes it back', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Readers');
+  for (const name of five) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  await place(page, 'Texts');
+  await page.getByRole('checkbox', { name: `Pick up ${text}` }).click();
+  const tray = page.getByRole('region', { name: 'Tray' });
+  await expect(tray.getByText('5 readers')).toBeVisible();
+  await expect(tray.getByRole('img', { name: /Forecast comprehension: .*Mateo \d+ %/ })).toBeVisible();
+  await tray.getByRole('button', { name: 'Assign to 5 readers…' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText(`${text} appears for 5 of 5 readers at once`)).toBeVisible();
+  await dialog.getByLabel('Due on').fill('2001-01-01');
+  await dialog.getByRole('button', { name: 'Assign to 5 readers' }).click();
+  await expect(dialog.getByText('This day has passed. Choose today or a later day.').first()).toBeVisible();
+  const soon = new Date(Date.now() + 4 * 864e5).toISOString().slice(0, 10);
+  await dialog.getByLabel('Due on').fill(soon);
+  await dialog.getByRole('button', { name: 'Assign to 5 readers' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Taken back from 5 readers. What was handed in is kept.')).toBeVisible();
+
+  await place(page, 'Readers');
+  for (const name of five) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  await place(page, 'Texts');
+  await page.getByRole('checkbox', { name: `Pick up ${text}` }).click();
+  await page.getByRole('button', { name: 'Assign to 5 readers…' }).click();
+  await page.getByRole('button', { name: 'Assign to 5 readers', exact: true }).click();
+  await expect(page.getByText(`${text}: Assigned to 5 readers`)).toBeVisible();
+});
+
+test('a reader reads, stops, comes back, answers and sees the result; the teacher’s page follows by itself', async ({ page, browser }) => {
+  const desk = await (await browser.newContext()).newPage();
+  await teacher(desk);
+  await place(desk, 'Assignments');
+  await desk.getByRole('link', { name: text }).first().click();
+  const row = desk.getByRole('row', { name: /Mateo Rivas/ });
+  await expect(row).toContainText('waiting');
+
+  await reader(page);
+  await page.getByRole('link', { name: new RegExp(text) }).first().click();
+  await expect(page.getByRole('article', { name: `${text}, page 1` })).toBeVisible();
+  await expect(row).toContainText('under way');
+  await page.getByRole('button', { name: 'pressure: what does it mean?' }).first().click();
+  await expect(page.getByRole('complementary', { name: 'The word pressure' })).toContainText('A steady push on something');
+  await page.getByRole('button', { name: 'Next page' }).click();
+  await page.getByRole('button', { name: 'Next page' }).click();
+  await page.getByRole('button', { name: 'To the questions' }).click();
+
+  // Nothing that was sent may hold an answer.
+  const sent = await page.evaluate(async () => { const list = await (await fetch('/api/my/tickets')).json(); return (await Promise.all(list.filter((k) => !k.handedInAt).map(async (k) => (await fetch(`/api/my/tickets/${k.id}`)).text()))).join(' '); });
+  expect(sent).not.toContain('"right"');
+  expect(sent).not.toContain('pushes against the air outside');
+
+  await page.getByRole('button', { name: 'Look in the text' }).click();
+  await expect(page.getByRole('region', { name: 'The whole text' })).toContainText('A spring stops it from being crushed.');
+  await page.getByRole('button', { name: 'Close the text' }).click();
+  await page.getByRole('radio', { name: 'the levers' }).check();
+  await page.getByRole('button', { name: 'This is my answer' }).click();
+  await expect(page.getByText('The levers make the movement bigger.')).toBeVisible();
+  await page.getByRole('radio', { name: 'a spring' }).check();
+  await page.getByRole('button', { name: 'This is my answer' }).click();
+  await expect(page.getByText('Yes. It pushes against the air outside.')).toBeVisible();
+
+  // Closing the browser in the middle loses nothing.
+  const again = await page.context().newPage();
+  await page.close();
+  await again.goto('/');
+  await again.getByRole('link', { name: 'Go on reading' }).click();
+  for (let i = 0; i < 3 && !(await again.getByRole('button', { name: 'To the questions' }).isVisible()); i++) if (again.url().includes('/quiz')) break; else await again.getByRole('button', { name: 'Next page' }).click();
+  if (!again.url().includes('/quiz')) await again.getByRole('button', { name: 'To the questions' }).click();
+  await expect(again.getByText('Question 2 of 7')).toBeVisible();
+  for (let n = 2; n <= 7; n++) {
+    await expect(again.getByText(`Question ${n} of 7`)).toBeVisible();
+    for (let attempt = 0; attempt < 2 && (await again.getByRole('button', { name: 'This is my answer' }).isVisible()); attempt++) {
+      await again.locator('input[type=radio]:not(:disabled)').first().check();
+      await again.getByRole('button', { name: 'This is my answer' }).click();
+      await expect(again.getByText(/^(✓ Right|✗ Not)/)).toBeVisible();
+      await expect(again.getByRole('radio', { checked: true }).or(again.getByText('✗ Not yet. Look again.')).first()).toBeVisible();
+      if (await again.getByText('✓ Right.').isVisible()) break;
+    }
+    if (n < 7) await again.getByRole('button', { name: 'Next question' }).click();
+  }
+  await again.getByRole('button', { name: 'Hand in' }).click();
+  await expect(again.getByRole('heading', { name: /\d of 7 right at the first try/ })).toBeVisible();
+  await expect(again.getByText('Yes. It pushes against the air outside.')).toBeVisible();
+  await expect(again.getByText('In the text: “A spring stops it from being crushed.”')).toBeVisible();
+
+  await expect(row).toContainText('released');
+  await row.getByRole('link', { name: 'Answers of Mateo' }).click();
+  await expect(desk.getByRole('heading', { name: /^Level \d+\.\d fm/ })).toBeVisible();
+  await expect(desk.getByRole('img', { name: /before .* range .*; after .* range/ })).toBeVisible();
+  await expect(desk.getByText(/of \d right at the first try, where about .* were forecast/)).toBeVisible();
+  await desk.context().close();
+});
+
+test('term goals are suggested, changed, saved, and each shows how it stands', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Goals');
+  for (const name of ['Mateo', 'Jun', 'Farah']) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  await page.getByRole('button', { name: 'Suggest for the 3 picked up' }).click();
+  const words = page.getByRole('spinbutton', { name: 'Words goal for Mateo' });
+  await expect(words).not.toHaveValue('');
+  await words.fill('0');
+  await page.getByRole('button', { name: 'Set goals for 3 readers' }).click();
+  await expect(page.getByText('Words lie between 1 and 1,000,000.').first()).toBeVisible();
+  await words.fill('4321');
+  await page.getByRole('button', { name: 'Set goals for 3 readers' }).click();
+  await expect(page.getByText('Set goals for 3 readers').last()).toBeVisible();
+  const row = page.getByRole('row', { name: /Mateo Rivas/ });
+  await expect(row).toContainText('4,321');
+  await expect(row).toContainText(/(reached|on course|slightly behind|behind), \d+ %/);
+});
+
+test('groups are proposed with reasons, one reader is moved by hand, and they are saved', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Groups');
+  await page.getByRole('spinbutton', { name: 'Groups' }).fill('9');
+  await page.getByRole('button', { name: 'Propose groups' }).click();
+  await expect(page.getByText('9 groups of at least 3 need 27 readers; there are 25.')).toBeVisible();
+  await page.getByRole('spinbutton', { name: 'Groups' }).fill('5');
+  await page.getByRole('button', { name: 'Propose groups' }).click();
+  await expect(page.getByText(/Best under these rules|of the best/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: 'Who moves and why' })).toBeVisible();
+  await expect(page.getByText(/At \d+\.\d fm, \d+\.\d from the middle of/).first()).toBeVisible();
+  await page.getByRole('combobox', { name: 'Group of Siân' }).selectOption({ label: 'Harbour' });
+  await page.getByRole('button', { name: 'Save these groups' }).click();
+  await expect(page.getByText('The groups are saved')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Harbour' }).getByRole('link', { name: /Siân/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Harbour' }).getByRole('link', { name: /Siân/ })).toBeVisible();
+});
+
+test('the reader’s page shows the history with dates, time and results', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Readers');
+  await page.getByRole('button', { name: 'Mateo Rivas' }).click();
+  const sheet = page.getByRole('complementary', { name: 'Reader' });
+  await expect(sheet.getByText('Depth and reach')).toBeVisible();
+  await sheet.getByRole('link', { name: 'Open profile' }).click();
+  const row = page.getByRole('row', { name: new RegExp(text) });
+  await expect(row).toContainText('finished');
+  await expect(row).toContainText(/\d+ (s|min)/);
+  await expect(row).toContainText(/\d+ %/);
+});
+
+test('the new reader signs in with the pictures that were shown', async ({ page }) => {
+  await reader(page, { name: 'Siân', pictures: made.pictures });
+  await expect(page.getByText('All done')).toBeVisible();
+});

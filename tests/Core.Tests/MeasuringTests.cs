@@ -1,0 +1,149 @@
+using CsCheck;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
+
+namespace Core.Tests;
+
+public sealed class MeasuringTests
+{
+    private static readonly DateTimeOffset Start = new(2026, 9, 1, 0, 0, 0, TimeSpan.Zero);
+    private static readonly Prior Prior = new(new(30), 8, Start);
+    private static readonly Movement Still = Movement.Constant(0, 0);
+
+    private static DepthEstimate Run(params Evidence[] evidence) => ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(60)).Now;
+
+    [Fact]
+    public void A_normal_prior_and_a_stated_level_combine_as_normals_do()
+    {
+        var e = Run(new LevelEvidence(Start, new(38), 4));
+        e.Mean.ShouldBe((30.0 / 64 + 38.0 / 16) / (1.0 / 64 + 1.0 / 16), 0.001);
+        e.Sd.ShouldBe(Math.Sqrt(1 / (1.0 / 64 + 1.0 / 16)), 0.001);
+        e.Low.ShouldBe(e.Mean - 1.645 * e.Sd, 0.02);
+        e.High.ShouldBe(e.Mean + 1.645 * e.Sd, 0.02);
+    }
+
+    [Fact]
+    public void One_answer_moves_the_estimate_as_bayes_says()
+    {
+        // Against a direct integration of prior × likelihood on a far finer grid.
+        double sum = 0, mass = 0;
+        for (var d = -20.0; d <= 80; d += 0.01)
+        {
+            var weight = Math.Exp(-Math.Pow((d - 30) / 8, 2) / 2) * (0.25 + 0.75 / (1 + Math.Exp(-(d - 24.6) / 10)));
+            sum += d * weight;
+            mass += weight;
+        }
+        Run(new AnswerEvidence(Start, new(24.6), 0.25, true)).Mean.ShouldBe(sum / mass, 0.002);
+    }
+
+    [Fact]
+    public void Evidence_may_come_in_any_order() =>
+        Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50]).Select(x => (Evidence)new AnswerEvidence(Start.AddDays(x.Item3), new(x.Item1), 0.25, x.Item2)).Array[2, 12].Sample(evidence =>
+        {
+            var movement = Movement.Constant(0.2, 0.4);
+            var there = ReaderEstimator.Run(Prior, evidence, movement, Start.AddDays(60)).Now;
+            var back = ReaderEstimator.Run(Prior, evidence.OrderBy(e => e.At).Reverse(), movement, Start.AddDays(60)).Now;
+            return Math.Abs(there.Mean - back.Mean) < 1e-6 && Math.Abs(there.Sd - back.Sd) < 1e-6;
+        });
+
+    [Fact]
+    public void A_right_answer_never_lowers_and_a_wrong_one_never_raises_the_level() =>
+        Gen.Double[-10, 80].Select(Gen.Double[0, 0.5]).Sample((difficulty, guess) =>
+            Run(new AnswerEvidence(Start, new(difficulty), guess, true)).Mean >= 30 - 1e-9 && Run(new AnswerEvidence(Start, new(difficulty), guess, false)).Mean <= 30 + 1e-9);
+
+    [Fact]
+    public void Growth_moves_and_drift_widens_by_just_what_was_asked_in_many_small_steps()
+    {
+        var many = Enumerable.Range(0, 200).Select(i => (Evidence)new LevelEvidence(Start.AddHours(i * 5), new(30), 1e6)).ToList();
+        var e = ReaderEstimator.Run(Prior, many, Movement.Constant(0.3, 0.4), Start.AddDays(70)).Now;
+        e.Mean.ShouldBe(30 + 0.3 * 10, 0.01);
+        e.Sd.ShouldBe(Math.Sqrt(64 + 0.4 * 10), 0.01);
+    }
+
+    [Theory]
+    [InlineData(1.00, 10)]
+    [InlineData(0.98, 6)]
+    [InlineData(0.95, 0)]
+    [InlineData(0.925, -4)]
+    [InlineData(0.90, -8)]
+    [InlineData(0.80, -16)]
+    [InlineData(0.30, -16)]
+    public void Running_record_accuracy_is_placed_on_the_scale(double accuracy, double shift) => ReaderEstimator.RecordShift(accuracy).ShouldBe(shift, 1e-9);
+
+    [Fact]
+    public void A_short_running_record_counts_less()
+    {
+        var longer = Run(new RunningRecordEvidence(Start, new(40), 100, 5));
+        var shorter = Run(new RunningRecordEvidence(Start, new(40), 40, 2));
+        longer.Mean.ShouldBeGreaterThan(shorter.Mean);
+        longer.Sd.ShouldBeLessThan(shorter.Sd);
+    }
+
+    [Fact]
+    public void A_level_far_off_the_scale_does_not_break_the_estimate()
+    {
+        var e = Run(new LevelEvidence(Start, new(600), 2));
+        e.Mean.ShouldBeInRange(95, 100);
+        double.IsFinite(e.Sd).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void Evidence_older_than_the_prior_is_refused() =>
+        Should.Throw<ArgumentException>(() => Run(new LevelEvidence(Start.AddDays(-1), new(30))));
+
+    [Fact]
+    public void Evidence_after_the_day_asked_about_has_not_happened_yet() =>
+        ReaderEstimator.Run(Prior, [new LevelEvidence(Start.AddDays(30), new(50), 1)], Still, Start.AddDays(10)).Now.Mean.ShouldBe(30, 0.001);
+
+    [Theory]
+    [InlineData(4)]
+    [InlineData(3)]
+    [InlineData(0)]
+    public void A_reader_at_the_texts_depth_answers_four_in_five(int choices)
+    {
+        var guess = QuestionDifficulty.Guess(choices);
+        var b = QuestionDifficulty.Default(new(33), choices, Strand.Structure).Value;
+        (guess + (1 - guess) / (1 + Math.Exp(-(33 - b) / 10))).ShouldBe(0.8, 1e-9);
+    }
+
+    [Theory]
+    [InlineData(20, 2.4, true)]
+    [InlineData(20, 2.6, false)]
+    [InlineData(2, 0.9, true)]
+    [InlineData(2, 1.1, false)]
+    public void An_answer_faster_than_reading_is_rushed(int words, double seconds, bool rushed) => Answering.Rushed(words, TimeSpan.FromSeconds(seconds)).ShouldBe(rushed);
+
+    [Fact]
+    public void Simulated_readers_are_found_where_they_are()
+    {
+        // 400 readers drawn from the prior answer 40 questions each: the 90 % interval must hold the truth about nine times in ten.
+        var random = new Random(41);
+        var held = 0;
+        double bias = 0;
+        for (var i = 0; i < 400; i++)
+        {
+            var truth = 30 + 8 * Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+            var evidence = Enumerable.Range(0, 40).Select(q =>
+            {
+                var b = truth - 12 + random.NextDouble() * 14;
+                return (Evidence)new AnswerEvidence(Start.AddMinutes(q), new(b), 0.25, random.NextDouble() < 0.25 + 0.75 / (1 + Math.Exp(-(truth - b) / 10)));
+            });
+            var e = ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(1)).Now;
+            if (e.Low <= truth && truth <= e.High) held++;
+            bias += (e.Mean - truth) / 400;
+        }
+        held.ShouldBeInRange(345, 378);
+        Math.Abs(bias).ShouldBeLessThan(0.6);
+    }
+
+    [Fact]
+    public void Mastery_pulls_few_answers_towards_what_is_usual()
+    {
+        Mastery.Estimate(0, 0).Mean.ShouldBe(0.75, 1e-9);
+        Mastery.Estimate(1, 4).Mean.ShouldBe(0.5, 1e-9);
+        var m = Mastery.Estimate(30, 40);
+        (m.High - m.Low).ShouldBeLessThan(Mastery.Estimate(3, 4).High - Mastery.Estimate(3, 4).Low);
+        Should.Throw<ArgumentOutOfRangeException>(() => Mastery.Estimate(3, 2));
+    }
+}

@@ -1,0 +1,79 @@
+using CsCheck;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Formats.Content;
+using DeepCurrent.Formats.Csv;
+
+namespace Formats.Tests;
+
+public sealed class ContentTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("deep-current-content").FullName;
+
+    public void Dispose() => Directory.Delete(folder, recursive: true);
+
+    private void Write(string name, string text) => File.WriteAllText(Path.Combine(folder, name), text);
+
+    private const string Head = "title: A Lamp\nkind: story\ntopic: Night\nfiction: true\nwords:\n  - word: lamp\n    part: noun\n    meaning: a light\n    example: Light the lamp.\n";
+
+    private const string Quiz = "- strand: author's craft\n  ask: Why a lamp?\n  choices:\n    - right: It was dark.\n      because: The text says so.\n    - wrong: It was cold.\n      because: Cold is not told of.\n  proof:\n    all: It was dark.\n";
+
+    [Fact]
+    public void A_folder_is_read_whole()
+    {
+        Write("text.yaml", Head);
+        Write("quiz.yaml", Quiz);
+        Write("a.md", "---\ntarget: 12\n---\n\n## Night\nIt was dark.\nShe lit the lamp.\n---\nThe end.\n");
+        var text = ContentReader.Read(folder);
+        text.Title.ShouldBe("A Lamp");
+        text.Versions.Single().Target.ShouldBe(12);
+        text.Versions.Single().Pages.ShouldBe([["## Night", "It was dark. She lit the lamp."], ["The end."]]);
+        text.Versions.Single().Prose.ShouldBe("It was dark. She lit the lamp.\n\nThe end.");
+        text.Questions.Single().Strand.ShouldBe(Strand.AuthorsCraft);
+        text.Questions.Single().Choices.Count(c => c.Right).ShouldBe(1);
+    }
+
+    [Fact]
+    public void What_is_missing_or_misspelt_is_said()
+    {
+        Should.Throw<ContentFault>(() => ContentReader.Read(folder)).Message.ShouldContain("has no text.yaml");
+        Write("text.yaml", Head);
+        Write("quiz.yaml", Quiz.Replace("author's craft", "magic"));
+        Write("a.md", "---\ntarget: 12\n---\nIt was dark.");
+        Should.Throw<ContentFault>(() => ContentReader.Read(folder)).Message.ShouldContain("no strand called magic");
+        Write("quiz.yaml", Quiz);
+        Write("a.md", "It was dark.");
+        Should.Throw<ContentFault>(() => ContentReader.Read(folder)).Message.ShouldContain("front matter");
+        Write("a.md", "---\ntarget: [\n---\nIt was dark.");
+        Should.Throw<ContentFault>(() => ContentReader.Read(folder)).Message.ShouldContain("a.md, line");
+    }
+
+    [Fact]
+    public void Faults_of_a_quiz_are_found()
+    {
+        Write("text.yaml", Head);
+        Write("quiz.yaml", Quiz.Replace("It was dark.\n", "It rained.\n"));
+        Write("a.md", "---\ntarget: 12\n---\nShe lit the lamp.");
+        var faults = ContentRules.Faults(ContentReader.Read(folder)).ToList();
+        faults.ShouldContain(f => f.Contains("has 1 questions"));
+        faults.ShouldContain(f => f.Contains("fewer than four strands"));
+        faults.ShouldContain(f => f.Contains("its proof is not a sentence of version a"));
+    }
+}
+
+public sealed class CsvTests
+{
+    [Fact]
+    public void A_cell_is_never_run_as_a_formula()
+    {
+        var csv = CsvFiles.Write([new RosterLine("=1+1", "@x", 4, "a, \"b\"", 30.5, 28, 33, 80, null, 3)]);
+        csv.ShouldContain("'=1+1");
+        csv.ShouldContain("'@x");
+        csv.ShouldContain("\"a, \"\"b\"\"\"");
+        csv.ShouldStartWith("GivenName,FamilyName,");
+    }
+
+    [Fact]
+    public void Every_row_is_one_record_whatever_a_name_holds() =>
+        Gen.String[Gen.Char.AlphaNumeric, 0, 12].Array[1, 20].Sample(names =>
+            CsvFiles.Write(names.Select(n => new RosterLine(n, "", 1, "", 1, 1, 1, null, null, 0))).Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Length == names.Length + 1);
+}

@@ -1,0 +1,201 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Net.Sockets;
+using System.Text.Json.Nodes;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.SignIn;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
+
+namespace Web.Tests;
+
+/// <summary>The application on a real port, with a real database that can be cut off. One school with two teachers, and another school.</summary>
+public sealed class Harness : IAsyncLifetime
+{
+    public const string Password = "a long enough password";
+    private WebApplicationFactory<Program>? factory;
+
+    public Forwarder Line { get; private set; } = null!;
+
+    public IServiceProvider Services => factory!.Services;
+
+    public Uri Address => factory!.ClientOptions.BaseAddress;
+
+    public string Root { get; } = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT") ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+
+    public async Task InitializeAsync()
+    {
+        var database = new NpgsqlConnectionStringBuilder(Environment.GetEnvironmentVariable("DEEPCURRENT_TEST_DATABASE") ?? throw new InvalidOperationException("Run these through ./test, which makes the database."));
+        await using (var c = new NpgsqlConnection(database.ConnectionString))
+        {
+            await c.OpenAsync();
+            await using var fresh = new NpgsqlCommand("drop schema public cascade; create schema public", c);
+            await fresh.ExecuteNonQueryAsync();
+        }
+        Line = new(database.Port);
+        database.Port = Line.Port;
+        database.Timeout = 5;
+        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
+            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:PerAddressPerMinute", "100000").UseSetting("SignIn:PerAccountPerMinute", "20"));
+        factory.UseKestrel(0);
+        factory.StartServer();
+        var first = await new Person(this).Post("/api/first-run", new { schoolName = "Harbour School", timeZone = "Europe/London", name = "Ana", userName = "ana", password = Password, yearFirstDay = Today.AddDays(-80), yearLastDay = Today.AddDays(220) });
+        first.EnsureSuccessStatusCode();
+        var schools = Services.GetRequiredService<SchoolStore>();
+        var ana = (await schools.FindAdult("ana"))!;
+        var secrets = Services.GetRequiredService<Secrets>();
+        await schools.AddAdult(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password), Guid.NewGuid()));
+        var hill = new School(Guid.NewGuid(), "Hill School", "Europe/London", .6, .7, .9, 15);
+        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Guid.NewGuid()), new(Guid.NewGuid(), Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
+    }
+
+    public async Task DisposeAsync()
+    {
+        if (factory is not null) await factory.DisposeAsync();
+        Line.Dispose();
+    }
+
+    public static DateOnly Today => DateOnly.FromDateTime(DateTime.UtcNow);
+
+    public async Task<Person> Teacher(string userName)
+    {
+        var person = new Person(this);
+        (await person.Post("/api/session/adult", new { userName, password = Password })).EnsureSuccessStatusCode();
+        return person;
+    }
+
+    /// <summary>A class of Ana's with some readers, each with the pictures they sign in with.</summary>
+    public async Task<Room> Room(Person teacher, int readers)
+    {
+        var id = (string)(await teacher.Json(await teacher.Post("/api/classes", new { name = "Room " + Guid.NewGuid().ToString("N")[..6] })))["id"]!;
+        var made = new List<(string, string[])>();
+        for (var i = 0; i < readers; i++)
+        {
+            var added = await teacher.Json(await teacher.Post($"/api/classes/{id}/readers", new { givenName = $"Reader{i}", familyName = "Test", grade = 4, level = 28 + 2 * i }));
+            made.Add(((string)added["id"]!, [.. added["pictures"]!.AsArray().Select(p => (string)p!)]));
+        }
+        return new(id, (string)(await teacher.Get($"/api/classes/{id}"))["code"]!, made);
+    }
+
+    public async Task<Person> Reader(Room room, int i)
+    {
+        var person = new Person(this);
+        (await person.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[i].Id, pictures = room.Readers[i].Pictures })).EnsureSuccessStatusCode();
+        return person;
+    }
+}
+
+public sealed record Room(string Id, string Code, IReadOnlyList<(string Id, string[] Pictures)> Readers);
+
+/// <summary>Somebody with a browser: cookies, and the token every change needs.</summary>
+public sealed class Person(Harness harness)
+{
+    private readonly HttpClient http = new(new SocketsHttpHandler { CookieContainer = new CookieContainer(), UseCookies = true }) { BaseAddress = harness.Address };
+
+    private async Task<string> Token() => (string)JsonNode.Parse(await http.GetStringAsync("/api/session"))!["token"]!;
+
+    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, bool token = true)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        if (token && method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", await Token());
+        if (body is not null) request.Content = JsonContent.Create(body);
+        return await http.SendAsync(request);
+    }
+
+    public Task<HttpResponseMessage> Post(string path, object? body = null) => Send(HttpMethod.Post, path, body);
+
+    public Task<HttpResponseMessage> Put(string path, object? body = null) => Send(HttpMethod.Put, path, body);
+
+    public async Task<JsonNode> Get(string path) => await Json(await http.GetAsync(path));
+
+    public async Task<JsonNode> Json(HttpResponseMessage response)
+    {
+        var text = await response.Content.ReadAsStringAsync();
+        response.IsSuccessStatusCode.ShouldBeTrue(text);
+        return JsonNode.Parse(text)!;
+    }
+
+    public async Task<JsonNode> Problem(HttpResponseMessage response, int status)
+    {
+        var text = await response.Content.ReadAsStringAsync();
+        ((int)response.StatusCode).ShouldBe(status, text);
+        return JsonNode.Parse(text)!;
+    }
+}
+
+/// <summary>A line to the database that can be cut and mended.</summary>
+public sealed class Forwarder : IDisposable
+{
+    private readonly int target;
+    private readonly List<Socket> open = [];
+    private TcpListener? listener;
+
+    public Forwarder(int target)
+    {
+        this.target = target;
+        listener = new(IPAddress.Loopback, 0);
+        listener.Start();
+        Port = ((IPEndPoint)listener.LocalEndpoint).Port;
+        _ = Accept(listener);
+    }
+
+    public int Port { get; }
+
+    public void Cut()
+    {
+        listener?.Stop();
+        listener = null;
+        lock (open)
+        {
+            open.ForEach(s => s.Close());
+            open.Clear();
+        }
+    }
+
+    public void Mend()
+    {
+        listener = new(IPAddress.Loopback, Port);
+        listener.Server.SetSocketOption(SocketOptionLevel.Socket, SocketOptionName.ReuseAddress, true);
+        listener.Start();
+        _ = Accept(listener);
+    }
+
+    public void Dispose() => Cut();
+
+    private async Task Accept(TcpListener from)
+    {
+        try
+        {
+            while (true)
+            {
+                var near = await from.AcceptSocketAsync();
+                var far = new Socket(SocketType.Stream, ProtocolType.Tcp) { NoDelay = true };
+                near.NoDelay = true;
+                await far.ConnectAsync(IPAddress.Loopback, target);
+                lock (open) open.AddRange([near, far]);
+                _ = Pump(near, far);
+                _ = Pump(far, near);
+            }
+        }
+        catch (Exception e) when (e is SocketException or ObjectDisposedException or InvalidOperationException) { }
+    }
+
+    private static async Task Pump(Socket from, Socket to)
+    {
+        var buffer = new byte[16384];
+        try
+        {
+            for (int n; (n = await from.ReceiveAsync(buffer)) > 0;) await to.SendAsync(buffer.AsMemory(0, n));
+        }
+        catch (Exception e) when (e is SocketException or ObjectDisposedException) { }
+        finally
+        {
+            from.Close();
+            to.Close();
+        }
+    }
+}
+
+[CollectionDefinition("application")]
+public sealed class ApplicationCollection : ICollectionFixture<Harness>;
