@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: '.out',
   fullyParallel: false,
   workers: 1,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: 'list',
   use: {

@@ -14,6 +14,7 @@ namespace Web.Tests;
 public sealed class Harness : IAsyncLifetime
 {
     public const string Password = "a long enough password";
+    private readonly Dictionary<string, Person> teachers = [];
     private WebApplicationFactory<Program>? factory;
 
     public Forwarder Line { get; private set; } = null!;
@@ -37,7 +38,7 @@ public sealed class Harness : IAsyncLifetime
         database.Port = Line.Port;
         database.Timeout = 5;
         factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
-            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:PerAddressPerMinute", "100000").UseSetting("SignIn:PerAccountPerMinute", "20"));
+            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:PerAddressPerMinute", "100000").UseSetting("SignIn:PerAccountPerMinute", "40"));
         factory.UseKestrel(0);
         factory.StartServer();
         var first = await new Person(this).Post("/api/first-run", new { schoolName = "Harbour School", timeZone = "Europe/London", name = "Ana", userName = "ana", password = Password, yearFirstDay = Today.AddDays(-80), yearLastDay = Today.AddDays(220) });
@@ -60,9 +61,10 @@ public sealed class Harness : IAsyncLifetime
 
     public async Task<Person> Teacher(string userName)
     {
+        if (teachers.TryGetValue(userName, out var known)) return known;
         var person = new Person(this);
         (await person.Post("/api/session/adult", new { userName, password = Password })).EnsureSuccessStatusCode();
-        return person;
+        return teachers[userName] = person;
     }
 
     /// <summary>A class of Ana's with some readers, each with the pictures they sign in with.</summary>

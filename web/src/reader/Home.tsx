@@ -36,7 +36,7 @@ export function Home({ session }: { session: Session }) {
                   <h3>{next.title}</h3><p>{next.blurb}</p>
                   {next.directions && <p className="directions">{next.directions}</p>}
                   <p className="soft">{length(next)}{next.dueOn && ` · ${late(next) ? t('was due {{day}}', { day: dayOf(next.dueOn) }) : t('due {{day}}', { day: dayOf(next.dueOn) })}`}</p>
-                  <Link className="rbtn main" to={to(next)}>{next.state === 'under way' ? t('Go on reading') : t('Start reading')}</Link>
+                  <Link className="rbtn main" to={to(next)} aria-label={`${next.state === 'under way' ? t('Go on reading') : t('Start reading')}: ${next.title}`}>{next.state === 'under way' ? t('Go on reading') : t('Start reading')}</Link>
                 </article>
               ) : <article className="nextcard"><h3>{t('All done')}</h3><p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p></article>}
               {rest.length > 0 && <><h2>{t('After that')}</h2><ul className="later">{rest.map((k) => <li key={k.id}><Link to={to(k)}><b>{k.title}</b><span className="soft">{length(k)}{k.dueOn && ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}</span></Link></li>)}</ul></>}
