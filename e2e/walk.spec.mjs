@@ -100,7 +100,7 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   await expect(page.getByRole('article', { name: `${text}, page 1` })).toBeVisible();
   await expect(row).toContainText('under way');
   await page.getByRole('button', { name: 'pressure: what does it mean?' }).first().click();
-  await expect(page.getByRole('complementary', { name: 'The word pressure' })).toContainText('A steady push on something');
+  await expect(page.getByRole('complementary', { name: 'The word pressure' })).toContainText('a steady push on something');
   await page.getByRole('button', { name: 'Next page' }).click();
   await page.getByRole('button', { name: 'Next page' }).click();
   await page.getByRole('button', { name: 'To the questions' }).click();

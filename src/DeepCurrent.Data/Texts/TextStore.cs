@@ -58,7 +58,7 @@ public sealed class TextStore(NpgsqlDataSource db)
             await c.ExecuteAsync("insert into question (id, text_id, position, strand, stem, choices, proofs) values (@Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb)",
                 new { q.Id, text = text.Id, q.Position, strand = q.Strand.ToString(), q.Stem, choices = Database.ToJson(q.Choices), proofs = Database.ToJson(q.Proofs) }, t);
         foreach (var (w, i) in text.Words.Select((w, i) => (w, i)))
-            await c.ExecuteAsync("insert into word (text_id, position, word, part, meaning, example) values (@text, @i, @Text, @Part, @Meaning, @Example)", new { text = text.Id, i, w.Text, w.Part, w.Meaning, w.Example }, t);
+            await c.ExecuteAsync("insert into word (text_id, position, word, part, meaning, example) values (@id, @i, @Text, @Part, @Meaning, @Example)", new { id = text.Id, i, w.Text, w.Part, w.Meaning, w.Example }, t);
         await t.CommitAsync();
     }
 

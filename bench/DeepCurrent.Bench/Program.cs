@@ -1,0 +1,40 @@
+using System.Diagnostics;
+using System.Globalization;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Grouping;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Texts;
+
+// Prints one row a figure. Each is the median of several runs after a warm-up, on one thread.
+CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+var content = args.Length > 0 ? args[0] : "content";
+
+var prose = string.Join("\n\n", Directory.EnumerateFiles(content, "*.md", SearchOption.AllDirectories).Order().Select(File.ReadAllText));
+var big = string.Concat(Enumerable.Repeat(prose + "\n\n", 200));
+var words = TextCounter.Count(big).Words;
+var seconds = Median(7, () => TextMeasurer.Measure(big));
+Row("Text measuring", $"{words / seconds / 1e6:0.0} million words a second", "at least 2 million");
+
+var start = new DateTimeOffset(2026, 9, 1, 0, 0, 0, TimeSpan.Zero);
+var depth = DepthDistribution.Normal(30, 8);
+const int Many = 20_000;
+Row("One answer into a distribution", $"{1e6 * Median(7, () => { for (var i = 0; i < Many; i++) depth.TimesAnswer(24 + i % 12, 0.25, i % 5 != 0); }) / Many:0.0} µs", "under 50 µs");
+
+var random = new Random(3);
+var year = Enumerable.Range(0, 600).Select(i => (Evidence)new AnswerEvidence(start.AddHours(i * 8), new(20 + 20 * random.NextDouble()), 0.25, random.NextDouble() < 0.8)).ToList();
+var prior = new Prior(new(30), 8, start);
+var movement = new Movement(d => LevelChart.Default.GrowthPerWeek(d), 0.4, (from, to) => (to - from).TotalDays / 7);
+Row("A year's 600 pieces of evidence", $"{1e3 * Median(7, () => ReaderEstimator.Run(prior, year, movement, start.AddDays(220))):0.0} ms", "under 20 ms");
+
+var readers = Enumerable.Range(0, 36).Select(i => new GroupCandidate(i.ToString(), new(15 + 35 * random.NextDouble()), [.. Enumerable.Range(0, 7).Select(_ => 50 + 50 * random.NextDouble())])).ToList();
+var plan = GroupPlanner.Propose(readers, new(6, 4, 7));
+Row("Groups of 36 readers, depth and strands", $"{Median(3, () => GroupPlanner.Propose(readers, new(6, 4, 7))):0.0} s, gap {plan.Gap:P1}", "no figure set");
+
+static double Median(int runs, Action work)
+{
+    work();
+    var times = Enumerable.Range(0, runs).Select(_ => { var clock = Stopwatch.StartNew(); work(); return clock.Elapsed.TotalSeconds; }).Order().ToList();
+    return times[runs / 2];
+}
+
+static void Row(string what, string figure, string wanted) => Console.WriteLine($"| {what} | {figure} | {wanted} |");
