@@ -18,7 +18,7 @@ public sealed class GroupStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         var rows = await c.QueryAsync<(Guid Id, string Name, int Position, DateTimeOffset FormedAt, Guid? Reader)>("""
             select g.id, g.name, g.position, g.formed_at, m.reader_id
-            from reading_group g left join group_member m on m.group_id = g.id
+            from guided_group g left join group_member m on m.group_id = g.id
             where g.class_id = @classId and g.closed_at is null
             order by g.position
             limit 2000
@@ -31,12 +31,12 @@ public sealed class GroupStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
-        var closed = (await c.QueryAsync<Guid>("update reading_group set closed_at = @now where class_id = @classId and closed_at is null returning id", new { classId, now }, t)).ToList();
+        var closed = (await c.QueryAsync<Guid>("update guided_group set closed_at = @now where class_id = @classId and closed_at is null returning id", new { classId, now }, t)).ToList();
         var opened = new List<Guid>();
         foreach (var (g, i) in groups.Select((g, i) => (g, i)))
         {
             var id = Guid.CreateVersion7();
-            await c.ExecuteAsync("insert into reading_group (id, class_id, name, position, formed_at) values (@id, @classId, @Name, @i, @now)", new { id, classId, g.Name, i, now }, t);
+            await c.ExecuteAsync("insert into guided_group (id, class_id, name, position, formed_at) values (@id, @classId, @Name, @i, @now)", new { id, classId, g.Name, i, now }, t);
             await c.ExecuteAsync("insert into group_member (group_id, reader_id) select @id, unnest(@readers)", new { id, readers = g.ReaderIds.ToArray() }, t);
             opened.Add(id);
         }
@@ -50,9 +50,9 @@ public sealed class GroupStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
-        var open = (await c.QueryAsync<Guid>("select id from reading_group where class_id = @classId and closed_at is null limit 100", new { classId }, t)).ToHashSet();
+        var open = (await c.QueryAsync<Guid>("select id from guided_group where class_id = @classId and closed_at is null limit 100", new { classId }, t)).ToHashSet();
         if (!open.SetEquals(regrouping.Opened)) return false;
-        await c.ExecuteAsync("delete from reading_group where id = any(@opened); update reading_group set closed_at = null where id = any(@closed)",
+        await c.ExecuteAsync("delete from guided_group where id = any(@opened); update guided_group set closed_at = null where id = any(@closed)",
             new { opened = regrouping.Opened.ToArray(), closed = regrouping.Closed.ToArray() }, t);
         await t.CommitAsync();
         return true;

@@ -246,7 +246,7 @@ create table goal (
 );
 create unique index goal_now on goal (reader_id, term_id, kind) where replaced_at is null;
 
-create table reading_group (
+create table guided_group (
   id uuid primary key,
   class_id uuid not null references class on delete cascade,
   name text not null,
@@ -254,10 +254,10 @@ create table reading_group (
   formed_at timestamptz not null,
   closed_at timestamptz
 );
-create index group_of_class on reading_group (class_id) where closed_at is null;
+create index group_of_class on guided_group (class_id) where closed_at is null;
 
 create table group_member (
-  group_id uuid not null references reading_group on delete cascade,
+  group_id uuid not null references guided_group on delete cascade,
   reader_id uuid not null references reader on delete cascade,
   primary key (group_id, reader_id)
 );

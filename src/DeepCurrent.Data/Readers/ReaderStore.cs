@@ -35,7 +35,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
             left join lateral (select d.mean from depth_day d where d.reader_id = r.id and d.day <= (@now - interval '42 days')::date order by d.day desc limit 1) before on true
             left join lateral (select avg(t.score) filter (where t.handed_in_at > @now - interval '42 days') as first_try, max(t.handed_in_at) as last_read, count(*) as readings
                                from ticket t where t.reader_id = r.id and t.state = 'released') w on true
-            left join lateral (select g.name from group_member m join reading_group g on g.id = m.group_id
+            left join lateral (select g.name from group_member m join guided_group g on g.id = m.group_id
                                where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null order by g.position limit 1) g on true
             where e.class_id = @classId and e.to_day is null
             order by r.depth_mean, r.given_name
@@ -50,7 +50,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
         return await c.QuerySingleOrDefaultAsync<ReaderHead>("""
             select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret, r.stamp,
                    r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high, r.depth_at,
-                   (select g.name from group_member m join reading_group g on g.id = m.group_id where m.reader_id = r.id and g.closed_at is null order by g.formed_at desc limit 1) as "group",
+                   (select g.name from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id and g.closed_at is null order by g.formed_at desc limit 1) as "group",
                    exists (select 1 from enrolment e join class_adult a on a.class_id = e.class_id where e.reader_id = r.id and a.adult_id = @adultId) as own_class
             from reader r
             where r.id = @readerId and r.school_id = @schoolId
