@@ -1,7 +1,6 @@
 # ./deepcurrent bench: measures the figures anew and writes bench/results.md.
 mkdir -p "$ROOT/.data"
 ensure_tools
-need curl curl
 build_web
 build_server
 dotnet build "$ROOT/bench/DeepCurrent.Bench" -c Release -v q --nologo >"$ROOT/.data/build.log" 2>&1 || fail "the bench did not build, see .data/build.log"

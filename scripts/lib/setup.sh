@@ -25,6 +25,8 @@ ensure_tools() {
   command -v dotnet >/dev/null || fail "the .NET SDK 10 is needed (dotnet on the PATH)"
   need node nodejs npm
   need '/usr/lib/postgresql/*/bin/initdb' postgresql
+  need /usr/share/zoneinfo/Europe/London tzdata
+  need curl curl
 }
 
 PGBIN() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1; }
@@ -104,7 +106,7 @@ cluster() {
 
 stop_cluster() { [ -n "${CLUSTER:-}" ] && as_pg "$(PGBIN)/pg_ctl" -D "$CLUSTER/data" -m fast -w stop >/dev/null 2>&1 || true; }
 
-sql() { PGPASSWORD=$PGPASS_ psql -qtAX -h 127.0.0.1 -p "$PGPORT_" -U deepcurrent -d "${2:-postgres}" -c "$1"; }
+sql() { PGPASSWORD=$PGPASS_ "$(PGBIN)/psql" -qtAX -h 127.0.0.1 -p "$PGPORT_" -U deepcurrent -d "${2:-postgres}" -c "$1"; }
 
 database() { [ "$(sql "select 1 from pg_database where datname = '$1'")" = 1 ] || sql "create database $1" >/dev/null; }
 

@@ -4,7 +4,6 @@ passed=0 failed=0
 log="$ROOT/.data/test.log"
 ensure_tools
 need chromium chromium
-need curl curl
 npm_packages web
 npm_packages e2e
 build_web
