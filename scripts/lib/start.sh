@@ -21,7 +21,7 @@ cluster pg 54320
 app=
 stop() {
   trap - INT TERM EXIT
-  [ -n "$app" ] && kill -TERM "$app" 2>/dev/null && wait "$app" 2>/dev/null
+  if [ -n "$app" ]; then kill -TERM "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; fi
   stop_cluster
   rm -f "$running"
   echo
