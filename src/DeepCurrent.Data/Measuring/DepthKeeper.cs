@@ -68,7 +68,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// <summary>The estimate as it stands, without keeping it.</summary>
     public static async Task<DepthTrail> Trail(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
-        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for update", new { readerId }, t);
+        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for no key update", new { readerId }, t);
         var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null order by at, id limit 20000", new { readerId }, t);
         var movement = new Movement(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks);
         return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(Piece), movement, now);

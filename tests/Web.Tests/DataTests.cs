@@ -1,0 +1,116 @@
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Texts;
+using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
+
+namespace Web.Tests;
+
+[Collection("application")]
+public sealed class DataTests(Harness harness)
+{
+    private static readonly DateTimeOffset Start = new(Harness.Today.AddDays(-70).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
+
+    private T Get<T>() where T : notnull => harness.Services.GetRequiredService<T>();
+
+    /// <summary>A reader made beneath the web, with a prior ten weeks ago.</summary>
+    private async Task<(Guid Id, YearCalendar Year)> Reader()
+    {
+        var ana = (await Get<SchoolStore>().FindAdult("ana"))!;
+        var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
+        var room = await harness.Room(await harness.Teacher("ana"), 0);
+        var id = Guid.NewGuid();
+        await Get<ReaderStore>().Add(new(id, ana.SchoolId, "Late", "Evidence", $"late{id:N}", 4, Get<Secrets>().Seal(["boat", "gull", "shell"]), new(new(30), 8, Start)), Guid.Parse(room.Id), Harness.Today, DateTimeOffset.UtcNow);
+        return (id, year);
+    }
+
+    private static EvidenceRow Level(int day, double value) => new(Guid.NewGuid(), Start.AddDays(day), "level", null, null, null, value, 4, null, null, null, null, null, null, "");
+
+    private static EvidenceRow Record(int day, double text, int errors) => new(Guid.NewGuid(), Start.AddDays(day), "running record", null, null, null, null, null, text, 120, errors, null, null, null, "");
+
+    [Fact]
+    public async Task Evidence_that_comes_late_ends_where_it_would_have_in_time()
+    {
+        var keeper = Get<DepthKeeper>();
+        var now = DateTimeOffset.UtcNow;
+        EvidenceRow[] pieces = [Level(1, 36), Record(20, 33, 4), Level(40, 31)];
+        async Task<DepthEstimate> Through(IEnumerable<EvidenceRow> order)
+        {
+            var (id, year) = await Reader();
+            DepthEstimate last = null!;
+            foreach (var p in order) last = await keeper.Add(id, p with { Id = Guid.NewGuid() }, null, year, LevelChart.Default, now);
+            (await keeper.Days(id)).Count.ShouldBe(3);
+            return last;
+        }
+        DepthEstimate inTime = await Through(pieces), late = await Through(pieces.Reverse());
+        late.Mean.ShouldBe(inTime.Mean, 1e-9);
+        late.Sd.ShouldBe(inTime.Sd, 1e-9);
+    }
+
+    [Fact]
+    public async Task The_same_piece_of_evidence_is_kept_once()
+    {
+        var (id, year) = await Reader();
+        var piece = Level(3, 38);
+        var once = await Get<DepthKeeper>().Add(id, piece, null, year, LevelChart.Default, DateTimeOffset.UtcNow);
+        var twice = await Get<DepthKeeper>().Add(id, piece, null, year, LevelChart.Default, once.At);
+        twice.Mean.ShouldBe(once.Mean, 1e-9);
+        (await Get<DepthKeeper>().Evidence(id)).Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task Two_hand_ins_at_once_do_not_overwrite_one_another()
+    {
+        var (id, year) = await Reader();
+        var now = DateTimeOffset.UtcNow;
+        await Task.WhenAll(Enumerable.Range(1, 8).Select(i => Get<DepthKeeper>().Add(id, Level(i, 30 + i), null, year, LevelChart.Default, now)));
+        var kept = (await Get<ReaderStore>().Find(id, (await Get<SchoolStore>().FindAdult("ana"))!.SchoolId, Guid.Empty))!;
+        var all = ReaderEstimator.Run(new(new(30), 8, Start), Enumerable.Range(1, 8).Select(i => (Evidence)new LevelEvidence(Start.AddDays(i), new(30 + i), 4)),
+            new(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks), now).Now;
+        kept.Depth.ShouldBe(all.Mean, 0.01);
+    }
+
+    [Fact]
+    public async Task Texts_that_ship_are_added_once() => (await Get<ContentLoader>().Load(Path.Combine(harness.Root, "content"))).ShouldBe(0);
+
+    [Fact]
+    public async Task Instances_that_start_together_migrate_once()
+    {
+        var connection = Get<Microsoft.Extensions.Configuration.IConfiguration>()["ConnectionStrings:DeepCurrent"]!;
+        // Another test cuts the line; what it broke must not be used again.
+        NpgsqlConnection.ClearAllPools();
+        await Task.WhenAll(Enumerable.Range(0, 3).Select(_ => Task.Run(() => Database.Migrate(connection))));
+        await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
+        await using var count = new NpgsqlCommand("select count(*) from schemaversions", c);
+        (await count.ExecuteScalarAsync()).ShouldBe(1L);
+    }
+
+    [Fact]
+    public void A_secret_is_sealed_and_opens_again()
+    {
+        var secrets = Get<Secrets>();
+        var seal = secrets.Seal(["boat", "gull", "shell"]);
+        seal.ShouldNotContain("boat");
+        secrets.Matches(seal, ["boat", "gull", "shell"]).ShouldBeTrue();
+        secrets.Matches(seal, ["gull", "boat", "shell"]).ShouldBeFalse();
+        secrets.Matches(seal, ["boat"]).ShouldBeFalse();
+    }
+
+    [Fact]
+    public async Task A_year_knows_its_terms()
+    {
+        var ana = (await Get<SchoolStore>().FindAdult("ana"))!;
+        var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
+        year.Terms.Count.ShouldBe(3);
+        year.TermOn(year.FirstDay)!.Name.ShouldBe("Term 1");
+        year.TermOn(year.LastDay)!.Name.ShouldBe("Term 3");
+        year.Gone(year.FirstDay).ShouldBe(0);
+        year.Gone(year.LastDay.AddDays(50)).ShouldBe(1);
+        (await Get<SchoolStore>().CurrentYear(ana.SchoolId, year.FirstDay.AddDays(-1))).ShouldBeNull();
+    }
+}
