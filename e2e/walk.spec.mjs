@@ -125,6 +125,7 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   await page.close();
   await again.goto('/');
   await again.getByRole('link', { name: new RegExp(text) }).first().click();
+  await expect(again.getByRole('article').or(again.getByRole('radiogroup'))).toBeVisible();
   for (let i = 0; i < 3 && !(await again.getByRole('button', { name: 'To the questions' }).isVisible()); i++) if (again.url().includes('/quiz')) break; else await again.getByRole('button', { name: 'Next page' }).click();
   if (!again.url().includes('/quiz')) await again.getByRole('button', { name: 'To the questions' }).click();
   await expect(again.getByText('Question 2 of 7')).toBeVisible();
