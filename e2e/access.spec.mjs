@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axe, place, reader, teacher } from './people.mjs';
+import { axe, place, reader, teacher, toQuestions } from './people.mjs';
 
 // Accessibility of each view, at the width of a desk and of a tablet.
 for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
@@ -69,8 +69,7 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
       await page.getByRole('link', { name: /Mill That Waits/ }).click();
       await expect(page.getByRole('article')).toBeVisible();
       await axe(page, 'reading');
-      for (let i = 0; i < 5 && !(await page.getByRole('button', { name: 'To the questions' }).isVisible()); i++) await page.getByRole('button', { name: 'Next page' }).click();
-      await page.getByRole('button', { name: 'To the questions' }).click();
+      await toQuestions(page);
       await expect(page.getByRole('radiogroup')).toBeVisible();
       await axe(page, 'quiz');
       await page.getByRole('link', { name: 'Stop for now' }).click();

@@ -22,6 +22,13 @@ export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures =
   await expect(page.getByRole('heading', { name: 'Next for you' })).toBeVisible();
 }
 
+/** From anywhere in a text to its questions, by the last knot of the lead line. */
+export async function toQuestions(page) {
+  await page.getByRole('navigation', { name: 'Pages' }).getByRole('button').last().click();
+  await page.getByRole('button', { name: 'To the questions' }).click();
+  await expect(page.getByRole('radiogroup')).toBeVisible();
+}
+
 export async function axe(page, what) {
   const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
   const faults = found.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`);

@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
-import { place, reader, teacher } from './people.mjs';
+import { place, reader, teacher, toQuestions } from './people.mjs';
 
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(out, { recursive: true });
@@ -54,12 +54,11 @@ await reader(child);
 await shot(child, 'home');
 await child.getByRole('link', { name: /Mill That Waits/ }).click();
 await child.getByRole('article').waitFor();
-await child.getByRole('button', { name: 'Next page' }).click();
+await child.getByRole('navigation', { name: 'Pages' }).getByRole('button', { name: 'Page 2' }).click();
 const word = child.getByRole('button', { name: /what does it mean/ });
 if (await word.count()) await word.first().click();
 await shot(child, 'reading');
-while (await child.getByRole('button', { name: 'Next page' }).isVisible()) await child.getByRole('button', { name: 'Next page' }).click();
-await child.getByRole('button', { name: 'To the questions' }).click();
+await toQuestions(child);
 await child.getByRole('radio').nth(1).check();
 await child.getByRole('button', { name: /^Cover/ }).nth(2).click();
 await shot(child, 'quiz');

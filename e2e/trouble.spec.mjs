@@ -1,12 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { place, reader, teacher } from './people.mjs';
+import { place, reader, teacher, toQuestions } from './people.mjs';
 
 test('an answer given without a network is kept on the device and sent later, once', async ({ page, context }) => {
   await reader(page);
   await page.getByRole('link', { name: /The Mill That Waits/ }).click();
   await expect(page.getByRole('article')).toBeVisible();
-  for (let i = 0; i < 5 && !(await page.getByRole('button', { name: 'To the questions' }).isVisible()); i++) await page.getByRole('button', { name: 'Next page' }).click();
-  await page.getByRole('button', { name: 'To the questions' }).click();
+  await toQuestions(page);
   await expect(page.getByText('Question 1 of 7')).toBeVisible();
   let sent = 0;
   page.on('request', (r) => { if (r.method() === 'PUT' && r.url().includes('/answers/')) sent++; });
