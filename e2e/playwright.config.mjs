@@ -6,6 +6,8 @@ export default defineConfig({
   outputDir: '.out',
   fullyParallel: false,
   workers: 1,
+  // The machine may be slow for a moment; a walk that needs its second try is listed as flaky.
+  retries: 1,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: 'list',
