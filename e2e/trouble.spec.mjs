@@ -62,3 +62,18 @@ test('the keyboard alone picks a reader up, opens the sheet and closes it', asyn
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'How a Barometer Listens' })).toBeVisible();
 });
+
+test('two texts are previewed reader by reader and assigned together', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Readers');
+  for (const name of ['Priya', 'Leila']) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  await place(page, 'Texts');
+  for (const title of ['In Defence of Slow Bread', 'A Bun for Gus']) await page.getByRole('checkbox', { name: `Pick up ${title}` }).click();
+  await page.getByRole('button', { name: 'Assign to 2 readers…' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('row', { name: /Priya .* In Defence of Slow Bread/ })).toBeVisible();
+  await expect(dialog.getByRole('row', { name: /Priya .* A Bun for Gus/ })).toBeVisible();
+  await expect(dialog.getByText(/appears for \d of 2 readers/)).toHaveCount(2);
+  await dialog.getByRole('button', { name: 'Assign to 2 readers' }).click();
+  await expect(page.getByText('In Defence of Slow Bread: Assigned to 2 readers')).toBeVisible();
+});

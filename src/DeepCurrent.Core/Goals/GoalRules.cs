@@ -2,9 +2,6 @@ using DeepCurrent.Core.Depth;
 
 namespace DeepCurrent.Core.Goals;
 
-/// <summary>What a term goal is about.</summary>
-public enum GoalKind { Comprehension, Words, Depth }
-
 /// <summary>The paces of growth a goal can ask for: the level chart's typical growth, half as much again, and twice as much.</summary>
 public enum Pace { Steady, Brisk, Swift }
 

@@ -140,12 +140,4 @@ public sealed class DepthDistribution
         }
         return DepthOf(Cells - 1);
     }
-
-    /// <summary>Chance that the depth is at or above a value, in whole cells.</summary>
-    public double Above(double depth)
-    {
-        double sum = 0;
-        for (var i = 0; i < Cells; i++) if (DepthOf(i) >= depth) sum += share[i];
-        return Math.Min(1, sum);
-    }
 }

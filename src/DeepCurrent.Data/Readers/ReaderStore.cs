@@ -57,12 +57,6 @@ public sealed class ReaderStore(NpgsqlDataSource db)
             """, new { readerId, schoolId, adultId });
     }
 
-    public async Task<bool> UserNameTaken(Guid schoolId, string userName)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>("select exists (select 1 from reader where school_id = @schoolId and user_name = @userName)", new { schoolId, userName });
-    }
-
     public async Task<IReadOnlySet<string>> UserNames(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();

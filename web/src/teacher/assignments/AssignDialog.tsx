@@ -24,23 +24,25 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
   const said = useSaid(data.id);
   const tray = useTray();
   const client = useQueryClient();
-  const text = texts[0]!;
-  const rows = (fits.data ?? []).filter((f) => f.textId === text.id).map((f) => ({ f, r: readers.find((r) => r.id === f.readerId)! }));
+  const rows = texts.flatMap((text) => (fits.data ?? []).filter((f) => f.textId === text.id).map((f) => ({ f, text, r: readers.find((r) => r.id === f.readerId)! })));
   const going = rows.filter(({ f }) => !skip || !f.before);
+  const goingTo = (text: TextRow) => going.filter((g) => g.text.id === text.id);
+  const people = new Set(going.map((g) => g.r.id)).size;
+  const key = (textId: string, readerId: string) => `${textId} ${readerId}`;
 
   const assign = async (e: FormEvent) => {
     e.preventDefault();
     setBusy(true);
     try {
-      for (const x of texts) {
-        const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), textId: x.id, dueOn: due || null, attempts, directions, skipGiven: skip, versions: x.id === text.id ? versions : {} });
+      for (const x of texts.filter((x) => goingTo(x).length > 0)) {
+        const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), textId: x.id, dueOn: due || null, attempts, directions, skipGiven: skip, versions: Object.fromEntries(readers.flatMap((r) => { const v = versions[key(x.id, r.id)]; return v ? [[r.id, v]] : []; })) });
         said(`${x.title}: ${t('Assigned to {{count}} readers', { count: made.tickets })}`, made.changeId);
       }
       tray.empty();
       close();
       await client.invalidateQueries({ queryKey: ['assignments'] });
       await refresh();
-    } catch (problem) { setError(problem); } finally { setBusy(false); }
+    } catch (problem) { setError(problem); void refresh(); } finally { setBusy(false); }
   };
   return (
     <Window title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
@@ -51,13 +53,13 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
           <Field id="directions" label={t('Directions for readers')} error={fieldOf(error, 'directions')}><input id="directions" type="text" maxLength={500} value={directions} placeholder={t('May be left empty')} onChange={(e) => setDirections(e.target.value)} /></Field>
         </div>
         <h3>{t('What will happen')}</h3>
-        <p>{t('{{title}} appears for {{n}} of {{all}} readers at once{{due}}. Each gets the version that fits.', { title: text.title, n: going.length, all: readers.length, due: due ? `, ${t('due')} ${dayOf(due)}` : '' })}</p>
+        {texts.map((text) => <p key={text.id}>{t('{{title}} appears for {{n}} of {{all}} readers at once{{due}}. Each gets the version that fits.', { title: text.title, n: goingTo(text).length, all: readers.length, due: due ? `, ${t('due')} ${dayOf(due)}` : '' })}</p>)}
         <div className="scroll preview" tabIndex={0} role="region" aria-label={t('Who gets what')}><table>
-          <thead><tr><th>{t('Reader')}</th><th className="num">{t('Depth')}</th><th>{t('Version')}</th><th>{t('Fit')}</th><th>{t('Before')}</th></tr></thead>
-          <tbody>{rows.map(({ f, r }) => (
-            <tr key={f.readerId} className={skip && f.before ? 'gone' : undefined}>
-              <th scope="row">{r.givenName} {r.familyName}</th><td className="num">{fm(r.depth)}</td>
-              <td>{text.versions.length > 1 ? <select aria-label={t('Version for {{name}}', { name: r.givenName })} value={versions[r.id] ?? f.versionId} onChange={(e) => setVersions({ ...versions, [r.id]: e.target.value })}>{text.versions.map((v) => <option key={v.id} value={v.id}>{fm(v.depth)} fm{v.id === f.versionId ? ` (${t('fits')})` : ''}</option>)}</select> : `${fm(f.versionDepth)} fm`}</td>
+          <thead><tr><th>{t('Reader')}</th>{texts.length > 1 && <th>{t('Text')}</th>}<th className="num">{t('Depth')}</th><th>{t('Version')}</th><th>{t('Fit')}</th><th>{t('Before')}</th></tr></thead>
+          <tbody>{rows.map(({ f, r, text }) => (
+            <tr key={key(text.id, r.id)} className={skip && f.before ? 'gone' : undefined}>
+              <th scope="row">{r.givenName} {r.familyName}</th>{texts.length > 1 && <td>{text.title}</td>}<td className="num">{fm(r.depth)}</td>
+              <td>{text.versions.length > 1 ? <select aria-label={t('Version for {{name}}', { name: r.givenName })} value={versions[key(text.id, r.id)] ?? f.versionId} onChange={(e) => setVersions({ ...versions, [key(text.id, r.id)]: e.target.value })}>{text.versions.map((v) => <option key={v.id} value={v.id}>{fm(v.depth)} fm{v.id === f.versionId ? ` (${t('fits')})` : ''}</option>)}</select> : `${fm(f.versionDepth)} fm`}</td>
               <td>{f.forecast} %{f.zone === 'Frustration' ? `, ${t('too deep')}` : f.zone === 'Independent' ? `, ${t('easy')}` : ''}</td>
               <td>{f.before ? t('had it: {{state}}', { state: f.before }) : ''}</td>
             </tr>
@@ -65,7 +67,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
         </table></div>
         {rows.some(({ f }) => f.before) && <p><label><input type="checkbox" checked={skip} onChange={(e) => setSkip(e.target.checked)} /> {t('Leave out readers who have had it')}</label></p>}
         {error ? <p className="error" role="alert">{sentence(error)}</p> : null}
-        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={busy || going.length === 0}>{t('Assign to {{count}} readers', { count: going.length })}</button></p>
+        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={busy || going.length === 0}>{t('Assign to {{count}} readers', { count: people })}</button></p>
       </form>
     </Window>
   );
