@@ -3,12 +3,15 @@ using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Readers;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
@@ -16,10 +19,10 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
 {
     public const string Password = "low water at nine";
-    public const string TeacherUserName = "marit", OtherUserName = "teo", ClassCode = "TERN46";
+    public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
 
     /// <summary>The reader whose pictures are printed at the start.</summary>
     public const string KnownReader = "Mateo";
@@ -32,28 +35,31 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
     private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
 
     private readonly Random random = new(Seed);
+    private readonly UserNames userNames = new(new HashSet<string>());
 
     /// <param name="hash">Hashes a password.</param>
     /// <param name="seal">Enciphers a picture secret.</param>
     /// <param name="say">Told how far it is.</param>
-    public async Task Load(Func<string, string> hash, Func<IReadOnlyList<string>, string> seal, DateTimeOffset now, Action<string> say)
+    public async Task Load(Func<string, string> hash, Func<string, string> seal, DateTimeOffset now, Action<string> say)
     {
         say("Demo world: the school and its year");
         var today = DateOnly.FromDateTime(now.UtcDateTime);
         var school = new School(Guid.CreateVersion7(), "Port Ellery School", "Europe/London", 0.6, 0.7, 0.9, 15);
-        var marit = new Adult(Guid.CreateVersion7(), school.Id, "Marit Oyelaran", TeacherUserName, hash(Password), Guid.NewGuid());
-        var teo = new Adult(Guid.CreateVersion7(), school.Id, "Teo Baptiste", OtherUserName, hash(Password), Guid.NewGuid());
+        Adult Staff(string name, string userName, bool lead = false) => new(Guid.CreateVersion7(), school.Id, name, userName, hash(Password), Guid.NewGuid(), Lead: lead, Mail: $"{userName}@port-ellery.example", ConfirmedAt: now);
+        var ines = Staff("Inês Achterberg", LeadUserName, lead: true);
+        var marit = Staff("Marit Oyelaran", TeacherUserName);
+        var teo = Staff("Teo Baptiste", OtherUserName);
+        var bram = Staff("Bram Quaye", AssistantUserName);
         var year = Year(today);
-        await schools.Create(school, marit, year, now, onlyIfNone: false);
-        await schools.AddAdult(teo);
+        await schools.Create(school, ines, year, now, onlyIfNone: false);
+        foreach (var adult in new[] { marit, teo, bram }) await adults.Add(adult);
         var library = await Library(school);
         (string Name, string Code, int Grade, int Size, Adult Teacher)[] plan = [("4 Tern", ClassCode, 4, 24, marit), ("2 Plover", "PLVR29", 2, 18, teo), ("6 Heron", "HERN63", 6, 6, marit)];
         var from = 0;
         foreach (var (name, code, grade, size, teacher) in plan)
         {
             var classId = Guid.CreateVersion7();
-            await schools.AddClass(classId, school.Id, year.Id, name, code, teacher.Id, At(year.FirstDay, 8));
-            var people = await Enrol(school, classId, year, teacher, grade, People.Readers[from..(from + size)], seal);
+            var people = await Enrol(school, new(classId, null, year.Id, name, code, null, null, Closed: false), year, teacher, name == "4 Tern" ? bram : null, grade, People.Readers[from..(from + size)], seal);
             from += size;
             await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
         }
@@ -65,7 +71,7 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
         var first = today.AddDays(-(((int)today.DayOfWeek + 6) % 7) - 7 * WeeksGone);
         var id = Guid.CreateVersion7();
         Term Part(string name, int fromWeek, int weeks) => new(Guid.CreateVersion7(), id, name, first.AddDays(7 * fromWeek), first.AddDays(7 * (fromWeek + weeks) - 3));
-        return new(id, first, first.AddDays(7 * 42 - 3), [Part("Term 1", 0, 15), Part("Term 2", 17, 12), Part("Term 3", 31, 11)],
+        return new(id, "", first, first.AddDays(7 * 42 - 3), [Part("Term 1", 0, 15), Part("Term 2", 17, 12), Part("Term 3", 31, 11)],
             [.. Enumerable.Range(0, 5).Select(d => first.AddDays(7 * 7 + d))]);
     }
 
@@ -76,26 +82,29 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
         return library;
     }
 
-    private async Task<List<SimulatedReader>> Enrol(School school, Guid classId, YearCalendar year, Adult teacher, int grade, (string Given, string Family)[] names, Func<IReadOnlyList<string>, string> seal)
+    private async Task<List<SimulatedReader>> Enrol(School school, RosterClass room, YearCalendar year, Adult teacher, Adult? assistant, int grade, (string Given, string Family)[] names, Func<string, string> seal)
     {
         var people = new List<SimulatedReader>();
-        var taken = (await readers.UserNames(school.Id)).ToHashSet();
         var start = At(year.FirstDay, 0);
+        List<Step<RosterReader>> added = [];
+        List<Step<Enrolment>> enrolled = [];
+        List<Step<StatedLevel>> levels = [];
         for (var i = 0; i < names.Length; i++)
         {
             var (given, family) = names[i];
-            var typical = Chart.Typical(grade, 0);
             // Evenly spread quantiles, in mixed order, so that a class of any size looks like a class.
-            var depth = typical.Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
+            var depth = Chart.Typical(grade, 0).Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
             var person = new SimulatedReader(Guid.CreateVersion7(), given, depth, random);
-            var userName = SignInRules.UserName(given, family, taken.Contains);
-            taken.Add(userName);
-            var pictures = given == KnownReader ? KnownPictures : SignInRules.NewSecret(random);
-            await readers.Add(new(person.Id, school.Id, given, family, userName, grade, seal(pictures), new(typical, ReaderEstimator.PriorSd, start)), classId, year.FirstDay, start);
-            var guess = Math.Round(depth + 5 * Normal.Draw(random));
-            await keeper.Add(person.Id, Level(start, guess, ReaderEstimator.StartingLevelSd, "Starting level"), teacher.Id, year, Chart, start);
             people.Add(person);
+            var kind = SignInRules.KindFor(grade, school.PicturesTo, school.CodesTo);
+            var secret = given == KnownReader ? string.Join(' ', KnownPictures) : SignInRules.NewSecret(kind, random);
+            added.Add(new(null, new RosterReader(person.Id, null, given, family, userNames.Take(SignInRules.UserName(given, family)), grade, People.LanguageOf(given), null, kind, seal(secret), People.SupportsOf(given), Left: false)));
+            enrolled.Add(new(null, new Enrolment(Guid.CreateVersion7(), null, room.Id, person.Id, year.FirstDay, null)));
+            levels.Add(new(null, new StatedLevel(Guid.CreateVersion7(), person.Id, Math.Round(depth + 5 * Normal.Draw(random)), start)));
         }
+        List<Step<Teaching>> taught = [new(null, new Teaching(Guid.CreateVersion7(), room.Id, teacher.Id, "teacher"))];
+        if (assistant is not null) taught.Add(new(null, new Teaching(Guid.CreateVersion7(), room.Id, assistant.Id, "assistant")));
+        await roster.Apply(new([], [new(null, room)], added, taught, enrolled, levels), new(school.Id, room.Id, teacher.Id, $"Made {room.Name} with {names.Length} readers", start), new(Chart, year));
         return people;
     }
 
@@ -129,7 +138,7 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
             var assignment = new NewAssignment(Guid.CreateVersion7(), classId, same.Key.Row.Id, teacher.Id, at, due, 2, "",
                 [.. given.Select(g => new NewTicket(g.Ticket, g.Reader.Id, g.Version.Id, Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value))]);
             await assignments.Add(assignment);
-            await changes.Add(classId, teacher.Id, at, "assigned", $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}", new { assignmentId = assignment.Id });
+            await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "assigned", $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}", new { assignmentId = assignment.Id });
             foreach (var (reader, version, ticket) in given) await Read(reader, same.Key, version, ticket, year, at, thisWeek, now);
         }
     }
@@ -180,7 +189,7 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
         var term = year.Terms[0];
         var targets = people.Take(people.Count - 2).SelectMany(p => new[] { (p.Id, "comprehension", 75.0), (p.Id, "words", Math.Round((1500 + 30 * p.Depth) / 250) * 250) });
         var made = await goals.Set(term.Id, targets, "", teacher.Id, at);
-        await changes.Add(classId, teacher.Id, at, "goals", $"Set goals for {people.Count - 2} readers", made);
+        await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "goals", $"Set goals for {people.Count - 2} readers", made);
     }
 
     private async Task Form(Guid classId, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
@@ -189,10 +198,8 @@ public sealed class DemoWorld(SchoolStore schools, ReaderStore readers, TextStor
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
         var made = await groups.Replace(classId, [.. plan.Groups.Select((g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))]))], at);
-        await changes.Add(classId, teacher.Id, at, "groups", $"Formed {count} {(count == 1 ? "group" : "groups")}", made);
+        await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "groups", $"Formed {count} {(count == 1 ? "group" : "groups")}", made);
     }
-
-    private static EvidenceRow Level(DateTimeOffset at, double value, double sd, string note) => new(Guid.CreateVersion7(), at, "level", null, null, null, value, sd, null, null, null, null, null, null, note);
 
     private static DateTimeOffset At(DateOnly day, int hour) => new(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
 }

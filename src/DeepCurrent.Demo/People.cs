@@ -1,8 +1,18 @@
+using DeepCurrent.Core.Roster;
+
 namespace DeepCurrent.Demo;
 
 /// <summary>The invented people of Port Ellery School.</summary>
 internal static class People
 {
+    /// <summary>Supports that some of them have, so that every kind is seen.</summary>
+    public static Supports SupportsOf(string given) => given switch
+    {
+        "Kalea" => new(ReadAloud: true), "Owen" => new(MoreTime: 150), "Sami" => new(OneChoice: true, Retry: true), "Thanh" => new(ReadAloud: true, TextSize: 1), _ => Supports.None,
+    };
+
+    public static string? LanguageOf(string given) => given switch { "Mateo" or "Rosa" or "Lupe" => "Spanish", "Nadia" => "Hungarian", "Tomas" => "Czech", "Emre" or "Yusuf" => "Turkish", "Priya" => "Malayalam", "Amara" => "Igbo", "Zofia" => "Polish", _ => null };
+
     public static readonly (string Given, string Family)[] Readers =
     [
         ("Bjørn", "Haugland"), ("Rosa", "Quispe"), ("Kalea", "Mahoe"), ("Idris", "Bello"), ("Ciara", "Lynch"), ("Owen", "Pritchard"), ("Tomas", "Novak"), ("Nadia", "Kovacs"),

@@ -1,7 +1,7 @@
 using CsCheck;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Formats.Content;
-using DeepCurrent.Formats.Csv;
+using DeepCurrent.Formats.Tables;
 
 namespace Formats.Tests;
 

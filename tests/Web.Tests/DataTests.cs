@@ -1,7 +1,10 @@
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Web.SignIn;
@@ -21,11 +24,16 @@ public sealed class DataTests(Harness harness)
     /// <summary>A reader made beneath the web, with a prior ten weeks ago.</summary>
     private async Task<(Guid Id, YearCalendar Year)> Reader()
     {
-        var ana = (await Get<SchoolStore>().FindAdult("ana"))!;
+        var ana = (await Get<AdultStore>().Find("ana"))!;
         var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
         var room = await harness.Room(await harness.Teacher("ana"), 0);
         var id = Guid.NewGuid();
-        await Get<ReaderStore>().Add(new(id, ana.SchoolId, "Late", "Evidence", $"late{id:N}", 4, Get<Secrets>().Seal(["boat", "gull", "shell"]), new(new(30), 8, Start)), Guid.Parse(room.Id), Harness.Today, DateTimeOffset.UtcNow);
+        var reader = new RosterReader(id, null, "Late", "Evidence", $"late{id:N}", 4, null, null, SecretKind.Pictures, Get<Secrets>().Seal("boat gull shell"), Supports.None, Left: false);
+        var steps = ChangeSet.Nothing with { Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(Guid.NewGuid(), null, Guid.Parse(room.Id), id, Harness.Today, null))] };
+        await Get<RosterWriter>().Apply(steps, new(ana.SchoolId, Guid.Parse(room.Id), ana.Id, "Late evidence", Start), new(LevelChart.Default, year));
+        await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
+        await using var prior = new NpgsqlCommand("update reader set prior_mean = 30 where id = $1", c) { Parameters = { new() { Value = id } } };
+        await prior.ExecuteNonQueryAsync();
         return (id, year);
     }
 
@@ -69,7 +77,7 @@ public sealed class DataTests(Harness harness)
         var (id, year) = await Reader();
         var now = DateTimeOffset.UtcNow;
         await Task.WhenAll(Enumerable.Range(1, 8).Select(i => Get<DepthKeeper>().Add(id, Level(i, 30 + i), null, year, LevelChart.Default, now)));
-        var kept = (await Get<ReaderStore>().Find(id, (await Get<SchoolStore>().FindAdult("ana"))!.SchoolId, Guid.Empty))!;
+        var kept = (await Get<ReaderStore>().Find(id, (await Get<AdultStore>().Find("ana"))!.SchoolId, Guid.Empty))!;
         var all = ReaderEstimator.Run(new(new(30), 8, Start), Enumerable.Range(1, 8).Select(i => (Evidence)new LevelEvidence(Start.AddDays(i), new(30 + i), 4)),
             new(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks), now).Now;
         kept.Depth.ShouldBe(all.Mean, 0.01);
@@ -87,24 +95,24 @@ public sealed class DataTests(Harness harness)
         await Task.WhenAll(Enumerable.Range(0, 3).Select(_ => Task.Run(() => Database.Migrate(connection))));
         await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
         await using var count = new NpgsqlCommand("select count(*) from schemaversions", c);
-        (await count.ExecuteScalarAsync()).ShouldBe(1L);
+        (await count.ExecuteScalarAsync()).ShouldBe(2L);
     }
 
     [Fact]
     public void A_secret_is_sealed_and_opens_again()
     {
         var secrets = Get<Secrets>();
-        var seal = secrets.Seal(["boat", "gull", "shell"]);
+        var seal = secrets.Seal("boat gull shell");
         seal.ShouldNotContain("boat");
-        secrets.Matches(seal, ["boat", "gull", "shell"]).ShouldBeTrue();
-        secrets.Matches(seal, ["gull", "boat", "shell"]).ShouldBeFalse();
-        secrets.Matches(seal, ["boat"]).ShouldBeFalse();
+        secrets.Matches(SecretKind.Pictures, seal, "boat gull shell").ShouldBeTrue();
+        secrets.Matches(SecretKind.Pictures, seal, "gull boat shell").ShouldBeFalse();
+        secrets.Matches(SecretKind.Pictures, seal, "boat").ShouldBeFalse();
     }
 
     [Fact]
     public async Task A_year_knows_its_terms()
     {
-        var ana = (await Get<SchoolStore>().FindAdult("ana"))!;
+        var ana = (await Get<AdultStore>().Find("ana"))!;
         var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
         year.Terms.Count.ShouldBe(3);
         year.TermOn(year.FirstDay)!.Name.ShouldBe("Term 1");

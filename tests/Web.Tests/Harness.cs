@@ -2,6 +2,8 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Net.Sockets;
 using System.Text.Json.Nodes;
+using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.SignIn;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -38,17 +40,19 @@ public sealed class Harness : IAsyncLifetime
         database.Port = Line.Port;
         database.Timeout = 5;
         factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
-            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:PerAddressPerMinute", "100000").UseSetting("SignIn:PerAccountPerMinute", "40"));
+            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", "40"));
         factory.UseKestrel(0);
         factory.StartServer();
         var first = await new Person(this).Post("/api/first-run", new { schoolName = "Harbour School", timeZone = "Europe/London", name = "Ana", userName = "ana", password = Password, yearFirstDay = Today.AddDays(-80), yearLastDay = Today.AddDays(220) });
         first.EnsureSuccessStatusCode();
         var schools = Services.GetRequiredService<SchoolStore>();
-        var ana = (await schools.FindAdult("ana"))!;
+        var adults = Services.GetRequiredService<AdultStore>();
+        var ana = (await adults.Find("ana"))!;
         var secrets = Services.GetRequiredService<Secrets>();
-        await schools.AddAdult(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password), Guid.NewGuid()));
+        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password), Guid.NewGuid()));
+        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password), Guid.NewGuid()));
         var hill = new School(Guid.NewGuid(), "Hill School", "Europe/London", .6, .7, .9, 15);
-        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Guid.NewGuid()), new(Guid.NewGuid(), Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
+        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Guid.NewGuid(), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
     }
 
     public async Task DisposeAsync()
@@ -71,24 +75,45 @@ public sealed class Harness : IAsyncLifetime
     public async Task<Room> Room(Person teacher, int readers)
     {
         var id = (string)(await teacher.Json(await teacher.Post("/api/classes", new { name = "Room " + Guid.NewGuid().ToString("N")[..6] })))["id"]!;
-        var made = new List<(string, string[])>();
+        var made = new List<(string, string)>();
         for (var i = 0; i < readers; i++)
         {
             var added = await teacher.Json(await teacher.Post($"/api/classes/{id}/readers", new { givenName = $"Reader{i}", familyName = "Test", grade = 4, level = 28 + 2 * i }));
-            made.Add(((string)added["id"]!, [.. added["pictures"]!.AsArray().Select(p => (string)p!)]));
+            made.Add(((string)added["id"]!, (string)added["secret"]!));
         }
         return new(id, (string)(await teacher.Get($"/api/classes/{id}"))["code"]!, made);
+    }
+
+    /// <summary>Somebody who registered as a reader's guardian, by the code of a printed letter and the mail that followed.</summary>
+    public async Task<Person> Guardian(Person teacher, string classId, string readerId, string? mail = null)
+    {
+        (await teacher.Send(HttpMethod.Get, $"/api/classes/{classId}/print/letters.pdf?readers={readerId}")).EnsureSuccessStatusCode();
+        var code = await Services.GetRequiredService<GuardianStore>().Open([Guid.Parse(readerId)], DateTimeOffset.UtcNow);
+        var address = mail ?? $"{Guid.NewGuid():N}@example.org";
+        var person = new Person(this);
+        (await person.Post("/api/guardian/register", new { code = Services.GetRequiredService<Secrets>().Open(code[0].Secret), name = "Guardian", mail = address, password = Password })).EnsureSuccessStatusCode();
+        (await person.Post("/api/guardian/confirm", new { token = await MailedToken(address) })).EnsureSuccessStatusCode();
+        (await person.Post("/api/session/adult", new { userName = address, password = Password })).EnsureSuccessStatusCode();
+        return person;
+    }
+
+    /// <summary>The token in the link of the last mail to somebody.</summary>
+    public async Task<string> MailedToken(string address)
+    {
+        await using var c = await Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
+        await using var q = new NpgsqlCommand("select body from mail where to_address = $1 order by made_at desc limit 1", c) { Parameters = { new() { Value = address } } };
+        return System.Text.RegularExpressions.Regex.Match((string)(await q.ExecuteScalarAsync())!, "#(\\S+)").Groups[1].Value;
     }
 
     public async Task<Person> Reader(Room room, int i)
     {
         var person = new Person(this);
-        (await person.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[i].Id, pictures = room.Readers[i].Pictures })).EnsureSuccessStatusCode();
+        (await person.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[i].Id, secret = room.Readers[i].Secret })).EnsureSuccessStatusCode();
         return person;
     }
 }
 
-public sealed record Room(string Id, string Code, IReadOnlyList<(string Id, string[] Pictures)> Readers);
+public sealed record Room(string Id, string Code, IReadOnlyList<(string Id, string Secret)> Readers);
 
 /// <summary>Somebody with a browser: cookies, and the token every change needs.</summary>
 public sealed class Person(Harness harness)
@@ -101,7 +126,8 @@ public sealed class Person(Harness harness)
     {
         using var request = new HttpRequestMessage(method, path);
         if (token && method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", await Token());
-        if (body is not null) request.Content = JsonContent.Create(body);
+        if (body is byte[] bytes) request.Content = new ByteArrayContent(bytes) { Headers = { ContentType = new("application/octet-stream") } };
+        else if (body is not null) request.Content = JsonContent.Create(body);
         return await http.SendAsync(request);
     }
 

@@ -112,7 +112,7 @@ public sealed class WalkTests(Harness harness)
         var done = await harness.Reader(room, 0);
         var ticket = await Work(teacher, done, text, right: true);
         (await done.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
-        var undo = $"/api/classes/{room.Id}/changes/{(string)made["changeId"]!}/undo";
+        var undo = $"/api/changes/{(string)made["changeId"]!}/undo";
         ((string)(await teacher.Json(await teacher.Post(undo)))["sentence"]!).ShouldBe("Taken back from 1 reader. What was handed in is kept.");
         ((string)(await teacher.Problem(await teacher.Post(undo), 409))["code"]!).ShouldBe("undone");
         (await (await harness.Reader(room, 1)).Get("/api/my/tickets")).AsArray().ShouldBeEmpty();
@@ -140,7 +140,7 @@ public sealed class WalkTests(Harness harness)
         var second = await Set(7000);
         ((int)second["changed"]!).ShouldBe(1);
         (await Now()).ShouldBe(7000);
-        (await teacher.Post($"/api/classes/{room.Id}/changes/{(string)second["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await teacher.Post($"/api/changes/{(string)second["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await Now()).ShouldBe(5000);
     }
 
@@ -155,7 +155,7 @@ public sealed class WalkTests(Harness harness)
         var saved = await teacher.Json(await teacher.Put($"/api/classes/{room.Id}/groups", new { groups }));
         (await teacher.Get($"/api/classes/{room.Id}"))["groups"]!.AsArray().Count.ShouldBe(2);
         (await teacher.Problem(await teacher.Put($"/api/classes/{room.Id}/groups", new { groups = new[] { groups[0], groups[0] } }), 422))["fields"]!["groups"].ShouldNotBeNull();
-        (await teacher.Post($"/api/classes/{room.Id}/changes/{(string)saved["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await teacher.Post($"/api/changes/{(string)saved["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await teacher.Get($"/api/classes/{room.Id}"))["groups"]!.AsArray().ShouldBeEmpty();
     }
 

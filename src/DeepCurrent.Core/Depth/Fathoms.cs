@@ -7,6 +7,9 @@ public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
     /// <summary>Fathoms in one logit of odds.</summary>
     public const double PerLogit = 10;
 
+    /// <summary>The ends of the scale on which readers are estimated, in fathoms.</summary>
+    public const double Shallowest = -20, Deepest = 100;
+
     public int CompareTo(Fathoms other) => Value.CompareTo(other.Value);
 
     public static double operator -(Fathoms a, Fathoms b) => a.Value - b.Value;

@@ -6,7 +6,11 @@ namespace DeepCurrent.Core.Depth;
 /// <param name="SchoolYear">The same school year where children start school at five.</param>
 /// <param name="Ages">Usual ages, in years.</param>
 /// <param name="Depth">Typical depth at the end of the grade.</param>
-public sealed record LevelRow(double Grade, string GradeLabel, string SchoolYear, string Ages, Fathoms Depth);
+/// <param name="Own">The school's own labels for this row, one for each of its own columns; empty where there is none.</param>
+public sealed record LevelRow(double Grade, string GradeLabel, string SchoolYear, string Ages, Fathoms Depth, IReadOnlyList<string> Own)
+{
+    public LevelRow(double grade, string gradeLabel, string schoolYear, string ages, Fathoms depth) : this(grade, gradeLabel, schoolYear, ages, depth, []) { }
+}
 
 /// <summary>Turns grade into depth and back, over a monotone piecewise-cubic curve through the chart's rows.</summary>
 /// <remarks>Fritsch, F. N. and Butland, J. (1984), A method for constructing local monotone piecewise cubic interpolants. Beyond the first and last row the curve goes on straight.</remarks>
@@ -17,9 +21,12 @@ public sealed class LevelChart
     private readonly double[] slopes;
 
     /// <param name="rows">At least two rows, grades and depths both strictly rising.</param>
-    /// <exception cref="ArgumentException">Fewer than two rows, or grades or depths that do not rise.</exception>
-    public LevelChart(IReadOnlyList<LevelRow> rows)
+    /// <param name="ownColumns">Names of the school's own label columns; every row has a label or an empty text for each.</param>
+    /// <exception cref="ArgumentException">Fewer than two rows, grades or depths that do not rise, or a row with another number of own labels.</exception>
+    public LevelChart(IReadOnlyList<LevelRow> rows, IReadOnlyList<string>? ownColumns = null)
     {
+        OwnColumns = ownColumns ?? [];
+        if (rows.FirstOrDefault(r => r.Own.Count != OwnColumns.Count) is { } odd) throw new ArgumentException($"Grade {odd.GradeLabel} has {odd.Own.Count} own labels for {OwnColumns.Count} columns.", nameof(rows));
         if (rows.Count < 2) throw new ArgumentException("A level chart needs at least two rows.", nameof(rows));
         for (var i = 1; i < rows.Count; i++)
             if (rows[i].Grade <= rows[i - 1].Grade || rows[i].Depth.Value <= rows[i - 1].Depth.Value)
@@ -31,6 +38,8 @@ public sealed class LevelChart
     }
 
     public IReadOnlyList<LevelRow> Rows { get; }
+
+    public IReadOnlyList<string> OwnColumns { get; }
 
     /// <summary>The chart every school starts with.</summary>
     public static LevelChart Default { get; } = new(

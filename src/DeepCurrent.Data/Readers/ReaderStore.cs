@@ -1,11 +1,7 @@
 using Dapper;
-using DeepCurrent.Core.Measuring;
 using Npgsql;
 
 namespace DeepCurrent.Data.Readers;
-
-/// <summary>A reader to be added.</summary>
-public sealed record NewReader(Guid Id, Guid SchoolId, string GivenName, string FamilyName, string UserName, int Grade, string Secret, Prior Prior);
 
 /// <summary>One row of a class: a reader with depth, trend, group and last work.</summary>
 /// <param name="SixWeeks">Change of depth in six weeks, fm; null where there is no earlier estimate.</param>
@@ -13,13 +9,14 @@ public sealed record NewReader(Guid Id, Guid SchoolId, string GivenName, string 
 public sealed record RosterRow(Guid Id, string GivenName, string FamilyName, int Grade, double Depth, double Sd, double Low, double High,
     double? SixWeeks, string? Group, double? FirstTry, DateTimeOffset? LastRead, int Readings);
 
-public sealed record ReaderHead(Guid Id, Guid SchoolId, string GivenName, string FamilyName, string UserName, int Grade, string Secret, Guid Stamp,
-    double Depth, double Sd, double Low, double High, DateTimeOffset DepthAt, string? Group, bool OwnClass);
+public sealed record ReaderHead(Guid Id, Guid SchoolId, string GivenName, string FamilyName, string UserName, int Grade, string SecretKind, string Secret, Guid Stamp,
+    double Depth, double Sd, double Low, double High, DateTimeOffset DepthAt, string? Group, string? Part);
 
-public sealed record Tile(Guid Id, string GivenName);
+/// <param name="SecretKind">Pictures, Code or Password.</param>
+public sealed record Tile(Guid Id, string GivenName, string SecretKind);
 
 /// <summary>A reader as signing in needs it.</summary>
-public sealed record SignInReader(Guid Id, Guid SchoolId, string GivenName, string Secret, Guid Stamp);
+public sealed record SignInReader(Guid Id, Guid SchoolId, string GivenName, string SecretKind, string Secret, Guid Stamp);
 
 /// <summary>Readers and the roster.</summary>
 public sealed class ReaderStore(NpgsqlDataSource db)
@@ -48,51 +45,21 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ReaderHead>("""
-            select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret, r.stamp,
+            select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret_kind, r.secret, r.stamp,
                    r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high, r.depth_at,
                    (select g.name from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id and g.closed_at is null order by g.formed_at desc limit 1) as "group",
-                   exists (select 1 from enrolment e join class_adult a on a.class_id = e.class_id where e.reader_id = r.id and a.adult_id = @adultId) as own_class
+                   (select a.role from enrolment e join class_adult a on a.class_id = e.class_id where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId order by a.role desc limit 1) as part
             from reader r
             where r.id = @readerId and r.school_id = @schoolId
             """, new { readerId, schoolId, adultId });
-    }
-
-    public async Task<IReadOnlySet<string>> UserNames(Guid schoolId)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<string>("select user_name from reader where school_id = @schoolId limit 100000", new { schoolId })).ToHashSet();
-    }
-
-    public async Task Add(NewReader reader, Guid classId, DateOnly from, DateTimeOffset now)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        var start = DepthDistribution.Normal(reader.Prior.Mean.Value, reader.Prior.Sd).Estimate(reader.Prior.At);
-        await c.ExecuteAsync("""
-            insert into reader (id, school_id, given_name, family_name, user_name, grade, secret, stamp, prior_mean, prior_sd, prior_at, depth_mean, depth_sd, depth_low, depth_high, depth_at, created_at)
-            values (@Id, @SchoolId, @GivenName, @FamilyName, @UserName, @Grade, @Secret, @stamp, @priorMean, @priorSd, @priorAt, @mean, @sd, @low, @high, @priorAt, @now)
-            """, new
-        {
-            reader.Id, reader.SchoolId, reader.GivenName, reader.FamilyName, reader.UserName, reader.Grade, reader.Secret, stamp = Guid.NewGuid(),
-            priorMean = reader.Prior.Mean.Value, priorSd = reader.Prior.Sd, priorAt = reader.Prior.At, mean = start.Mean, sd = start.Sd, low = start.Low, high = start.High, now,
-        }, t);
-        await c.ExecuteAsync("insert into enrolment (class_id, reader_id, from_day) values (@classId, @Id, @from)", new { classId, reader.Id, from }, t);
-        await t.CommitAsync();
-    }
-
-    /// <summary>Takes back the adding of a reader who has done nothing yet; false if there is work to lose.</summary>
-    public async Task<bool> RemoveUntouched(Guid readerId)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("delete from reader r where r.id = @readerId and not exists (select 1 from ticket t where t.reader_id = r.id)", new { readerId }) == 1;
     }
 
     public async Task<IReadOnlyList<Tile>> Tiles(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<Tile>("""
-            select r.id, r.given_name from enrolment e join reader r on r.id = e.reader_id
-            where e.class_id = @classId and e.to_day is null
+            select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
+            where e.class_id = @classId and e.to_day is null and not r.left_school
             order by r.given_name, r.id
             limit 500
             """, new { classId })).ToList();
@@ -102,9 +69,9 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<SignInReader>("""
-            select r.id, r.school_id, r.given_name, r.secret, r.stamp
+            select r.id, r.school_id, r.given_name, r.secret_kind, r.secret, r.stamp
             from reader r join enrolment e on e.reader_id = r.id and e.to_day is null join class c on c.id = e.class_id
-            where r.id = @readerId and c.code = upper(@code)
+            where r.id = @readerId and c.code = upper(@code) and not c.closed and not r.left_school
             """, new { readerId, code });
     }
 }

@@ -1,28 +1,44 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
+using DeepCurrent.Data.Adults;
 using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
 
-public sealed record School(Guid Id, string Name, string TimeZone, double PassingScore, double ZoneLow, double ZoneHigh, int MinutesADay);
-
-public sealed record Adult(Guid Id, Guid SchoolId, string Name, string UserName, string PasswordHash, Guid Stamp);
+/// <param name="PicturesTo">Last grade that signs in with pictures.</param>
+/// <param name="CodesTo">Last grade that signs in with a short code; passwords from there on.</param>
+/// <param name="LevelChart">The school's own level chart, as it is kept; null for the usual one.</param>
+public sealed record School(Guid Id, string Name, string TimeZone, double PassingScore, double ZoneLow, double ZoneHigh, int MinutesADay,
+    int PicturesTo = 4, int CodesTo = 7, bool SurnamesOnCards = false, bool GuardiansAllowed = true, string? LevelChart = null, string? Letter = null, int Version = 1)
+{
+    /// <summary>The chart that turns depth into this school's labels.</summary>
+    public LevelChart Chart => field ??= LevelChartJson.Read(LevelChart);
+}
 
 public sealed record Term(Guid Id, Guid SchoolYearId, string Name, DateOnly FirstDay, DateOnly LastDay);
 
 /// <param name="Readers">Readers enrolled today.</param>
-public sealed record ClassHead(Guid Id, string Name, string Code, int Readers);
+/// <param name="Role">The asker's part in the class: teacher, co-teacher or assistant.</param>
+public sealed record ClassHead(Guid Id, string Name, string Code, string Role, bool Closed, int Readers);
 
-/// <summary>A class, and how the adult who asks stands to it.</summary>
-public sealed record ClassPlace(Guid Id, Guid SchoolId, Guid SchoolYearId, string Name, string Code, bool OwnClass);
+/// <summary>A class, and the asker's part in it; the part is null where they have none.</summary>
+public sealed record ClassPlace(Guid Id, Guid SchoolId, Guid SchoolYearId, string Name, string Code, string? Part);
 
 /// <summary>A school year with its terms and days off.</summary>
-public sealed record YearCalendar(Guid Id, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff)
+public sealed record YearCalendar(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff)
 {
     public SchoolCalendar Calendar { get; } = new([.. Terms.Select(t => (t.FirstDay, t.LastDay))], DaysOff.ToHashSet());
 
     /// <summary>The term a day is in, or the last that began before it, or the first.</summary>
     public Term? TermOn(DateOnly day) => Terms.LastOrDefault(t => t.FirstDay <= day) ?? (Terms.Count > 0 ? Terms[0] : null);
+
+    /// <summary>Three terms of equal length, until the school sets its own.</summary>
+    public static IReadOnlyList<Term> Thirds(Guid yearId, DateOnly first, DateOnly last)
+    {
+        var days = last.DayNumber - first.DayNumber + 1;
+        return [.. Enumerable.Range(0, 3).Select(i => new Term(Guid.CreateVersion7(), yearId, $"Term {i + 1}", first.AddDays(days * i / 3), first.AddDays(days * (i + 1) / 3 - 1)))];
+    }
 
     /// <summary>Share of the school year gone on a day, 0 to 1.</summary>
     public double Gone(DateOnly day) => Math.Clamp((day.DayNumber - FirstDay.DayNumber) / (double)(LastDay.DayNumber - FirstDay.DayNumber), 0, 1);
@@ -40,7 +56,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     public async Task<School> Get(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<School>("select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day from school where id = @schoolId", new { schoolId });
+        return await c.QuerySingleAsync<School>("select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to, surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version from school where id = @schoolId", new { schoolId });
     }
 
     /// <summary>Makes the school with its first teacher and year; false if there is a school already.</summary>
@@ -57,30 +73,29 @@ public sealed class SchoolStore(NpgsqlDataSource db)
             insert into school (id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, created_at)
             values (@Id, @Name, @TimeZone, @PassingScore, @ZoneLow, @ZoneHigh, @MinutesADay, @now)
             """, new { school.Id, school.Name, school.TimeZone, school.PassingScore, school.ZoneLow, school.ZoneHigh, school.MinutesADay, now }, t);
-        await AddAdult(c, t, first);
-        await c.ExecuteAsync("insert into school_year (id, school_id, name, first_day, last_day) values (@Id, @school, @name, @FirstDay, @LastDay)",
-            new { year.Id, school = school.Id, name = $"{year.FirstDay.Year}–{year.LastDay.Year}", year.FirstDay, year.LastDay }, t);
-        foreach (var term in year.Terms)
-            await c.ExecuteAsync("insert into term (id, school_year_id, name, first_day, last_day) values (@Id, @SchoolYearId, @Name, @FirstDay, @LastDay)", term, t);
-        foreach (var day in year.DaysOff)
-            await c.ExecuteAsync("insert into day_off (school_year_id, day) values (@Id, @day)", new { year.Id, day }, t);
+        await AdultStore.Add(c, t, first);
+        await YearStore.Add(c, t, school.Id, year);
         await t.CommitAsync();
         return true;
     }
 
-    public async Task AddAdult(Adult adult)
+    /// <summary>Writes a school's name and choices; false if somebody has changed them meanwhile.</summary>
+    /// <param name="school">As it is to be, with the version that was seen.</param>
+    public async Task<bool> Change(School school)
     {
         await using var c = await db.OpenConnectionAsync();
-        await AddAdult(c, null, adult);
+        return await c.ExecuteAsync("""
+            update school set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow, zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
+              surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed, level_chart = @LevelChart::jsonb, letter = @Letter::jsonb, version = version + 1
+            where id = @Id and version = @Version
+            """, school) == 1;
     }
 
-    private static Task AddAdult(NpgsqlConnection c, NpgsqlTransaction? t, Adult adult) => c.ExecuteAsync(
-        "insert into adult (id, school_id, name, user_name, password_hash, stamp) values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @Stamp)", adult, t);
-
-    public async Task<Adult?> FindAdult(string userName)
+    /// <summary>Depths of the school's readers, to see what a change of the level chart does.</summary>
+    public async Task<IReadOnlyList<double>> Depths(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Adult>("select id, school_id, name, user_name, password_hash, stamp from adult where lower(user_name) = lower(@userName)", new { userName });
+        return (await c.QueryAsync<double>("select depth_mean from reader where school_id = @schoolId and not left_school limit 100000", new { schoolId })).ToList();
     }
 
     public async Task<YearCalendar?> CurrentYear(Guid schoolId, DateOnly today)
@@ -96,42 +111,27 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await Year(c, yearId);
     }
 
-    private static async Task<YearCalendar> Year(NpgsqlConnection c, Guid yearId)
+    internal static async Task<YearCalendar> Year(NpgsqlConnection c, Guid yearId)
     {
         await using var all = await c.QueryMultipleAsync("""
-            select first_day, last_day from school_year where id = @yearId;
+            select name, first_day, last_day from school_year where id = @yearId;
             select id, school_year_id, name, first_day, last_day from term where school_year_id = @yearId order by first_day limit 20;
             select day from day_off where school_year_id = @yearId order by day limit 400
             """, new { yearId });
-        var (first, last) = await all.ReadSingleAsync<(DateOnly, DateOnly)>();
+        var (name, first, last) = await all.ReadSingleAsync<(string, DateOnly, DateOnly)>();
         var terms = (await all.ReadAsync<Term>()).ToList();
-        return new(yearId, first, last, terms, (await all.ReadAsync<DateOnly>()).ToList());
-    }
-
-    public async Task AddClass(Guid id, Guid schoolId, Guid yearId, string name, string code, Guid adultId, DateTimeOffset now)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            with made as (insert into class (id, school_id, school_year_id, name, code, created_at) values (@id, @schoolId, @yearId, @name, @code, @now) returning id)
-            insert into class_adult (class_id, adult_id, role) select id, @adultId, 'teacher' from made
-            """, new { id, schoolId, yearId, name, code, adultId, now });
-    }
-
-    public async Task AddToClass(Guid classId, Guid adultId, string role)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into class_adult (class_id, adult_id, role) values (@classId, @adultId, @role) on conflict do nothing", new { classId, adultId, role });
+        return new(yearId, name, first, last, terms, (await all.ReadAsync<DateOnly>()).ToList());
     }
 
     public async Task<IReadOnlyList<ClassHead>> Classes(Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<ClassHead>("""
-            select c.id, c.name, c.code, (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
+            select c.id, c.name, c.code, a.role, c.closed, (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
             from class_adult a join class c on c.id = a.class_id
             where a.adult_id = @adultId
-            order by c.name
-            limit 50
+            order by c.closed, c.name
+            limit 100
             """, new { adultId })).ToList();
     }
 
@@ -140,8 +140,8 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ClassPlace>("""
-            select c.id, c.school_id, c.school_year_id, c.name, c.code, exists (select 1 from class_adult a where a.class_id = c.id and a.adult_id = @adultId) as own_class
-            from class c
+            select c.id, c.school_id, c.school_year_id, c.name, c.code, a.role as part
+            from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
             """, new { classId, schoolId, adultId });
     }
@@ -149,7 +149,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     public async Task<(Guid Id, string Name)?> ClassByCode(string code)
     {
         await using var c = await db.OpenConnectionAsync();
-        var row = await c.QuerySingleOrDefaultAsync<(Guid Id, string Name)>("select id, name from class where code = upper(@code)", new { code });
+        var row = await c.QuerySingleOrDefaultAsync<(Guid Id, string Name)>("select id, name from class where code = upper(@code) and not closed", new { code });
         return row.Id == Guid.Empty ? null : row;
     }
 }

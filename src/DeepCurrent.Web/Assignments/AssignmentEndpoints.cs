@@ -70,7 +70,7 @@ public static class AssignmentEndpoints
         var title = (await texts.Find(request.TextId, place.SchoolId))!.Title;
         var id = Guid.CreateVersion7();
         await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets));
-        var change = await changes.Add(classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });
+        var change = await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });
         return new(id, change, tickets.Count);
     }
 

@@ -12,7 +12,8 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Classes;
 
-public sealed record LevelRowView(string Grade, string SchoolYear, string Ages, double Depth);
+/// <param name="Own">The school's own labels, by column.</param>
+public sealed record LevelRowView(string Grade, string SchoolYear, string Ages, double Depth, IReadOnlyList<string> Own);
 
 /// <param name="Week">School week of the term, from 1.</param>
 public sealed record TermView(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, int Week, int Weeks);
@@ -24,35 +25,17 @@ public sealed record RosterView(Guid Id, string GivenName, string FamilyName, in
 
 public sealed record SignalView(string Kind, Guid ReaderId, string? Strand, string? Title, IReadOnlyList<double> Figures);
 
-public sealed record ClassView(Guid Id, string Name, string Code, DateOnly Today, TermView? Term, IReadOnlyList<RosterView> Readers, IReadOnlyList<TextInUse> Texts, IReadOnlyList<GroupRow> Groups, IReadOnlyList<LevelRowView> LevelChart);
-
-public sealed record NewClassRequest(string Name);
-
-public sealed record MadeClass(Guid Id);
+public sealed record ClassView(Guid Id, string Name, string Code, DateOnly Today, TermView? Term, IReadOnlyList<RosterView> Readers, IReadOnlyList<TextInUse> Texts, IReadOnlyList<GroupRow> Groups, IReadOnlyList<LevelRowView> LevelChart, IReadOnlyList<string> OwnColumns, string? Part, bool MayChangeRoster);
 
 /// <summary>A class as the chart, the roster and the signals show it.</summary>
 public static class ClassEndpoints
 {
-    // Letters and digits that are not mistaken for one another.
-    private const string CodeSigns = "ABCDEFGHJKMNPQRTUVWXY346789";
     private const int SixWeeks = 42;
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/classes", Make);
         api.MapGet("/classes/{classId:guid}", View);
-        api.MapGet("/level-chart", (Desk desk) => { desk.Library(); return LevelRows(); });
-    }
-
-    private static async Task<MadeClass> Make(NewClassRequest request, Desk desk, SchoolStore schools)
-    {
-        desk.Library(Deed.MakeClass);
-        var name = request.Name?.Trim() ?? "";
-        if (name.Length is 0 or > 60) throw Refused.Field("name", "Give the class a name of at most 60 letters.");
-        var year = await schools.CurrentYear(desk.Who.SchoolId, await desk.Today()) ?? throw Refused.Conflict("no-school-year", "No school year has begun yet.");
-        var id = Guid.CreateVersion7();
-        await schools.AddClass(id, desk.Who.SchoolId, year.Id, name, new string(System.Security.Cryptography.RandomNumberGenerator.GetItems<char>(CodeSigns, 6)), desk.Who.Id, desk.Now);
-        return new(id);
+        api.MapGet("/level-chart", async (Desk desk) => { desk.Library(); return LevelRows((await desk.School()).Chart); });
     }
 
     private static async Task<ClassView> View(Guid classId, Desk desk, SchoolStore schools, ReaderStore readers, AssignmentStore assignments, GroupStore groups)
@@ -64,12 +47,13 @@ public static class ClassEndpoints
         var groupRows = groups.Of(classId);
         var readings = assignments.Readings(classId, since);
         var strands = assignments.Strands(classId, since);
-        var school = await schools.Get(place.SchoolId);
+        var school = await desk.School();
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
+        var may = AccessRules.May(desk.Who.Role, Deed.ChangeRoster, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, desk.Who.Lead));
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        var work = new SignalFacts((await readings).ToLookup(r => r.ReaderId), (await strands).ToLookup(s => s.ReaderId), year.Calendar, today, desk.Now);
-        return new(place.Id, place.Name, place.Code, today, TermOf(year, today), [.. (await roster).Select(r => Row(r, cuts, work))], await texts, await groupRows, LevelRows());
+        var work = new SignalFacts((await readings).ToLookup(r => r.ReaderId), (await strands).ToLookup(s => s.ReaderId), year.Calendar, today, desk.Now, school.Chart);
+        return new(place.Id, place.Name, place.Code, today, TermOf(year, today), [.. (await roster).Select(r => Row(r, cuts, work))], await texts, await groupRows, LevelRows(school.Chart), school.Chart.OwnColumns, place.Part, may);
     }
 
     private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
@@ -83,17 +67,17 @@ public static class ClassEndpoints
 
     private static int Weeks(Term t) => (t.LastDay.DayNumber - t.FirstDay.DayNumber) / 7 + 1;
 
-    internal static IReadOnlyList<LevelRowView> LevelRows() => [.. LevelChart.Default.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value))];
+    internal static IReadOnlyList<LevelRowView> LevelRows(LevelChart chart) => [.. chart.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))];
 
     /// <summary>What the signal rules need, looked up per reader.</summary>
-    private sealed record SignalFacts(ILookup<Guid, ClassReading> Readings, ILookup<Guid, (Guid ReaderId, string Strand, int Right, int Asked)> Strands, SchoolCalendar Calendar, DateOnly Today, DateTimeOffset Now)
+    private sealed record SignalFacts(ILookup<Guid, ClassReading> Readings, ILookup<Guid, (Guid ReaderId, string Strand, int Right, int Asked)> Strands, SchoolCalendar Calendar, DateOnly Today, DateTimeOffset Now, LevelChart Chart)
     {
         public IReadOnlyList<SignalView> For(RosterRow r)
         {
             var readings = Readings[r.Id].Select(x => new FinishedReading(x.Title, x.At, x.Score, x.Forecast, x.Seconds, x.Words)).ToList();
             var strands = Strands[r.Id].ToDictionary(s => Enum.Parse<Strand>(s.Strand), s => (s.Right, s.Asked));
             var quiet = r.LastRead is { } last ? Calendar.SchoolDays(DateOnly.FromDateTime(last.UtcDateTime).AddDays(1), Today) : 0;
-            return [.. SignalRules.For(readings, strands, GoalRules.SilentRate(new(r.Depth), LevelChart.Default), quiet, Now).Select(s => new SignalView(s.Kind.ToString(), r.Id, s.Strand?.ToString(), s.Title, s.Figures))];
+            return [.. SignalRules.For(readings, strands, GoalRules.SilentRate(new(r.Depth), Chart), quiet, Now).Select(s => new SignalView(s.Kind.ToString(), r.Id, s.Strand?.ToString(), s.Title, s.Figures))];
         }
     }
 }

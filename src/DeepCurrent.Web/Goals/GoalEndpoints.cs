@@ -36,7 +36,7 @@ public static class GoalEndpoints
     private static async Task<GoalsView> View(Guid classId, Desk desk, SchoolStore schools, ReaderStore readers, AssignmentStore assignments, GoalStore goals)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
-        var school = await schools.Get(place.SchoolId);
+        var school = await desk.School();
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
         if (year.TermOn(today) is not { } term) return new(null, school.MinutesADay, 0, []);
@@ -48,7 +48,7 @@ public static class GoalEndpoints
             var weeks = GoalBook.Weeks(readings[r.Id], term, today, school.PassingScore);
             var scores = weeks.SelectMany(w => w.Scores).ToList();
             var words = weeks.Sum(w => w.Words);
-            var rate = GoalRules.SilentRate(new(r.Depth), LevelChart.Default);
+            var rate = GoalRules.SilentRate(new(r.Depth), school.Chart);
             return new GoalLine(r.Id, r.GivenName, r.FamilyName, r.Depth, words, scores.Count == 0 ? null : scores.Average() * 100, scores.Count, GoalRules.SuggestWords(words, school.MinutesADay, rate, left),
                 GoalRules.SuggestComprehension(scores), [.. set[r.Id].OrderBy(g => g.Kind).Select(g => GoalBook.Standing(g, weeks, year, term, today))]);
         });
@@ -74,6 +74,6 @@ public static class GoalEndpoints
         var made = await goals.Set(term.Id, wanted, request.Reason?.Trim() ?? "", desk.Who.Id, desk.Now);
         if (made.Count == 0) return new(null, 0);
         var people = made.Select(m => m.ReaderId).Distinct().Count();
-        return new(await changes.Add(classId, desk.Who.Id, desk.Now, "goals", $"Set goals for {people} {(people == 1 ? "reader" : "readers")}", made), made.Count);
+        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "goals", $"Set goals for {people} {(people == 1 ? "reader" : "readers")}", made), made.Count);
     }
 }

@@ -74,6 +74,6 @@ public static class GroupEndpoints
         if (placed.Any(id => !roster.Contains(id))) throw Refused.NotFound();
         if (placed.Distinct().Count() != placed.Count) throw Refused.Field("groups", "A reader stands in two of these groups.");
         var made = await groups.Replace(classId, [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })], desk.Now);
-        return new(await changes.Add(classId, desk.Who.Id, desk.Now, "groups", $"Formed {request.Groups.Count} {(request.Groups.Count == 1 ? "group" : "groups")}", made));
+        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "groups", $"Formed {request.Groups.Count} {(request.Groups.Count == 1 ? "group" : "groups")}", made));
     }
 }

@@ -1,26 +1,41 @@
 using System.Text.Json.Serialization;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Guardians;
+using DeepCurrent.Data.Imports;
+using DeepCurrent.Data.Lists;
+using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Demo;
+using DeepCurrent.Formats.OneRoster;
+using DeepCurrent.Web.Adults;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Classes;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Groups;
+using DeepCurrent.Web.Guardians;
+using DeepCurrent.Web.Imports;
+using DeepCurrent.Web.Lists;
 using DeepCurrent.Web.Live;
+using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Readers;
+using DeepCurrent.Web.Roster;
+using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Texts;
 using DeepCurrent.Web.Tickets;
 using FluentValidation;
+using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
@@ -55,9 +70,15 @@ public static class Application
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>()
-            .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>();
+            .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
+            .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
+            .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
+        services.AddSingleton<ImportWork>().AddSingleton<IMailer, OutboxMailer>().AddHostedService<ImportRunner>();
+        services.AddSingleton(builder.Configuration.GetSection("RosterSource").Get<RosterSourceSettings>() ?? new("District roster", "", "", "", ""));
+        services.AddHttpClient<IRosterSource, HttpRosterSource>(c => c.Timeout = TimeSpan.FromMinutes(2));
+        services.AddScoped<GuardianCodes>().AddScoped<PrintRoom>();
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<ContentLoader>();
-        services.AddScoped<Desk>().AddScoped<GoalBook>().AddHttpContextAccessor();
+        services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
         services.AddHostedService<NoticeListener>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
@@ -70,6 +91,7 @@ public static class Application
             o.Cookie.SameSite = SameSiteMode.Lax;
             o.ExpireTimeSpan = SignedInFor;
             o.SlidingExpiration = true;
+            o.Events.OnValidatePrincipal = Who.Validate;
             // An API says 401 or 404; it does not send a program to a sign-in page.
             o.Events.OnRedirectToLogin = c => { c.Response.StatusCode = StatusCodes.Status401Unauthorized; return Task.CompletedTask; };
             o.Events.OnRedirectToAccessDenied = c => { c.Response.StatusCode = StatusCodes.Status404NotFound; return Task.CompletedTask; };
@@ -100,8 +122,15 @@ public static class Application
             OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
         });
         app.UseRouting();
-        app.UseAuthentication();
         app.UseMiddleware<Problems>();
+        app.UseAuthentication();
+        // After the session is known, since a token belongs to whoever is signed in.
+        app.Use(async (http, next) =>
+        {
+            if (http.Request.Path.StartsWithSegments("/api") && !HttpMethods.IsGet(http.Request.Method) && !http.Request.Path.StartsWithSegments("/api/live"))
+                await http.RequestServices.GetRequiredService<IAntiforgery>().ValidateRequestAsync(http);
+            await next(http);
+        });
         app.UseAuthorization();
         // Children's data: nothing the API says may stay in a shared cache.
         app.Use((http, next) => { if (http.Request.Path.StartsWithSegments("/api")) http.Response.Headers.CacheControl = "no-store"; return next(); });
@@ -109,6 +138,18 @@ public static class Application
         var api = app.MapGroup("/api").RequireAuthorization();
         SignInEndpoints.Map(api);
         ClassEndpoints.Map(api);
+        ClassSettings.Map(api);
+        MemberEndpoints.Map(api);
+        ListEndpoints.Map(api);
+        JoinEndpoints.Map(api);
+        ReaderListEndpoints.Map(api);
+        PrintEndpoints.Map(api);
+        GuardianEndpoints.Map(api);
+        AdultEndpoints.Map(api);
+        SchoolEndpoints.Map(api);
+        YearEndpoints.Map(api);
+        RecordEndpoints.Map(api);
+        ImportEndpoints.Map(api);
         ReaderEndpoints.Map(api);
         TextEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
@@ -140,7 +181,7 @@ public static class Application
         // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is made again.
         await using var db = Database.Open(new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString);
         var texts = new TextStore(db);
-        var world = new DemoWorld(new(db), new(db), texts, new(db), new(db, texts), new(db), new(db), new(db), new(db));
+        var world = new DemoWorld(new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db), new(db), new(db), new(db));
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
     }

@@ -1,4 +1,6 @@
 using System.Net.Sockets;
+using DeepCurrent.Data.Roster;
+using DeepCurrent.Formats;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Mvc;
 using Npgsql;
@@ -8,16 +10,23 @@ namespace DeepCurrent.Web.Hosting;
 /// <summary>Turns refusals and failures into problem details (RFC 9457).</summary>
 public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
 {
-    public async Task InvokeAsync(HttpContext http, IAntiforgery antiforgery)
+    public async Task InvokeAsync(HttpContext http)
     {
         try
         {
-            if (http.Request.Path.StartsWithSegments("/api") && !HttpMethods.IsGet(http.Request.Method) && !http.Request.Path.StartsWithSegments("/api/live")) await antiforgery.ValidateRequestAsync(http);
             await next(http);
         }
         catch (Refused refused)
         {
             await Write(http, refused.Status, refused.Code, refused.Message, refused.Fields);
+        }
+        catch (BuiltOn built)
+        {
+            await Write(http, StatusCodes.Status409Conflict, "built-on", built.Message);
+        }
+        catch (Unreadable unreadable)
+        {
+            await Write(http, StatusCodes.Status422UnprocessableEntity, "unreadable", unreadable.Message);
         }
         catch (AntiforgeryValidationException)
         {

@@ -3,26 +3,28 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
-using DeepCurrent.Core.Readers;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Assignments;
-using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
-using DeepCurrent.Formats.Csv;
+using DeepCurrent.Formats.Tables;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.SignIn;
 using FluentValidation;
 
 namespace DeepCurrent.Web.Readers;
 
 /// <param name="Level">Starting level in fm.</param>
-public sealed record NewReaderRequest(string GivenName, string? FamilyName, int Grade, double Level);
+public sealed record NewReaderRequest(string GivenName, string? FamilyName, int Grade, double Level, string? GuardianMail);
 
-public sealed record AddedReader(Guid Id, string UserName, IReadOnlyList<string> Pictures, Guid ChangeId);
+/// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
+public sealed record AddedReader(Guid Id, string UserName, string SecretKind, string Secret, Guid? ChangeId);
 
-public sealed record SignInView(string GivenName, string UserName, IReadOnlyList<string> Pictures);
+public sealed record SignInView(string GivenName, string UserName, string SecretKind, string Secret);
 
 public sealed record StrandView(string Strand, int Right, int Asked, double Mean, double Low, double High);
 
@@ -43,7 +45,8 @@ public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
         RuleFor(r => r.GivenName).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("Write the reader's given name.").MaximumLength(60).WithMessage("This name is too long.");
         RuleFor(r => r.FamilyName).MaximumLength(60).WithMessage("This name is too long.");
         RuleFor(r => r.Grade).InclusiveBetween(0, 12).WithMessage("Choose a grade from K to 12.");
-        RuleFor(r => r.Level).InclusiveBetween(-20, 100).WithMessage("Choose a level between −20 and 100 fm.");
+        RuleFor(r => r.Level).InclusiveBetween(Fathoms.Shallowest, Fathoms.Deepest).WithMessage("Choose a level between −20 and 100 fm.");
+        RuleFor(r => r.GuardianMail).Must(m => string.IsNullOrWhiteSpace(m) || Mail.Holds(m.Trim())).WithMessage("This is no e-mail address.");
     }
 }
 
@@ -59,41 +62,41 @@ public static class ReaderEndpoints
         api.MapGet("/readers/{readerId:guid}/history.csv", History).Produces<string>(contentType: "text/csv");
     }
 
-    private static async Task<AddedReader> Add(Guid classId, NewReaderRequest request, IValidator<NewReaderRequest> rules, Desk desk, SchoolStore schools, ReaderStore readers, DepthKeeper keeper, ChangeStore changes, Secrets secrets)
+    private static async Task<AddedReader> Add(Guid classId, NewReaderRequest request, IValidator<NewReaderRequest> rules, Desk desk, RosterDesk roster, Secrets secrets)
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         rules.Check(request);
-        var year = await schools.Year(place.SchoolYearId);
-        var today = await desk.Today();
-        string given = request.GivenName.Trim(), family = request.FamilyName?.Trim() ?? "";
-        var taken = await readers.UserNames(place.SchoolId);
-        var userName = SignInRules.UserName(given, family, taken.Contains);
-        var pictures = SignInRules.NewSecret(new Random(System.Security.Cryptography.RandomNumberGenerator.GetInt32(int.MaxValue)));
-        var prior = new Prior(LevelChart.Default.Typical(request.Grade, year.Gone(today)), ReaderEstimator.PriorSd, desk.Now);
-        var reader = new NewReader(Guid.CreateVersion7(), place.SchoolId, given, family, userName, request.Grade, secrets.Seal(pictures), prior);
-        await readers.Add(reader, classId, today, desk.Now);
-        await keeper.Add(reader.Id, new(Guid.CreateVersion7(), prior.At, "level", null, null, null, request.Level, ReaderEstimator.StartingLevelSd, null, null, null, null, null, null, "Starting level"), desk.Who.Id, year, LevelChart.Default, desk.Now);
-        var change = await changes.Add(classId, desk.Who.Id, desk.Now, "reader-added", $"Added {given}", new { readerId = reader.Id });
-        return new(reader.Id, userName, pictures, change);
+        var makers = await roster.Makers();
+        string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
+        var (kind, secret) = makers.Secret(request.Grade);
+        var reader = new RosterReader(makers.NewId(), null, given, family, makers.ReaderName(given, family), request.Grade, null, Names.Tidy(request.GuardianMail) is { Length: > 0 } mail ? mail : null, kind, secret, Supports.None, Left: false);
+        var steps = ChangeSet.Nothing with
+        {
+            Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))],
+            Levels = [new(null, new StatedLevel(makers.NewId(), reader.Id, request.Level, desk.Now))],
+        };
+        var change = await roster.Apply(steps, classId, $"Added {reader.FullName} to {place.Name}");
+        return new(reader.Id, reader.UserName, kind.ToString(), secrets.Open(secret), change);
     }
 
     private static async Task<SignInView> SignIn(Guid readerId, Desk desk, Secrets secrets)
     {
         var reader = await desk.Reader(readerId, Deed.SeeReader);
-        return new(reader.GivenName, reader.UserName, secrets.Open(reader.Secret));
+        return new(reader.GivenName, reader.UserName, reader.SecretKind, secrets.Open(reader.Secret));
     }
 
-    private static async Task<ReaderView> View(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, SchoolStore schools, GoalBook goals)
+    private static async Task<ReaderView> View(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, GoalBook goals, LookStore looks)
     {
         var r = await desk.Reader(readerId, Deed.SeeReader);
-        var school = await schools.Get(r.SchoolId);
+        await looks.Seen(r.SchoolId, desk.Who.Id, desk.Now, readerId);
+        var school = await desk.School();
         var evidence = await keeper.Evidence(readerId);
         var history = await assignments.History(readerId);
         var reach = Forecast.Reach(new(r.Depth), new(school.ZoneLow, school.ZoneHigh));
         var readings = history.Select(h => new ReadingView(h.Ticket.Id, h.Title, h.Ticket.Version, h.Ticket.VersionDepth, h.Ticket.State, h.Ticket.Forecast, h.Ticket.Score, h.Ticket.Seconds, h.AssignedAt, h.DueOn,
             h.Ticket.OpenedAt, h.Ticket.HandedInAt, h.Ticket.BeforeMean, h.Ticket.AfterMean)).ToList();
         return new(r.Id, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.Group, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value,
-            LevelChart.Default.GradeLabel(new(r.Depth)), GoalRules.SilentRate(new(r.Depth), LevelChart.Default),
+            school.Chart.GradeLabel(new(r.Depth)), GoalRules.SilentRate(new(r.Depth), school.Chart),
             await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence), readings, await goals.OfReader(r, school));
     }
 

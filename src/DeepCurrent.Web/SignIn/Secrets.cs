@@ -1,23 +1,38 @@
+using System.Security.Cryptography;
+using System.Text;
 using DeepCurrent.Core.Readers;
-using DeepCurrent.Data.Schools;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Adults;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Identity;
 
 namespace DeepCurrent.Web.SignIn;
 
-/// <summary>Passwords of adults (hashed) and picture secrets of readers (enciphered, since cards are printed again from them).</summary>
+/// <summary>Passwords of adults (hashed), secrets of readers (enciphered, since cards are printed again from them), and one-time links (only their hash is kept).</summary>
 public sealed class Secrets(IDataProtectionProvider protection)
 {
     private readonly IDataProtector protector = protection.CreateProtector("reader-secret");
     private readonly PasswordHasher<string> hasher = new();
 
+    public static Random Chance() => new(RandomNumberGenerator.GetInt32(int.MaxValue));
+
     public string Hash(string password) => hasher.HashPassword("", password);
 
-    public bool Matches(Adult adult, string password) => hasher.VerifyHashedPassword("", adult.PasswordHash, password) != PasswordVerificationResult.Failed;
+    public bool Matches(Adult adult, string password) => adult.PasswordHash is { } hash && hasher.VerifyHashedPassword("", hash, password) != PasswordVerificationResult.Failed;
 
-    public string Seal(IReadOnlyList<string> pictures) => protector.Protect(string.Join(' ', pictures));
+    public string Seal(string secret) => protector.Protect(secret);
 
-    public IReadOnlyList<string> Open(string secret) => protector.Unprotect(secret).Split(' ');
+    public string Open(string secret) => protector.Unprotect(secret);
 
-    public bool Matches(string secret, IReadOnlyList<string> pictures) => SignInRules.IsSecret(pictures) && Open(secret).SequenceEqual(pictures);
+    public bool Matches(SecretKind kind, string secret, string typed) =>
+        CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(Open(secret)), Encoding.UTF8.GetBytes(SignInRules.Typed(kind, typed)));
+
+    /// <summary>A one-time token and the hash it is kept by.</summary>
+    public static (string Token, string Hash) NewToken(int bytes = 24)
+    {
+        var token = Convert.ToBase64String(RandomNumberGenerator.GetBytes(bytes)).Replace('+', '-').Replace('/', '_').TrimEnd('=');
+        return (token, HashOf(token));
+    }
+
+    public static string HashOf(string token) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(token.Trim())));
 }

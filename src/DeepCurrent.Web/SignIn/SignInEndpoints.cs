@@ -1,25 +1,36 @@
+using System.Text.Json;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
 using FluentValidation;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication;
-using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.DataProtection;
 
 namespace DeepCurrent.Web.SignIn;
 
-/// <param name="Role">nobody, reader or teacher.</param>
+/// <summary>A device that a teacher has handed over to a class.</summary>
+public sealed record HandedOver(string TeacherName, string ClassName, string Code);
+
+/// <param name="Role">nobody, reader, teacher or guardian.</param>
 /// <param name="FirstRun">There is no school yet.</param>
 /// <param name="Token">To be sent as X-XSRF-TOKEN with everything that changes something.</param>
-public sealed record SessionView(string Role, string Name, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes);
+public sealed record SessionView(string Role, string Name, bool Lead, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver);
 
 public sealed record AdultSignIn(string UserName, string Password);
 
-public sealed record ReaderSignIn(string Code, Guid ReaderId, IReadOnlyList<string> Pictures);
+/// <param name="Secret">The pictures in order with spaces between, the code, or the password.</param>
+public sealed record ReaderSignIn(string Code, Guid ReaderId, string Secret);
 
 public sealed record CodeView(string ClassName, IReadOnlyList<Tile> Tiles, IReadOnlyList<string> Pictures);
+
+public sealed record HandOverRequest(Guid ClassId);
+
+public sealed record ReturnRequest(string Password);
 
 public sealed record FirstRunRequest(string SchoolName, string TimeZone, string Name, string UserName, string Password, DateOnly YearFirstDay, DateOnly YearLastDay);
 
@@ -30,15 +41,30 @@ public sealed class FirstRunRules : AbstractValidator<FirstRunRequest>
         RuleFor(r => r.SchoolName).NotEmpty().WithMessage("Give the school a name.").MaximumLength(120).WithMessage("This name is too long.");
         RuleFor(r => r.TimeZone).Must(z => TimeZoneInfo.TryFindSystemTimeZoneById(z, out _)).WithMessage("This is not a time zone, such as Europe/London.");
         RuleFor(r => r.Name).NotEmpty().WithMessage("Write your name.").MaximumLength(120).WithMessage("This name is too long.");
-        RuleFor(r => r.UserName).Matches("^[A-Za-z0-9._@-]{2,60}$").WithMessage("Use 2 to 60 letters, digits, points or dashes.");
-        RuleFor(r => r.Password).MinimumLength(10).WithMessage("Use at least 10 characters.").MaximumLength(200).WithMessage("This password is too long.");
+        RuleFor(r => r.UserName).Matches(PasswordRules.UserName).WithMessage(PasswordRules.UserNameSentence);
+        RuleFor(r => r.Password).Must(PasswordRules.Holds).WithMessage(PasswordRules.Sentence);
         RuleFor(r => r.YearLastDay).Must((r, last) => last > r.YearFirstDay.AddDays(60) && last < r.YearFirstDay.AddDays(400)).WithMessage("The school year must end two to thirteen months after it begins.");
     }
 }
 
-/// <summary>Sessions: who is signed in, signing in and out, and the first run.</summary>
+/// <summary>What an adult's password must be; said before they type.</summary>
+public static class PasswordRules
+{
+    public const int Shortest = 10, Longest = 200;
+    public const string Sentence = "Use 10 to 200 characters; a few words are best.";
+    public const string UserName = "^[A-Za-z0-9._@-]{2,60}$", UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
+
+    public static bool Holds(string? password) => password?.Length is >= Shortest and <= Longest;
+}
+
+/// <summary>Sessions: who is signed in, signing in and out, handing the device over, and the first run.</summary>
 public static class SignInEndpoints
 {
+    private const string HandedCookie = "dc-handed";
+    private static readonly TimeSpan HandedFor = TimeSpan.FromHours(12);
+
+    private sealed record Handed(Guid AdultId, Guid SchoolId, string TeacherName, string ClassName, string Code);
+
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/session", Session).AllowAnonymous();
@@ -46,55 +72,86 @@ public static class SignInEndpoints
         api.MapPost("/session/adult", Adult).AllowAnonymous();
         api.MapGet("/session/class/{code}", Code).AllowAnonymous();
         api.MapPost("/session/reader", Reader).AllowAnonymous();
+        api.MapPost("/session/hand-over", HandOver);
+        api.MapPost("/session/return", Return).AllowAnonymous();
         api.MapPost("/first-run", FirstRun).AllowAnonymous();
     }
 
-    private static async Task<SessionView> Session(Desk desk, SchoolStore schools, IAntiforgery antiforgery, HttpContext http)
+    private static async Task<SessionView> Session(Desk desk, SchoolStore schools, IAntiforgery antiforgery, IDataProtectionProvider protection, HttpContext http)
     {
         var token = antiforgery.GetAndStoreTokens(http).RequestToken!;
         var who = desk.Who;
-        return new(who.Role.ToString().ToLowerInvariant(), who.Name, who.Role == Role.Nobody && !await schools.Any(), token,
-            who.Role == Role.Teacher ? await schools.Classes(who.Id) : []);
+        var handed = ReadHanded(http, protection);
+        return new(who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Role == Role.Nobody && !await schools.Any(), token,
+            who.Role == Role.Teacher ? await schools.Classes(who.Id) : [], handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code));
     }
 
-    private static async Task Adult(AdultSignIn request, SchoolStore schools, Secrets secrets, SignInLimits limits, HttpContext http)
+    private static async Task Adult(AdultSignIn request, AdultStore adults, Secrets secrets, SignInLimits limits, Desk desk, HttpContext http)
     {
-        limits.Take(http, $"adult {request.UserName}");
-        var adult = await schools.FindAdult(request.UserName.Trim());
-        if (adult is null || !secrets.Matches(adult, request.Password)) throw new Refused(401, "wrong-sign-in", "The user name or the password is not right.");
-        await http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, new Who(Role.Teacher, adult.Id, adult.SchoolId, adult.Name).Principal());
+        var adult = await adults.Find((request.UserName ?? "").Trim());
+        if (!await limits.Try(http, $"adult {request.UserName?.Trim()}", () => Task.FromResult(adult is { LeftSchool: false } && secrets.Matches(adult, request.Password ?? ""))))
+            throw new Refused(401, "wrong-sign-in", "The user name or the password is not right.");
+        if (adult is { Kind: "guardian", ConfirmedAt: null }) throw new Refused(403, "not-confirmed", "Open the link in the mail we sent you first. It confirms your address.");
+        http.Response.Cookies.Delete(HandedCookie);
+        await Who.Of(adult!).SignIn(http);
+        await adults.SignedIn(adult!.Id, reader: false, desk.Now);
     }
 
     private static async Task<CodeView> Code(string code, SchoolStore schools, ReaderStore readers, SignInLimits limits, HttpContext http)
     {
-        limits.Take(http, $"code {http.Connection.RemoteIpAddress} {code}");
-        var found = await schools.ClassByCode(code.Trim()) ?? throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
-        return new(found.Name, await readers.Tiles(found.Id), SignInRules.Pictures);
+        (Guid Id, string Name)? found = null;
+        if (!await limits.Try(http, $"code {http.Connection.RemoteIpAddress}", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
+            throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+        return new(found!.Value.Name, await readers.Tiles(found.Value.Id), SignInRules.Pictures);
     }
 
-    private static async Task Reader(ReaderSignIn request, ReaderStore readers, Secrets secrets, SignInLimits limits, HttpContext http)
+    private static async Task Reader(ReaderSignIn request, ReaderStore readers, AdultStore adults, Secrets secrets, SignInLimits limits, Desk desk, HttpContext http)
     {
-        limits.Take(http, $"reader {request.ReaderId}");
-        var reader = await readers.InClass(request.ReaderId, request.Code.Trim());
-        if (reader is null || !secrets.Matches(reader.Secret, request.Pictures)) throw new Refused(401, "wrong-pictures", "Those are not your pictures. Try again.");
-        await http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, new Who(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName).Principal());
+        var reader = await readers.InClass(request.ReaderId, (request.Code ?? "").Trim());
+        var kind = reader is null ? SecretKind.Pictures : Enum.Parse<SecretKind>(reader.SecretKind);
+        if (!await limits.Try(http, $"reader {request.ReaderId}", () => Task.FromResult(reader is not null && secrets.Matches(kind, reader.Secret, request.Secret ?? ""))))
+            throw new Refused(401, "wrong-secret", kind switch { SecretKind.Pictures => "Those are not your pictures. Try again.", SecretKind.Code => "That is not your code. Try again.", _ => "That is not your password. Try again." });
+        await Who.Of(reader!).SignIn(http);
+        await adults.SignedIn(reader!.Id, reader: true, desk.Now);
     }
+
+    /// <summary>Makes the teacher's device the class's sign-in page. The session ends here and now; coming back takes the password.</summary>
+    private static async Task<HandedOver> HandOver(HandOverRequest request, Desk desk, IDataProtectionProvider protection, HttpContext http)
+    {
+        var place = await desk.Class(request.ClassId, Deed.SeeClass);
+        var handed = new Handed(desk.Who.Id, desk.Who.SchoolId, desk.Who.Name, place.Name, place.Code);
+        await http.SignOutAsync();
+        http.Response.Cookies.Append(HandedCookie, Protector(protection).Protect(JsonSerializer.Serialize(handed), HandedFor), new() { HttpOnly = true, SameSite = SameSiteMode.Strict, MaxAge = HandedFor, IsEssential = true });
+        return new(handed.TeacherName, handed.ClassName, handed.Code);
+    }
+
+    private static async Task Return(ReturnRequest request, AdultStore adults, Secrets secrets, SignInLimits limits, IDataProtectionProvider protection, HttpContext http)
+    {
+        var handed = ReadHanded(http, protection) ?? throw Refused.Conflict("not-handed", "This device is not handed over any more. Sign in with your user name.");
+        var adult = await adults.Find(handed.AdultId, handed.SchoolId);
+        if (!await limits.Try(http, $"adult {adult?.UserName}", () => Task.FromResult(adult is { LeftSchool: false } && secrets.Matches(adult, request.Password ?? ""))))
+            throw new Refused(401, "wrong-sign-in", "The password is not right.");
+        http.Response.Cookies.Delete(HandedCookie);
+        await Who.Of(adult!).SignIn(http);
+    }
+
+    private static Handed? ReadHanded(HttpContext http, IDataProtectionProvider protection)
+    {
+        if (http.Request.Cookies[HandedCookie] is not { } kept) return null;
+        try { return JsonSerializer.Deserialize<Handed>(Protector(protection).Unprotect(kept)); }
+        catch (System.Security.Cryptography.CryptographicException) { return null; }
+    }
+
+    private static ITimeLimitedDataProtector Protector(IDataProtectionProvider protection) => protection.CreateProtector("handed-over").ToTimeLimitedDataProtector();
 
     private static async Task FirstRun(FirstRunRequest request, IValidator<FirstRunRequest> rules, SchoolStore schools, Secrets secrets, Desk desk, HttpContext http)
     {
         rules.Check(request);
         var school = new School(Guid.CreateVersion7(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
-        var adult = new Adult(Guid.CreateVersion7(), school.Id, request.Name.Trim(), request.UserName.Trim(), secrets.Hash(request.Password), Guid.NewGuid());
+        var adult = new Adult(Guid.CreateVersion7(), school.Id, request.Name.Trim(), request.UserName.Trim(), secrets.Hash(request.Password), Guid.NewGuid(), Lead: true, ConfirmedAt: desk.Now);
         var yearId = Guid.CreateVersion7();
-        var year = new YearCalendar(yearId, request.YearFirstDay, request.YearLastDay, Thirds(yearId, request.YearFirstDay, request.YearLastDay), []);
+        var year = new YearCalendar(yearId, "", request.YearFirstDay, request.YearLastDay, YearCalendar.Thirds(yearId, request.YearFirstDay, request.YearLastDay), []);
         if (!await schools.Create(school, adult, year, desk.Now, onlyIfNone: true)) throw Refused.Conflict("school-exists", "There is a school already. Sign in instead.");
-        await http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, new Who(Role.Teacher, adult.Id, school.Id, adult.Name).Principal());
-    }
-
-    /// <summary>Three terms of equal length, until the school sets its own.</summary>
-    private static IReadOnlyList<Term> Thirds(Guid yearId, DateOnly first, DateOnly last)
-    {
-        var days = last.DayNumber - first.DayNumber + 1;
-        return [.. Enumerable.Range(0, 3).Select(i => new Term(Guid.CreateVersion7(), yearId, $"Term {i + 1}", first.AddDays(days * i / 3), first.AddDays(days * (i + 1) / 3 - 1)))];
+        await Who.Of(adult).SignIn(http);
     }
 }

@@ -1,58 +1,48 @@
 using System.Security.Claims;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
+using Microsoft.AspNetCore.Authentication;
+using Microsoft.AspNetCore.Authentication.Cookies;
 
 namespace DeepCurrent.Web.SignIn;
 
-/// <summary>Who is asking, from the cookie.</summary>
-public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name)
+/// <summary>Who is asking, from the cookie. Whether they lead the school is looked up anew for every request.</summary>
+public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name, Guid Stamp, bool Lead = false)
 {
-    public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, Guid.Empty, "");
+    public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, Guid.Empty, "", Guid.Empty);
+
+    public static Who Of(Adult adult) => new(adult.Kind == "guardian" ? Role.Guardian : Role.Teacher, adult.Id, adult.SchoolId, adult.Name, adult.Stamp, adult.Lead);
+
+    public static Who Of(SignInReader reader) => new(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName, reader.Stamp);
 
     public static Who From(ClaimsPrincipal user) =>
-        user.Identity?.IsAuthenticated == true && Enum.TryParse<Role>(user.FindFirstValue(ClaimTypes.Role), out var role)
-            ? new(role, Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!), Guid.Parse(user.FindFirstValue("school")!), user.FindFirstValue(ClaimTypes.Name)!)
+        user.Identity?.IsAuthenticated == true && Enum.TryParse<Role>(user.FindFirstValue(ClaimTypes.Role), out var role) && Guid.TryParse(user.FindFirstValue("stamp"), out var stamp)
+            ? new(role, Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!), Guid.Parse(user.FindFirstValue("school")!), user.FindFirstValue(ClaimTypes.Name)!, stamp, user.HasClaim("lead", "yes"))
             : Nobody;
 
     public ClaimsPrincipal Principal() => new(new ClaimsIdentity(
     [
-        new(ClaimTypes.Role, Role.ToString()), new(ClaimTypes.NameIdentifier, Id.ToString()), new("school", SchoolId.ToString()), new(ClaimTypes.Name, Name),
+        new(ClaimTypes.Role, Role.ToString()), new(ClaimTypes.NameIdentifier, Id.ToString()), new("school", SchoolId.ToString()), new(ClaimTypes.Name, Name), new("stamp", Stamp.ToString()),
     ], "DeepCurrent"));
-}
 
-/// <summary>Finds what is asked for and decides whether the one who asks may have it. What may not be had is not found.</summary>
-public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderStore readers, TimeProvider clock)
-{
-    public Who Who { get; } = Who.From(http.HttpContext?.User ?? new());
+    public Task SignIn(HttpContext http) => http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, Principal());
 
-    public DateTimeOffset Now => clock.GetUtcNow();
-
-    public async Task<ClassPlace> Class(Guid classId, Deed deed)
+    /// <summary>Ends a session whose stamp has changed, or whose owner has left; gives a lead's session its claim.</summary>
+    public static async Task Validate(CookieValidatePrincipalContext context)
     {
-        var place = Who.Role == Role.Teacher ? await schools.Place(classId, Who.SchoolId, Who.Id) : null;
-        return place is not null && AccessRules.May(Who.Role, deed, new(SameSchool: true, place.OwnClass, Self: false)) ? place : throw Refused.NotFound();
-    }
-
-    public async Task<ReaderHead> Reader(Guid readerId, Deed deed)
-    {
-        var reader = Who.Role == Role.Teacher ? await readers.Find(readerId, Who.SchoolId, Who.Id) : null;
-        return reader is not null && AccessRules.May(Who.Role, deed, new(SameSchool: true, reader.OwnClass, Self: false)) ? reader : throw Refused.NotFound();
-    }
-
-    public void Library(Deed deed = Deed.SeeLibrary)
-    {
-        if (!AccessRules.May(Who.Role, deed, new(SameSchool: true, OwnClass: false, Self: false))) throw Refused.NotFound();
-    }
-
-    /// <summary>The reader who asks, for their own work.</summary>
-    public Guid Self() => AccessRules.May(Who.Role, Deed.DoOwnTicket, new(SameSchool: true, OwnClass: false, Self: true)) ? Who.Id : throw Refused.NotFound();
-
-    /// <summary>Today where the school is.</summary>
-    public async Task<DateOnly> Today()
-    {
-        var school = await schools.Get(Who.SchoolId);
-        return DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(Now, TimeZoneInfo.FindSystemTimeZoneById(school.TimeZone)).DateTime);
+        // Pages and health need no session, and must answer when the database does not.
+        if (!context.HttpContext.Request.Path.StartsWithSegments("/api")) return;
+        var who = From(context.Principal!);
+        var stands = who.Role == Role.Nobody ? null : await context.HttpContext.RequestServices.GetRequiredService<AdultStore>().Stands(who.Id, who.Role == Role.Reader);
+        if (stands is null || stands.LeftSchool || stands.Stamp != who.Stamp)
+        {
+            context.RejectPrincipal();
+            await context.HttpContext.SignOutAsync();
+            return;
+        }
+        if (stands.Lead) ((ClaimsIdentity)context.Principal!.Identity!).AddClaim(new("lead", "yes"));
     }
 }

@@ -38,14 +38,15 @@ public static class TextEndpoints
     {
         desk.Library();
         var head = await texts.Find(textId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        var versions = (await texts.Bodies(textId)).Select(Shown).ToList();
+        var chart = (await desk.School()).Chart;
+        var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart)).ToList();
         var questions = (await texts.Questions(textId)).Select(q => new QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs)).ToList();
         return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, versions, questions, await texts.Words(textId));
     }
 
-    private static TextVersionView Shown(VersionBody v)
+    private static TextVersionView Shown(VersionBody v, LevelChart chart)
     {
         var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
-        return new(v.Id, v.Label, v.Depth, v.DepthError, LevelChart.Default.GradeLabel(new(v.Depth)), v.Pages, measure);
+        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure);
     }
 }

@@ -86,7 +86,7 @@ public static class MyEndpoints
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var year = await schools.Year(ticket.SchoolYearId);
-        if (await tickets.HandIn(ticketId, ticket.ReaderId, year, LevelChart.Default, desk.Now) is null) throw Refused.Conflict("not-open", "This text cannot be handed in now.");
+        if (await tickets.HandIn(ticketId, ticket.ReaderId, year, (await desk.School()).Chart, desk.Now) is null) throw Refused.Conflict("not-open", "This text cannot be handed in now.");
         return await Result(ticketId, desk, tickets, texts);
     }
 

@@ -150,6 +150,82 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandOverRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HandedOver"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReturnRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/first-run": {
         parameters: {
             query?: never;
@@ -181,6 +257,103 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ClassView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClassDetailsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/level-chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LevelRowView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -226,7 +399,273 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{classId}": {
+    "/api/classes/{classId}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CopyClassRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MadeClass"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/adults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClassAdultRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/adults/{adultId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    adultId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colleagues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ColleagueView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/roster": {
         parameters: {
             query?: never;
             header?: never;
@@ -250,7 +689,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ClassView"];
+                        "application/json": components["schemas"]["ClassRosterView"];
                     };
                 };
             };
@@ -263,7 +702,596 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/level-chart": {
+    "/api/classes/{classId}/roster.{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    form: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    name?: string;
+                    grade?: number;
+                    classId?: string;
+                    notIn?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Found"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/enrol": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReadersRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReadersRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MoveRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/bulk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BulkRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/readers/{readerId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DetailsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/readers/{readerId}/secret": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SecretRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/readers/{readerId}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/stays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Stay"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/list/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    fields?: string;
+                    heading?: boolean;
+                };
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadListView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/list/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ListRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckedListView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/list/apply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ListRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AppliedListView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/list/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ListRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/list-template.xlsx": {
         parameters: {
             query?: never;
             header?: never;
@@ -285,7 +1313,1816 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["LevelRowView"][];
+                        "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JoinRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/joinings/{joiningId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    joiningId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JoinDecision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReaderListView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/lists/{listId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    listId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReaderListRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    listId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/print/{form}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    readers?: string;
+                    paper?: string;
+                    surnames?: boolean;
+                };
+                header?: never;
+                path: {
+                    classId: string;
+                    form: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/pdf": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/print/{form}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                    surnames?: boolean;
+                };
+                header?: never;
+                path: {
+                    form: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/pdf": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guardian/register": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RegisterRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RegisteredView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guardian/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ConfirmRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guardian/children": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChildView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/guardians": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GuardianRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/guardian-code/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WithdrawRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterWithdrawn"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/adults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StaffRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InviteRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InvitedView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/adults/{adultId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    adultId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StaffRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/adults/{adultId}/pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    adultId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["InvitedView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/adults/{adultId}/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    adultId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/adults/passes.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PassesRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/pdf": string;
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pass/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PassRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PassView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PassRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PasswordRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SchoolView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SchoolRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SchoolView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/level-chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChartView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChartRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChartView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/level-chart/effect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChartRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChartEffect"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/readers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SchoolReader"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SchoolClass"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SentMail"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Look"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["YearHead"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["YearRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["YearView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/years/{yearId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    yearId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["YearView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    yearId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["YearRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["YearView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/years/{yearId}/roll-over/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    yearId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RollRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RollView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/years/{yearId}/roll-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    yearId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RollRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/record.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/record.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/pdf": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MergeRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/delete": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DeleteRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/transfers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TransfersView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TransferRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/transfers/{transferId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    transferId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TransferDecision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportsView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: {
+                    name?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MadeImport"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/imports/source": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MadeImport"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/imports/{importId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    importId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ImportView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    importId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/imports/{importId}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    importId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ImportWish"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/imports/{importId}/apply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    importId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/roster.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/zip": string;
                     };
                 };
             };
@@ -1182,7 +4019,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/classes/{classId}/changes/{changeId}/undo": {
+    "/api/school/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Change"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{changeId}/undo": {
         parameters: {
             query?: never;
             header?: never;
@@ -1196,7 +4068,6 @@ export interface paths {
                 query?: never;
                 header?: never;
                 path: {
-                    classId: string;
                     changeId: string;
                 };
                 cookie?: never;
@@ -1228,9 +4099,10 @@ export interface components {
             /** Format: uuid */
             id: string;
             userName: string;
-            pictures: string[];
+            secretKind: string;
+            secret: string;
             /** Format: uuid */
-            changeId: string;
+            changeId: null | string;
         };
         AdultSignIn: {
             userName: string;
@@ -1252,6 +4124,12 @@ export interface components {
             choices: number[];
             mark: string;
             rushed: boolean;
+        };
+        AppliedListView: {
+            /** Format: uuid */
+            changeId: null | string;
+            done: components["schemas"]["CheckedListView"];
+            added: components["schemas"]["SignInRow"][];
         };
         AssignRequest: {
             readerIds: string[];
@@ -1305,11 +4183,26 @@ export interface components {
             assignment: components["schemas"]["AssignmentRow"];
             tickets: components["schemas"]["TicketRow"][];
         };
+        BulkRequest: {
+            readerIds: string[];
+            /** Format: int32 */
+            grade: null | number;
+            level: null | string;
+            levelSystem: null | string;
+            supports: null | components["schemas"]["Supports"];
+            secretKind: null | string;
+            newSecrets: boolean;
+        };
+        CellProblemView: {
+            column: string;
+            reason: string;
+            stops: boolean;
+        };
         Change: {
             /** Format: uuid */
             id: string;
             /** Format: uuid */
-            classId: string;
+            classId: null | string;
             /** Format: date-time */
             at: string;
             by: string;
@@ -1318,18 +4211,123 @@ export interface components {
             /** Format: date-time */
             undoneAt: null | string;
         };
+        ChartEffect: {
+            /** Format: int32 */
+            readers: number;
+            sentences: string[];
+        };
+        ChartRequest: {
+            ownColumns: string[];
+            rows: components["schemas"]["ChartRow"][];
+            /** Format: int32 */
+            version: number;
+        };
+        ChartRow: {
+            label: string;
+            schoolYear: string;
+            ages: string;
+            /** Format: double */
+            depth: number;
+            own: string[];
+        };
+        ChartView: {
+            ownColumns: string[];
+            rows: components["schemas"]["ChartRow"][];
+            usual: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        CheckedListView: {
+            rows: components["schemas"]["CheckedRowView"][];
+            /** Format: int32 */
+            new: number;
+            /** Format: int32 */
+            joins: number;
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            unchanged: number;
+            /** Format: int32 */
+            kept: number;
+        };
+        CheckedRowView: {
+            fate: string;
+            problems: components["schemas"]["CellProblemView"][];
+            twins: components["schemas"]["TwinView"][];
+        };
+        ChildReading: {
+            title: string;
+            /** Format: date-time */
+            handedInAt: null | string;
+            /** Format: date */
+            dueOn: null | string;
+            /** Format: double */
+            score: null | number;
+            /** Format: double */
+            minutes: number;
+        };
+        ChildView: {
+            /** Format: uuid */
+            id: string;
+            givenName: string;
+            /** Format: int32 */
+            grade: number;
+            level: string;
+            trend: string;
+            readings: components["schemas"]["ChildReading"][];
+            goals: components["schemas"]["GoalStandingView"][];
+        };
         Choice: {
             text: string;
             right: boolean;
             reason: string;
+        };
+        ClassAdultRequest: {
+            /** Format: uuid */
+            adultId: string;
+            role: string;
+        };
+        ClassAdultRow: {
+            /** Format: uuid */
+            adultId: string;
+            name: string;
+            role: string;
+            leftSchool: boolean;
+        };
+        ClassDetailsRequest: {
+            name: string;
+            /** Format: date */
+            firstDay: null | string;
+            /** Format: date */
+            lastDay: null | string;
         };
         ClassHead: {
             /** Format: uuid */
             id: string;
             name: string;
             code: string;
+            role: string;
+            closed: boolean;
             /** Format: int32 */
             readers: number;
+        };
+        ClassRosterView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            code: string;
+            /** Format: date */
+            firstDay: null | string;
+            /** Format: date */
+            lastDay: null | string;
+            closed: boolean;
+            yearName: string;
+            mayChange: boolean;
+            systems: string[];
+            members: components["schemas"]["MemberView"][];
+            former: components["schemas"]["MemberView"][];
+            adults: components["schemas"]["ClassAdultRow"][];
+            joinings: components["schemas"]["JoiningRow"][];
         };
         ClassView: {
             /** Format: uuid */
@@ -1343,11 +4341,29 @@ export interface components {
             texts: components["schemas"]["TextInUse"][];
             groups: components["schemas"]["GroupRow"][];
             levelChart: components["schemas"]["LevelRowView"][];
+            ownColumns: string[];
+            part: null | string;
+            mayChangeRoster: boolean;
         };
         CodeView: {
             className: string;
             tiles: components["schemas"]["Tile"][];
             pictures: string[];
+        };
+        ColleagueView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        ConfirmRequest: {
+            token: string;
+        };
+        CopyClassRequest: {
+            name: string;
+            withReaders: boolean;
+        };
+        DeleteRequest: {
+            name: string;
         };
         DepthDay: {
             /** Format: date */
@@ -1360,6 +4376,21 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
+        };
+        DetailsRequest: {
+            givenName: string;
+            familyName: null | string;
+            /** Format: int32 */
+            grade: number;
+            homeLanguage: null | string;
+            guardianMail: null | string;
+            supports: components["schemas"]["Supports"];
+            before: null | components["schemas"]["SeenDetails"];
+        };
+        DraftView: {
+            rows: components["schemas"]["ListRowView"][];
+            /** Format: date-time */
+            savedAt: null | string;
         };
         FirstRunRequest: {
             schoolName: string;
@@ -1397,6 +4428,17 @@ export interface components {
             grade: number;
             /** Format: double */
             weight: number;
+        };
+        Found: {
+            /** Format: uuid */
+            id: string;
+            givenName: string;
+            familyName: string;
+            userName: string;
+            /** Format: int32 */
+            grade: number;
+            leftSchool: boolean;
+            classes: string;
         };
         GoalLine: {
             /** Format: uuid */
@@ -1457,12 +4499,157 @@ export interface components {
             formedAt: string;
             readerIds: string[];
         };
+        GuardianRow: {
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            guardianMail: null | string;
+            guardians: string;
+            /** Format: date-time */
+            codeUntil: null | string;
+            codeUsed: boolean;
+            codeWithdrawn: boolean;
+        };
+        HandOverRequest: {
+            /** Format: uuid */
+            classId: string;
+        };
+        HandedOver: {
+            teacherName: string;
+            className: string;
+            code: string;
+        };
+        ImportPreview: {
+            print: string;
+            counts: components["schemas"]["KindCounts"][];
+            /** Format: int32 */
+            moved: number;
+            /** Format: int32 */
+            linked: number;
+            lines: components["schemas"]["PreviewLine"][];
+            /** Format: int32 */
+            linesInAll: number;
+            problems: components["schemas"]["ProblemLine"][];
+            /** Format: int32 */
+            stopped: number;
+            /** Format: int32 */
+            noted: number;
+            orgs: components["schemas"]["OrgLine"][];
+            /** Format: int32 */
+            steps: number;
+        };
+        ImportRow: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            state: string;
+            /** Format: uuid */
+            changeId: null | string;
+        };
+        ImportView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            org: null | string;
+            state: string;
+            /** Format: double */
+            progress: number;
+            stage: string;
+            preview: null | components["schemas"]["ImportPreview"];
+            error: null | string;
+            /** Format: uuid */
+            changeId: null | string;
+            mends: components["schemas"]["MendRow"][];
+        };
+        ImportWish: {
+            org: null | string;
+            mends: components["schemas"]["MendRow"][];
+        };
+        ImportsView: {
+            imports: components["schemas"]["ImportRow"][];
+            source: null | string;
+        };
+        InviteRequest: {
+            name: string;
+            mail: null | string;
+            lead: boolean;
+        };
+        InvitedView: {
+            /** Format: uuid */
+            adultId: string;
+            name: string;
+            userName: string;
+            link: string;
+            mailed: boolean;
+            /** Format: date-time */
+            until: string;
+            /** Format: uuid */
+            changeId: null | string;
+        };
+        JoinDecision: {
+            accept: boolean;
+            /** Format: uuid */
+            sameAs: null | string;
+            /** Format: int32 */
+            grade: number;
+        };
+        JoinRequest: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            givenName: string;
+            familyName: null | string;
+        };
+        JoiningRow: {
+            /** Format: uuid */
+            id: string;
+            givenName: string;
+            familyName: string;
+            /** Format: date-time */
+            askedAt: string;
+        };
+        KindCounts: {
+            kind: string;
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            changed: number;
+            /** Format: int32 */
+            ended: number;
+            /** Format: int32 */
+            back: number;
+        };
         LevelRowView: {
             grade: string;
             schoolYear: string;
             ages: string;
             /** Format: double */
             depth: number;
+            own: string[];
+        };
+        ListFilter: {
+            asked: string;
+        };
+        ListRequest: {
+            rows: components["schemas"]["ListRowView"][];
+            levelSystem: string;
+        };
+        ListRowView: {
+            sourceId: null | string;
+            givenName: null | string;
+            familyName: null | string;
+            grade: null | string;
+            level: null | string;
+            class: null | string;
+            guardianMail: null | string;
+            homeLanguage: null | string;
+            /** Format: uuid */
+            sameAs: null | string;
         };
         /** @description A sentence of the text with its words, for showing what makes a text hard. */
         LongSentence: {
@@ -1470,7 +4657,21 @@ export interface components {
             /** Format: int32 */
             words: number;
         };
+        Look: {
+            /** Format: date-time */
+            at: string;
+            by: null | string;
+            what: string;
+            reader: null | string;
+            note: string;
+        };
         MadeClass: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            changeId: null | string;
+        };
+        MadeImport: {
             /** Format: uuid */
             id: string;
         };
@@ -1509,6 +4710,44 @@ export interface components {
             formulas: components["schemas"]["FormulaView"][];
             rarestWords: string[];
             longestSentences: components["schemas"]["LongSentence"][];
+        };
+        MemberView: {
+            /** Format: uuid */
+            id: string;
+            givenName: string;
+            familyName: string;
+            userName: string;
+            /** Format: int32 */
+            grade: number;
+            homeLanguage: null | string;
+            guardianMail: null | string;
+            secretKind: string;
+            supports: components["schemas"]["Supports"];
+            fromSource: boolean;
+            /** Format: date-time */
+            signedInAt: null | string;
+            /** Format: date */
+            since: string;
+            /** Format: date */
+            until: null | string;
+            /** Format: int32 */
+            guardians: number;
+        };
+        MendRow: {
+            file: string;
+            /** Format: int32 */
+            line: number;
+            column: null | string;
+            value: null | string;
+        };
+        MergeRequest: {
+            /** Format: uuid */
+            otherId: string;
+        };
+        MoveRequest: {
+            readerIds: string[];
+            /** Format: uuid */
+            toClassId: string;
         };
         MyAttempt: {
             /** Format: uuid */
@@ -1594,6 +4833,10 @@ export interface components {
         };
         NewClassRequest: {
             name: string;
+            /** Format: date */
+            firstDay: null | string;
+            /** Format: date */
+            lastDay: null | string;
         };
         NewGroup: {
             name: string;
@@ -1606,6 +4849,35 @@ export interface components {
             grade: number;
             /** Format: double */
             level: number;
+            guardianMail: null | string;
+        };
+        OrgLine: {
+            id: string;
+            name: string;
+            type: string;
+        };
+        OtherSchoolView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        PassRequest: {
+            token: string;
+            userName: null | string;
+            password: null | string;
+        };
+        PassView: {
+            purpose: string;
+            name: string;
+            userName: string;
+            rules: string;
+        };
+        PassesRequest: {
+            adultIds: string[];
+        };
+        PasswordRequest: {
+            old: string;
+            new: string;
         };
         PlacementView: {
             /** Format: uuid */
@@ -1619,6 +4891,21 @@ export interface components {
             /** Format: double */
             otherAway: number;
             need: null | string;
+        };
+        PreviewLine: {
+            kind: string;
+            what: string;
+            name: string;
+            detail: string;
+        };
+        ProblemLine: {
+            file: string;
+            /** Format: int32 */
+            line: number;
+            column: string;
+            value: string;
+            reason: string;
+            stops: boolean;
         };
         ProposalRequest: {
             /** Format: int32 */
@@ -1656,11 +4943,39 @@ export interface components {
                 [key: string]: string;
             };
         };
+        ReadListView: {
+            kind: string;
+            notes: string[];
+            hasHeading: boolean;
+            headings: string[];
+            fields: string[];
+            rows: components["schemas"]["ListRowView"][];
+        };
+        ReaderListRequest: {
+            name: string;
+            mark: string;
+            note: null | string;
+            /** Format: int32 */
+            position: number;
+            filter: null | components["schemas"]["ListFilter"];
+            readerIds: string[];
+        };
+        ReaderListView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            mark: string;
+            note: string;
+            /** Format: int32 */
+            position: number;
+            filter: null | components["schemas"]["ListFilter"];
+            readerIds: string[];
+        };
         ReaderSignIn: {
             code: string;
             /** Format: uuid */
             readerId: string;
-            pictures: string[];
+            secret: string;
         };
         ReaderView: {
             /** Format: uuid */
@@ -1692,6 +5007,9 @@ export interface components {
             readings: components["schemas"]["ReadingView"][];
             goals: components["schemas"]["GoalStandingView"][];
         };
+        ReadersRequest: {
+            readerIds: string[];
+        };
         ReadingView: {
             /** Format: uuid */
             ticketId: string;
@@ -1718,6 +5036,44 @@ export interface components {
             beforeMean: null | number;
             /** Format: double */
             afterMean: null | number;
+        };
+        RegisterRequest: {
+            code: string;
+            name: string;
+            mail: string;
+            password: string;
+        };
+        RegisteredView: {
+            confirm: boolean;
+            sentence: string;
+        };
+        ReturnRequest: {
+            password: string;
+        };
+        RollClass: {
+            from: string;
+            to: null | string;
+            /** Format: int32 */
+            readers: number;
+        };
+        RollRequest: {
+            /** Format: uuid */
+            toYearId: string;
+            keepClasses: boolean;
+        };
+        RollView: {
+            classes: components["schemas"]["RollClass"][];
+            /** Format: int32 */
+            up: number;
+            /** Format: int32 */
+            leaving: number;
+            from: string;
+            to: string;
+        };
+        RosterChanged: {
+            /** Format: uuid */
+            changeId: null | string;
+            sentence: string;
         };
         RosterView: {
             /** Format: uuid */
@@ -1749,6 +5105,9 @@ export interface components {
             readings: number;
             signals: components["schemas"]["SignalView"][];
         };
+        RosterWithdrawn: {
+            sentence: string;
+        };
         SaveGroupsRequest: {
             groups: components["schemas"]["NewGroup"][];
         };
@@ -1756,12 +5115,112 @@ export interface components {
             /** Format: uuid */
             changeId: string;
         };
+        SchoolClass: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            code: string;
+            yearName: string;
+            teachers: string;
+            /** Format: int32 */
+            readers: number;
+            /** Format: int32 */
+            never: number;
+            closed: boolean;
+            fromSource: boolean;
+        };
+        SchoolReader: {
+            /** Format: uuid */
+            id: string;
+            givenName: string;
+            familyName: string;
+            userName: string;
+            /** Format: int32 */
+            grade: number;
+            /** Format: double */
+            depth: number;
+            classes: string;
+            secretKind: string;
+            /** Format: date-time */
+            signedInAt: null | string;
+            leftSchool: boolean;
+            /** Format: int32 */
+            guardians: number;
+        };
+        SchoolRequest: {
+            name: string;
+            timeZone: string;
+            /** Format: double */
+            passingScore: number;
+            /** Format: double */
+            zoneLow: number;
+            /** Format: double */
+            zoneHigh: number;
+            /** Format: int32 */
+            minutesADay: number;
+            /** Format: int32 */
+            picturesTo: number;
+            /** Format: int32 */
+            codesTo: number;
+            surnamesOnCards: boolean;
+            guardiansAllowed: boolean;
+            letterTitle: string;
+            letterBody: string;
+            /** Format: int32 */
+            version: number;
+        };
+        SchoolView: {
+            name: string;
+            timeZone: string;
+            /** Format: double */
+            passingScore: number;
+            /** Format: double */
+            zoneLow: number;
+            /** Format: double */
+            zoneHigh: number;
+            /** Format: int32 */
+            minutesADay: number;
+            /** Format: int32 */
+            picturesTo: number;
+            /** Format: int32 */
+            codesTo: number;
+            surnamesOnCards: boolean;
+            guardiansAllowed: boolean;
+            letterTitle: string;
+            letterBody: string;
+            letterMarks: string[];
+            /** Format: int32 */
+            version: number;
+        };
+        SecretRequest: {
+            kind: string;
+            secret: null | string;
+        };
+        SeenDetails: {
+            givenName: string;
+            familyName: string;
+            /** Format: int32 */
+            grade: number;
+            homeLanguage: null | string;
+            guardianMail: null | string;
+        };
+        SentMail: {
+            /** Format: uuid */
+            id: string;
+            toAddress: string;
+            subject: string;
+            body: string;
+            /** Format: date-time */
+            madeAt: string;
+        };
         SessionView: {
             role: string;
             name: string;
+            lead: boolean;
             firstRun: boolean;
             token: string;
             classes: components["schemas"]["ClassHead"][];
+            handedOver: null | components["schemas"]["HandedOver"];
         };
         SetGoalsRequest: {
             targets: components["schemas"]["GoalTarget"][];
@@ -1773,10 +5232,20 @@ export interface components {
             /** Format: int32 */
             changed: number;
         };
+        SignInRow: {
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            userName: string;
+            secretKind: string;
+            secret: string;
+        };
         SignInView: {
             givenName: string;
             userName: string;
-            pictures: string[];
+            secretKind: string;
+            secret: string;
         };
         SignalView: {
             kind: string;
@@ -1794,6 +5263,39 @@ export interface components {
             /** Format: date-time */
             startedAt: string;
         };
+        StaffRequest: {
+            name: string;
+            mail: null | string;
+            lead: boolean;
+            left: boolean;
+        };
+        StaffRow: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            userName: string;
+            mail: null | string;
+            lead: boolean;
+            leftSchool: boolean;
+            hasPassword: boolean;
+            /** Format: date-time */
+            signedInAt: null | string;
+            classes: string;
+            /** Format: date-time */
+            invited: null | string;
+            fromSource: boolean;
+        };
+        Stay: {
+            /** Format: uuid */
+            classId: string;
+            className: string;
+            yearName: string;
+            schoolName: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: null | string;
+        };
         StrandView: {
             strand: string;
             /** Format: int32 */
@@ -1806,6 +5308,63 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
+        };
+        /** @description What is done for one reader everywhere, set once. */
+        Supports: {
+            /**
+             * @description Texts and questions may be read aloud.
+             * @default false
+             */
+            readAloud: boolean;
+            /**
+             * @description No timer is shown; time is still taken.
+             * @default false
+             */
+            hideTimer: boolean;
+            /**
+             * Format: int32
+             * @description Time allowed, in percent of the usual; 100 to 300.
+             * @default 100
+             */
+            moreTime: number;
+            /**
+             * Format: int32
+             * @description 0 usual, 1 larger, 2 largest.
+             * @default 0
+             */
+            textSize: number;
+            /**
+             * @description Choices are shown one at a time.
+             * @default false
+             */
+            oneChoice: boolean;
+            /**
+             * @description One more try than the assignment allows.
+             * @default false
+             */
+            retry: boolean;
+            /** @description True if every value lies in its range. */
+            holds?: boolean;
+        };
+        Term: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            schoolYearId: string;
+            name: string;
+            /** Format: date */
+            firstDay: string;
+            /** Format: date */
+            lastDay: string;
+        };
+        TermRequest: {
+            /** Format: uuid */
+            id: null | string;
+            name: string;
+            /** Format: date */
+            firstDay: string;
+            /** Format: date */
+            lastDay: string;
         };
         TermView: {
             /** Format: uuid */
@@ -1914,6 +5473,47 @@ export interface components {
             /** Format: uuid */
             id: string;
             givenName: string;
+            secretKind: string;
+        };
+        Transfer: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            readerId: string;
+            name: string;
+            /** Format: int32 */
+            grade: number;
+            /** Format: uuid */
+            fromSchoolId: string;
+            fromSchool: string;
+            /** Format: uuid */
+            toSchoolId: string;
+            toSchool: string;
+            askedBy: string;
+            /** Format: date-time */
+            askedAt: string;
+        };
+        TransferDecision: {
+            take: boolean;
+        };
+        TransferRequest: {
+            /** Format: uuid */
+            readerId: string;
+            /** Format: uuid */
+            toSchoolId: string;
+        };
+        TransfersView: {
+            coming: components["schemas"]["Transfer"][];
+            going: components["schemas"]["Transfer"][];
+            schools: components["schemas"]["OtherSchoolView"][];
+        };
+        TwinView: {
+            /** Format: uuid */
+            readerId: string;
+            name: string;
+            /** Format: int32 */
+            grade: number;
+            where: string;
         };
         UndoneView: {
             sentence: string;
@@ -1933,11 +5533,49 @@ export interface components {
             /** Format: double */
             depthError: number;
         };
+        WithdrawRequest: {
+            guardians: boolean;
+        };
         Word: {
             text: string;
             part: string;
             meaning: string;
             example: string;
+        };
+        YearHead: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            firstDay: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: int32 */
+            classes: number;
+            /** Format: int32 */
+            openClasses: number;
+        };
+        YearRequest: {
+            name: string;
+            /** Format: date */
+            firstDay: string;
+            /** Format: date */
+            lastDay: string;
+            terms: components["schemas"]["TermRequest"][];
+            daysOff: string[];
+        };
+        YearView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            firstDay: string;
+            /** Format: date */
+            lastDay: string;
+            terms: components["schemas"]["Term"][];
+            daysOff: string[];
+            /** Format: int32 */
+            schoolDays: number;
         };
     };
     responses: never;

@@ -2,7 +2,7 @@ using System.Globalization;
 using CsvHelper;
 using CsvHelper.Configuration;
 
-namespace DeepCurrent.Formats.Csv;
+namespace DeepCurrent.Formats.Tables;
 
 public sealed record RosterLine(string GivenName, string FamilyName, int Grade, string Group, double Depth, double From, double To, double? FirstTryPercent, DateTimeOffset? LastRead, int Readings);
 
@@ -22,4 +22,23 @@ public static class CsvFiles
         csv.Flush();
         return text.ToString();
     }
+
+    /// <summary>Rows of plain values under their headings; numbers stay numbers, and text that a spreadsheet would run is quoted with an apostrophe.</summary>
+    public static string Write(IReadOnlyList<string> heading, IEnumerable<IReadOnlyList<object?>> rows)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
+        using var csv = new CsvWriter(text, CultureInfo.InvariantCulture);
+        foreach (var name in heading) csv.WriteField(name);
+        csv.NextRecord();
+        foreach (var row in rows)
+        {
+            foreach (var value in row) csv.WriteField(value is string s && s.Length > 0 && WouldRun(s[0]) ? "'" + s : Convert.ToString(value, CultureInfo.InvariantCulture));
+            csv.NextRecord();
+        }
+        csv.Flush();
+        return text.ToString();
+    }
+
+    /// <summary>True for a first sign at which spreadsheets take a cell for a formula.</summary>
+    public static bool WouldRun(char first) => first is '=' or '+' or '-' or '@' or '\t' or '\r';
 }

@@ -1,0 +1,32 @@
+using System.Text;
+
+namespace DeepCurrent.Core.Roster;
+
+/// <summary>Names compared as people compare them: case, spaces and the kind of apostrophe do not matter; accents do.</summary>
+public static class Names
+{
+    /// <summary>The form of a name that is compared.</summary>
+    public static string Key(string givenName, string familyName) => $"{Folded(givenName)}|{Folded(familyName)}";
+
+    /// <summary>A name without space around it, without doubled space and without control signs.</summary>
+    public static string Tidy(string? name)
+    {
+        var tidy = new StringBuilder();
+        foreach (var rune in (name ?? "").EnumerateRunes())
+        {
+            if (Rune.IsWhiteSpace(rune)) { if (tidy.Length > 0 && tidy[^1] != ' ') tidy.Append(' '); }
+            else if (!Rune.IsControl(rune) && rune.Value is not (0xFEFF or 0x200B or 0xFFFD)) tidy.Append(rune);
+        }
+        return tidy.ToString().TrimEnd();
+    }
+
+    /// <summary>Gives a whole name its two parts: the last word is the family name; "Family, Given" is turned round; one word is a given name.</summary>
+    public static (string Given, string Family) Split(string name)
+    {
+        var tidy = Tidy(name);
+        if (tidy.IndexOf(',') is var comma and > 0) return (tidy[(comma + 1)..].Trim(), tidy[..comma].Trim());
+        return tidy.LastIndexOf(' ') is var space and > 0 ? (tidy[..space], tidy[(space + 1)..]) : (tidy, "");
+    }
+
+    private static string Folded(string name) => Tidy(name).ToLowerInvariant().Replace('’', '\'').Replace('ʼ', '\'').Replace('‐', '-');
+}

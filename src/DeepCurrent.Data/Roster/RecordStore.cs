@@ -1,0 +1,64 @@
+using System.Text.Json.Nodes;
+using Dapper;
+using DeepCurrent.Core.Roster;
+using Npgsql;
+
+namespace DeepCurrent.Data.Roster;
+
+/// <summary>Everything kept about one reader: to give out whole, and to delete whole.</summary>
+public sealed class RecordStore(NpgsqlDataSource db)
+{
+    /// <summary>The whole record as one document.</summary>
+    public async Task<JsonNode> Whole(Guid readerId, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var json = await c.QuerySingleAsync<string>("""
+            select json_build_object(
+              'reader', (select to_jsonb(x) - 'secret' - 'stamp' from reader x where x.id = r.id),
+              'enrolments', (select json_agg(json_build_object('class', k.name, 'year', y.name, 'from', e.from_day, 'to', e.to_day) order by e.from_day) from enrolment e join class k on k.id = e.class_id join school_year y on y.id = k.school_year_id where e.reader_id = r.id),
+              'evidence', (select json_agg(to_jsonb(e) - 'reader_id' order by e.at) from evidence e where e.reader_id = r.id),
+              'depthByDay', (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),
+              'readings', (select json_agg(json_build_object('text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at, 'dueOn', a.due_on, 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at, 'score', k.score, 'forecast', k.forecast,
+                  'answers', (select json_agg(json_build_object('question', q.stem, 'choice', n.choice, 'correct', n.correct, 'attempt', n.attempt, 'at', n.at, 'rushed', n.rushed) order by n.at) from answer n join question q on q.id = n.question_id where n.ticket_id = k.id),
+                  'spells', (select json_agg(json_build_object('page', s.page, 'seconds', s.seconds, 'startedAt', s.started_at) order by s.started_at) from spell s where s.ticket_id = k.id)) order by a.assigned_at)
+                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id where k.reader_id = r.id),
+              'goals', (select json_agg(json_build_object('term', m.name, 'kind', g.kind, 'target', g.target, 'reason', g.reason, 'setAt', g.set_at, 'replacedAt', g.replaced_at) order by g.set_at) from goal g join term m on m.id = g.term_id where g.reader_id = r.id),
+              'groups', (select json_agg(json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at) from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id),
+              'guardians', (select json_agg(json_build_object('name', a.name, 'mail', a.mail, 'since', w.since, 'endedAt', w.ended_at)) from guardianship w join adult a on a.id = w.adult_id where w.reader_id = r.id),
+              'changes', (select json_agg(json_build_object('at', h.at, 'by', a.name, 'what', case when (select count(*) from change_reader z where z.change_id = h.id) = 1 then h.summary else 'A change to several readers' end) order by h.at) from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id where x.reader_id = r.id),
+              'lookedAt', (select json_agg(json_build_object('at', l.at, 'by', a.name, 'what', l.what) order by l.at) from looked l left join adult a on a.id = l.adult_id where l.reader_id = r.id))::text
+            from reader r where r.id = @readerId and r.school_id = @schoolId
+            """, new { readerId, schoolId });
+        return JsonNode.Parse(json)!;
+    }
+
+    /// <summary>Deletes a reader and everything about them, also from the kept steps of changes, from drafts and from roster files; guardians of nobody else go too. False if there is no such reader.</summary>
+    public async Task<bool> Delete(RosterReader reader, Guid schoolId, Guid adultId, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        foreach (var change in (await c.QueryAsync<Guid>("select distinct change_id from change_reader where reader_id = @Id", new { reader.Id }, t)).ToList())
+            foreach (var (part, body) in (await c.QueryAsync<(int, byte[])>("select part, body from change_part where change_id = @change", new { change }, t)).ToList())
+            {
+                var steps = RosterWriter.Unpack(body);
+                var left = steps with { Readers = [.. steps.Readers.Where(s => s.Id != reader.Id)], Enrolments = [.. steps.Enrolments.Where(s => (s.After ?? s.Before)!.ReaderId != reader.Id)], Levels = [.. steps.Levels.Where(s => (s.After ?? s.Before)!.ReaderId != reader.Id)] };
+                if (left.Steps < steps.Steps) await c.ExecuteAsync("update change_part set body = @body where change_id = @change and part = @part", new { change, part, body = RosterWriter.Pack(left) }, t);
+            }
+        var twins = (await c.QueryAsync<Guid>("select id from reader where merged_into = @Id", new { reader.Id }, t)).ToArray();
+        await c.ExecuteAsync("""
+            update change h set summary = replace(h.summary, @FullName, 'a reader') where h.school_id = @schoolId and strpos(h.summary, @FullName) > 0 and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = @Id);
+            delete from change_reader where reader_id = @Id or reader_id = any(@twins);
+            delete from list_draft d using class k where k.id = d.class_id and k.school_id = @schoolId and d.rows::text ilike '%' || @pattern || '%';
+            delete from import where school_id = @schoolId and state <> 'working';
+            delete from joining j using class k where k.id = j.class_id and k.school_id = @schoolId and lower(j.given_name) = lower(@GivenName) and lower(j.family_name) = lower(@FamilyName);
+            delete from mail where school_id = @schoolId and to_address in (select a.mail from guardianship g join adult a on a.id = g.adult_id where g.reader_id = @Id);
+            delete from adult a using guardianship g where g.adult_id = a.id and g.reader_id = @Id and a.kind = 'guardian' and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> @Id);
+            update looked set reader_id = null where reader_id = @Id or reader_id = any(@twins);
+            delete from reader where id = any(@twins)
+            """, new { reader.Id, reader.FullName, reader.GivenName, reader.FamilyName, schoolId, twins, pattern = reader.GivenName.Replace("\\", "\\\\").Replace("%", "\\%").Replace("_", "\\_") }, t);
+        if (await c.ExecuteAsync("delete from reader where id = @Id and school_id = @schoolId", new { reader.Id, schoolId }, t) == 0) return false;
+        await c.ExecuteAsync("insert into looked (school_id, adult_id, at, what, note) values (@schoolId, @adultId, @now, 'reader-deleted', 'A reader and everything kept about them')", new { schoolId, adultId, now }, t);
+        await t.CommitAsync();
+        return true;
+    }
+}

@@ -1,0 +1,125 @@
+using Dapper;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Storage;
+using Npgsql;
+
+namespace DeepCurrent.Data.Roster;
+
+/// <summary>Reads a school's roster as the rules see it.</summary>
+public sealed class RosterStore(NpgsqlDataSource db)
+{
+    private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school";
+    private const string ClassColumns = "id, source_id, school_year_id, name, code, first_day, last_day, closed";
+    private const string ReaderColumns = "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, secret, supports::text, left_school";
+
+    /// <summary>The whole roster, without stated levels. Goes through rows as they come, for schools of any size.</summary>
+    public async Task<RosterState> Load(Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var state = new RosterState();
+        await Read(c, $"select {AdultColumns} from adult where school_id = $1 and kind = 'staff'", schoolId, r => Put(state.Adults, Adult(r)));
+        await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r => Put(state.Classes, Class(r)));
+        await Read(c, $"select {ReaderColumns} from reader where school_id = $1", schoolId, r => Put(state.Readers, Reader(r)));
+        await Read(c, "select a.id, a.class_id, a.adult_id, a.role from class_adult a join class c on c.id = a.class_id where c.school_id = $1", schoolId, r => Put(state.Teachings, new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3))));
+        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day from enrolment e join class c on c.id = e.class_id where c.school_id = $1", schoolId, r => Put(state.Enrolments, Enrolled(r)));
+        return state;
+    }
+
+    /// <summary>Adds the levels stated for readers of a class, so that a list that comes again is known again.</summary>
+    public async Task AddLevels(RosterState state, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await Read(c, "select e.id, e.reader_id, e.value, e.at from evidence e join reader r on r.id = e.reader_id where r.school_id = $1 and e.kind = 'level'", schoolId, r => Put(state.Levels, Level(r)));
+    }
+
+    public async Task<RosterReader?> Reader(Guid id, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await One(c, null, $"select {ReaderColumns} from reader where id = $1 and school_id = $2", id, schoolId, Reader);
+    }
+
+    public async Task<IReadOnlyList<RosterReader>> Readers(IReadOnlyCollection<Guid> ids, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var q = new NpgsqlCommand($"select {ReaderColumns} from reader where id = any($1) and school_id = $2", c) { Parameters = { new() { Value = ids.ToArray() }, new() { Value = schoolId } } };
+        await using var r = await q.ExecuteReaderAsync();
+        var found = new List<RosterReader>();
+        while (await r.ReadAsync()) found.Add(Reader(r));
+        return found;
+    }
+
+    public async Task<RosterClass?> Class(Guid id, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await One(c, null, $"select {ClassColumns} from class where id = $1 and school_id = $2", id, schoolId, Class);
+    }
+
+    public async Task<RosterAdult?> Adult(Guid id, Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await One(c, null, $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'staff'", id, schoolId, Adult);
+    }
+
+    /// <summary>Enrolments of some readers, ended ones too.</summary>
+    public async Task<IReadOnlyList<Enrolment>> Enrolments(IReadOnlyCollection<Guid> readerIds)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<Enrolment>("select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\" from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000", new { readerIds = readerIds.ToArray() })).ToList();
+    }
+
+    public async Task<IReadOnlyList<Teaching>> Teachings(Guid classId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<Teaching>("select id, class_id, adult_id, role from class_adult where class_id = @classId limit 200", new { classId })).ToList();
+    }
+
+    /// <summary>Names of readers and classes.</summary>
+    public async Task<IReadOnlyList<(Guid Id, string Name)>> Named(IReadOnlyCollection<Guid> ids)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<(Guid, string)>("select id, trim(given_name || ' ' || family_name) from reader where id = any(@ids) union all select id, name from class where id = any(@ids)", new { ids = ids.Distinct().ToArray() })).ToList();
+    }
+
+    /// <summary>Every name that is taken: readers' in this school, adults' everywhere.</summary>
+    public async Task<(HashSet<string> Readers, HashSet<string> Adults, HashSet<string> Codes)> Taken(Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return ((await c.QueryAsync<string>("select user_name from reader where school_id = @schoolId", new { schoolId })).ToHashSet(),
+            (await c.QueryAsync<string>("select lower(user_name) from adult")).ToHashSet(), (await c.QueryAsync<string>("select code from class")).ToHashSet());
+    }
+
+    internal static RosterReader Reader(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), r.GetString(4), r.GetInt32(5), Text(r, 6), Text(r, 7), Enum.Parse<SecretKind>(r.GetString(8)), r.GetString(9), SupportsOf(r.GetString(10)), r.GetBoolean(11));
+
+    internal static RosterAdult Adult(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), Text(r, 4), r.GetBoolean(5), r.GetBoolean(6));
+
+    internal static RosterClass Class(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetString(3), r.GetString(4), Day(r, 5), Day(r, 6), r.GetBoolean(7));
+
+    internal static Enrolment Enrolled(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetGuid(3), r.GetFieldValue<DateOnly>(4), Day(r, 5));
+
+    internal static StatedLevel Level(NpgsqlDataReader r) => new(r.GetGuid(0), r.GetGuid(1), r.GetDouble(2), r.GetFieldValue<DateTimeOffset>(3));
+
+    // Most readers have none, and one object does for them all.
+    internal static Supports SupportsOf(string json) => json == "{}" ? Supports.None : Database.FromJson<Supports>(json);
+
+    internal static string SupportsText(Supports supports) => supports == Supports.None ? "{}" : Database.ToJson(supports);
+
+    internal static async Task<T?> One<T>(NpgsqlConnection c, NpgsqlTransaction? t, string sql, Guid id, Guid schoolId, Func<NpgsqlDataReader, T> make) where T : class
+    {
+        await using var q = new NpgsqlCommand(sql, c, t) { Parameters = { new() { Value = id }, new() { Value = schoolId } } };
+        await using var r = await q.ExecuteReaderAsync();
+        return await r.ReadAsync() ? make(r) : null;
+    }
+
+    private static async Task Read(NpgsqlConnection c, string sql, Guid schoolId, Action<NpgsqlDataReader> take)
+    {
+        await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = schoolId } } };
+        await using var r = await q.ExecuteReaderAsync();
+        while (await r.ReadAsync()) take(r);
+    }
+
+    private static void Put<T>(Dictionary<Guid, T> things, T thing) where T : IRosterThing => things[thing.Id] = thing;
+
+    private static string? Text(NpgsqlDataReader r, int i) => r.IsDBNull(i) ? null : r.GetString(i);
+
+    private static DateOnly? Day(NpgsqlDataReader r, int i) => r.IsDBNull(i) ? null : r.GetFieldValue<DateOnly>(i);
+}

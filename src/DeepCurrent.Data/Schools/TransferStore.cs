@@ -1,0 +1,63 @@
+using Dapper;
+using Npgsql;
+
+namespace DeepCurrent.Data.Schools;
+
+/// <summary>A reader on the way from one school to another.</summary>
+public sealed record Transfer(Guid Id, Guid ReaderId, string Name, int Grade, Guid FromSchoolId, string FromSchool, Guid ToSchoolId, string ToSchool, string AskedBy, DateTimeOffset AskedAt);
+
+/// <summary>Readers who change schools: the one school offers, the other takes. History goes along.</summary>
+public sealed class TransferStore(NpgsqlDataSource db)
+{
+    public async Task<IReadOnlyList<(Guid Id, string Name)>> OtherSchools(Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<(Guid, string)>("select id, name from school where id <> @schoolId order by name limit 500", new { schoolId })).ToList();
+    }
+
+    public async Task<IReadOnlyList<Transfer>> Open(Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<Transfer>("""
+            select x.id, x.reader_id, trim(r.given_name || ' ' || r.family_name) as name, r.grade, x.from_school_id, f.name as from_school, x.to_school_id, t.name as to_school, a.name as asked_by, x.asked_at
+            from transfer x join reader r on r.id = x.reader_id join school f on f.id = x.from_school_id join school t on t.id = x.to_school_id join adult a on a.id = x.asked_by
+            where x.decided_at is null and (x.from_school_id = @schoolId or x.to_school_id = @schoolId)
+            order by x.asked_at
+            limit 500
+            """, new { schoolId })).ToList();
+    }
+
+    /// <summary>Offers a reader; false if an offer is open already or there is no such school.</summary>
+    public async Task<bool> Ask(Guid id, Guid readerId, Guid from, Guid to, Guid adultId, DateTimeOffset at)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.ExecuteAsync("""
+            insert into transfer (id, reader_id, from_school_id, to_school_id, asked_by, asked_at)
+            select @id, @readerId, @from, s.id, @adultId, @at from school s where s.id = @to and s.id <> @from and not exists (select 1 from transfer x where x.reader_id = @readerId and x.decided_at is null)
+            """, new { id, readerId, from, to, adultId, at }) == 1;
+    }
+
+    /// <summary>Takes or declines an offer (or, for the school that made it, takes it back).</summary>
+    /// <param name="userName">The reader's user name at the new school.</param>
+    public async Task<bool> Decide(Guid id, Guid schoolId, bool take, Func<IReadOnlySet<string>, string, string> userName, DateOnly today, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var found = await c.QuerySingleOrDefaultAsync<(Guid ReaderId, Guid From, Guid To)>("select reader_id, from_school_id, to_school_id from transfer where id = @id and decided_at is null and (to_school_id = @schoolId or (from_school_id = @schoolId and not @take)) for update", new { id, schoolId, take }, t);
+        if (found.ReaderId == Guid.Empty) return false;
+        await c.ExecuteAsync("update transfer set decided_at = @now, taken = @take where id = @id", new { id, now, take }, t);
+        if (take)
+        {
+            var taken = (await c.QueryAsync<string>("select user_name from reader where school_id = @schoolId", new { schoolId }, t)).ToHashSet();
+            var had = await c.QuerySingleAsync<string>("select user_name from reader where id = @ReaderId", new { found.ReaderId }, t);
+            await c.ExecuteAsync("""
+                update enrolment set to_day = greatest(from_day, @today) where reader_id = @ReaderId and to_day is null;
+                delete from group_member m using guided_group g where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
+                update reader set school_id = @schoolId, moved_from = @From, source_id = null, user_name = @name, stamp = gen_random_uuid(), left_school = false where id = @ReaderId;
+                update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
+                """, new { found.ReaderId, found.From, schoolId, today, now, name = userName(taken, had) }, t);
+        }
+        await t.CommitAsync();
+        return true;
+    }
+}

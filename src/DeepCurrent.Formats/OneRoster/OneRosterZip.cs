@@ -1,0 +1,146 @@
+using System.Globalization;
+using System.IO.Compression;
+using System.Text;
+using CsvHelper;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Formats.Tables;
+
+namespace DeepCurrent.Formats.OneRoster;
+
+/// <summary>What people have put right in a file: cells by file, line and column, and rows left out.</summary>
+public sealed record Mends(IReadOnlyDictionary<(string File, int Line, string Column), string> Cells, IReadOnlySet<(string File, int Line)> LeftOut)
+{
+    public static readonly Mends None = new(new Dictionary<(string, int, string), string>(), new HashSet<(string, int)>());
+}
+
+/// <param name="Orgs">The schools and districts the file names: id, name, type.</param>
+public sealed record OneRosterFile(SourceRoster Roster, IReadOnlyList<(string Id, string Name, string Type)> Orgs);
+
+/// <summary>Reads the OneRoster 1.2 CSV binding (and 1.1's, which puts roles in the users' rows): a zip with manifest.csv and one file for each kind of thing.</summary>
+/// <remarks>1EdTech, OneRoster 1.2 CSV Binding.</remarks>
+public static class OneRosterZip
+{
+    private const long Largest = 1L << 30;
+
+    // In the order in which they lean on one another.
+    private static readonly string[] Files = ["orgs", "academicSessions", "classes", "roles", "users", "enrollments"];
+
+    private static readonly Dictionary<string, string[]> Needed = new()
+    {
+        ["orgs"] = ["sourcedId", "name", "type"], ["academicSessions"] = ["sourcedId", "startDate", "endDate"], ["classes"] = ["sourcedId", "title"], ["roles"] = ["userSourcedId", "role"],
+        ["users"] = ["sourcedId", "givenName", "familyName"], ["enrollments"] = ["sourcedId", "classSourcedId", "userSourcedId", "role"],
+    };
+
+    /// <param name="org">Only what belongs to this org; null for everything in the file.</param>
+    /// <param name="read">Told the bytes unpacked so far and in all.</param>
+    /// <exception cref="Unreadable">No zip, no roster in it, or more than can be taken in.</exception>
+    public static OneRosterFile Read(byte[] bytes, string? org, Mends mends, Action<long, long>? read = null)
+    {
+        if (!bytes.AsSpan().StartsWith("PK"u8)) throw new Unreadable("This is not a zip archive. OneRoster comes as one zip with manifest.csv in it.");
+        using var zip = TableFile.OpenZip(bytes);
+        var scopes = Scopes(zip);
+        var builder = new RosterBuilder(org);
+        long total = Files.Sum(f => Entry(zip, f)?.Length ?? 0), done = 0, budget = Largest;
+        foreach (var file in Files)
+        {
+            if (Entry(zip, file) is not { } entry) continue;
+            if (scopes.GetValueOrDefault(file, SourceScope.Whole) == SourceScope.Absent) continue;
+            using var stream = ZipGuard.Open(entry, budget);
+            done += Rows(stream, file, builder, mends, n => read?.Invoke(done + n, total));
+            budget = Largest - done;
+            read?.Invoke(done, total);
+        }
+        SourceScope Scope(string file) => Entry(zip, file) is null ? SourceScope.Absent : scopes.GetValueOrDefault(file, SourceScope.Whole);
+        if (Entry(zip, "users") is null && Entry(zip, "classes") is null && Entry(zip, "enrollments") is null) throw new Unreadable("There is no users.csv, classes.csv or enrollments.csv in this archive.");
+        return new(builder.Build("OneRoster 1.2 CSV", Scope("users"), Scope("classes"), Scope("enrollments")), builder.Orgs);
+    }
+
+    private static Dictionary<string, SourceScope> Scopes(ZipArchive zip)
+    {
+        var scopes = new Dictionary<string, SourceScope>();
+        if (Entry(zip, "manifest") is not { } entry) return scopes;
+        using var stream = ZipGuard.Open(entry, 1 << 20);
+        using var text = new StreamReader(stream);
+        using var csv = new CsvParser(text, TableFile.Settings(","));
+        while (csv.Read())
+            if (csv.Record is [var name, var value, ..] && name.StartsWith("file.", StringComparison.Ordinal))
+                scopes[name[5..]] = value.ToLowerInvariant() switch { "bulk" => SourceScope.Whole, "delta" => SourceScope.Changes, _ => SourceScope.Absent };
+        return scopes;
+    }
+
+    // Some exports put everything into one folder; names with more of a path are not looked at.
+    private static ZipArchiveEntry? Entry(ZipArchive zip, string file) =>
+        zip.Entries.FirstOrDefault(e => e.Name.Equals(file + ".csv", StringComparison.OrdinalIgnoreCase) && e.FullName.Count(c => c is '/' or '\\') <= 1 && !e.FullName.Contains("..", StringComparison.Ordinal));
+
+    private static long Rows(Stream stream, string file, RosterBuilder builder, Mends mends, Action<long> read)
+    {
+        using var counted = new Counted(stream);
+        using var text = Text(counted);
+        using var csv = new CsvParser(text, TableFile.Settings(","));
+        var name = file + ".csv";
+        if (!csv.Read()) return counted.Bytes;
+        var columns = (csv.Record ?? []).Select((heading, i) => (heading, i)).GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
+        if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing) throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
+        Action<ISourceRow> take = file switch { "orgs" => builder.Org, "academicSessions" => builder.Session, "classes" => builder.Class, "roles" => builder.Role, "users" => builder.User, _ => builder.Enrolment };
+        var mended = mends.Cells.Keys.Where(k => k.File == name).Select(k => k.Line).ToHashSet();
+        var line = 1;
+        try
+        {
+            while (csv.Read())
+            {
+                line++;
+                if (csv.Record is not { } cells || cells.All(c => c.Length == 0) || mends.LeftOut.Contains((name, line))) continue;
+                take(mended.Contains(line) ? new MendedRow(new(name, line), columns, cells, mends) : new CsvRow(new(name, line), columns, cells));
+                if (line % 4096 == 0) read(counted.Bytes);
+            }
+        }
+        catch (CsvHelperException) { throw new Unreadable($"{name} cannot be read after line {line}. Look for a quotation mark that is not closed."); }
+        return counted.Bytes;
+    }
+
+    private static StreamReader Text(Counted stream)
+    {
+        var head = new byte[4096];
+        var n = stream.ReadAtLeast(head, head.Length, throwOnEndOfStream: false);
+        var (encoding, _) = Decoding.Detect(head.AsSpan(0, n));
+        return new(new Joined(head.AsMemory(0, n), stream), encoding, detectEncodingFromByteOrderMarks: true, 1 << 16);
+    }
+
+    private record CsvRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells) : ISourceRow
+    {
+        public virtual string Get(string field) => Columns.TryGetValue(field, out var i) && i < Cells.Length ? Cells[i] : "";
+    }
+
+    private sealed record MendedRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells, Mends Mends) : CsvRow(At, Columns, Cells)
+    {
+        public override string Get(string field) => Mends.Cells.TryGetValue((At.File, At.Line, field), out var put) ? put : base.Get(field);
+    }
+
+    /// <summary>Counts what has been read of a stream.</summary>
+    private sealed class Counted(Stream inner) : ReadingStream
+    {
+        public long Bytes { get; private set; }
+
+        public override int Read(Span<byte> buffer)
+        {
+            var n = inner.Read(buffer);
+            Bytes += n;
+            return n;
+        }
+    }
+
+    /// <summary>What has been looked at already, then the rest.</summary>
+    private sealed class Joined(Memory<byte> head, Stream rest) : ReadingStream
+    {
+        private Memory<byte> left = head;
+
+        public override int Read(Span<byte> buffer)
+        {
+            if (left.IsEmpty) return rest.Read(buffer);
+            var n = Math.Min(left.Length, buffer.Length);
+            left.Span[..n].CopyTo(buffer);
+            left = left[n..];
+            return n;
+        }
+    }
+}

@@ -1,0 +1,157 @@
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Imports;
+using DeepCurrent.Data.Roster;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Formats;
+using DeepCurrent.Formats.OneRoster;
+using DeepCurrent.Web.Roster;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Imports;
+
+/// <summary>What an import would do to one kind of thing.</summary>
+public sealed record KindCounts(string Kind, int Added, int Changed, int Ended, int Back);
+
+/// <summary>One line of what an import would do.</summary>
+/// <param name="What">added, changed, moved, ended or back.</param>
+public sealed record PreviewLine(string Kind, string What, string Name, string Detail);
+
+/// <summary>A row that is held back, or that something is said about.</summary>
+public sealed record ProblemLine(string File, int Line, string Column, string Value, string Reason, bool Stops);
+
+/// <param name="Print">Stands for what would be done; an import that would now do something else is shown again.</param>
+/// <param name="Lines">The first of what would be done.</param>
+public sealed record ImportPreview(string Print, IReadOnlyList<KindCounts> Counts, int Moved, int Linked, IReadOnlyList<PreviewLine> Lines, int LinesInAll, IReadOnlyList<ProblemLine> Problems, int Stopped, int Noted, IReadOnlyList<OrgLine> Orgs, int Steps);
+
+public sealed record OrgLine(string Id, string Name, string Type);
+
+/// <summary>Works an import out, and carries it out.</summary>
+public sealed class ImportWork(ImportStore imports, RosterStore rosters, RosterWriter writer, SchoolStore schools, Secrets secrets, TimeProvider clock)
+{
+    private const int MostLines = 400, MostProblems = 500;
+
+    public async Task Do(ImportHead head, CancellationToken stop)
+    {
+        try
+        {
+            var apply = head.Wanted == "apply";
+            var (result, orgs, yardstick, now) = await Reckon(head, pretend: !apply);
+            var preview = Preview(result, orgs, await Names(result));
+            if (!apply) { await imports.Ready(head.Id, Database.ToJson(preview)); return; }
+            var before = head.Preview is null ? null : Database.FromJson<ImportPreview>(head.Preview);
+            if (before?.Print != preview.Print)
+            {
+                await imports.Ready(head.Id, Database.ToJson(preview));
+                await imports.Failed(head.Id, "The roster has been changed since this was looked at, so the import would now do something else. Look at it again.");
+                return;
+            }
+            stop.ThrowIfCancellationRequested();
+            if (result.Change.Steps == 0) { await imports.Ready(head.Id, Database.ToJson(preview)); return; }
+            await Report(head, 0.5, "Writing");
+            var sentence = $"Took in {head.Name}: {string.Join(", ", preview.Counts.Where(c => c.Added + c.Changed + c.Ended + c.Back > 0).Select(c => $"{c.Added + c.Changed + c.Ended + c.Back:N0} {c.Kind}"))}";
+            await writer.Apply(result.Change, new(head.SchoolId, null, head.AdultId, sentence, now), yardstick, (c, t, change) => ImportStore.Applied(c, t, head.Id, change), p => _ = Report(head, 0.5 + p / 2, "Writing"));
+        }
+        catch (Unreadable e) { await imports.Failed(head.Id, e.Message); }
+        catch (BuiltOn e) { await imports.Failed(head.Id, e.Message); }
+    }
+
+    private async Task<(SourceResult Result, IReadOnlyList<OrgLine> Orgs, Yardstick Yardstick, DateTimeOffset Now)> Reckon(ImportHead head, bool pretend)
+    {
+        var now = clock.GetUtcNow();
+        now = new(now.Ticks - now.Ticks % TimeSpan.TicksPerMicrosecond, TimeSpan.Zero);
+        var school = await schools.Get(head.SchoolId);
+        var today = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(school.TimeZone)).DateTime);
+        var year = await schools.CurrentYear(head.SchoolId, today) ?? throw new Unreadable("No school year has begun yet. Add one, then take the roster in.");
+        await Report(head, 0.02, "Reading");
+        var lastTold = 0.0;
+        var file = OneRosterZip.Read(await imports.Body(head.Id), head.Org, MendsOf(head), (done, all) =>
+        {
+            var p = 0.02 + 0.28 * done / Math.Max(1, all);
+            if (p - lastTold < 0.02) return;
+            lastTold = p;
+            _ = Report(head, p, "Reading");
+        });
+        await Report(head, 0.3, "Comparing");
+        var state = await rosters.Load(head.SchoolId);
+        var (readerNames, adultNames, codes) = await rosters.Taken(head.SchoolId);
+        var makers = RosterDesk.For(readerNames, adultNames, codes, school, secrets, pretend);
+        var keeps = state.Adults.Values.Where(a => a.Lead).Select(a => a.Id).Append(head.AdultId).ToHashSet();
+        var result = SourceReconciler.Reconcile(state, file.Roster, new(year.Id, today, school.Chart, keeps), makers);
+        await Report(head, 0.45, "Comparing");
+        return (result, [.. file.Orgs.Where(o => o.Type is "school" or "").Select(o => new OrgLine(o.Id, o.Name, o.Type)).Take(500)], new(school.Chart, year), now);
+    }
+
+    private async Task Report(ImportHead head, double progress, string stage)
+    {
+        try { await imports.Progress(head.Id, progress, stage); }
+        catch (Npgsql.NpgsqlException) { /* Progress is told again; the work itself will say if the database is gone. */ }
+    }
+
+    /// <summary>Names of the readers and classes that enrolments are about and that are not themselves in the change.</summary>
+    private async Task<(Dictionary<Guid, string> Readers, Dictionary<Guid, string> Classes)> Names(SourceResult result)
+    {
+        var lines = result.Change.Enrolments.Take(MostLines).Select(s => (s.After ?? s.Before)!).ToList();
+        var readers = result.Change.Readers.ToDictionary(s => s.Id, s => (s.After ?? s.Before)!.FullName);
+        var classes = result.Change.Classes.ToDictionary(s => s.Id, s => (s.After ?? s.Before)!.Name);
+        foreach (var (id, name) in await rosters.Named([.. lines.Select(e => e.ReaderId).Where(id => !readers.ContainsKey(id)), .. lines.Select(e => e.ClassId).Where(id => !classes.ContainsKey(id))]))
+        {
+            readers.TryAdd(id, name);
+            classes.TryAdd(id, name);
+        }
+        return (readers, classes);
+    }
+
+    private static Mends MendsOf(ImportHead head)
+    {
+        var rows = Database.FromJson<List<MendRow>>(head.Mends);
+        return new(rows.Where(m => m.Column is not null).GroupBy(m => (m.File, m.Line, m.Column!)).ToDictionary(g => g.Key, g => g.Last().Value ?? ""), rows.Where(m => m.Column is null).Select(m => (m.File, m.Line)).ToHashSet());
+    }
+
+    private static ImportPreview Preview(SourceResult result, IReadOnlyList<OrgLine> orgs, (Dictionary<Guid, string> Readers, Dictionary<Guid, string> Classes) names)
+    {
+        var change = result.Change;
+        var moved = change.MovedReaders();
+        KindCounts[] counts =
+        [
+            Count("readers", change.Readers, r => r.Left), Count("teachers", change.Adults, a => a.Left), Count("classes", change.Classes, c => c.Closed), Count("enrolments", change.Enrolments, e => e.To is not null), Count("teaching", change.Teachings, _ => false),
+        ];
+        string Reader(Guid id) => names.Readers.GetValueOrDefault(id, "A reader");
+        string Class(Guid id) => names.Classes.GetValueOrDefault(id, "a class");
+        var lines = change.Readers.Select(s => Line("readers", s, r => r.FullName, r => r.Left, Differences)).Concat(change.Adults.Select(s => Line("teachers", s, a => a.Name, a => a.Left, (_, _) => "")))
+            .Concat(change.Classes.Select(s => Line("classes", s, c => c.Name, c => c.Closed, (b, a) => b.Name == a.Name ? "dates" : $"was {b.Name}")))
+            .Concat(change.Enrolments.Select(s => Line("enrolments", s, e => $"{Reader(e.ReaderId)} in {Class(e.ClassId)}", e => e.To is not null, (_, _) => "") is var line && moved.Contains((s.After ?? s.Before)!.ReaderId) ? line with { What = "moved", Detail = line.What == "ended" ? "leaves" : "joins" } : line));
+        var problems = result.Problems.OrderByDescending(p => p.Stops).Take(MostProblems).Select(p => new ProblemLine(p.At.File, p.At.Line, p.Column, p.Value.Length > 120 ? p.Value[..120] : p.Value, p.Reason, p.Stops)).ToList();
+        return new(Print(counts, moved.Count, result), counts, moved.Count, result.Linked, [.. lines.OrderBy(l => l.What is "added" ? 1 : 0).Take(MostLines)], change.Steps, problems, result.Problems.Count(p => p.Stops), result.Problems.Count(p => !p.Stops), orgs, change.Steps);
+    }
+
+    // New ids and secrets differ each time; what is compared is how much of what is done, and to whom. FNV-1a, which is the same in every process.
+    private static string Print(KindCounts[] counts, int moved, SourceResult result)
+    {
+        var fold = result.Change.Readers.Select(s => (s.After ?? s.Before)!.FullName).Concat(result.Change.Classes.Select(s => (s.After ?? s.Before)!.Name))
+            .Aggregate(14695981039346656037UL, (sum, text) => text.Aggregate(sum, (x, c) => (x ^ c) * 1099511628211UL));
+        return $"{string.Join(' ', counts.Select(c => $"{c.Added}.{c.Changed}.{c.Ended}.{c.Back}"))} {moved} {fold:x}";
+    }
+
+    private static KindCounts Count<T>(string kind, IReadOnlyList<Step<T>> steps, Func<T, bool> ended) where T : class, IRosterThing
+    {
+        int added = 0, changed = 0, gone = 0, back = 0;
+        foreach (var s in steps)
+            switch (What(s, ended)) { case "added": added++; break; case "ended": gone++; break; case "back": back++; break; default: changed++; break; }
+        return new(kind, added, changed, gone, back);
+    }
+
+    private static string What<T>(Step<T> s, Func<T, bool> ended) where T : class, IRosterThing =>
+        s.Before is null ? "added" : s.After is null || (ended(s.After) && !ended(s.Before)) ? "ended" : ended(s.Before) && !ended(s.After) ? "back" : "changed";
+
+    private static PreviewLine Line<T>(string kind, Step<T> s, Func<T, string> name, Func<T, bool> ended, Func<T, T, string> differences) where T : class, IRosterThing
+    {
+        var what = What(s, ended);
+        return new(kind, what, name((s.After ?? s.Before)!), what == "changed" ? differences(s.Before!, s.After!) : "");
+    }
+
+    private static string Differences(RosterReader before, RosterReader after) => string.Join(", ", new[]
+    {
+        before.FullName != after.FullName ? $"was {before.FullName}" : "", before.Grade != after.Grade ? $"grade {before.Grade} to {after.Grade}" : "", before.SourceId != after.SourceId ? "linked to the source" : "",
+    }.Where(d => d.Length > 0));
+}

@@ -1,0 +1,68 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Roster;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Roster;
+
+/// <param name="Id">Made by the one who asks, so that asking twice is asking once.</param>
+public sealed record JoinRequest(Guid Id, string Code, string GivenName, string? FamilyName);
+
+/// <param name="Accept">Take them in; otherwise the request is set aside.</param>
+/// <param name="SameAs">A reader of the school who this is; null for a new reader.</param>
+public sealed record JoinDecision(bool Accept, Guid? SameAs, int Grade);
+
+/// <summary>Joining a class by its code, with the teacher's approval.</summary>
+public static class JoinEndpoints
+{
+    private const int MostWaiting = 60;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/session/join", Ask).AllowAnonymous();
+        api.MapPost("/classes/{classId:guid}/joinings/{joiningId:guid}", Decide);
+    }
+
+    private static async Task Ask(JoinRequest request, SchoolStore schools, MemberStore members, SignInLimits limits, Desk desk, HttpContext http)
+    {
+        string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
+        if (given.Length is 0 or > ListReconciler.LongestName || family.Length > ListReconciler.LongestName) throw Refused.Field("givenName", "Write your name.");
+        (Guid Id, string Name)? found = null;
+        if (!await limits.Try(http, $"code {http.Connection.RemoteIpAddress}", async () => (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null)) throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+        if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting)) throw Refused.Conflict("too-many-waiting", "Your teacher has to answer others first. Tell them that you want to join.");
+    }
+
+    private static async Task<RosterChanged> Decide(Guid classId, Guid joiningId, JoinDecision decision, Desk desk, RosterDesk roster, RosterStore rosters, MemberStore members)
+    {
+        var place = await desk.Class(classId, Deed.ChangeRoster);
+        var asked = (await members.Joinings(classId)).FirstOrDefault(j => j.Id == joiningId) ?? throw Refused.NotFound();
+        if (!decision.Accept)
+        {
+            await members.Decide(joiningId, classId, null, desk.Now);
+            return new(null, $"{asked.GivenName} was not taken in");
+        }
+        if (decision.Grade is < Grades.Lowest or > Grades.Highest) throw Refused.Field("grade", "Choose a grade from K to 12.");
+        ChangeSet steps;
+        Guid readerId;
+        if (decision.SameAs is { } known)
+        {
+            var readers = await rosters.Readers([known], place.SchoolId);
+            if (readers.Count == 0) throw Refused.NotFound();
+            readerId = known;
+            steps = RosterMoves.Enrol(readers, await rosters.Enrolments([known]), classId, await desk.Today(), Guid.CreateVersion7);
+        }
+        else
+        {
+            var makers = await roster.Makers();
+            var (kind, secret) = makers.Secret(decision.Grade);
+            var reader = new RosterReader(makers.NewId(), null, asked.GivenName, asked.FamilyName, makers.ReaderName(asked.GivenName, asked.FamilyName), decision.Grade, null, null, kind, secret, Supports.None, Left: false);
+            readerId = reader.Id;
+            steps = ChangeSet.Nothing with { Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))] };
+        }
+        var done = await MemberEndpoints.Done(roster, steps, classId, $"Took {asked.GivenName} {asked.FamilyName} in by the class code".Replace("  ", " "));
+        await members.Decide(joiningId, classId, readerId, desk.Now);
+        return done;
+    }
+}

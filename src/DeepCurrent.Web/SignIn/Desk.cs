@@ -1,0 +1,53 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Hosting;
+
+namespace DeepCurrent.Web.SignIn;
+
+/// <summary>Finds what is asked for and decides whether the one who asks may have it. What may not be had is not found.</summary>
+public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderStore readers, TimeProvider clock)
+{
+    private School? school;
+
+    public Who Who { get; } = Who.From(http.HttpContext?.User ?? new());
+
+    /// <summary>Now: the same for all of one request, and as finely as the database keeps it.</summary>
+    public DateTimeOffset Now { get; } = clock.GetUtcNow() is var now ? new(now.Ticks - now.Ticks % TimeSpan.TicksPerMicrosecond, TimeSpan.Zero) : default;
+
+    public async Task<ClassPlace> Class(Guid classId, Deed deed)
+    {
+        var place = Who.Role == Role.Teacher ? await schools.Place(classId, Who.SchoolId, Who.Id) : null;
+        return place is not null && May(deed, AccessRules.PartOf(place.Part)) ? place : throw Refused.NotFound();
+    }
+
+    public async Task<ReaderHead> Reader(Guid readerId, Deed deed)
+    {
+        var reader = Who.Role == Role.Teacher ? await readers.Find(readerId, Who.SchoolId, Who.Id) : null;
+        return reader is not null && May(deed, AccessRules.PartOf(reader.Part)) ? reader : throw Refused.NotFound();
+    }
+
+    /// <summary>Something of the asker's school that belongs to no class.</summary>
+    public void Library(Deed deed = Deed.SeeLibrary)
+    {
+        if (!May(deed, Part.None)) throw Refused.NotFound();
+    }
+
+    /// <summary>The school, for whoever leads it.</summary>
+    public async Task<School> Lead()
+    {
+        Library(Deed.LeadSchool);
+        return await School();
+    }
+
+    /// <summary>The reader who asks, for their own work.</summary>
+    public Guid Self() => AccessRules.May(Who.Role, Deed.DoOwnTicket, new(SameSchool: true, Part.None, Self: true, Lead: false)) ? Who.Id : throw Refused.NotFound();
+
+    /// <summary>The asker's school.</summary>
+    public async Task<School> School() => school ??= await schools.Get(Who.SchoolId);
+
+    /// <summary>Today where the school is.</summary>
+    public async Task<DateOnly> Today() => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(Now, TimeZoneInfo.FindSystemTimeZoneById((await School()).TimeZone)).DateTime);
+
+    private bool May(Deed deed, Part part) => AccessRules.May(Who.Role, deed, new(SameSchool: true, part, Self: false, Who.Lead));
+}
