@@ -7,6 +7,12 @@ using DeepCurrent.Core.Texts;
 
 // Prints one row a figure. Each is the median of several runs after a warm-up, on one thread.
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+if (args is ["roster-zip", var path, var users, var classes, var enrolments])
+{
+    RosterZip.Write(path, int.Parse(users), int.Parse(classes), int.Parse(enrolments));
+    return;
+}
+
 var content = args.Length > 0 ? args[0] : "content";
 
 var prose = string.Join("\n\n", Directory.EnumerateFiles(content, "*.md", SearchOption.AllDirectories).Order().Select(File.ReadAllText));

@@ -11,7 +11,7 @@ sql "drop database if exists deepcurrent_bench with (force)" >/dev/null 2>&1
 database deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
 port=$(free_port 8550)
-ConnectionStrings__DeepCurrent=$(connection deepcurrent_bench) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__PerAddressPerMinute=2000 \
+ConnectionStrings__DeepCurrent=$(connection deepcurrent_bench) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTriesOfAnAddress=5000 \
   dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/bench-server.log" 2>&1 &
 app=$!
 for _ in $(seq 1 600); do curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready" && break; sleep 0.5; done

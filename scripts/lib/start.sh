@@ -51,8 +51,11 @@ echo
 say "Deep Current is at $address"
 if [ "$demo" = true ]; then
   cat <<SIGNINS
+    school lead  ines  password  low water at nine     (the whole school)
     teacher   marit   password  low water at nine      (4 Tern, 6 Heron)
     teacher   teo     password  low water at nine      (2 Plover)
+    assistant bram    password  low water at nine      (4 Tern)
+    guardian  lucia   password  low water at nine      (Mateo)
     reader    $address/read   class code TERN46, Mateo, pictures boat, gull, shell
 SIGNINS
 else

@@ -49,7 +49,7 @@ say "Starting the application for the browser"
 sql "drop database if exists deepcurrent_e2e with (force)" >/dev/null 2>&1
 database deepcurrent_e2e
 port=$(free_port 8450)
-ConnectionStrings__DeepCurrent=$(connection deepcurrent_e2e) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__PerAddressPerMinute=2000 SignIn__PerAccountPerMinute=200 \
+ConnectionStrings__DeepCurrent=$(connection deepcurrent_e2e) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
   dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/e2e-server.log" 2>&1 &
 app=$!
 for _ in $(seq 1 600); do curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready" && break; kill -0 "$app" 2>/dev/null || { tail -20 "$ROOT/.data/e2e-server.log"; break; }; sleep 0.5; done

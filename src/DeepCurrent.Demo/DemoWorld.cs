@@ -9,6 +9,7 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
@@ -19,7 +20,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -61,6 +62,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             var classId = Guid.CreateVersion7();
             var people = await Enrol(school, new(classId, null, year.Id, name, code, null, null, Closed: false), year, teacher, name == "4 Tern" ? bram : null, grade, People.Readers[from..(from + size)], seal);
             from += size;
+            if (people.Find(p => p.Name == KnownReader) is { } known) await Guardian(school, known.Id, hash, seal, now);
             await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
         }
     }
@@ -108,6 +110,16 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         return people;
     }
 
+    /// <summary>Somebody who follows one reader from home.</summary>
+    private async Task Guardian(School school, Guid readerId, Func<string, string> hash, Func<string, string> seal, DateTimeOffset now)
+    {
+        var lucia = new Adult(Guid.CreateVersion7(), school.Id, "Lucía Rivas", GuardianUserName, hash(Password), Guid.NewGuid(), "guardian", Mail: "lucia.rivas@home.example", ConfirmedAt: now);
+        await adults.Add(lucia);
+        var code = new GuardianCode(Guid.CreateVersion7(), school.Id, readerId, seal("used"), now);
+        await guardians.Add([(code, code.Id.ToString())], now);
+        await guardians.Link(lucia.Id, code, now);
+    }
+
     private async Task Live(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateOnly today, DateTimeOffset now, Action<int> week)
     {
         for (var w = 0; w <= WeeksGone; w++)
@@ -152,6 +164,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         if (!thisWeek && reader.Name != KnownReader && random.NextDouble() < 0.04) return;
         var ticket = await tickets.Find(ticketId, reader.Id) ?? throw new InvalidOperationException("A ticket was given and is not there.");
         await tickets.Open(ticket, when);
+        await adults.SignedIn(reader.Id, reader: true, when);
         var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);
         var pages = (await texts.Body(version.Id)).Pages.Count;
         for (var page = 0; page < pages; page++) await tickets.Spend(ticket, Guid.CreateVersion7(), page, seconds / pages * (0.85 + 0.3 * random.NextDouble()), when.AddSeconds(seconds * page / pages));

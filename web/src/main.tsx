@@ -14,6 +14,10 @@ const Reader = lazy(() => import('./reader/Reader'));
 const AdultSignIn = lazy(() => import('./teacher/AdultSignIn'));
 const FirstRun = lazy(() => import('./teacher/FirstRun'));
 const ReaderSignIn = lazy(() => import('./reader/ReaderSignIn'));
+const Guardian = lazy(() => import('./guardian/Guardian'));
+const Register = lazy(() => import('./guardian/Register'));
+const Confirm = lazy(() => import('./guardian/Register').then((m) => ({ default: m.Confirm })));
+const Welcome = lazy(() => import('./guardian/Welcome'));
 
 const client = new QueryClient({
   defaultOptions: { queries: { staleTime: 5_000, retry: (n, e) => n < 3 && !(e instanceof Problem && e.status < 500), retryDelay: 1500 } },
@@ -29,16 +33,23 @@ function Doors() {
             <Routes><Route path="*" element={<FirstRun />} /></Routes>
           ) : s.role === 'teacher' ? (
             <Routes>
-              <Route path="/read/*" element={<ReaderSignIn />} />
+              <Route path="/read/:code?" element={<ReaderSignIn />} />
+              <Route path="/welcome" element={<Welcome />} />
               <Route path="*" element={<Teacher session={s} />} />
             </Routes>
           ) : s.role === 'reader' ? (
             <Routes><Route path="*" element={<Reader session={s} />} /></Routes>
+          ) : s.role === 'guardian' ? (
+            <Routes><Route path="*" element={<Guardian session={s} />} /></Routes>
           ) : (
             <Routes>
               <Route path="/read" element={<ReaderSignIn />} />
               <Route path="/read/:code" element={<ReaderSignIn />} />
-              <Route path="/" element={<AdultSignIn />} />
+              <Route path="/welcome" element={<Welcome />} />
+              <Route path="/guardian" element={<Register />} />
+              <Route path="/guardian/confirm" element={<Confirm />} />
+              <Route path="/" element={s.handedOver ? <Navigate to={`/read/${s.handedOver.code}`} replace /> : <AdultSignIn />} />
+              <Route path="/staff" element={<AdultSignIn />} />
               <Route path="*" element={<Navigate to="/" replace />} />
             </Routes>
           )}

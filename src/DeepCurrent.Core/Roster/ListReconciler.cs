@@ -29,8 +29,6 @@ public sealed record ListFrame(Guid ClassId, IReadOnlyDictionary<string, Guid> O
 /// <summary>Turns a list of readers into a change to the roster. The same list again changes nothing.</summary>
 public static class ListReconciler
 {
-    public const int LongestName = 60;
-
     /// <param name="state">The school's roster now.</param>
     public static ListResult Reconcile(RosterState state, IReadOnlyList<ListRow> rows, ListFrame frame, Makers makers) => new Run(state, frame, makers).All(rows);
 
@@ -64,7 +62,8 @@ public static class ListReconciler
             var (given, family) = NameOf(row);
             if (given.Length == 0 && new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(string.IsNullOrWhiteSpace)) return new(row.Line, RowFate.Empty, null, [], []);
             if (given.Length == 0) Say("givenName", row.GivenName, "Write the reader's name.");
-            if (given.Length > LongestName || family.Length > LongestName) Say(given.Length > LongestName ? "givenName" : "familyName", given, $"A name has at most {LongestName} letters.");
+            if (Names.Fault(given) is { } wrong) Say("givenName", row.GivenName, wrong);
+            if (Names.Fault(family) is { } wrongToo) Say("familyName", row.FamilyName, wrongToo);
             var classId = ClassOf(row, Say);
             int? grade = null;
             if (!string.IsNullOrWhiteSpace(row.Grade) && (grade = Grades.Parse(row.Grade, frame.Chart)) is null) Say("grade", row.Grade, "This is no grade from K to 12 and no label of the level chart.");

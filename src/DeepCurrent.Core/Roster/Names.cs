@@ -20,6 +20,12 @@ public static class Names
         return tidy.ToString().TrimEnd();
     }
 
+    /// <summary>The longest given or family name that is kept.</summary>
+    public const int Longest = 60;
+
+    /// <summary>What keeps this from being a name; null if nothing does. It may be empty.</summary>
+    public static string? Fault(string name) => name.Length > Longest ? $"A name has at most {Longest} letters." : name.AsSpan().IndexOfAny("<>{}=\\|") >= 0 ? "A name has no signs such as < or > in it." : null;
+
     /// <summary>Gives a whole name its two parts: the last word is the family name; "Family, Given" is turned round; one word is a given name.</summary>
     public static (string Given, string Family) Split(string name)
     {

@@ -48,7 +48,7 @@ internal sealed class RosterBuilder(string? org)
         var gone = Gone(row);
         var title = Names.Tidy(row.Get("title"));
         if (title.Length == 0 && !gone) { Stop(row, "title", "The class has no title."); return; }
-        if (title.Length > 60) { Stop(row, "title", "A class's title has at most 60 letters."); return; }
+        if (!gone && Names.Fault(title) is { } fault) { Stop(row, "title", fault); return; }
         var terms = Several(row.Get("termSourcedIds")).Select(t => sessions.GetValueOrDefault(t)).ToList();
         classes.Add(new(row.At, Pooled(row.Get("sourcedId")), title, terms.Min(t => t.First), terms.Max(t => t.Last), One(row.Get("grades")), gone));
     }
@@ -75,7 +75,7 @@ internal sealed class RosterBuilder(string? org)
         string given = Names.Tidy(Either(row, "preferredGivenName", "givenName")), family = Names.Tidy(Either(row, "preferredFamilyName", "familyName"));
         if (given.Length == 0) (given, family) = (family, "");
         if (given.Length == 0 && !gone) { Stop(row, "givenName", "Neither a given nor a family name stands here."); return; }
-        if (given.Length > ListReconciler.LongestName || family.Length > ListReconciler.LongestName) { Stop(row, "givenName", $"A name has at most {ListReconciler.LongestName} letters."); return; }
+        if (!gone && (Names.Fault(given) ?? Names.Fault(family)) is { } fault) { Stop(row, Names.Fault(given) is null ? "familyName" : "givenName", fault); return; }
         if (of.Contains("student")) readers.Add(new(row.At, id, given, family, One(row.Get("grades")), gone));
         else if (of.Overlaps(Adults)) adults.Add(new(row.At, id, $"{given} {family}".Trim(), Text(row.Get("username")), Text(row.Get("email")), gone));
         else if (of.Count > 0) outside.Add(id);

@@ -14,7 +14,7 @@ public sealed class LiveHub(SchoolStore schools) : Hub
     public async Task Watch(Guid classId)
     {
         var who = Who.From(Context.User!);
-        if (await schools.Place(classId, who.SchoolId, who.Id) is not { Part: not null }) throw new HubException("This class is not yours.");
+        if (await schools.Place(classId, who.SchoolId, who.Id) is not { } place || !AccessRules.May(who.Role, Deed.SeeClass, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, who.Lead))) throw new HubException("This class is not yours.");
         await Groups.AddToGroupAsync(Context.ConnectionId, classId.ToString());
     }
 }

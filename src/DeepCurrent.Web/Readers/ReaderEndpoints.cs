@@ -42,8 +42,8 @@ public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
 {
     public NewReaderRules()
     {
-        RuleFor(r => r.GivenName).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("Write the reader's given name.").MaximumLength(60).WithMessage("This name is too long.");
-        RuleFor(r => r.FamilyName).MaximumLength(60).WithMessage("This name is too long.");
+        RuleFor(r => r.GivenName).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("Write the reader's given name.").Must(n => Names.Fault(Names.Tidy(n)) is null).WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
+        RuleFor(r => r.FamilyName).Must(n => Names.Fault(Names.Tidy(n)) is null).WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
         RuleFor(r => r.Grade).InclusiveBetween(0, 12).WithMessage("Choose a grade from K to 12.");
         RuleFor(r => r.Level).InclusiveBetween(Fathoms.Shallowest, Fathoms.Deepest).WithMessage("Choose a level between −20 and 100 fm.");
         RuleFor(r => r.GuardianMail).Must(m => string.IsNullOrWhiteSpace(m) || Mail.Holds(m.Trim())).WithMessage("This is no e-mail address.");

@@ -28,7 +28,7 @@ public static class JoinEndpoints
     private static async Task Ask(JoinRequest request, SchoolStore schools, MemberStore members, SignInLimits limits, Desk desk, HttpContext http)
     {
         string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
-        if (given.Length is 0 or > ListReconciler.LongestName || family.Length > ListReconciler.LongestName) throw Refused.Field("givenName", "Write your name.");
+        if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null) throw Refused.Field("givenName", "Write your name, in letters.");
         (Guid Id, string Name)? found = null;
         if (!await limits.Try(http, $"code {http.Connection.RemoteIpAddress}", async () => (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null)) throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
         if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting)) throw Refused.Conflict("too-many-waiting", "Your teacher has to answer others first. Tell them that you want to join.");

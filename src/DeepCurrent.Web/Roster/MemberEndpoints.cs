@@ -159,7 +159,8 @@ public static class MemberEndpoints
         var (reader, _) = await Member(classId, readerId, desk, rosters);
         string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
         if (given.Length == 0) throw Refused.Field("givenName", "Write the reader's given name.");
-        if (given.Length > ListReconciler.LongestName || family.Length > ListReconciler.LongestName) throw Refused.Field("givenName", $"A name has at most {ListReconciler.LongestName} letters.");
+        if (Names.Fault(given) is { } wrong) throw Refused.Field("givenName", wrong);
+        if (Names.Fault(family) is { } wrongToo) throw Refused.Field("familyName", wrongToo);
         if (request.Grade is < Grades.Lowest or > Grades.Highest) throw Refused.Field("grade", "Choose a grade from K to 12.");
         var mail = Names.Tidy(request.GuardianMail) is { Length: > 0 } m ? m : null;
         if (mail is not null && !Mail.Holds(mail)) throw Refused.Field("guardianMail", "This is no e-mail address.");

@@ -31,15 +31,31 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: s
   } catch {
     throw new NoNetwork();
   }
+  return answered<T>(response);
+}
+
+async function answered<T>(response: Response): Promise<T> {
   const text = await response.text();
   if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
   const problem = text.startsWith('{') ? (JSON.parse(text) as { code?: string; title?: string; fields?: Record<string, string[]> }) : {};
   throw new Problem(response.status, problem.code ?? 'failed', problem.title ?? 'Something went wrong on the server.', problem.fields);
 }
 
+/** Sends a file as it is. */
+export async function send<T>(path: string, body: Blob): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream', 'X-XSRF-TOKEN': token }, body });
+  } catch {
+    throw new NoNetwork();
+  }
+  return answered<T>(response);
+}
+
 export const get = <T>(path: string) => call<T>('GET', path);
 export const post = <T>(path: string, body: unknown = {}) => call<T>('POST', path, body);
 export const put = <T>(path: string, body: unknown = {}) => call<T>('PUT', path, body);
+export const remove = <T>(path: string) => call<T>('DELETE', path);
 
 /** The sentence to show for whatever went wrong. */
 export const sentence = (e: unknown) => (e instanceof Error ? e.message : 'Something went wrong.');

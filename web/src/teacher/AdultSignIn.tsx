@@ -32,6 +32,7 @@ export default function AdultSignIn() {
           <p className="row end"><button className="btn main">{t('Sign in')}</button></p>
         </form>
         <p className="other"><Link to="/read">{t('I am a reader and have a class code')}</Link></p>
+        <p className="other"><Link to="/guardian">{t('I am a guardian and have a letter')}</Link></p>
       </section>
     </main>
   );

@@ -9,6 +9,11 @@ import './teacher.css';
 
 const Chart = lazy(() => import('./chart/Chart'));
 const Readers = lazy(() => import('./readers/Readers'));
+const RosterPage = lazy(() => import('./readers/roster/RosterPage'));
+const Many = lazy(() => import('./readers/many/Many'));
+const Lists = lazy(() => import('./readers/roster/Lists'));
+const Guardians = lazy(() => import('./readers/roster/Guardians'));
+const ClassPage = lazy(() => import('./readers/roster/ClassPage'));
 const Profile = lazy(() => import('./readers/Profile'));
 const Texts = lazy(() => import('./texts/Texts'));
 const TextPage = lazy(() => import('./texts/TextPage'));
@@ -17,6 +22,7 @@ const Assignment = lazy(() => import('./assignments/Assignment'));
 const Ticket = lazy(() => import('./assignments/Ticket'));
 const Goals = lazy(() => import('./goals/Goals'));
 const Groups = lazy(() => import('./groups/Groups'));
+const School = lazy(() => import('./school/School'));
 const History = lazy(() => import('./frame/History'));
 
 const lastClass = 'dc-class';
@@ -26,9 +32,10 @@ export default function Teacher({ session }: { session: Session }) {
   const { pathname } = useLocation();
   const here = pathname.match(/^\/class\/([^/]+)/)?.[1];
   useEffect(() => { if (here) localStorage.setItem(lastClass, here); }, [here]);
-  if (session.classes.length === 0) return <><NewClass session={session} /><Toaster position="bottom-left" /></>;
+  const open = session.classes.filter((c) => !c.closed);
+  if (session.classes.length === 0 && !session.lead) return <><NewClass session={session} /><Toaster position="bottom-left" /></>;
   const kept = localStorage.getItem(lastClass);
-  const home = session.classes.find((c) => c.id === kept) ?? session.classes[0]!;
+  const home = session.classes.find((c) => c.id === kept) ?? open[0] ?? session.classes[0];
   return (
     <>
       <Suspense fallback={<Loading />}>
@@ -36,6 +43,11 @@ export default function Teacher({ session }: { session: Session }) {
           <Route path="/class/:classId" element={<Frame session={session} />}>
             <Route index element={<Chart />} />
             <Route path="readers" element={<Readers />} />
+            <Route path="readers/roster" element={<RosterPage />} />
+            <Route path="readers/many" element={<Many />} />
+            <Route path="readers/lists" element={<Lists />} />
+            <Route path="readers/guardians" element={<Guardians />} />
+            <Route path="readers/class" element={<ClassPage />} />
             <Route path="readers/:readerId" element={<Profile />} />
             <Route path="texts" element={<Texts />} />
             <Route path="texts/:textId" element={<TextPage />} />
@@ -46,7 +58,8 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="groups" element={<Groups />} />
             <Route path="history" element={<History />} />
           </Route>
-          <Route path="*" element={<Navigate to={`/class/${home.id}`} replace />} />
+          {session.lead && <Route path="/school/*" element={<School session={session} />} />}
+          <Route path="*" element={<Navigate to={home ? `/class/${home.id}` : '/school'} replace />} />
         </Routes>
       </Suspense>
       <Toaster position="bottom-left" toastOptions={{ className: 'said' }} closeButton />

@@ -17,18 +17,18 @@ export function useRefresh() {
   return () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
 }
 
-export function useUndo(classId: string) {
+export function useUndo() {
   const refresh = useRefresh();
   return useMutation({
-    mutationFn: (changeId: string) => post<Api<'UndoneView'>>(`/classes/${classId}/changes/${changeId}/undo`),
+    mutationFn: (changeId: string) => post<Api<'UndoneView'>>(`/changes/${changeId}/undo`),
     onSuccess: (done) => { toast.success(done.sentence); void refresh(); },
     onError: (e) => toast.error(sentence(e)),
   });
 }
 
 /** Says what was done, and offers to take it back. */
-export function useSaid(classId: string) {
-  const undo = useUndo(classId);
+export function useSaid() {
+  const undo = useUndo();
   return (what: string, changeId: string | null) =>
     toast.success(what, { duration: 15_000, action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined });
 }

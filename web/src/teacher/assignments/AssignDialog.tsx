@@ -21,7 +21,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
   const [busy, setBusy] = useState(false);
   const fits = useFits(data.id, readers.map((r) => r.id), texts.map((x) => x.id));
   const refresh = useRefresh();
-  const said = useSaid(data.id);
+  const said = useSaid();
   const tray = useTray();
   const client = useQueryClient();
   const rows = texts.flatMap((text) => (fits.data ?? []).filter((f) => f.textId === text.id).map((f) => ({ f, text, r: readers.find((r) => r.id === f.readerId)! })));

@@ -1,8 +1,7 @@
-import { CaretDown } from '@phosphor-icons/react';
 import { DropdownMenu } from 'radix-ui';
 import { lazy, Suspense, useState } from 'react';
 import { NavLink, Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
-import { signOut, useSignInBy, type Session } from '../../shared/session';
+import type { Session } from '../../shared/session';
 import { Loading, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useClass, useTexts, type ClassData, type TextRow } from '../classQueries';
@@ -11,6 +10,7 @@ import { Tray } from '../tray/Tray';
 import { Jump } from './Jump';
 import { Mark } from './Mark';
 import { NewClassDialog } from './NewClass';
+import { Menu, PersonMenu } from './PersonMenu';
 import { useLive } from './useLive';
 
 const ReaderSheet = lazy(() => import('../readers/ReaderSheet'));
@@ -50,34 +50,23 @@ function Work({ place }: { place: Place }) {
 
 function Masthead({ session, classId, data, library }: { session: Session; classId: string; data: ClassData | undefined; library: TextRow[] }) {
   const navigate = useNavigate();
-  const signInBy = useSignInBy();
   const [making, setMaking] = useState(false);
   const term = data?.term;
   return (
     <header className="masthead">
       <NavLink className="mark" to={`/class/${classId}`}><Mark />Deep Current</NavLink>
       <Menu label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
-        {session.classes.map((c) => <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>{c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span></DropdownMenu.Item>)}
+        {session.classes.filter((c) => !c.closed || c.id === classId).map((c) => <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>{c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span></DropdownMenu.Item>)}
         <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>
       </Menu>
       {term && <p className="term">{t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}</p>}
       {data && <Jump data={data} library={library} />}
-      <Menu label={session.name} hidden={t('You: ')}>
+      <PersonMenu session={session}>
         {data && <DropdownMenu.Label className="item soft">{t('Class code {{code}}', { code: data.code })}</DropdownMenu.Label>}
         <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${classId}/history`)}>{t('What was changed')}</DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</DropdownMenu.Item>
-      </Menu>
+      </PersonMenu>
       {making && <NewClassDialog close={() => setMaking(false)} />}
     </header>
-  );
-}
-
-function Menu({ label, hidden, className = '', children }: { label: string; hidden: string; className?: string; children: React.ReactNode }) {
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className={`btn plain ${className}`}><span className="hide">{hidden}</span>{label} <CaretDown size={16} aria-hidden /></DropdownMenu.Trigger>
-      <DropdownMenu.Portal><DropdownMenu.Content className="menu" align="start" sideOffset={4}>{children}</DropdownMenu.Content></DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }
 

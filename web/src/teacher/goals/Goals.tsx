@@ -18,7 +18,7 @@ export default function Goals() {
   const { data } = useOutletContext<Place>();
   const goals = useQuery({ queryKey: ['goals', data.id], queryFn: () => get<Api<'GoalsView'>>(`/classes/${data.id}/goals`) });
   const tray = useTray();
-  const said = useSaid(data.id);
+  const said = useSaid();
   const refresh = useRefresh();
   const [draft, setDraft] = useState<Draft>({});
   const [error, setError] = useState<unknown>();

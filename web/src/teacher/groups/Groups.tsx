@@ -24,7 +24,7 @@ export default function Groups() {
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const [plan, setPlan] = useState<Plan | null>(null);
   const [error, setError] = useState<unknown>();
-  const said = useSaid(data.id);
+  const said = useSaid();
   const refresh = useRefresh();
   const now: Plan = data.groups.map((g) => ({ name: g.name, readerIds: g.readerIds }));
   const byId = new Map(data.readers.map((r) => [r.id, r]));

@@ -1,10 +1,10 @@
 import { useState, type FormEvent } from 'react';
 import { fieldOf, post, Problem, sentence, type Api } from '../../shared/api';
-import { fm } from '../../shared/format';
-import { pictureName, Picture } from '../../shared/Picture';
+import { Secret } from '../../shared/Secret';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid, type ClassData } from '../classQueries';
 import { Field, Window } from '../frame/Window';
+import { LevelTable } from './LevelTable';
 
 /** Adds one reader: name, grade, starting level beside what it means, and shows the sign-in at once. */
 export function AddReader({ data, close }: { data: ClassData; close: () => void }) {
@@ -13,16 +13,17 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
   const [family, setFamily] = useState('');
   const [grade, setGrade] = useState(usual);
   const [level, setLevel] = useState(Math.round(data.levelChart[Math.max(0, usual - 1)]?.depth ?? 30));
+  const [mail, setMail] = useState('');
   const [error, setError] = useState<unknown>();
   const [made, setMade] = useState<Api<'AddedReader'> | null>(null);
   const refresh = useRefresh();
-  const said = useSaid(data.id);
+  const said = useSaid();
   const twin = data.readers.find((r) => r.givenName.toLowerCase() === given.trim().toLowerCase() && r.familyName.toLowerCase() === family.trim().toLowerCase());
 
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, { givenName: given, familyName: family, grade, level });
+      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, { givenName: given, familyName: family, grade, level, guardianMail: mail || null });
       setMade(added);
       setError(undefined);
       said(t('Added {{name}}', { name: given }), added.changeId);
@@ -32,8 +33,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
   if (made) return (
     <Window title={t('{{name}} can sign in', { name: given })} close={close}>
       <p>{t('User name')} <b>{made.userName}</b>, {t('class code')} <b>{data.code}</b></p>
-      <p className="soft">{t('These three pictures, in this order:')}</p>
-      <ol className="secret" aria-label={t('Picture secret')}>{made.pictures.map((p) => <li key={p}><Picture name={p} />{pictureName(p)}</li>)}</ol>
+      <Secret kind={made.secretKind} secret={made.secret} />
       <p className="row end"><button className="btn" onClick={() => { setMade(null); setGiven(''); setFamily(''); }}>{t('Add another')}</button><button className="btn main" onClick={close}>{t('Done')}</button></p>
     </Window>
   );
@@ -51,27 +51,14 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
                 {data.levelChart.map((r, i) => <option key={r.grade} value={i}>{t('Grade {{grade}} · {{year}} · age {{ages}}', { grade: r.grade, year: r.schoolYear, ages: r.ages })}</option>)}
               </select>
             </Field>
+            <Field id="guardian" label={t('Guardian’s e-mail')} hint={t('For the letter. May be left empty.')} error={fieldOf(error, 'guardianMail')}><input id="guardian" type="text" inputMode="email" value={mail} onChange={(e) => setMail(e.target.value)} /></Field>
             <Field id="level" label={t('Starting level, fm')} hint={t('A first guess. It counts as weak evidence (± 6 fm) and reading soon outweighs it.')} error={fieldOf(error, 'level')}><input id="level" type="number" step="0.5" value={level} onChange={(e) => setLevel(Number(e.target.value))} /></Field>
           </div>
-          <LevelTable rows={data.levelChart} level={level} choose={setLevel} />
+          <LevelTable rows={data.levelChart} own={data.ownColumns} level={level} choose={setLevel} />
         </div>
         {other ? <p className="error" role="alert">{sentence(error)} {t('What you typed is kept.')}</p> : null}
         <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main">{t('Add the reader')}</button></p>
       </form>
     </Window>
-  );
-}
-
-/** The level chart beside the choice: what is typically read by the end of each grade. */
-function LevelTable({ rows, level, choose }: { rows: ClassData['levelChart']; level: number; choose: (level: number) => void }) {
-  const here = rows.findIndex((r) => level <= r.depth);
-  return (
-    <div className="levels">
-      <table>
-        <caption>{t('Typical at the end of the grade')}</caption>
-        <thead><tr><th>{t('Grade')}</th><th>{t('School year')}</th><th>{t('Age')}</th><th className="num">fm</th></tr></thead>
-        <tbody>{rows.map((r, i) => <tr key={r.grade} className={i === here ? 'on' : undefined}><td>{r.grade}</td><td>{r.schoolYear}</td><td>{r.ages}</td><td className="num"><button type="button" className="btn small" aria-label={t('Start at {{fm}} fm, end of grade {{grade}}', { fm: fm(r.depth), grade: r.grade })} onClick={() => choose(r.depth)}>{fm(r.depth)}</button></td></tr>)}</tbody>
-      </table>
-    </div>
   );
 }

@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useOutletContext, useParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
 import { fm } from '../../shared/format';
-import { Picture, pictureName } from '../../shared/Picture';
+import { Secret } from '../../shared/Secret';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useReader } from '../classQueries';
@@ -46,7 +46,7 @@ function SignInCard({ readerId, code, close }: { readerId: string; code: string;
   const card = useQuery({ queryKey: ['sign-in', readerId], queryFn: () => get<Api<'SignInView'>>(`/readers/${readerId}/sign-in`) });
   return (
     <Window title={t('Sign-in')} close={close}>
-      <Show query={card}>{(c) => <><p>{t('Class code')} <b>{code}</b>, {t('then the name')} <b>{c.givenName}</b>, {t('then these pictures:')}</p><ol className="secret" aria-label={t('Picture secret')}>{c.pictures.map((p) => <li key={p}><Picture name={p} />{pictureName(p)}</li>)}</ol></>}</Show>
+      <Show query={card}>{(c) => <><p>{t('Class code')} <b>{code}</b>, {t('then the name')} <b>{c.givenName}</b></p><Secret kind={c.secretKind} secret={c.secret} /></>}</Show>
     </Window>
   );
 }

@@ -1,6 +1,6 @@
 import { CaretDown, CaretUp, DownloadSimple, MagnifyingGlass, Plus } from '@phosphor-icons/react';
 import { useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { useOutletContext, useSearchParams } from 'react-router';
+import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { dayOf, fm, percent, signed, strandName } from '../../shared/format';
 import { t } from '../../shared/words';
 import { Empty } from '../../shared/Whole';
@@ -9,6 +9,8 @@ import type { ReaderRow } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { AddReader } from './AddReader';
+import { readerMatches } from './readerMatches';
+import { RosterTabs } from './RosterTabs';
 
 type Column = { key: string; name: string; num?: boolean; by: (r: ReaderRow) => string | number };
 const columns: Column[] = [
@@ -21,9 +23,7 @@ const columns: Column[] = [
   { key: 'signal', name: 'Signal', by: (r) => -r.signals.length },
 ];
 
-const matches = (r: ReaderRow, asked: string) => [r.givenName, r.familyName, r.group ?? '', ...r.signals.map((s) => signalName(s.kind))].some((x) => x.toLowerCase().includes(asked));
-
-/** The roster as a table: sort, filter, pick up, open. */
+/** The readers' levels as a table: sort, filter, pick up, open. */
 export default function Readers() {
   const { data } = useOutletContext<Place>();
   const tray = useTray();
@@ -33,7 +33,7 @@ export default function Readers() {
   const last = useRef<string | null>(null);
   const body = useRef<HTMLTableSectionElement>(null);
   const by = columns.find((c) => c.key === sort.key)!.by;
-  const rows = data.readers.filter((r) => matches(r, asked.trim().toLowerCase())).sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
+  const rows = data.readers.filter((r) => readerMatches(r, asked)).sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
   const picked = rows.filter((r) => tray.readers.includes(r.id)).length;
   const open = (id: string) => setSearch((s) => { s.set('reader', id); return s; });
 
@@ -58,13 +58,13 @@ export default function Readers() {
   return (
     <section className="roster" aria-labelledby="title">
       <div className="head">
-        <h1 id="title">{t('Readers')}</h1>
+        <h1 id="title">{t('Readers')}</h1><RosterTabs classId={data.id} />
         <div className="find"><MagnifyingGlass className="icon" size={16} aria-hidden /><input type="search" aria-label={t('Filter by name, group or signal')} placeholder={t('Name, group or signal')} value={asked} onChange={(e) => setAsked(e.target.value)} /></div>
         <span className="grow" />
         <a className="btn" href={`/api/classes/${data.id}/readers.csv`} download={`${data.name}.csv`}><DownloadSimple size={20} aria-hidden />{t('CSV')}</a>
-        <button className="btn" onClick={() => setSearch({ add: '1' })}><Plus size={20} aria-hidden />{t('Add a reader')}</button>
+        {data.mayChangeRoster && <button className="btn" onClick={() => setSearch({ add: '1' })}><Plus size={20} aria-hidden />{t('Add a reader')}</button>}
       </div>
-      {data.readers.length === 0 ? <Empty title={t('No readers yet')}><p>{t('Readers of this class are listed here with their depth, group and last reading.')}</p><button className="btn main" onClick={() => setSearch({ add: '1' })}>{t('Add the first reader')}</button></Empty> : (
+      {data.readers.length === 0 ? <Empty title={t('No readers yet')}><p>{t('Readers of this class are listed here with their depth, group and last reading.')}</p><p className="row"><Link className="btn main" to={`/class/${data.id}/readers/many`}>{t('Add many readers')}</Link><button className="btn" onClick={() => setSearch({ add: '1' })}>{t('Add one reader')}</button></p></Empty> : (
         <div className="scroll">
           <table>
             <thead><tr>

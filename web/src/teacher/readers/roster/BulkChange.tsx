@@ -1,0 +1,55 @@
+import { useState, type FormEvent } from 'react';
+import { fieldOf, post, Problem, sentence, type Api } from '../../../shared/api';
+import { kindName } from '../../../shared/Secret';
+import { t } from '../../../shared/words';
+import { useRefresh, useSaid } from '../../classQueries';
+import { Field, Window } from '../../frame/Window';
+import type { Member, Roster } from './rosterQueries';
+import { SupportFields } from './SupportFields';
+import { noSupports } from './supports';
+
+/** Changes the same things for several readers: what is left empty stays as it is for each. */
+export function BulkChange({ roster, members, close }: { roster: Roster; members: Member[]; close: () => void }) {
+  const [grade, setGrade] = useState('');
+  const [level, setLevel] = useState('');
+  const [system, setSystem] = useState(roster.systems[0]!);
+  const [kind, setKind] = useState('');
+  const [renew, setRenew] = useState(false);
+  const [withSupports, setWithSupports] = useState(false);
+  const [supports, setSupports] = useState(noSupports);
+  const [error, setError] = useState<unknown>();
+  const refresh = useRefresh();
+  const said = useSaid();
+  const nothing = !grade && !level.trim() && !kind && !renew && !withSupports;
+  const save = async (e: FormEvent) => {
+    e.preventDefault();
+    try {
+      const done = await post<Api<'RosterChanged'>>(`/classes/${roster.id}/bulk`, {
+        readerIds: members.map((m) => m.id), grade: grade === '' ? null : Number(grade), level: level.trim() || null, levelSystem: system, supports: withSupports ? supports : null, secretKind: kind || null, newSecrets: renew,
+      });
+      said(done.sentence, done.changeId);
+      await refresh();
+      close();
+    } catch (problem) { setError(problem); }
+  };
+  return (
+    <Window title={t('Change {{count}} readers', { count: members.length })} close={close}>
+      <form onSubmit={(e) => void save(e)} noValidate>
+        <p className="hint">{members.map((m) => m.givenName).join(', ')}</p>
+        <div className="fields">
+          <Field id="b-grade" label={t('Grade')}><select id="b-grade" value={grade} onChange={(e) => setGrade(e.target.value)}><option value="">{t('as it is')}</option>{Array.from({ length: 13 }, (_, g) => <option key={g} value={g}>{g === 0 ? 'K' : g}</option>)}</select></Field>
+          <Field id="b-level" label={t('Level')} error={fieldOf(error, 'level')}><input id="b-level" type="text" placeholder={t('as it is')} value={level} onChange={(e) => setLevel(e.target.value)} /></Field>
+          <Field id="b-system" label={t('Level is in')}><select id="b-system" value={system} onChange={(e) => setSystem(e.target.value)}>{roster.systems.map((s) => <option key={s}>{s}</option>)}</select></Field>
+        </div>
+        <div className="fields">
+          <Field id="b-kind" label={t('Signs in with')}><select id="b-kind" value={kind} onChange={(e) => setKind(e.target.value)}><option value="">{t('as it is')}</option>{['Pictures', 'Code', 'Password'].map((k) => <option key={k} value={k}>{kindName(k)}</option>)}</select></Field>
+          <label className="tickline"><input type="checkbox" checked={renew} onChange={(e) => setRenew(e.target.checked)} />{t('A new secret for each; old cards stop working')}</label>
+        </div>
+        <label className="tickline"><input type="checkbox" checked={withSupports} onChange={(e) => setWithSupports(e.target.checked)} />{t('Set the same supports for all')}</label>
+        {withSupports && <SupportFields value={supports} change={setSupports} />}
+        {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? <p className="error" role="alert">{sentence(error)}</p> : null}
+        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={nothing}>{t('Change {{count}} readers', { count: members.length })}</button></p>
+      </form>
+    </Window>
+  );
+}

@@ -1,0 +1,35 @@
+import { DownloadSimple, FileArrowUp } from '@phosphor-icons/react';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Link, useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { get, post, send, sentence, type Api } from '../../shared/api';
+import { dayOf, timeOf } from '../../shared/format';
+import { Empty, Show } from '../../shared/Whole';
+import { t } from '../../shared/words';
+
+const states: Record<string, string> = { waiting: 'waiting', working: 'being worked on', ready: 'looked at, not taken in', applied: 'taken in', failed: 'stopped' };
+export const stateWord = (state: string) => t(states[state] ?? state);
+
+/** The whole school's roster, in and out, as files or from the district's server. */
+export default function Imports() {
+  const imports = useQuery({ queryKey: ['imports'], queryFn: () => get<Api<'ImportsView'>>('/school/imports') });
+  const navigate = useNavigate();
+  const go = { onSuccess: (made: Api<'MadeImport'>) => void navigate(`/school/imports/${made.id}`), onError: (e: unknown) => { toast.error(sentence(e)); } };
+  const upload = useMutation({ mutationFn: (file: File) => send<Api<'MadeImport'>>(`/school/imports?name=${encodeURIComponent(file.name)}`, file), ...go });
+  const fetchIt = useMutation({ mutationFn: () => post<Api<'MadeImport'>>('/school/imports/source'), ...go });
+  const busy = upload.isPending || fetchIt.isPending;
+  return (
+    <section className="listpage" aria-labelledby="title">
+      <div className="head"><h1 id="title">{t('Roster files')}</h1>
+        <label className={busy ? 'btn filebtn' : 'btn main filebtn'}><FileArrowUp size={20} aria-hidden />{busy ? t('Sending…') : t('Choose a OneRoster zip')}<input type="file" accept=".zip" disabled={busy} onChange={(e) => { const file = e.target.files?.[0]; if (file) upload.mutate(file); e.target.value = ''; }} /></label>
+        {imports.data?.source && <button className="btn" disabled={busy} onClick={() => fetchIt.mutate()}>{t('Fetch from {{name}}', { name: imports.data.source })}</button>}
+        <span className="grow" /><a className="btn" href="/api/school/roster.zip"><DownloadSimple size={20} aria-hidden />{t('The school as a OneRoster zip')}</a></div>
+      <Show query={imports}>{(v) => v.imports.length === 0 ? <Empty title={t('No roster file yet')}><p>{t('A OneRoster 1.2 zip brings in teachers, classes and readers at once. You see what it would do before anything is done, and can take all of it back.')}</p></Empty> : (
+        <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
+          <thead><tr><th>{t('File')}</th><th>{t('When')}</th><th>{t('State')}</th></tr></thead>
+          <tbody>{v.imports.map((i) => <tr key={i.id}><th scope="row"><Link to={`/school/imports/${i.id}`}>{i.name}</Link></th><td>{dayOf(i.madeAt)} {timeOf(i.madeAt)}</td><td>{stateWord(i.state)}</td></tr>)}</tbody>
+        </table></div>
+      )}</Show>
+    </section>
+  );
+}

@@ -1,0 +1,56 @@
+import { lazy, Suspense, useState } from 'react';
+import { NavLink, Navigate, Route, Routes, useNavigate } from 'react-router';
+import type { Session } from '../../shared/session';
+import { Loading } from '../../shared/Whole';
+import { t } from '../../shared/words';
+import { Mark } from '../frame/Mark';
+import { NewClassDialog } from '../frame/NewClass';
+import { PersonMenu } from '../frame/PersonMenu';
+import './school.css';
+
+const SchoolReaders = lazy(() => import('./SchoolReaders'));
+const Classes = lazy(() => import('./Classes'));
+const Staff = lazy(() => import('./Staff'));
+const Imports = lazy(() => import('./Imports'));
+const ImportPage = lazy(() => import('./ImportPage'));
+const Years = lazy(() => import('./Years'));
+const Chart = lazy(() => import('./Chart'));
+const Choices = lazy(() => import('./Choices'));
+const Log = lazy(() => import('./Log'));
+
+const places = [['', 'Readers'], ['classes', 'Classes'], ['staff', 'Staff'], ['imports', 'Roster files'], ['years', 'Years'], ['chart', 'Level chart'], ['choices', 'Choices'], ['log', 'Log']] as const;
+
+/** The school lead's side: the whole school, in the same frame. */
+export default function School({ session }: { session: Session }) {
+  const navigate = useNavigate();
+  const [making, setMaking] = useState(false);
+  const first = session.classes.find((c) => !c.closed);
+  return (
+    <div className="teacher school">
+      <header className="masthead">
+        <NavLink className="mark" to={first ? `/class/${first.id}` : '/school'}><Mark />Deep Current</NavLink>
+        <b className="class">{t('The school')}</b><span className="grow" />
+        {first && <button className="btn plain" onClick={() => void navigate(`/class/${first.id}`)}>{t('To my classes')}</button>}
+        <button className="btn plain" onClick={() => setMaking(true)}>{t('New class…')}</button>
+        <PersonMenu session={session} />
+      </header>
+      <nav className="places" aria-label={t('Places')}><ul>{places.map(([path, name]) => <li key={path}><NavLink to={path ? `/school/${path}` : '/school'} end={path === ''}>{t(name)}</NavLink></li>)}</ul></nav>
+      <div className="neatline" aria-hidden />
+      <main className="work"><div className="workarea"><Suspense fallback={<Loading />}>
+        <Routes>
+          <Route index element={<SchoolReaders />} />
+          <Route path="classes" element={<Classes />} />
+          <Route path="staff" element={<Staff />} />
+          <Route path="imports" element={<Imports />} />
+          <Route path="imports/:importId" element={<ImportPage />} />
+          <Route path="years" element={<Years />} />
+          <Route path="chart" element={<Chart />} />
+          <Route path="choices" element={<Choices />} />
+          <Route path="log" element={<Log />} />
+          <Route path="*" element={<Navigate to="/school" replace />} />
+        </Routes>
+      </Suspense></div></main>
+      {making && <NewClassDialog close={() => setMaking(false)} />}
+    </div>
+  );
+}
