@@ -19,6 +19,8 @@ public sealed class Harness : IAsyncLifetime
     private readonly Dictionary<string, Person> teachers = [];
     private WebApplicationFactory<Program>? factory;
 
+    private Microsoft.AspNetCore.Builder.WebApplication? district;
+
     public Forwarder Line { get; private set; } = null!;
 
     public IServiceProvider Services => factory!.Services;
@@ -39,8 +41,12 @@ public sealed class Harness : IAsyncLifetime
         Line = new(database.Port);
         database.Port = Line.Port;
         database.Timeout = 5;
+        district = DeepCurrent.District.DistrictServer.Build(["--urls", "http://127.0.0.1:0"]);
+        await district.StartAsync();
+        var source = district.Urls.First();
         factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
-            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", "40"));
+            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", "40")
+            .UseSetting("RosterSource:Name", "District").UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2").UseSetting("RosterSource:TokenAddress", $"{source}/token").UseSetting("RosterSource:ClientId", "deep-current").UseSetting("RosterSource:ClientSecret", "simulated"));
         factory.UseKestrel(0);
         factory.StartServer();
         var first = await new Person(this).Post("/api/first-run", new { schoolName = "Harbour School", timeZone = "Europe/London", name = "Ana", userName = "ana", password = Password, yearFirstDay = Today.AddDays(-80), yearLastDay = Today.AddDays(220) });
@@ -58,6 +64,7 @@ public sealed class Harness : IAsyncLifetime
     public async Task DisposeAsync()
     {
         if (factory is not null) await factory.DisposeAsync();
+        if (district is not null) await district.DisposeAsync();
         Line.Dispose();
     }
 

@@ -13,14 +13,14 @@ public sealed class ListStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<ReaderList>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ReaderList>("""
-            select l.id, l.name, l.mark, l.note, l.position, l.filter::text as filter,
-                   coalesce((select array_agg(m.reader_id order by m.position) from reader_list_member m join enrolment e on e.reader_id = m.reader_id and e.class_id = l.class_id and e.to_day is null where m.list_id = l.id), '{}') as reader_ids
+        return (await c.QueryAsync<(Guid Id, string Name, string Mark, string Note, int Position, string? Filter, string Readers)>("""
+            select l.id, l.name, l.mark, l.note, l.position, l.filter::text,
+                   coalesce((select string_agg(m.reader_id::text, ' ' order by m.position) from reader_list_member m join enrolment e on e.reader_id = m.reader_id and e.class_id = l.class_id and e.to_day is null where m.list_id = l.id), '') as readers
             from reader_list l
             where l.class_id = @classId
             order by l.position, l.made_at
             limit 100
-            """, new { classId })).ToList();
+            """, new { classId })).Select(l => new ReaderList(l.Id, l.Name, l.Mark, l.Note, l.Position, l.Filter, [.. l.Readers.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(Guid.Parse)])).ToList();
     }
 
     /// <summary>Writes a list as it is to be; readers who are not in the class are left out.</summary>

@@ -92,9 +92,9 @@ public static class SignInPrint
             for (var i = 0; i < reader.Pictures.Count; i++)
             {
                 var at = x + pad + i * 82;
-                paper.Text($"{i + 1}", at, line + 66, 10, colour: Paper.Soft);
-                paper.Picture(Drawings.All[reader.Pictures[i]], at + 9, line + 44, 32);
-                paper.Text(reader.Pictures[i], at + 44, line + 66, 10);
+                paper.Text($"{i + 1}", at, line + 72, 10, colour: Paper.Soft);
+                paper.Picture(Drawings.All[reader.Pictures[i]], at + 8, line + 44, 40);
+                paper.Text(reader.Pictures[i], at + 28, line + 97, 10, align: SKTextAlign.Center);
             }
         else
         {

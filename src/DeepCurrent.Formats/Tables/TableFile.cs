@@ -125,7 +125,7 @@ public static class TableFile
     // An apostrophe put before a cell so that no spreadsheet runs it is taken off again.
     private static string Cell(string cell)
     {
-        var bare = cell.Length > 1 && cell[0] == '\'' && CsvFiles.WouldRun(cell[1]) ? cell[1..] : cell;
+        var bare = CsvFiles.IsQuoted(cell) ? cell[1..] : cell;
         return bare.Length > LongestCell ? bare[..LongestCell] : bare;
     }
 

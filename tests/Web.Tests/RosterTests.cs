@@ -1,0 +1,302 @@
+using System.IO.Compression;
+using System.Net;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
+
+namespace Web.Tests;
+
+/// <summary>Readers in, moved, changed, out; each taken back again.</summary>
+[Collection("application")]
+public sealed class RosterTests(Harness harness)
+{
+    private static object Rows(params object[] rows) => new { rows, levelSystem = "fm" };
+
+    private static async Task<JsonNode> Roster(Person teacher, string classId) => await teacher.Get($"/api/classes/{classId}/roster");
+
+    private static async Task<string[]> Names(Person teacher, string classId) => [.. (await Roster(teacher, classId))["members"]!.AsArray().Select(m => $"{m!["givenName"]} {m["familyName"]}".Trim())];
+
+    [Fact]
+    public async Task A_list_goes_in_once_with_sign_ins_and_can_be_taken_back()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var list = Rows(new { givenName = "Ådne", familyName = "Berg", grade = "4", level = "31" }, new { givenName = "小明", familyName = "王", grade = "Year 5" }, new { givenName = "Nobody", grade = "forty" });
+        var check = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/check", list));
+        ((int)check["new"]!).ShouldBe(2);
+        ((string)check["rows"]![2]!["problems"]![0]!["column"]!).ShouldBe("grade");
+        var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
+        done["added"]!.AsArray().Select(a => ((string)a!["secret"]!).Length).ShouldAllBe(n => n > 3);
+        (await Names(ana, room.Id)).ShouldBe(["Ådne Berg", "小明 王"], ignoreOrder: true);
+        var reader = new Person(harness);
+        (await reader.Post("/api/session/reader", new { code = room.Code, readerId = (string)done["added"]![0]!["readerId"]!, secret = (string)done["added"]![0]!["secret"]! })).EnsureSuccessStatusCode();
+
+        var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
+        again["changeId"].ShouldBeNull();
+        ((int)again["done"]!["unchanged"]!).ShouldBe(2);
+
+        (await ana.Post($"/api/changes/{(string)done["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await Names(ana, room.Id)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_stated_level_moves_the_depth_and_undo_moves_it_back()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        async Task<double> Depth() => (double)(await ana.Get($"/api/readers/{room.Readers[0].Id}"))["depth"]!;
+        var before = await Depth();
+        var changed = await ana.Json(await ana.Post($"/api/classes/{room.Id}/bulk", new { readerIds = new[] { room.Readers[0].Id }, level = "grade 8", levelSystem = "fm", newSecrets = false }));
+        (await Depth()).ShouldBeGreaterThan(before + 5);
+        (await ana.Post($"/api/changes/{(string)changed["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await Depth()).ShouldBe(before, 0.01);
+    }
+
+    [Fact]
+    public async Task Readers_move_leave_and_come_back_with_their_history()
+    {
+        var ana = await harness.Teacher("ana");
+        Room one = await harness.Room(ana, 2), two = await harness.Room(ana, 0);
+        var moved = await ana.Json(await ana.Post($"/api/classes/{one.Id}/move", new { readerIds = new[] { one.Readers[0].Id }, toClassId = two.Id }));
+        (await Names(ana, two.Id)).ShouldBe(["Reader0 Test"]);
+        (await Roster(ana, one.Id))["former"]!.AsArray().Count.ShouldBe(1);
+        (await ana.Get($"/api/readers/{one.Readers[0].Id}/stays")).AsArray().Count.ShouldBe(2);
+
+        // Somebody builds on it: then it says who and what.
+        var left = await ana.Json(await ana.Post($"/api/classes/{two.Id}/readers/{one.Readers[0].Id}/leave"));
+        var refused = await ana.Problem(await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo"), 409);
+        ((string)refused["title"]!).ShouldContain("Ana has built on this");
+        ((string)refused["title"]!).ShouldContain("has left the school");
+        (await ana.Post($"/api/changes/{(string)left["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await Names(ana, one.Id)).Length.ShouldBe(2);
+        (await ana.Problem(await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo"), 409))["code"]!.GetValue<string>().ShouldBe("undone");
+    }
+
+    [Fact]
+    public async Task Taking_out_of_a_class_and_in_again_on_the_same_day_leaves_one_stay()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        string[] ids = [room.Readers[0].Id];
+        (await ana.Post($"/api/classes/{room.Id}/remove", new { readerIds = ids })).EnsureSuccessStatusCode();
+        (await Names(ana, room.Id)).ShouldBeEmpty();
+        (await ana.Post($"/api/classes/{room.Id}/enrol", new { readerIds = ids })).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/readers/{ids[0]}/stays")).AsArray().Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task A_new_reader_who_was_given_work_is_not_taken_away_by_undo()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var added = await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = "Worked", familyName = "", grade = 4, level = 30 }));
+        var text = (string)(await ana.Get("/api/texts")).AsArray()[0]!["id"]!;
+        (await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = new[] { (string)added["id"]! }, textId = text, attempts = 2, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { } })).EnsureSuccessStatusCode();
+        ((string)(await ana.Problem(await ana.Post($"/api/changes/{(string)added["changeId"]!}/undo"), 409))["title"]!).ShouldContain("Worked has been given work");
+    }
+
+    [Fact]
+    public async Task Details_that_somebody_changed_meanwhile_are_not_written_over()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}";
+        object Body(string given, string seen) => new { givenName = given, familyName = "Test", grade = 4, supports = new { moreTime = 150, readAloud = true }, before = new { givenName = seen, familyName = "Test", grade = 4, homeLanguage = (string?)null, guardianMail = (string?)null } };
+        (await ana.Put(path, Body("First", "Reader0"))).EnsureSuccessStatusCode();
+        ((string)(await ana.Problem(await ana.Put(path, Body("Second", "Reader0")), 409))["code"]!).ShouldBe("stale");
+        var member = (await Roster(ana, room.Id))["members"]![0]!;
+        ((string)member["givenName"]!).ShouldBe("First");
+        ((int)member["supports"]!["moreTime"]!).ShouldBe(150);
+    }
+
+    [Theory]
+    [InlineData("<b>Max</b>", "Muster", 4, "givenName")]
+    [InlineData("", "Muster", 4, "givenName")]
+    [InlineData("Max", "Muster", 14, "grade")]
+    public async Task Details_that_do_not_hold_are_refused_by_field(string given, string family, int grade, string field)
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        (await ana.Problem(await ana.Put($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}", new { givenName = given, familyName = family, grade, supports = new { moreTime = 100 } }), 422))["fields"]![field].ShouldNotBeNull();
+    }
+
+    [Theory]
+    [InlineData("Code")]
+    [InlineData("Password")]
+    [InlineData("Pictures")]
+    public async Task A_new_secret_works_and_the_old_one_does_not(string kind)
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        (await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/secret", new { kind })).EnsureSuccessStatusCode();
+        var card = await ana.Get($"/api/readers/{room.Readers[0].Id}/sign-in");
+        ((string)card["secretKind"]!).ShouldBe(kind);
+        async Task<HttpStatusCode> Try(string secret) => (await new Person(harness).Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[0].Id, secret })).StatusCode;
+        (await Try(((string)card["secret"]!).ToUpperInvariant().Replace("PICTURES", "")) == HttpStatusCode.OK).ShouldBe(kind != "Pictures");
+        (await Try((string)card["secret"]!)).ShouldBe(HttpStatusCode.OK);
+        if ((string)card["secret"]! != room.Readers[0].Secret) (await Try(room.Readers[0].Secret)).ShouldBe(HttpStatusCode.Unauthorized);
+    }
+
+    [Fact]
+    public async Task Twins_are_merged_with_their_history_and_parted_again()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        string kept = room.Readers[0].Id, other = room.Readers[1].Id;
+        var merged = await ana.Json(await ana.Post($"/api/readers/{kept}/merge", new { otherId = other }));
+        (await Names(ana, room.Id)).ShouldBe(["Reader0 Test"]);
+        (await ana.Get($"/api/readers/{kept}"))["marks"]!.AsArray().Count.ShouldBe(2);
+        (await ana.Post($"/api/changes/{(string)merged["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await Names(ana, room.Id)).Length.ShouldBe(2);
+        (await ana.Get($"/api/readers/{other}"))["marks"]!.AsArray().Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task Classes_are_renamed_closed_copied_and_given_new_codes()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        (await ana.Put($"/api/classes/{room.Id}", new { name = "New name", firstDay = Harness.Today, lastDay = Harness.Today.AddDays(30) })).EnsureSuccessStatusCode();
+        (await ana.Problem(await ana.Put($"/api/classes/{room.Id}", new { name = "X", firstDay = Harness.Today, lastDay = Harness.Today.AddDays(-1) }), 422))["fields"]!["lastDay"].ShouldNotBeNull();
+        (await ana.Post($"/api/classes/{room.Id}/code")).EnsureSuccessStatusCode();
+        var code = (string)(await Roster(ana, room.Id))["code"]!;
+        code.ShouldNotBe(room.Code);
+        (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{room.Code}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        var copy = await ana.Json(await ana.Post($"/api/classes/{room.Id}/copy", new { name = "A copy", withReaders = true }));
+        (await Names(ana, (string)copy["id"]!)).Length.ShouldBe(2);
+        (await ana.Post($"/api/classes/{room.Id}/close")).EnsureSuccessStatusCode();
+        (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{code}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ana.Post($"/api/changes/{(string)copy["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await ana.Send(HttpMethod.Get, $"/api/classes/{(string)copy["id"]!}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_class_keeps_a_teacher()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var me = (string)(await Roster(ana, room.Id))["adults"]![0]!["adultId"]!;
+        ((string)(await ana.Problem(await ana.Send(HttpMethod.Delete, $"/api/classes/{room.Id}/adults/{me}"), 409))["code"]!).ShouldBe("last-teacher");
+    }
+
+    [Fact]
+    public async Task Who_asks_to_join_waits_for_the_teacher()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var ask = new { id = Guid.NewGuid(), code = room.Code, givenName = "Joy", familyName = "Late" };
+        (await new Person(harness).Post("/api/session/join", ask)).EnsureSuccessStatusCode();
+        (await Names(ana, room.Id)).ShouldBeEmpty();
+        (await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })).EnsureSuccessStatusCode();
+        (await Names(ana, room.Id)).ShouldBe(["Joy Late"]);
+        (await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Theory]
+    [InlineData("utf-8", "CSV, UTF-8")]
+    [InlineData("utf-16", "CSV, UTF-16")]
+    [InlineData("windows-1252", "CSV, Windows-1252")]
+    public async Task A_file_is_read_whatever_its_encoding(string encoding, string kind)
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var bytes = (encoding == "windows-1252" ? CodePagesEncodingProvider.Instance.GetEncoding(1252)! : Encoding.GetEncoding(encoding)).GetBytes("First name;Surname;Grade\r\nZoë;Müller;4\r\n");
+        var read = await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", bytes));
+        ((string)read["kind"]!).ShouldBe(kind);
+        ((string)read["rows"]![0]!["givenName"]!).ShouldBe("Zoë");
+        ((string)read["rows"]![0]!["familyName"]!).ShouldBe("Müller");
+    }
+
+    [Fact]
+    public async Task The_template_reads_back_in_and_a_roster_that_was_taken_out_changes_nothing()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        var template = await (await ana.Send(HttpMethod.Get, "/api/list-template.xlsx")).Content.ReadAsByteArrayAsync();
+        ((string)(await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", template)))["rows"]![0]!["givenName"]!).ShouldBe("Wren");
+        foreach (var form in new[] { "xlsx", "csv" })
+        {
+            var file = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.{form}")).Content.ReadAsByteArrayAsync();
+            var read = await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", file));
+            var check = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/check", new { rows = read["rows"], levelSystem = "fm" }));
+            ((int)check["unchanged"]!).ShouldBe(2, form);
+        }
+    }
+
+    [Fact]
+    public async Task A_list_that_was_not_finished_is_kept()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        (await ana.Put($"/api/classes/{room.Id}/list/draft", Rows(new { givenName = "Half" }))).EnsureSuccessStatusCode();
+        ((string)(await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]![0]!["givenName"]!).ShouldBe("Half");
+        (await ana.Put($"/api/classes/{room.Id}/list/draft", Rows())).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Existing_readers_are_found_by_the_beginning_of_a_name()
+    {
+        var ana = await harness.Teacher("ana");
+        Room one = await harness.Room(ana, 0), two = await harness.Room(ana, 0);
+        (await ana.Post($"/api/classes/{one.Id}/readers", new { givenName = "Quintessa", familyName = "O’Found_%", grade = 4, level = 30 })).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/school/find?name=quint&notIn={two.Id}")).AsArray().Count.ShouldBe(1);
+        (await ana.Get($"/api/school/find?name=o’f%20quin&notIn={two.Id}")).AsArray().Count.ShouldBe(1);
+        (await ana.Get($"/api/school/find?name=quint&notIn={one.Id}")).AsArray().ShouldBeEmpty();
+        (await ana.Get("/api/school/find?name=%25%25")).AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Lists_keep_their_order_and_lose_who_leaves()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 3);
+        var path = $"/api/classes/{room.Id}/lists/{Guid.NewGuid()}";
+        string[] ids = [room.Readers[2].Id, room.Readers[0].Id];
+        (await ana.Put(path, new { name = "Book club", mark = "wave", note = "Tuesdays", position = 0, readerIds = ids })).EnsureSuccessStatusCode();
+        (await ana.Put($"/api/classes/{room.Id}/lists/{Guid.NewGuid()}", new { name = "By filter", mark = "", position = 1, filter = new { asked = "rushed" }, readerIds = Array.Empty<string>() })).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/classes/{room.Id}/lists"))[0]!["readerIds"]!.AsArray().Select(x => (string)x!).ShouldBe(ids);
+        (await ana.Post($"/api/classes/{room.Id}/remove", new { readerIds = new[] { ids[0] } })).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/classes/{room.Id}/lists"))[0]!["readerIds"]!.AsArray().Count.ShouldBe(1);
+        (await ana.Send(HttpMethod.Delete, path)).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/classes/{room.Id}/lists")).AsArray().Count.ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData("cards", 2)]
+    [InlineData("list", 1)]
+    [InlineData("letters", 9)]
+    public async Task What_is_printed_holds_what_readers_need_and_no_surname(string form, int pages)
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 9);
+        var bytes = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/{form}.pdf")).Content.ReadAsByteArrayAsync();
+        using var pdf = UglyToad.PdfPig.PdfDocument.Open(bytes);
+        pdf.NumberOfPages.ShouldBe(pages);
+        var text = string.Concat(pdf.GetPages().Select(p => p.Text));
+        text.ShouldContain("Reader3");
+        text.ShouldNotContain("Test");
+        if (form != "letters") text.ShouldContain(room.Code);
+        pdf.GetPages().SelectMany(p => p.Letters).Select(l => l.FontName).Distinct().ShouldAllBe(f => f!.Contains('+'), "every font is embedded as a subset");
+        if (form == "cards")
+        {
+            var some = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/cards.pdf?paper=letter&surnames=true&readers={room.Readers[0].Id}")).Content.ReadAsByteArrayAsync();
+            using var one = UglyToad.PdfPig.PdfDocument.Open(some);
+            one.GetPage(1).Text.ShouldContain("Test");
+            one.GetPage(1).Height.ShouldBe(792, 1);
+        }
+    }
+
+    [Fact]
+    public async Task Guessing_one_reader_slows_that_reader_and_not_the_class()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        var last = HttpStatusCode.OK;
+        for (var i = 0; i < 45; i++) last = (await new Person(harness).Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[0].Id, secret = "boat boat boat" })).StatusCode;
+        last.ShouldBe(HttpStatusCode.TooManyRequests);
+        await harness.Reader(room, 1);
+    }
+}
