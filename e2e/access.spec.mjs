@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axe, place, reader, teacher, toQuestions } from './people.mjs';
+import { axe, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 
 // Accessibility of each view, at the width of a desk and of a tablet.
 for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
@@ -61,6 +61,65 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
       await page.getByRole('button', { name: 'Change by hand' }).click();
       await expect(page.getByRole('heading', { name: 'Who moves and why' })).toBeVisible();
       await axe(page, 'groups');
+    });
+
+    test('roster', async ({ page }) => {
+      await teacher(page);
+      await view(page, 'Roster');
+      await page.getByRole('checkbox', { name: 'Pick up Kalea', exact: true }).click();
+      await axe(page, 'roster with what can be done');
+      await page.getByRole('button', { name: 'Change…' }).click();
+      await page.getByRole('checkbox', { name: 'Set the same supports for all' }).check();
+      await axe(page, 'changing several');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Kalea Mahoe' }).click();
+      await expect(page.getByRole('dialog').getByText('since')).toBeVisible();
+      await axe(page, 'details of a reader');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Add readers' }).click();
+      await page.getByRole('menuitem', { name: /^From the school/ }).click();
+      await expect(page.getByRole('dialog').getByRole('button', { name: /Nils Dahl/ })).toBeVisible();
+      await axe(page, 'readers of the school');
+      await page.keyboard.press('Escape');
+      await page.goto(page.url().replace('/roster', '/many'));
+      await page.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
+      await paste(page, 'Nils\tDahl\t2\t20\nZed\tQuux\t99\tdeep\nNew\tOne\t4\t');
+      await expect(page.getByText('2 kept back to be put right')).toBeVisible();
+      await axe(page, 'the grid');
+      await page.getByRole('button', { name: 'Clear' }).click();
+      for (const name of ['Lists', 'Guardians', 'Class']) {
+        await view(page, name);
+        await expect(page.getByRole('status')).toHaveCount(0);
+        await axe(page, name);
+      }
+    });
+
+    test('school', async ({ page }) => {
+      await signIn(page, 'ines');
+      for (const name of ['Readers', 'Classes', 'Staff', 'Roster files', 'Years', 'Level chart', 'Choices', 'Log']) {
+        await place(page, name);
+        await expect(page.getByRole('status').filter({ hasText: 'Loading' })).toHaveCount(0);
+        await axe(page, `school: ${name}`);
+      }
+      await place(page, 'Readers');
+      await page.getByRole('button', { name: 'Abel Tesfaye' }).click();
+      await page.getByText('Delete for good').click();
+      await axe(page, 'what a lead does for a reader');
+    });
+
+    test('guardian', async ({ page }) => {
+      await page.goto('/guardian');
+      await expect(page.getByRole('heading', { name: /Follow/ })).toBeVisible();
+      await axe(page, 'registering');
+      await page.goto('/welcome');
+      await axe(page, 'welcome');
+      await page.goto('/read/HERN63');
+      await page.getByRole('button').first().click();
+      await expect(page.getByLabel('Your code')).toBeVisible();
+      await axe(page, 'code');
+      await signIn(page, 'lucia');
+      await expect(page.getByText('Read lately')).toBeVisible();
+      await axe(page, 'guardian');
     });
 
     test('reader', async ({ page }) => {

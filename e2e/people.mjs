@@ -3,15 +3,29 @@ import { expect } from '@playwright/test';
 
 export const password = 'low water at nine';
 
-export async function teacher(page, userName = 'marit') {
+export async function signIn(page, userName) {
   await page.goto('/');
   await page.getByLabel('User name').fill(userName);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+export async function teacher(page, userName = 'marit') {
+  await signIn(page, userName);
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
 }
 
-export const place = (page, name) => page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+/** The views of the readers' place. */
+export const view = async (page, name) => { await place(page, 'Readers'); await page.getByRole('navigation', { name: 'Views of the readers' }).getByRole('link', { name, exact: true }).click(); };
+
+/** Puts text on the clipboard's way into the field that has the focus, as a paste from a spreadsheet would. */
+export const paste = (page, text) => page.evaluate((data) => {
+  const clipboardData = new DataTransfer();
+  clipboardData.setData('text/plain', data);
+  document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+}, text);
+
+export const place = (page, name) => page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true }).click();
 
 export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
   await page.goto('/read');

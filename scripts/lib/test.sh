@@ -4,6 +4,7 @@ passed=0 failed=0
 log="$ROOT/.data/test.log"
 ensure_tools
 need chromium chromium
+need pdftotext poppler-utils
 npm_packages web
 npm_packages e2e
 build_web

@@ -10,7 +10,8 @@ import { Tray } from '../tray/Tray';
 import { Jump } from './Jump';
 import { Mark } from './Mark';
 import { NewClassDialog } from './NewClass';
-import { Menu, PersonMenu } from './PersonMenu';
+import { Menu } from './Menu';
+import { PersonMenu } from './PersonMenu';
 import { useLive } from './useLive';
 
 const ReaderSheet = lazy(() => import('../readers/ReaderSheet'));
@@ -55,7 +56,7 @@ function Masthead({ session, classId, data, library }: { session: Session; class
   return (
     <header className="masthead">
       <NavLink className="mark" to={`/class/${classId}`}><Mark />Deep Current</NavLink>
-      <Menu label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
+      <Menu plain label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
         {session.classes.filter((c) => !c.closed || c.id === classId).map((c) => <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>{c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span></DropdownMenu.Item>)}
         <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>
       </Menu>

@@ -1,4 +1,3 @@
-import { CaretDown } from '@phosphor-icons/react';
 import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -6,16 +5,8 @@ import { toast } from 'sonner';
 import { fieldOf, post, put, sentence } from '../../shared/api';
 import { signOut, useSignInBy, type Session } from '../../shared/session';
 import { t } from '../../shared/words';
+import { Menu } from './Menu';
 import { Field, Window } from './Window';
-
-export function Menu({ label, hidden, className = '', children }: { label: string; hidden: string; className?: string; children: ReactNode }) {
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className={`btn plain ${className}`}><span className="hide">{hidden}</span>{label} <CaretDown size={16} aria-hidden /></DropdownMenu.Trigger>
-      <DropdownMenu.Portal><DropdownMenu.Content className="menu" align="start" sideOffset={4}>{children}</DropdownMenu.Content></DropdownMenu.Portal>
-    </DropdownMenu.Root>
-  );
-}
 
 /** Oneself: the school, one's password, signing out here and everywhere. */
 export function PersonMenu({ session, children }: { session: Session; children?: ReactNode }) {
@@ -25,7 +16,7 @@ export function PersonMenu({ session, children }: { session: Session; children?:
   const leave = (how: () => Promise<unknown>) => void signInBy(how).then(() => navigate('/')).catch((e: unknown) => toast.error(sentence(e)));
   return (
     <>
-      <Menu label={session.name} hidden={t('You: ')}>
+      <Menu plain label={session.name} hidden={t('You: ')}>
         {children}
         {session.lead && <DropdownMenu.Item className="item" onSelect={() => void navigate('/school')}>{t('The school')}</DropdownMenu.Item>}
         <DropdownMenu.Item className="item" onSelect={() => setPassword(true)}>{t('Change my password…')}</DropdownMenu.Item>

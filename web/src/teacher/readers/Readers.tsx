@@ -1,11 +1,12 @@
 import { CaretDown, CaretUp, DownloadSimple, MagnifyingGlass, Plus } from '@phosphor-icons/react';
-import { useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import { useRef, useState, type MouseEvent } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { dayOf, fm, percent, signed, strandName } from '../../shared/format';
 import { t } from '../../shared/words';
 import { Empty } from '../../shared/Whole';
 import { Buoy, signalName } from '../chart/Buoy';
 import type { ReaderRow } from '../classQueries';
+import { rowKeys, useColumns } from '../frame/columns';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { AddReader } from './AddReader';
@@ -30,6 +31,7 @@ export default function Readers() {
   const [search, setSearch] = useSearchParams();
   const [asked, setAsked] = useState('');
   const [sort, setSort] = useState<{ key: string; down: boolean }>({ key: 'depth', down: false });
+  const list = useColumns('readers', columns);
   const last = useRef<string | null>(null);
   const body = useRef<HTMLTableSectionElement>(null);
   const by = columns.find((c) => c.key === sort.key)!.by;
@@ -43,13 +45,6 @@ export default function Readers() {
     else tray.toggleReader(r.id);
     last.current = r.id;
   };
-  const onKey = (r: ReaderRow) => (e: KeyboardEvent<HTMLTableRowElement>) => {
-    const near = e.key === 'ArrowDown' ? e.currentTarget.nextElementSibling : e.key === 'ArrowUp' ? e.currentTarget.previousElementSibling : null;
-    if (near instanceof HTMLElement) { e.preventDefault(); near.focus(); }
-    if (e.target !== e.currentTarget) return;
-    if (e.key === ' ') { e.preventDefault(); pick(r, e.shiftKey); }
-    if (e.key === 'Enter') open(r.id);
-  };
   const heading = (c: Column) => (
     <th key={c.key} className={c.num ? 'num' : undefined} aria-sort={sort.key === c.key ? (sort.down ? 'descending' : 'ascending') : undefined}>
       <button onClick={() => setSort({ key: c.key, down: sort.key === c.key ? !sort.down : false })}>{t(c.name)}{sort.key === c.key && (sort.down ? <CaretDown size={14} aria-hidden /> : <CaretUp size={14} aria-hidden />)}</button>
@@ -60,7 +55,7 @@ export default function Readers() {
       <div className="head">
         <h1 id="title">{t('Readers')}</h1><RosterTabs classId={data.id} />
         <div className="find"><MagnifyingGlass className="icon" size={16} aria-hidden /><input type="search" aria-label={t('Filter by name, group or signal')} placeholder={t('Name, group or signal')} value={asked} onChange={(e) => setAsked(e.target.value)} /></div>
-        <span className="grow" />
+        <span className="grow" />{list.menu}
         <a className="btn" href={`/api/classes/${data.id}/readers.csv`} download={`${data.name}.csv`}><DownloadSimple size={20} aria-hidden />{t('CSV')}</a>
         {data.mayChangeRoster && <button className="btn" onClick={() => setSearch({ add: '1' })}><Plus size={20} aria-hidden />{t('Add a reader')}</button>}
       </div>
@@ -69,23 +64,23 @@ export default function Readers() {
           <table>
             <thead><tr>
               <th><span className="tick"><input type="checkbox" aria-label={t('Pick up all shown')} checked={picked > 0 && picked === rows.length} ref={(box) => { if (box) box.indeterminate = picked > 0 && picked < rows.length; }} onChange={() => tray.pickReaders(rows.map((r) => r.id), picked < rows.length)} /></span></th>
-              {columns.slice(0, 2).map(heading)}
+              {list.shown.filter((c) => c.key === 'name' || c.key === 'depth').map(heading)}
               <th className="rangehead"><span>{t('Range')}</span></th>
-              {columns.slice(2).map(heading)}
+              {list.shown.filter((c) => c.key !== 'name' && c.key !== 'depth').map(heading)}
             </tr></thead>
             <tbody ref={body}>{rows.map((r, i) => {
               const on = tray.readers.includes(r.id);
               return (
-                <tr key={r.id} tabIndex={i === 0 ? 0 : -1} className={on ? 'on' : undefined} aria-current={search.get('reader') === r.id || undefined} onKeyDown={onKey(r)} onClick={(e: MouseEvent) => { if (e.shiftKey) pick(r, true); }}>
+                <tr key={r.id} tabIndex={i === 0 ? 0 : -1} className={on ? 'on' : undefined} aria-current={search.get('reader') === r.id || undefined} onKeyDown={rowKeys((range) => pick(r, range), () => open(r.id))} onClick={(e: MouseEvent) => { if (e.shiftKey) pick(r, true); }}>
                   <td><span className="tick"><input type="checkbox" aria-label={t('Pick up {{name}}', { name: r.givenName })} checked={on} onChange={() => undefined} onClick={(e) => { e.stopPropagation(); pick(r, e.shiftKey); }} /></span></td>
                   <th scope="row"><button className="link" onClick={() => open(r.id)}>{r.givenName} {r.familyName}</button></th>
-                  <td className="num">{fm(r.depth)}</td>
+                  {list.has('depth') && <td className="num">{fm(r.depth)}</td>}
                   <td><Range low={r.low} mean={r.depth} high={r.high} /></td>
-                  <td className="num">{r.sixWeeks == null ? '–' : signed(r.sixWeeks)} {r.sixWeeks != null && <Trend by={r.sixWeeks} />}</td>
-                  <td>{r.group ?? '–'}</td>
-                  <td className="num">{r.firstTry == null ? '–' : percent(r.firstTry)}</td>
-                  <td>{r.lastRead ? dayOf(r.lastRead) : '–'}</td>
-                  <td>{r.signals[0] && <span className="sig"><Buoy kind={r.signals[0].kind} />{r.signals[0].strand ? t('{{strand}} missed', { strand: strandName(r.signals[0].strand) }) : signalName(r.signals[0].kind)}{r.signals.length > 1 && <span className="soft">+{r.signals.length - 1}</span>}</span>}</td>
+                  {list.has('six') && <td className="num">{r.sixWeeks == null ? '–' : signed(r.sixWeeks)} {r.sixWeeks != null && <Trend by={r.sixWeeks} />}</td>}
+                  {list.has('group') && <td>{r.group ?? '–'}</td>}
+                  {list.has('first') && <td className="num">{r.firstTry == null ? '–' : percent(r.firstTry)}</td>}
+                  {list.has('last') && <td>{r.lastRead ? dayOf(r.lastRead) : '–'}</td>}
+                  {list.has('signal') && <td>{r.signals[0] && <span className="sig"><Buoy kind={r.signals[0].kind} />{r.signals[0].strand ? t('{{strand}} missed', { strand: strandName(r.signals[0].strand) }) : signalName(r.signals[0].kind)}{r.signals.length > 1 && <span className="soft">+{r.signals.length - 1}</span>}</span>}</td>}
                 </tr>
               );
             })}</tbody>

@@ -8,7 +8,8 @@ import { dayOf, fm } from '../../shared/format';
 import { kindName } from '../../shared/Secret';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { Menu } from '../readers/roster/RosterPage';
+import { useColumns } from '../frame/columns';
+import { Menu } from '../frame/Menu';
 import { ReaderActions } from './ReaderActions';
 
 export type SchoolReader = Api<'SchoolReader'>;
@@ -24,9 +25,6 @@ const columns: Column[] = [
   { key: 'last', name: 'Last signed in', width: '120px', of: (r) => (r.signedInAt ? dayOf(r.signedInAt) : t('never')), by: (r) => r.signedInAt ?? '' },
   { key: 'guardians', name: 'Guardians', width: '90px', of: (r) => String(r.guardians || '–'), by: (r) => r.guardians },
 ];
-const keptColumns = 'dc-school-columns';
-const startColumns = () => { try { return new Set(JSON.parse(localStorage.getItem(keptColumns) ?? '') as string[]); } catch { return new Set(columns.map((c) => c.key)); } };
-
 /** Everybody at the school. Filters and sorts at every keystroke, and draws only the rows that are looked at. */
 export default function SchoolReaders() {
   const readers = useQuery({ queryKey: ['school-readers'], queryFn: () => get<SchoolReader[]>('/school/readers') });
@@ -37,7 +35,7 @@ function List({ all }: { all: SchoolReader[] }) {
   const [asked, setAsked] = useState('');
   const [health, setHealth] = useState('');
   const [sort, setSort] = useState({ key: 'name', down: false });
-  const [shown, setShown] = useState(startColumns);
+  const list = useColumns('school', columns);
   const [open, setOpen] = useState<SchoolReader | null>(null);
   const [picked, setPicked] = useState<Set<string>>(new Set());
   const frame = useRef<HTMLDivElement>(null);
@@ -49,9 +47,8 @@ function List({ all }: { all: SchoolReader[] }) {
     return ready.filter((x) => fits(x.r) && x.text.includes(words)).map((x) => x.r).sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
   }, [ready, words, sort, health]);
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: () => 32, overscan: 20 });
-  const visible = columns.filter((c) => shown.has(c.key) || c.key === 'name');
+  const visible = list.shown;
   const template = `40px ${visible.map((c) => c.width).join(' ')}`;
-  const column = (key: string) => setShown((s) => { const next = new Set(s); if (!next.delete(key)) next.add(key); localStorage.setItem(keptColumns, JSON.stringify([...next])); return next; });
   const toggle = (id: string) => setPicked((p) => { const next = new Set(p); if (!next.delete(id)) next.add(id); return next; });
   const onKey = (i: number, r: SchoolReader) => (e: KeyboardEvent<HTMLDivElement>) => {
     if (e.target !== e.currentTarget) return;
@@ -67,7 +64,7 @@ function List({ all }: { all: SchoolReader[] }) {
         <input type="search" aria-label={t('Filter by name, user name or class')} placeholder={t('Name, user name or class')} value={asked} onChange={(e) => setAsked(e.target.value)} />
         <label>{t('Show')} <select value={health} onChange={(e) => setHealth(e.target.value)}><option value="">{t('everybody here')}</option><option value="never">{t('never signed in ({{n}})', { n: never })}</option><option value="none">{t('in no class')}</option><option value="left">{t('who have left')}</option></select></label>
         <span className="grow" />
-        <Menu label={t('Columns')} icon={null}>{columns.slice(1).map((c) => <DropdownMenu.CheckboxItem key={c.key} className="item" checked={shown.has(c.key)} onCheckedChange={() => column(c.key)} onSelect={(e) => e.preventDefault()}>{t(c.name)}<DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator></DropdownMenu.CheckboxItem>)}</Menu>
+        {list.menu}
         <Menu label={t('Print')} icon={<Printer size={20} aria-hidden />}>{[['cards', 'All sign-in cards'], ['list', 'List of all sign-ins'], ['letters', 'All letters to guardians']].map(([form, name]) => <DropdownMenu.Item asChild key={form}><a className="item" href={`/api/school/print/${form}.pdf`} target="_blank" rel="noreferrer">{t(name!)}</a></DropdownMenu.Item>)}</Menu>
       </div>
       {all.length === 0 ? <Empty title={t('Nobody is at the school yet')}><p>{t('Take in a roster file under “Roster files”, or let teachers add their readers.')}</p></Empty> : (

@@ -10,6 +10,8 @@ import { Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
 import { useRefresh, useSaid, type ClassData } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
+import { Window } from '../../frame/Window';
+import { LevelTable } from '../LevelTable';
 import { useRoster } from '../roster/rosterQueries';
 import { Columns } from './Columns';
 import { Grid } from './Grid';
@@ -33,6 +35,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
   const [system, setSystem] = useState('fm');
   const [read, setRead] = useState<{ view: Api<'ReadListView'>; body: Blob } | null>(null);
   const [added, setAdded] = useState<Api<'SignInRow'>[]>([]);
+  const [levels, setLevels] = useState(false);
   const roster = useRoster(data.id);
   const refresh = useRefresh();
   const said = useSaid();
@@ -72,9 +75,11 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
         <label className="btn filebtn"><FileArrowUp size={20} aria-hidden />{t('Choose a file')}<input type="file" accept=".csv,.tsv,.txt,.xlsx" onChange={(e) => { const file = e.target.files?.[0]; if (file) void take(file); e.target.value = ''; }} /></label>
         <a className="btn" href="/api/list-template.xlsx"><DownloadSimple size={20} aria-hidden />{t('Template')}</a>
         <label>{t('Levels are in')} <select value={system} onChange={(e) => setSystem(e.target.value)}>{systems.map((s) => <option key={s}>{s}</option>)}</select></label>
+        <button className="btn plain" onClick={() => setLevels(true)}>{t('Levels side by side')}</button>
         <span className="grow" />
         <Link className="btn plain" to={`/class/${data.id}/readers/roster`}>{t('Back to the roster')}</Link>
       </div>
+      {levels && <Window title={t('Levels side by side')} close={() => setLevels(false)}><LevelTable rows={data.levelChart} own={data.ownColumns} level={-99} choose={(fm) => { void navigator.clipboard?.writeText(`${fm} fm`); toast.success(t('{{fm}} fm is copied', { fm })); }} /></Window>}
       {read && <Columns view={read.view} change={(fields, heading) => void take(read.body, fields, heading)} />}
       {added.length > 0 && <Added data={data} added={added} close={() => setAdded([])} />}
       <Grid rows={rows} checked={current || late.length === rows.length ? result : undefined} change={(next) => setRows(padded(next))} />

@@ -2,8 +2,9 @@ import { useState, type FormEvent } from 'react';
 import { fieldOf, post, Problem, sentence, type Api } from '../../../shared/api';
 import { kindName } from '../../../shared/Secret';
 import { t } from '../../../shared/words';
-import { useRefresh, useSaid } from '../../classQueries';
+import { useClass, useRefresh, useSaid } from '../../classQueries';
 import { Field, Window } from '../../frame/Window';
+import { LevelTable } from '../LevelTable';
 import type { Member, Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
 import { noSupports } from './supports';
@@ -18,6 +19,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
   const [withSupports, setWithSupports] = useState(false);
   const [supports, setSupports] = useState(noSupports);
   const [error, setError] = useState<unknown>();
+  const data = useClass(roster.id);
   const refresh = useRefresh();
   const said = useSaid();
   const nothing = !grade && !level.trim() && !kind && !renew && !withSupports;
@@ -41,6 +43,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
           <Field id="b-level" label={t('Level')} error={fieldOf(error, 'level')}><input id="b-level" type="text" placeholder={t('as it is')} value={level} onChange={(e) => setLevel(e.target.value)} /></Field>
           <Field id="b-system" label={t('Level is in')}><select id="b-system" value={system} onChange={(e) => setSystem(e.target.value)}>{roster.systems.map((s) => <option key={s}>{s}</option>)}</select></Field>
         </div>
+        {data.data && <details><summary>{t('Levels side by side')}</summary><LevelTable rows={data.data.levelChart} own={data.data.ownColumns} level={Number(level) || 0} choose={(fm) => { setLevel(String(fm)); setSystem('fm'); }} /></details>}
         <div className="fields">
           <Field id="b-kind" label={t('Signs in with')}><select id="b-kind" value={kind} onChange={(e) => setKind(e.target.value)}><option value="">{t('as it is')}</option>{['Pictures', 'Code', 'Password'].map((k) => <option key={k} value={k}>{kindName(k)}</option>)}</select></Field>
           <label className="tickline"><input type="checkbox" checked={renew} onChange={(e) => setRenew(e.target.checked)} />{t('A new secret for each; old cards stop working')}</label>

@@ -1,13 +1,15 @@
-import { CaretDown, DownloadSimple, Plus, Printer } from '@phosphor-icons/react';
+import { DownloadSimple, Plus, Printer } from '@phosphor-icons/react';
 import { DropdownMenu } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
 import { post, type Api } from '../../../shared/api';
 import { dayOf } from '../../../shared/format';
 import { kindName } from '../../../shared/Secret';
 import { Empty, Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
+import { rowKeys, useColumns } from '../../frame/columns';
 import type { Place } from '../../frame/Frame';
+import { Menu } from '../../frame/Menu';
 import { useTray } from '../../tray/useTray';
 import { RosterTabs } from '../RosterTabs';
 import { BulkChange } from './BulkChange';
@@ -25,16 +27,16 @@ export default function RosterPage() {
   return <Show query={roster}>{(r) => <RosterTable roster={r} part={data.part} />}</Show>;
 }
 
-type Column = { key: string; name: string; by: (m: Member) => string | number };
+type Column = { key: string; name: string; by: (m: Member) => string | number; show?: (m: Member) => string };
 const columns: Column[] = [
   { key: 'name', name: 'Reader', by: (m) => `${m.givenName} ${m.familyName}`.toLowerCase() },
-  { key: 'grade', name: 'Grade', by: (m) => m.grade },
-  { key: 'user', name: 'User name', by: (m) => m.userName },
-  { key: 'secret', name: 'Signs in with', by: (m) => m.secretKind },
-  { key: 'last', name: 'Last signed in', by: (m) => m.signedInAt ?? '' },
-  { key: 'supports', name: 'Supports', by: (m) => -supportWords(m.supports).length },
-  { key: 'guardians', name: 'Guardians', by: (m) => -m.guardians },
-  { key: 'since', name: 'Since', by: (m) => m.since },
+  { key: 'grade', name: 'Grade', by: (m) => m.grade, show: (m) => (m.grade === 0 ? 'K' : String(m.grade)) },
+  { key: 'user', name: 'User name', by: (m) => m.userName, show: (m) => m.userName },
+  { key: 'secret', name: 'Signs in with', by: (m) => m.secretKind, show: (m) => kindName(m.secretKind) },
+  { key: 'last', name: 'Last signed in', by: (m) => m.signedInAt ?? '', show: (m) => (m.signedInAt ? dayOf(m.signedInAt) : t('never')) },
+  { key: 'supports', name: 'Supports', by: (m) => -supportWords(m.supports).length, show: (m) => supportWords(m.supports).join(', ') || '–' },
+  { key: 'guardians', name: 'Guardians', by: (m) => -m.guardians, show: (m) => String(m.guardians || '–') },
+  { key: 'since', name: 'Since', by: (m) => m.since, show: (m) => dayOf(m.since) },
 ];
 
 function RosterTable({ roster, part }: { roster: Roster; part: string | null }) {
@@ -45,12 +47,20 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
   const [dialog, setDialog] = useState<'school' | 'bulk' | 'move' | null>(null);
   const change = useRosterChange();
   const navigate = useNavigate();
+  const list = useColumns('roster', columns);
+  const last = useRef<string | null>(null);
   const by = columns.find((c) => c.key === sort.key)!.by;
   const words = asked.trim().toLowerCase();
   const rows = roster.members.filter((m) => `${m.givenName} ${m.familyName} ${m.userName}`.toLowerCase().includes(words)).sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
   const picked = roster.members.filter((m) => tray.readers.includes(m.id));
   const pickedHere = rows.filter((m) => tray.readers.includes(m.id)).length;
   const ids = picked.map((m) => m.id);
+  const pick = (m: Member, range: boolean) => {
+    const from = rows.findIndex((x) => x.id === last.current), to = rows.indexOf(m);
+    if (range && from >= 0) tray.pickReaders(rows.slice(Math.min(from, to), Math.max(from, to) + 1).map((x) => x.id), true);
+    else tray.toggleReader(m.id);
+    last.current = m.id;
+  };
   const takeOut = () => change.mutate(() => post<Api<'RosterChanged'>>(`/classes/${roster.id}/remove`, { readerIds: ids }));
   return (
     <section className="roster" aria-labelledby="title">
@@ -58,7 +68,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
         <div className="head">
           <h1 id="title">{t('Readers')}</h1><RosterTabs classId={roster.id} />
           <input type="search" className="narrow" aria-label={t('Filter by name')} placeholder={t('Name or user name')} value={asked} onChange={(e) => setAsked(e.target.value)} />
-          <span className="grow" />
+          <span className="grow" />{list.menu}
           <PrintMenu classId={roster.id} picked={ids} />
           <Menu label={t('Take out')} icon={<DownloadSimple size={20} aria-hidden />}>
             <DropdownMenu.Item asChild><a className="item" href={`/api/classes/${roster.id}/roster.xlsx`}>{t('As XLSX')}</a></DropdownMenu.Item>
@@ -88,19 +98,15 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
           <table>
             <thead><tr>
               <th><span className="tick"><input type="checkbox" aria-label={t('Pick up all shown')} checked={pickedHere > 0 && pickedHere === rows.length} ref={(box) => { if (box) box.indeterminate = pickedHere > 0 && pickedHere < rows.length; }} onChange={() => tray.pickReaders(rows.map((m) => m.id), pickedHere < rows.length)} /></span></th>
-              {columns.map((c) => <th key={c.key} aria-sort={sort.key === c.key ? (sort.down ? 'descending' : 'ascending') : undefined}><button onClick={() => setSort({ key: c.key, down: sort.key === c.key && !sort.down })}>{t(c.name)}</button></th>)}
+              {list.shown.map((c) => <th key={c.key} aria-sort={sort.key === c.key ? (sort.down ? 'descending' : 'ascending') : undefined}><button onClick={() => setSort({ key: c.key, down: sort.key === c.key && !sort.down })}>{t(c.name)}</button></th>)}
             </tr></thead>
-            <tbody>{rows.map((m) => {
+            <tbody>{rows.map((m, i) => {
               const on = tray.readers.includes(m.id);
               return (
-                <tr key={m.id} className={on ? 'on' : undefined}>
-                  <td><span className="tick"><input type="checkbox" aria-label={t('Pick up {{name}}', { name: m.givenName })} checked={on} onChange={() => tray.toggleReader(m.id)} /></span></td>
+                <tr key={m.id} tabIndex={i === 0 ? 0 : -1} className={on ? 'on' : undefined} onKeyDown={rowKeys((range) => pick(m, range), () => setOpen(m))}>
+                  <td><span className="tick"><input type="checkbox" aria-label={t('Pick up {{name}}', { name: m.givenName })} checked={on} onChange={() => undefined} onClick={(e) => pick(m, e.shiftKey)} /></span></td>
                   <th scope="row"><button className="link" onClick={() => setOpen(m)}>{m.givenName} {m.familyName}</button></th>
-                  <td>{m.grade === 0 ? 'K' : m.grade}</td><td>{m.userName}</td><td>{kindName(m.secretKind)}</td>
-                  <td>{m.signedInAt ? dayOf(m.signedInAt) : <span className="soft">{t('never')}</span>}</td>
-                  <td>{supportWords(m.supports).join(', ') || '–'}</td>
-                  <td>{m.guardians || '–'}</td>
-                  <td>{dayOf(m.since)}</td>
+                  {list.shown.slice(1).map((c) => <td key={c.key}>{c.show!(m)}</td>)}
                 </tr>
               );
             })}</tbody>
@@ -126,15 +132,6 @@ function Former({ roster }: { roster: Roster }) {
       <ul>{roster.former.map((m) => <li key={m.id}><b>{m.givenName} {m.familyName}</b> <span className="soft">{t('{{from}} to {{to}}', { from: dayOf(m.since), to: dayOf(m.until!) })}</span>
         {roster.mayChange && <button className="btn small" onClick={() => change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: [m.id] }))} aria-label={t('Bring {{name}} back', { name: m.givenName })}>{t('Bring back')}</button>}</li>)}</ul>
     </details>
-  );
-}
-
-export function Menu({ label, icon, main = false, children }: { label: string; icon: ReactNode; main?: boolean; children: ReactNode }) {
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger className={main ? 'btn main' : 'btn'}>{icon}{label} <CaretDown size={16} aria-hidden /></DropdownMenu.Trigger>
-      <DropdownMenu.Portal><DropdownMenu.Content className="menu" align="end" sideOffset={4}>{children}</DropdownMenu.Content></DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }
 
