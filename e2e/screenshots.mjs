@@ -2,7 +2,10 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
-import { place, reader, teacher, toQuestions } from './people.mjs';
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
+import { zip } from './zip.mjs';
 
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(out, { recursive: true });
@@ -20,6 +23,7 @@ await desk.getByRole('checkbox', { name: 'Pick up How a Barometer Listens' }).cl
 await place(desk, 'Readers');
 for (const name of ['Mateo', 'Jun', 'Owen', 'Amara', 'Ciara']) await desk.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
 await desk.getByRole('button', { name: 'Leila Haddad' }).click();
+await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
 await desk.getByRole('link', { name: 'Open profile' }).click();
 await desk.getByRole('heading', { name: 'Reading history' }).waitFor();
@@ -48,6 +52,33 @@ await desk.getByRole('spinbutton', { name: 'Groups' }).fill('5');
 await desk.getByRole('button', { name: 'Propose groups' }).click();
 await desk.getByText(/Best under these rules|of the best/).waitFor();
 await shot(desk, 'groups');
+
+await view(desk, 'Roster');
+await desk.getByRole('button', { name: 'Add readers' }).click();
+await desk.getByRole('menuitem', { name: /^Many/ }).click();
+await desk.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
+await paste(desk, 'Solveig\tEide\t4\t31\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm');
+await desk.getByText('2 kept back to be put right').waitFor();
+await shot(desk, 'many');
+await desk.getByRole('button', { name: 'Clear' }).click();
+const classId = /class\/([^/]+)/.exec(desk.url())[1];
+const cards = await (await desk.request.get(`/api/classes/${classId}/print/cards.pdf`)).body();
+writeFileSync(`${out}cards.png`, execFileSync('pdftoppm', ['-r', '70', '-f', '1', '-l', '1', '-png'], { input: cards, maxBuffer: 1 << 26 }));
+
+const lead = await open();
+await signIn(lead, 'ines');
+await lead.getByRole('heading', { name: 'Readers of the school' }).waitFor();
+await shot(lead, 'school');
+await place(lead, 'Roster files');
+await lead.getByLabel('Choose a OneRoster zip').setInputFiles({ name: 'ellery-sound.zip', mimeType: 'application/zip', buffer: zip({
+  'classes.csv': 'sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n',
+  'users.csv': 'sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Siobhán,O’Hara,02,\nu3,Ravi,Patel,99,\nu4,<i>Max</i>,Muster,03,\nu5,Selma,Aydın,05,\nt1,Pia,Lund,,pia.lund@port-ellery.example\n',
+  'roles.csv': 'userSourcedId,role\nu1,student\nu2,student\nu3,student\nu4,student\nu5,student\nt1,teacher\n',
+  'enrollments.csv': 'sourcedId,classSourcedId,userSourcedId,role,beginDate,endDate\ne1,c1,u1,student,,\ne2,c1,u2,student,2026-10-01,2026-09-01\ne3,c9,u3,student,,\ne4,c1,t1,teacher,,\ne5,c2,u5,student,,\n',
+}) });
+await lead.getByRole('heading', { name: /rows kept back/ }).waitFor();
+await shot(lead, 'import');
+await lead.getByRole('button', { name: 'Throw away' }).click();
 
 const child = await open();
 await reader(child);

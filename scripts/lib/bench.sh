@@ -1,20 +1,58 @@
 # ./deepcurrent bench: measures the figures anew and writes bench/results.md.
 mkdir -p "$ROOT/.data"
 ensure_tools
+npm_packages e2e
+need chromium chromium
 build_web
 build_server
 dotnet build "$ROOT/bench/DeepCurrent.Bench" -c Release -v q --nologo >"$ROOT/.data/build.log" 2>&1 || fail "the bench did not build, see .data/build.log"
 PG_EXTRA="-c shared_preload_libraries=pg_stat_statements -c pg_stat_statements.track_planning=on" cluster benchpg 54520
 app=
 trap '[ -n "$app" ] && kill "$app" 2>/dev/null; stop_cluster' EXIT
-sql "drop database if exists deepcurrent_bench with (force)" >/dev/null 2>&1
-database deepcurrent_bench
+
+# serve DATABASE DEMO: starts the application on a database; sets app, address.
+serve() {
+  local port; port=$(free_port 8550)
+  address="http://127.0.0.1:$port"
+  ConnectionStrings__DeepCurrent=$(connection "$1") Content__Folder="$ROOT/content" Demo__Load=$2 ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTriesOfAnAddress=5000 \
+    dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "$address" >>"$ROOT/.data/bench-server.log" 2>&1 &
+  app=$!
+  for _ in $(seq 1 600); do curl -fs -o /dev/null "$address/health/ready" && break; sleep 0.5; done
+}
+halt() { kill "${1:--TERM}" "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; app=; }
+fresh() { sql "drop database if exists $1 with (force)" >/dev/null 2>&1; database "$1"; }
+bench_dll="$ROOT/bench/DeepCurrent.Bench/bin/Release/net10.0/DeepCurrent.Bench.dll"
+
+rosters() { # the figures of rosters: a district's, one that is killed in the middle, and a school of 3,000
+  local zip="$ROOT/.data/bench-roster.zip" id
+  dotnet "$bench_dll" roster-zip "$zip" 100000 5000 400000
+  fresh deepcurrent_bench_roster
+  serve deepcurrent_bench_roster false
+  node "$ROOT/bench/roster.mjs" "$address" "$app" import "$zip"
+  halt
+  fresh deepcurrent_bench_roster
+  serve deepcurrent_bench_roster false
+  id=$(node "$ROOT/bench/roster.mjs" "$address" "$app" half "$zip")
+  halt -KILL
+  echo "| Readers in the database after the server was killed in the middle of writing | $(sql "select count(*) from reader" deepcurrent_bench_roster) | 0, or all of them |"
+  serve deepcurrent_bench_roster false
+  node "$ROOT/bench/roster.mjs" "$address" "$app" after "$id"
+  halt
+  dotnet "$bench_dll" roster-zip "$zip" 3158 90 3090
+  fresh deepcurrent_bench_roster
+  serve deepcurrent_bench_roster false
+  node "$ROOT/bench/roster.mjs" "$address" "$app" import "$zip" >/dev/null
+  halt
+  serve deepcurrent_bench_roster false
+  node "$ROOT/bench/roster.mjs" "$address" "$app" school
+  (cd "$ROOT/e2e" && DEEPCURRENT_URL=$address node "$ROOT/bench/keystroke.mjs")
+  halt
+  rm -f "$zip"
+}
+
+fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-port=$(free_port 8550)
-ConnectionStrings__DeepCurrent=$(connection deepcurrent_bench) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTriesOfAnAddress=5000 \
-  dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/bench-server.log" 2>&1 &
-app=$!
-for _ in $(seq 1 600); do curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready" && break; sleep 0.5; done
+serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
   echo "# Figures"
@@ -23,12 +61,14 @@ results="$ROOT/bench/results.md"
   echo
   echo "| what | figure | wanted |"
   echo "| --- | --- | --- |"
-  dotnet "$ROOT/bench/DeepCurrent.Bench/bin/Release/net10.0/DeepCurrent.Bench.dll" "$ROOT/content"
-  node "$ROOT/bench/class-page.mjs" "http://127.0.0.1:$port" reset
+  dotnet "$bench_dll" "$ROOT/content"
+  node "$ROOT/bench/class-page.mjs" "$address" reset
   sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
-  node "$ROOT/bench/class-page.mjs" "http://127.0.0.1:$port" measure "$ROOT/.data/class-page.json"
+  node "$ROOT/bench/class-page.mjs" "$address" measure "$ROOT/.data/class-page.json"
   spent=$(sql "select sum(total_exec_time + total_plan_time) from pg_stat_statements s join pg_database d on d.oid = s.dbid where d.datname = 'deepcurrent_bench'" deepcurrent_bench)
   node "$ROOT/bench/class-page.mjs" report "$ROOT/.data/class-page.json" "$spent"
+  halt
+  rosters
   node "$ROOT/bench/bundles.mjs" "$ROOT/web/dist"
 } >"$results"
 cat "$results"

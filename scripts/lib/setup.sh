@@ -97,7 +97,7 @@ cluster() {
   fi
   if ! as_pg "$(PGBIN)/pg_ctl" -D "$CLUSTER/data" status >/dev/null 2>&1; then
     PGPORT_=$(free_port "$first")
-    as_pg "$(PGBIN)/pg_ctl" -D "$CLUSTER/data" -w -t 60 -l "$CLUSTER/log" -o "-p $PGPORT_ -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 ${PG_EXTRA:-}" start >/dev/null || { tail -5 "$CLUSTER/log" >&2; fail "the database did not start"; }
+    as_pg "$(PGBIN)/pg_ctl" -D "$CLUSTER/data" -w -t 60 -l "$CLUSTER/log" -o "-p $PGPORT_ -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 -c shared_buffers=512MB -c max_wal_size=4GB -c wal_compression=on ${PG_EXTRA:-}" start >/dev/null || { tail -5 "$CLUSTER/log" >&2; fail "the database did not start"; }
   else
     PGPORT_=$(sed -n 4p "$CLUSTER/data/postmaster.pid")
   fi

@@ -4,6 +4,7 @@ using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
 using FluentValidation;
@@ -18,8 +19,9 @@ public sealed record HandedOver(string TeacherName, string ClassName, string Cod
 
 /// <param name="Role">nobody, reader, teacher or guardian.</param>
 /// <param name="FirstRun">There is no school yet.</param>
+/// <param name="Supports">What is done for the reader who is signed in; null for others.</param>
 /// <param name="Token">To be sent as X-XSRF-TOKEN with everything that changes something.</param>
-public sealed record SessionView(string Role, string Name, bool Lead, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver);
+public sealed record SessionView(string Role, string Name, bool Lead, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver, Supports? Supports);
 
 public sealed record AdultSignIn(string UserName, string Password);
 
@@ -77,13 +79,14 @@ public static class SignInEndpoints
         api.MapPost("/first-run", FirstRun).AllowAnonymous();
     }
 
-    private static async Task<SessionView> Session(Desk desk, SchoolStore schools, IAntiforgery antiforgery, IDataProtectionProvider protection, HttpContext http)
+    private static async Task<SessionView> Session(Desk desk, SchoolStore schools, RosterStore rosters, IAntiforgery antiforgery, IDataProtectionProvider protection, HttpContext http)
     {
         var token = antiforgery.GetAndStoreTokens(http).RequestToken!;
         var who = desk.Who;
         var handed = ReadHanded(http, protection);
         return new(who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Role == Role.Nobody && !await schools.Any(), token,
-            who.Role == Role.Teacher ? await schools.Classes(who.Id) : [], handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code));
+            who.Role == Role.Teacher ? await schools.Classes(who.Id) : [], handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
+            who.Role == Role.Reader ? (await rosters.Reader(who.Id, who.SchoolId))?.Supports : null);
     }
 
     private static async Task Adult(AdultSignIn request, AdultStore adults, Secrets secrets, SignInLimits limits, Desk desk, HttpContext http)

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { post, sentence, type Api } from '../shared/api';
 import { Show } from '../shared/Whole';
-import type { Session } from '../shared/session';
+import { useSession, type Session } from '../shared/session';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { LeadLine } from './LeadLine';
@@ -73,7 +73,10 @@ function Questions({ work, name }: { work: Work; name: string }) {
 
 function OneQuestion({ work, q, kept, said }: { work: Work; q: Question; kept: boolean; said: (next: Question | null) => void }) {
   const [choice, setChoice] = useState<number | null>(null);
-  const [covered, setCovered] = useState<number[]>([]);
+  const all = q.choices.map((_, i) => i);
+  // Some readers look at one choice at a time: the others are covered until they are asked for.
+  const one = useSession().data?.supports?.oneChoice ?? false;
+  const [covered, setCovered] = useState<number[]>(one ? all.slice(1) : []);
   const [error, setError] = useState('');
   const [sending, setSending] = useState(false);
   const seen = useRef(performance.now());
@@ -104,7 +107,7 @@ function OneQuestion({ work, q, kept, said }: { work: Work; q: Question; kept: b
           return (
             <div key={c} className={['choice', mine && 'mine', hidden && 'covered'].filter(Boolean).join(' ')}>
               <label><input type="radio" name="choice" disabled={!open || hidden || wrong.has(i)} checked={mine} onChange={() => setChoice(i)} />{hidden ? t('Covered by you') : c}{wrong.has(i) ? <span className="yours">{t('not this')}</span> : mine && <span className="yours">{t('My choice')}</span>}</label>
-              {open && <button type="button" className="cover" onClick={() => { setCovered(hidden ? covered.filter((x) => x !== i) : [...covered, i]); if (choice === i) setChoice(null); }} aria-label={`${hidden ? t('Show') : t('Cover')}: ${c}`}>{hidden ? <Eye size={24} aria-hidden /> : <EyeSlash size={24} aria-hidden />}{hidden ? t('Show') : t('Cover')}</button>}
+              {open && <button type="button" className="cover" onClick={() => { setCovered(!hidden ? [...covered, i] : one ? all.filter((x) => x !== i) : covered.filter((x) => x !== i)); if (choice === i) setChoice(null); }} aria-label={`${hidden ? t('Show') : t('Cover')}: ${c}`}>{hidden ? <Eye size={24} aria-hidden /> : <EyeSlash size={24} aria-hidden />}{hidden ? t('Show') : t('Cover')}</button>}
             </div>
           );
         })}

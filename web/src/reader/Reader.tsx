@@ -18,6 +18,7 @@ export default function Reader({ session }: { session: Session }) {
   useEffect(() => startOutbox(() => void client.invalidateQueries({ queryKey: ['my'] })), [client]);
   return (
     <Suspense fallback={<Loading />}>
+      <div className={`sized size-${session.supports?.textSize ?? 0}`}>
       <Routes>
         <Route path="/" element={<Home session={session} />} />
         <Route path="/text/:ticketId" element={<Reading />} />
@@ -25,6 +26,7 @@ export default function Reader({ session }: { session: Session }) {
         <Route path="/text/:ticketId/result" element={<Result />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
+      </div>
     </Suspense>
   );
 }

@@ -5221,6 +5221,7 @@ export interface components {
             token: string;
             classes: components["schemas"]["ClassHead"][];
             handedOver: null | components["schemas"]["HandedOver"];
+            supports: null | components["schemas"]["Supports"];
         };
         SetGoalsRequest: {
             targets: components["schemas"]["GoalTarget"][];

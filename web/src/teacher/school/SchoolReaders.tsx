@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Printer } from '@phosphor-icons/react';
 import { DropdownMenu } from 'radix-ui';
-import { useDeferredValue, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { get, type Api } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
 import { kindName } from '../../shared/Secret';
@@ -39,14 +39,17 @@ function List({ all }: { all: SchoolReader[] }) {
   const [open, setOpen] = useState<SchoolReader | null>(null);
   const [picked, setPicked] = useState<Set<string>>(new Set());
   const frame = useRef<HTMLDivElement>(null);
-  const words = useDeferredValue(asked.trim().toLowerCase());
-  const ready = useMemo(() => all.map((r) => ({ r, text: `${r.givenName} ${r.familyName} ${r.userName} ${r.classes}`.toLowerCase() })), [all]);
-  const rows = useMemo(() => {
+  const words = asked.trim().toLowerCase();
+  // Sorted once, so that a keystroke only has to leave rows out.
+  const ready = useMemo(() => {
     const by = columns.find((c) => c.key === sort.key)!.by;
+    return all.map((r) => ({ r, key: by(r), text: `${r.givenName} ${r.familyName} ${r.userName} ${r.classes}`.toLowerCase() })).sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0) * (sort.down ? -1 : 1));
+  }, [all, sort]);
+  const rows = useMemo(() => {
     const fits = (r: SchoolReader) => (health === 'never' ? !r.signedInAt && !r.leftSchool : health === 'left' ? r.leftSchool : health === 'none' ? !r.classes && !r.leftSchool : !r.leftSchool);
-    return ready.filter((x) => fits(x.r) && x.text.includes(words)).map((x) => x.r).sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
-  }, [ready, words, sort, health]);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: () => 32, overscan: 20 });
+    return ready.filter((x) => fits(x.r) && x.text.includes(words)).map((x) => x.r);
+  }, [ready, words, health]);
+  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: () => 32, overscan: 8 });
   const visible = list.shown;
   const template = `40px ${visible.map((c) => c.width).join(' ')}`;
   const toggle = (id: string) => setPicked((p) => { const next = new Set(p); if (!next.delete(id)) next.add(id); return next; });
