@@ -353,6 +353,25 @@ public sealed class SchoolTests(Harness harness)
     }
 
     [Fact]
+    public async Task What_is_old_is_forgotten_and_cannot_be_undone()
+    {
+        var (lead, _, _) = await School();
+        var applied = await Import(lead, Roster());
+        var change = Guid.Parse((string)applied["changeId"]!);
+        await using (var c = await Get<NpgsqlDataSource>().OpenConnectionAsync())
+        {
+            await using var old = new NpgsqlCommand("update change set at = at - interval '31 days' where id = $1", c) { Parameters = { new() { Value = change } } };
+            await old.ExecuteNonQueryAsync();
+            await using var file = new NpgsqlCommand("update import set made_at = made_at - interval '31 days' where id = $1", c) { Parameters = { new() { Value = Guid.Parse((string)applied["id"]!) } } };
+            await file.ExecuteNonQueryAsync();
+        }
+        (await Get<DeepCurrent.Data.Storage.TidyStore>().Forget(DateTimeOffset.UtcNow.AddDays(-30))).ShouldBeGreaterThanOrEqualTo(2);
+        (await lead.Get("/api/school/imports"))["imports"]!.AsArray().ShouldBeEmpty();
+        ((string)(await lead.Problem(await lead.Post($"/api/changes/{change}/undo"), 409))["code"]!).ShouldBe("too-late");
+        (await Readers(lead)).ShouldBe(2, "what was done stays");
+    }
+
+    [Fact]
     public async Task A_reader_changes_schools_with_their_history()
     {
         var (from, _, _) = await School();

@@ -135,9 +135,31 @@ public static class TableFile
         return rows;
     }
 
+    /// <summary>The sign that stands between cells in most of the first lines; what is inside quotation marks does not count.</summary>
     private static string Delimiter(string text)
     {
-        var head = text.Split('\n', 12).Take(11).ToList();
-        return new[] { ",", ";", "\t" }.MaxBy(d => head.Count(line => line.Contains(d, StringComparison.Ordinal)) * 1000 + head.Sum(line => line.Split(d).Length - 1))!;
+        const int looked = 1 << 14;
+        const string signs = ",;\t";
+        int[] lines = new int[signs.Length], seen = new int[signs.Length], here = new int[signs.Length];
+        var quoted = false;
+        foreach (var c in text.Length > looked ? text.AsSpan(0, looked) : text.AsSpan())
+        {
+            if (c == '"') quoted = !quoted;
+            else if (quoted) continue;
+            else if (c == '\n') Next();
+            else if (signs.IndexOf(c) is var at and >= 0) here[at]++;
+        }
+        Next();
+        return signs[Enumerable.Range(0, signs.Length).MaxBy(i => (lines[i], seen[i]))].ToString();
+
+        void Next()
+        {
+            for (var i = 0; i < here.Length; i++)
+            {
+                if (here[i] > 0) lines[i]++;
+                seen[i] += here[i];
+                here[i] = 0;
+            }
+        }
     }
 }

@@ -16,8 +16,6 @@ public sealed record UndoneView(string Sentence);
 /// <summary>The history of a class and of the school, and undo.</summary>
 public static class ChangeEndpoints
 {
-    private const int UndoDays = 30;
-
     private sealed record AssignedDetail(Guid AssignmentId);
 
     public static void Map(RouteGroupBuilder api)
@@ -31,7 +29,7 @@ public static class ChangeEndpoints
     {
         var change = await Allowed(changeId, desk, changes);
         if (change.UndoneAt is not null) throw Refused.Conflict("undone", "This has been undone already.");
-        if (change.At < desk.Now.AddDays(-UndoDays)) throw Refused.Conflict("too-late", $"This was done more than {UndoDays} days ago and stays.");
+        if (change.At < desk.Now - Tidying.Kept) throw Refused.Conflict("too-late", $"This was done more than {Tidying.Kept.Days} days ago and stays.");
         if (change.Kind == "roster")
         {
             await roster.Undo(changeId);

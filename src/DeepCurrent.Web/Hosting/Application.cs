@@ -73,7 +73,7 @@ public static class Application
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
-        services.AddSingleton<ImportWork>().AddSingleton<IMailer, OutboxMailer>().AddHostedService<ImportRunner>();
+        services.AddSingleton<ImportWork>().AddSingleton<IMailer, OutboxMailer>().AddHostedService<ImportRunner>().AddSingleton<TidyStore>().AddHostedService<Tidying>();
         services.AddSingleton(builder.Configuration.GetSection("RosterSource").Get<RosterSourceSettings>() ?? new("District roster", "", "", "", ""));
         services.AddHttpClient<IRosterSource, HttpRosterSource>(c => c.Timeout = TimeSpan.FromMinutes(2));
         services.AddScoped<GuardianCodes>().AddScoped<PrintRoom>();

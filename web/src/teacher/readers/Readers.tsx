@@ -55,8 +55,8 @@ export default function Readers() {
       <div className="head">
         <h1 id="title">{t('Readers')}</h1><RosterTabs classId={data.id} />
         <div className="find"><MagnifyingGlass className="icon" size={16} aria-hidden /><input type="search" aria-label={t('Filter by name, group or signal')} placeholder={t('Name, group or signal')} value={asked} onChange={(e) => setAsked(e.target.value)} /></div>
-        <span className="grow" />{list.menu}
-        <a className="btn" href={`/api/classes/${data.id}/readers.csv`} download={`${data.name}.csv`}><DownloadSimple size={20} aria-hidden />{t('CSV')}</a>
+        <span className="grow" /><span className="wideonly">{list.menu}</span>
+        <a className="btn wideonly" href={`/api/classes/${data.id}/readers.csv`} download={`${data.name}.csv`}><DownloadSimple size={20} aria-hidden />{t('CSV')}</a>
         {data.mayChangeRoster && <button className="btn" onClick={() => setSearch({ add: '1' })}><Plus size={20} aria-hidden />{t('Add a reader')}</button>}
       </div>
       {data.readers.length === 0 ? <Empty title={t('No readers yet')}><p>{t('Readers of this class are listed here with their depth, group and last reading.')}</p><p className="row"><Link className="btn main" to={`/class/${data.id}/readers/many`}>{t('Add many readers')}</Link><button className="btn" onClick={() => setSearch({ add: '1' })}>{t('Add one reader')}</button></p></Empty> : (

@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { fieldOf, post, Problem, sentence, type Api } from '../../../shared/api';
+import { fieldOf, post, Problem, put, sentence, type Api } from '../../../shared/api';
 import { kindName } from '../../../shared/Secret';
 import { t } from '../../../shared/words';
 import { useClass, useRefresh, useSaid } from '../../classQueries';
@@ -22,14 +22,25 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
   const data = useClass(roster.id);
   const refresh = useRefresh();
   const said = useSaid();
-  const nothing = !grade && !level.trim() && !kind && !renew && !withSupports;
+  const [group, setGroup] = useState('');
+  const details = grade || level.trim() || kind || renew || withSupports;
+  // Groups are the teachers' own: a school lead who is not in the class leaves them alone.
+  const groups = data.data?.part ? data.data.groups : [];
+  const ids = members.map((m) => m.id);
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const done = await post<Api<'RosterChanged'>>(`/classes/${roster.id}/bulk`, {
-        readerIds: members.map((m) => m.id), grade: grade === '' ? null : Number(grade), level: level.trim() || null, levelSystem: system, supports: withSupports ? supports : null, secretKind: kind || null, newSecrets: renew,
-      });
-      said(done.sentence, done.changeId);
+      if (group) {
+        const next = groups.map((g) => ({ name: g.name, readerIds: [...g.readerIds.filter((id) => !ids.includes(id)), ...(g.name === group ? ids : [])] })).filter((g) => g.readerIds.length > 0);
+        const moved = await put<Api<'SavedGroups'>>(`/classes/${roster.id}/groups`, { groups: next });
+        said(t('Put {{count}} readers into {{group}}', { count: ids.length, group }), moved.changeId);
+      }
+      if (details) {
+        const done = await post<Api<'RosterChanged'>>(`/classes/${roster.id}/bulk`, {
+          readerIds: ids, grade: grade === '' ? null : Number(grade), level: level.trim() || null, levelSystem: system, supports: withSupports ? supports : null, secretKind: kind || null, newSecrets: renew,
+        });
+        said(done.sentence, done.changeId);
+      }
       await refresh();
       close();
     } catch (problem) { setError(problem); }
@@ -45,13 +56,14 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
         </div>
         {data.data && <details><summary>{t('Levels side by side')}</summary><LevelTable rows={data.data.levelChart} own={data.data.ownColumns} level={Number(level) || 0} choose={(fm) => { setLevel(String(fm)); setSystem('fm'); }} /></details>}
         <div className="fields">
+          {groups.length > 0 && <Field id="b-group" label={t('Group')}><select id="b-group" value={group} onChange={(e) => setGroup(e.target.value)}><option value="">{t('as it is')}</option>{groups.map((g) => <option key={g.id}>{g.name}</option>)}</select></Field>}
           <Field id="b-kind" label={t('Signs in with')}><select id="b-kind" value={kind} onChange={(e) => setKind(e.target.value)}><option value="">{t('as it is')}</option>{['Pictures', 'Code', 'Password'].map((k) => <option key={k} value={k}>{kindName(k)}</option>)}</select></Field>
           <label className="tickline"><input type="checkbox" checked={renew} onChange={(e) => setRenew(e.target.checked)} />{t('A new secret for each; old cards stop working')}</label>
         </div>
         <label className="tickline"><input type="checkbox" checked={withSupports} onChange={(e) => setWithSupports(e.target.checked)} />{t('Set the same supports for all')}</label>
         {withSupports && <SupportFields value={supports} change={setSupports} />}
         {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? <p className="error" role="alert">{sentence(error)}</p> : null}
-        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={nothing}>{t('Change {{count}} readers', { count: members.length })}</button></p>
+        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={!details && !group}>{t('Change {{count}} readers', { count: members.length })}</button></p>
       </form>
     </Window>
   );

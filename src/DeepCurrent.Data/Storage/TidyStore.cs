@@ -1,0 +1,23 @@
+using Dapper;
+using Npgsql;
+
+namespace DeepCurrent.Data.Storage;
+
+/// <summary>Forgets what is kept only for a while: files of rosters, steps that can no longer be undone, passes and failed sign-ins that are past.</summary>
+public sealed class TidyStore(NpgsqlDataSource db)
+{
+    /// <param name="kept">What is older goes.</param>
+    /// <returns>Rows that went.</returns>
+    public async Task<int> Forget(DateTimeOffset kept)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.ExecuteAsync("""
+            delete from import where made_at < @kept and state in ('ready', 'applied', 'failed');
+            delete from change_part p using change h where h.id = p.change_id and h.at < @kept;
+            delete from list_draft where saved_at < @kept;
+            delete from joining where decided_at < @kept;
+            delete from pass where expires_at < @kept;
+            delete from sign_in_try where at < @kept
+            """, new { kept });
+    }
+}
