@@ -123,7 +123,7 @@ public sealed class OneRosterTests
     public void What_is_written_reads_back_in_without_a_change() => AnyState.Sample(state =>
     {
         using var zip = new MemoryStream();
-        OneRosterWriter.Write(zip, School, state, DateTimeOffset.UnixEpoch);
+        OneRosterWriter.Write(zip, School, state);
         var read = OneRosterZip.Read(zip.ToArray(), null, Mends.None);
         read.Roster.Problems.ShouldBeEmpty();
         var again = SourceReconciler.Reconcile(state, read.Roster, new(Year, Today, LevelChart.Default, state.Adults.Values.Where(a => a.Lead).Select(a => a.Id).ToHashSet()), Makers());

@@ -120,6 +120,7 @@ public sealed class AccessTests(Harness harness)
         // Seeing, working out a fit or a goal, printing and handing the device over change nothing of the roster's.
         bool Sees(Door d) => d.Method == HttpMethod.Get || d.Path.EndsWith("/fit", StringComparison.Ordinal) || d.Path.EndsWith("/hand-over", StringComparison.Ordinal);
         (await Opened(person, ids, d => (OfTheirs(ids)(d) && !Sees(d)) || OfTheLead(d), 404)).ShouldBeEmpty();
+        (await person.Send(HttpMethod.Get, $"/api/classes/{ids["classId"]}/print/letters.pdf")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound, "a letter lets somebody in");
         foreach (var path in new[] { $"/api/classes/{ids["classId"]}", $"/api/classes/{ids["classId"]}/roster", $"/api/readers/{ids["readerId"]}" }) await person.Get(path);
     }
 

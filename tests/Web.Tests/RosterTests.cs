@@ -29,6 +29,7 @@ public sealed class RosterTests(Harness harness)
         var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
         done["added"]!.AsArray().Select(a => ((string)a!["secret"]!).Length).ShouldAllBe(n => n > 3);
         (await Names(ana, room.Id)).ShouldBe(["Ådne Berg", "小明 王"], ignoreOrder: true);
+        (await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]!.AsArray().Select(r => (string)r!["givenName"]!).ShouldBe(["Nobody"], "what was kept back is what is left of the draft");
         var reader = new Person(harness);
         (await reader.Post("/api/session/reader", new { code = room.Code, readerId = (string)done["added"]![0]!["readerId"]!, secret = (string)done["added"]![0]!["secret"]! })).EnsureSuccessStatusCode();
 

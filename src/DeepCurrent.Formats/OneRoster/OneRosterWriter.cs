@@ -18,7 +18,7 @@ public static class OneRosterWriter
     private static readonly string[] Left = ["categories", "classResources", "courseResources", "demographics", "lineItemLearningObjectiveIds", "lineItems", "lineItemScoreScales", "resources", "resultLearningObjectiveIds", "results", "resultScoreScales", "scoreScales", "userProfiles", "userResources"];
 
     /// <param name="state">The roster; closed classes, ended enrolments and people who left are not written.</param>
-    public static void Write(Stream stream, OneRosterSchool school, RosterState state, DateTimeOffset now)
+    public static void Write(Stream stream, OneRosterSchool school, RosterState state)
     {
         using var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true);
         var classes = state.Classes.Values.Where(c => !c.Closed).OrderBy(c => c.Name, StringComparer.Ordinal).ThenBy(c => c.Id).ToDictionary(c => c.Id);

@@ -92,7 +92,7 @@ public static class ImportEndpoints
         await looks.Add(school.Id, desk.Who.Id, desk.Now, "roster-exported", null, $"{state.Readers.Values.Count(r => !r.Left)} readers");
         var name = $"{school.Name} {await desk.Today():yyyy-MM-dd}.zip";
         using var body = new MemoryStream();
-        OneRosterWriter.Write(body, new(school.Id, school.Name, [(year.Id, year.Name, year.FirstDay, year.LastDay), .. year.Terms.Select(t => (t.Id, t.Name, t.FirstDay, t.LastDay))]), state, desk.Now);
+        OneRosterWriter.Write(body, new(school.Id, school.Name, [(year.Id, year.Name, year.FirstDay, year.LastDay), .. year.Terms.Select(t => (t.Id, t.Name, t.FirstDay, t.LastDay))]), state);
         return Results.File(body.ToArray(), "application/zip", name);
     }
 }

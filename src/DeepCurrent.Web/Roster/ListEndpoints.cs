@@ -75,12 +75,15 @@ public static class ListEndpoints
 
     private static async Task<CheckedListView> Check(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools) => View((await Reconcile(classId, request, desk, roster, rosters, schools, pretend: true)).Result);
 
-    private static async Task<AppliedListView> Apply(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools, Secrets secrets)
+    private static async Task<AppliedListView> Apply(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools, MemberStore members, Secrets secrets)
     {
         var (result, place) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: false);
         var done = View(result);
         var parts = new[] { (done.New, "added"), (done.Joins, "joined"), (done.Changed, "changed") }.Where(p => p.Item1 > 0).Select(p => $"{p.Item1} {p.Item2}");
         var change = await roster.Apply(result.Change, classId, $"List of readers for {place.Name}: {string.Join(", ", parts)}");
+        // What is left to be put right is what is left of the draft, whatever becomes of the page that asked.
+        var kept = request.Rows.Where((_, i) => result.Rows[i].Fate is RowFate.Question or RowFate.Stopped).ToList();
+        await members.KeepDraft(classId, desk.Who.Id, kept.Count == 0 ? null : JsonSerializer.Serialize(kept, JsonSerializerOptions.Web), desk.Now);
         return new(change, done, [.. result.Change.Readers.Where(s => s.Before is null).Select(s => s.After!).Select(r => new SignInRow(r.Id, r.GivenName, r.FamilyName, r.UserName, r.SecretKind.ToString(), secrets.Open(r.Secret)))]);
     }
 

@@ -69,7 +69,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
           <h1 id="title">{t('Readers')}</h1><RosterTabs classId={roster.id} />
           <input type="search" className="narrow" aria-label={t('Filter by name')} placeholder={t('Name or user name')} value={asked} onChange={(e) => setAsked(e.target.value)} />
           <span className="grow" />{list.menu}
-          <PrintMenu classId={roster.id} picked={ids} />
+          <PrintMenu classId={roster.id} picked={ids} letters={roster.mayChange} />
           <Menu label={t('Take out')} icon={<DownloadSimple size={20} aria-hidden />}>
             <DropdownMenu.Item asChild><a className="item" href={`/api/classes/${roster.id}/roster.xlsx`}>{t('As XLSX')}</a></DropdownMenu.Item>
             <DropdownMenu.Item asChild><a className="item" href={`/api/classes/${roster.id}/roster.csv`}>{t('As CSV')}</a></DropdownMenu.Item>
@@ -136,13 +136,13 @@ function Former({ roster }: { roster: Roster }) {
 }
 
 /** Cards, list and letters: of the readers picked up, or of everybody. */
-function PrintMenu({ classId, picked }: { classId: string; picked: string[] }) {
+function PrintMenu({ classId, picked, letters }: { classId: string; picked: string[]; letters: boolean }) {
   const of = (form: string, paper: string) => `/api/classes/${classId}/print/${form}.pdf?paper=${paper}${picked.length > 0 ? `&readers=${picked.join(',')}` : ''}`;
   const item = (form: string, paper: string, label: string) => <DropdownMenu.Item asChild key={label}><a className="item" href={of(form, paper)} target="_blank" rel="noreferrer">{label}</a></DropdownMenu.Item>;
   return (
     <Menu label={t('Print')} icon={<Printer size={20} aria-hidden />}>
       <DropdownMenu.Label className="item soft">{picked.length > 0 ? t('For the {{count}} picked up', { count: picked.length }) : t('For the whole class')}</DropdownMenu.Label>
-      {item('cards', 'a4', t('Sign-in cards, 8 to an A4 page'))}{item('cards', 'letter', t('Sign-in cards, 8 to a Letter page'))}{item('list', 'a4', t('List of sign-ins'))}{item('letters', 'a4', t('Letters to guardians'))}
+      {item('cards', 'a4', t('Sign-in cards, 8 to an A4 page'))}{item('cards', 'letter', t('Sign-in cards, 8 to a Letter page'))}{item('list', 'a4', t('List of sign-ins'))}{letters && item('letters', 'a4', t('Letters to guardians'))}
     </Menu>
   );
 }
