@@ -53,6 +53,16 @@ public sealed class TroubleTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_file_that_is_too_large_is_refused_in_a_sentence()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var problem = await ana.Problem(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", new byte[21 << 20]), 413);
+        ((string)problem["code"]!).ShouldBe("too-large");
+        ((string)problem["title"]!).ShouldContain("20 MB");
+    }
+
+    [Fact]
     public async Task Bad_json_is_answered_plainly()
     {
         var ana = await harness.Teacher("ana");

@@ -32,6 +32,10 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         {
             await Write(http, StatusCodes.Status400BadRequest, "stale-page", "This page is no longer signed in the way it was. Load it again and repeat the last step.");
         }
+        catch (BadHttpRequestException large) when (large.StatusCode == StatusCodes.Status413PayloadTooLarge)
+        {
+            await Write(http, large.StatusCode, "too-large", "This is larger than can be taken in: a list may have 20 MB, a roster zip 60 MB. Nothing was changed.");
+        }
         catch (BadHttpRequestException bad)
         {
             await Write(http, bad.StatusCode, "bad-request", "The request could not be read.");
