@@ -26,7 +26,7 @@ public sealed class BuiltOn(string sentence) : Exception(sentence);
 /// <summary>Does changes to rosters, each in one transaction with what is needed to take it back.</summary>
 public sealed class RosterWriter(NpgsqlDataSource db)
 {
-    private const int StepsPerPart = 5_000;
+    private const int StepsPerPart = 5_000, ManySteps = 1_000;
 
     private static readonly StepTable<RosterAdult> Adults = new("adult",
         [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("mail", NpgsqlDbType.Text), ("lead", NpgsqlDbType.Boolean), ("left_school", NpgsqlDbType.Boolean)],
@@ -70,6 +70,8 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         if (with is not null) await with(c, t, id);
         await Tell(c, steps);
         await t.CommitAsync();
+        // After a whole school has come in, the planner would go on believing that there is nobody.
+        if (steps.Steps >= ManySteps) await c.ExecuteAsync("analyze adult, class, class_adult, reader, enrolment");
         return id;
     }
 

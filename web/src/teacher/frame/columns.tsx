@@ -26,3 +26,15 @@ export const rowKeys = (pick: (range: boolean) => void, open: () => void) => (e:
   if (e.key === ' ') { e.preventDefault(); pick(e.shiftKey); }
   if (e.key === 'Enter') open();
 };
+
+/** Sorting by the heads of a table: a click sorts, another turns it round. */
+export function useSort<T>(start: string, by: Record<string, (row: T) => string | number>) {
+  const [sort, setSort] = useState({ key: start, down: false });
+  const of = by[sort.key]!;
+  return {
+    sorted: (rows: T[]) => [...rows].sort((a, b) => (of(a) < of(b) ? -1 : of(a) > of(b) ? 1 : 0) * (sort.down ? -1 : 1)),
+    head: (key: string, name: string, className?: string) => (
+      <th key={key} className={className} aria-sort={sort.key === key ? (sort.down ? 'descending' : 'ascending') : undefined}><button onClick={() => setSort({ key, down: sort.key === key && !sort.down })}>{t(name)}{sort.key === key && (sort.down ? ' ↓' : ' ↑')}</button></th>
+    ),
+  };
+}

@@ -7,6 +7,7 @@ import { useSession } from '../../shared/session';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
+import { useSort } from '../frame/columns';
 import { Field, Window } from '../frame/Window';
 
 type Row = Api<'StaffRow'>;
@@ -23,6 +24,7 @@ export default function Staff() {
   const [editing, setEditing] = useState<Row | null>(null);
   const [picked, setPicked] = useState<string[]>([]);
   const [asked, setAsked] = useState('');
+  const sort = useSort<Row>('name', { name: (a) => a.name.toLowerCase(), user: (a) => a.userName.toLowerCase(), mail: (a) => a.mail ?? '', classes: (a) => a.classes, in: (a) => a.signedInAt ?? '' });
   const refresh = useRefresh();
   const pass = useMutation({ mutationFn: (id: string) => post<Invited>(`/school/adults/${id}/pass`), onSuccess: (i) => { setInvited(i); void refresh(); }, onError: (e) => toast.error(sentence(e)) });
   const out = useMutation({ mutationFn: (a: Row) => post(`/school/adults/${a.id}/sign-out`), onSuccess: (_, a) => toast.success(t('{{name}} is signed out on every device', { name: a.name })), onError: (e) => toast.error(sentence(e)) });
@@ -32,8 +34,8 @@ export default function Staff() {
         {picked.length > 0 && <PrintSheets ids={picked} />}<button className="btn main" onClick={() => setInviting(true)}>{t('Invite somebody')}</button></div>
       <Show query={staff}>{(all) => (
         <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
-          <thead><tr><th><span className="hide">{t('Pick up')}</span></th><th>{t('Name')}</th><th>{t('User name')}</th><th>{t('E-mail')}</th><th>{t('Classes')}</th><th>{t('Sign-in')}</th><th><span className="hide">{t('Do')}</span></th></tr></thead>
-          <tbody>{all.filter((a) => `${a.name} ${a.classes}`.toLowerCase().includes(asked.trim().toLowerCase())).map((a) => (
+          <thead><tr><th><span className="hide">{t('Pick up')}</span></th>{sort.head('name', 'Name')}{sort.head('user', 'User name')}{sort.head('mail', 'E-mail')}{sort.head('classes', 'Classes')}{sort.head('in', 'Sign-in')}<th><span className="hide">{t('Do')}</span></th></tr></thead>
+          <tbody>{sort.sorted(all.filter((a) => `${a.name} ${a.classes}`.toLowerCase().includes(asked.trim().toLowerCase()))).map((a) => (
             <tr key={a.id}><td><span className="tick"><input type="checkbox" aria-label={t('Pick up {{name}}', { name: a.name })} checked={picked.includes(a.id)} onChange={() => setPicked(picked.includes(a.id) ? picked.filter((x) => x !== a.id) : [...picked, a.id])} /></span></td>
               <th scope="row"><button className="link" onClick={() => setEditing(a)}>{a.name}</button>{a.lead && <span className="soft"> {t('school lead')}</span>}</th><td>{a.userName}</td><td>{a.mail ?? '–'}</td><td>{a.classes || '–'}</td><td>{stateOf(a)}</td>
               <td><span className="row">{!a.leftSchool && <><button className="btn small" onClick={() => pass.mutate(a.id)} aria-label={a.hasPassword ? t('New password for {{name}}', { name: a.name }) : t('Invite {{name}}', { name: a.name })}>{a.hasPassword ? t('New password') : t('Invite')}</button>{a.name !== me?.name && <button className="btn small" onClick={() => out.mutate(a)} aria-label={t('Sign {{name}} out everywhere', { name: a.name })}>{t('Sign out everywhere')}</button>}</>}</span></td></tr>
