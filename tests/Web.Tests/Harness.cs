@@ -133,6 +133,8 @@ public sealed class Person(Harness harness)
     {
         using var request = new HttpRequestMessage(method, path);
         if (token && method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", await Token());
+        // Asked first, so that a body that is refused is not sent into a closed line.
+        if (body is byte[] { Length: > 1 << 20 }) request.Headers.ExpectContinue = true;
         if (body is byte[] bytes) request.Content = new ByteArrayContent(bytes) { Headers = { ContentType = new("application/octet-stream") } };
         else if (body is not null) request.Content = JsonContent.Create(body);
         return await http.SendAsync(request);
