@@ -38,6 +38,9 @@ if (step === 'import') {
   await s.call('POST', `/api/school/imports/${id}/preview`, { org: null, mends: [] }).catch(() => undefined);
   const second = await until(id, ['ready']);
   row('The same file again', `${second.preview.steps} changes, looked at in ${((performance.now() - again) / 1000).toFixed(1)} s`, 'no change');
+  const back = performance.now();
+  await s.call('POST', `/api/changes/${view.changeId ?? second.changeId ?? (await s.call('GET', `/api/school/imports/${id}`)).changeId}/undo`);
+  row('The whole import taken back', `${((performance.now() - back) / 1000).toFixed(1)} s, ${(await s.call('GET', '/api/school/classes')).length} classes left, server at ${peak()} MiB at its peak`, 'all of it');
 } else if (step === 'half') {
   // Stops when writing has begun; whoever called kills the server then.
   const id = await upload();

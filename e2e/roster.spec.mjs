@@ -206,9 +206,11 @@ test('a roster file is previewed, its good rows taken in, its bad rows mended, a
   await expect(page.getByText('This file says what the school has already: nothing would change.')).toBeVisible();
 
   await place(page, 'Log');
-  for (const n of [2, 1]) {
-    await page.getByRole('button', { name: /^Undo: Took in fulmar.zip/ }).first().click();
-    await expect(page.getByText('undone', { exact: true })).toHaveCount(3 - n);
+  const undos = page.getByRole('button', { name: /^Undo: Took in fulmar.zip/ });
+  for (const left of [1, 0]) {
+    await expect(undos).toHaveCount(left + 1);
+    await undos.first().click();
+    await expect(undos).toHaveCount(left);
   }
   await place(page, 'Classes');
   await expect(page.getByRole('row', { name: /7 Fulmar/ })).toHaveCount(0);
@@ -268,6 +270,7 @@ test('the level chart gets the school’s own labels, and the next year is added
   await place(page, 'Years');
   await page.getByRole('button', { name: 'Add the next year' }).click();
   await page.getByRole('button', { name: 'Add this year' }).click();
+  await expect(page.getByRole('button', { name: /^2027/ })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^2026/ }).first().click();
   await page.getByRole('button', { name: /^Roll over to/ }).click();
   await expect(page.getByText(/\d+ readers go up a grade/)).toBeVisible();
@@ -355,4 +358,58 @@ test('an assistant sees the roster and is offered nothing that changes it', asyn
   await expect(page.getByRole('button', { name: 'Add readers' })).toHaveCount(0);
   await view(page, 'Class');
   await expect(page.getByRole('button', { name: 'Renew the code' })).toHaveCount(0);
+});
+
+test('a reader changes schools: offered by one lead, taken by the other, with the history', async ({ page }) => {
+  await signIn(page, 'ines');
+  await place(page, 'Readers');
+  await page.getByRole('searchbox').fill('esther mbeki');
+  await page.getByRole('button', { name: 'Esther Mbeki' }).click();
+  await page.getByRole('dialog').getByLabel('School').selectOption('Skerry Point School');
+  await page.getByRole('dialog').getByRole('button', { name: 'Offer' }).click();
+  await expect(page.getByText('Esther stays here until the other school takes them.')).toBeVisible();
+  await place(page, 'Classes');
+  await expect(page.getByRole('region', { name: 'Readers changing schools' })).toContainText('offered to Skerry Point School');
+
+  await page.context().clearCookies();
+  await signIn(page, 'oona');
+  await page.getByRole('button', { name: /^You:/ }).click();
+  await page.getByRole('menuitem', { name: 'The school' }).click();
+  await place(page, 'Classes');
+  await expect(page.getByRole('region', { name: 'Readers changing schools' })).toContainText('from Port Ellery School');
+  await page.getByRole('button', { name: 'Take', exact: true }).click();
+  await expect(page.getByText('Esther Mbeki is here now. Put them into a class.')).toBeVisible();
+  await place(page, 'Readers');
+  await page.getByRole('button', { name: 'Esther Mbeki' }).click();
+  await page.getByRole('dialog').getByLabel('Class', { exact: true }).selectOption('4 Eider');
+  await page.getByRole('dialog').getByRole('button', { name: 'Put in' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(page.getByRole('row', { name: /Esther Mbeki.*4 Eider/ })).toBeVisible();
+
+  // Who had her before sees her no more.
+  await page.context().clearCookies();
+  await signIn(page, 'ines');
+  await place(page, 'Readers');
+  await page.getByRole('searchbox').fill('esther mbeki');
+  await expect(page.getByText(/^0 of \d+/)).toBeVisible();
+});
+
+test('lists of the school show the columns that are wanted, and rows are picked up by keys', async ({ page }) => {
+  await signIn(page, 'ines');
+  await place(page, 'Classes');
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('menuitemcheckbox', { name: 'Code' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('columnheader', { name: 'Code' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('columnheader', { name: 'Code' })).toHaveCount(0);
+  await page.getByRole('row', { name: /2 Plover/ }).focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Shift+Space');
+  await expect(page.getByText('2 picked up')).toBeVisible();
+  const sheet = await page.request.get(await page.getByRole('link', { name: 'Sign-ins of 2 classes' }).getAttribute('href'));
+  expect(sheet.headers()['content-type']).toBe('application/pdf');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('navigation', { name: 'Views of the readers' })).toBeVisible();
 });

@@ -23,7 +23,7 @@ namespace DeepCurrent.Demo;
 public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
 {
     public const string Password = "low water at nine";
-    public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
+    public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
 
     /// <summary>The reader whose pictures are printed at the start.</summary>
     public const string KnownReader = "Mateo";
@@ -65,6 +65,17 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             if (people.Find(p => p.Name == KnownReader) is { } known) await Guardian(school, known.Id, hash, seal, now);
             await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
         }
+        await Neighbour(hash, seal, now, today);
+    }
+
+    /// <summary>A second school up the estuary, for readers who change schools.</summary>
+    private async Task Neighbour(Func<string, string> hash, Func<string, string> seal, DateTimeOffset now, DateOnly today)
+    {
+        var school = new School(Guid.CreateVersion7(), "Skerry Point School", "Europe/London", 0.6, 0.7, 0.9, 15);
+        var oona = new Adult(Guid.CreateVersion7(), school.Id, "Oona Takahashi", OtherLeadUserName, hash(Password), Guid.NewGuid(), Lead: true, Mail: $"{OtherLeadUserName}@skerry-point.example", ConfirmedAt: now);
+        var year = Year(today);
+        await schools.Create(school, oona, year, now, onlyIfNone: false);
+        await Enrol(school, new(Guid.CreateVersion7(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false), year, oona, null, 4, People.Neighbours, seal);
     }
 
     /// <summary>A school year that is in its twelfth week today, in three terms.</summary>

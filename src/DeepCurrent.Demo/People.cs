@@ -22,4 +22,6 @@ internal static class People
         ("Siobhán", "O’Hara"), ("Pau", "Ferrer"), ("Zainab", "Iqbal"), ("Levi", "Stone"), ("Thanh", "Vo"), ("Esther", "Mbeki"), ("Ivo", "Horvat"), ("Nour", "Saleh"),
         ("Maeve", "Doyle"), ("Taro", "Endo"), ("Ximena", "Cruz"), ("Elias", "Berg"), ("Oluchi", "Eze"), ("Petra", "Kranz"), ("Rafi", "Cohen"), ("Wanjiru", "Kamau"),
     ];
+
+    public static readonly (string Given, string Family)[] Neighbours = [("Ottilie", "Brandt"), ("Kaz", "Nowak"), ("Imani", "Barasa"), ("Luca", "Ferri"), ("Noor", "Hashmi")];
 }

@@ -95,7 +95,7 @@ public sealed class DataTests(Harness harness)
         await Task.WhenAll(Enumerable.Range(0, 3).Select(_ => Task.Run(() => Database.Migrate(connection))));
         await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
         await using var count = new NpgsqlCommand("select count(*) from schemaversions", c);
-        (await count.ExecuteScalarAsync()).ShouldBe(2L);
+        (await count.ExecuteScalarAsync()).ShouldBe((long)Directory.GetFiles(Path.Combine(harness.Root, "src/DeepCurrent.Data/Migrations"), "*.sql").Length);
     }
 
     [Fact]

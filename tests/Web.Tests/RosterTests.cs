@@ -55,6 +55,26 @@ public sealed class RosterTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_change_of_many_parts_is_taken_back_whole_or_not_at_all()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var rows = Rows([.. Enumerable.Range(0, 1_800).Select(i => new { givenName = $"Many{i}", familyName = "Parts", grade = "3", level = $"{20 + i % 20}" })]);
+        var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", rows));
+        ((int)done["done"]!["new"]!).ShouldBe(1_800, "with stay and level these are 5,400 steps, more than one part holds");
+        var one = (string)done["added"]![7]!["readerId"]!;
+        var worked = await ana.Json(await ana.Post($"/api/classes/{room.Id}/bulk", new { readerIds = new[] { one }, level = "grade 8", levelSystem = "fm", newSecrets = false }));
+
+        var refused = await ana.Post($"/api/changes/{(string)done["changeId"]!}/undo");
+        refused.StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await Names(ana, room.Id)).Length.ShouldBe(1_800);
+
+        (await ana.Post($"/api/changes/{(string)worked["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await ana.Post($"/api/changes/{(string)done["changeId"]!}/undo")).EnsureSuccessStatusCode();
+        (await Names(ana, room.Id)).ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task Readers_move_leave_and_come_back_with_their_history()
     {
         var ana = await harness.Teacher("ana");

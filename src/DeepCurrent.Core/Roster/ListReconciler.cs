@@ -26,11 +26,28 @@ public sealed record ListResult(ChangeSet Change, IReadOnlyList<RowResult> Rows)
 /// <param name="LevelSystem">The label system bare numbers in the level column are in.</param>
 public sealed record ListFrame(Guid ClassId, IReadOnlyDictionary<string, Guid> OwnClasses, int UsualGrade, string LevelSystem, LevelChart Chart, DateOnly Today, DateTimeOffset Now);
 
+/// <summary>Which readers of a school the rows of a list may mean, so that only they need be looked at.</summary>
+public sealed class ListMeaning(IReadOnlyList<ListRow> rows)
+{
+    private readonly HashSet<string> names = [.. rows.Select(r => ListReconciler.NameOf(r)).Select(n => Names.Key(n.Given, n.Family))];
+    private readonly HashSet<string> sources = [.. rows.Where(r => !string.IsNullOrWhiteSpace(r.SourceId)).Select(r => r.SourceId!.Trim())];
+    private readonly HashSet<Guid> answers = [.. rows.Where(r => r.SameAs is not null).Select(r => r.SameAs!.Value)];
+
+    public bool Holds(Guid id, string? sourceId, string givenName, string familyName) => answers.Contains(id) || (sourceId is not null && sources.Contains(sourceId)) || names.Contains(Names.Key(givenName, familyName));
+}
+
 /// <summary>Turns a list of readers into a change to the roster. The same list again changes nothing.</summary>
 public static class ListReconciler
 {
     /// <param name="state">The school's roster now.</param>
     public static ListResult Reconcile(RosterState state, IReadOnlyList<ListRow> rows, ListFrame frame, Makers makers) => new Run(state, frame, makers).All(rows);
+
+    internal static (string Given, string Family) NameOf(ListRow row)
+    {
+        string given = Names.Tidy(row.GivenName), family = Names.Tidy(row.FamilyName);
+        // A column of whole names, with nothing in the family-name column, is taken apart only where it is written "Family, Given".
+        return family.Length == 0 && given.Contains(',') ? Names.Split(given) : given.Length == 0 && family.Length > 0 ? (family, "") : (given, family);
+    }
 
     private sealed class Run(RosterState state, ListFrame frame, Makers makers)
     {
@@ -87,13 +104,6 @@ public static class ListReconciler
             }
             named.Add(key);
             return known is null ? Add(row, given, family, grade, level, classId.Value, problems) : Change(row, known, given, family, grade, level, classId.Value, problems);
-        }
-
-        private static (string Given, string Family) NameOf(ListRow row)
-        {
-            string given = Names.Tidy(row.GivenName), family = Names.Tidy(row.FamilyName);
-            // A column of whole names, with nothing in the family-name column, is taken apart only where it is written "Family, Given".
-            return family.Length == 0 && given.Contains(',') ? Names.Split(given) : given.Length == 0 && family.Length > 0 ? (family, "") : (given, family);
         }
 
         private Guid? ClassOf(ListRow row, Action<string, string?, string, bool> say)

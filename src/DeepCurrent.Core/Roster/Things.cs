@@ -70,6 +70,10 @@ public sealed record ChangeSet(IReadOnlyList<Step<RosterAdult>> Adults, IReadOnl
 
     public int Steps => Adults.Count + Classes.Count + Readers.Count + Teachings.Count + Enrolments.Count + Levels.Count;
 
+    /// <summary>Several changes, done one after the other, as one.</summary>
+    public static ChangeSet Joined(IReadOnlyList<ChangeSet> parts) => parts.Count == 1 ? parts[0] : new(
+        [.. parts.SelectMany(p => p.Adults)], [.. parts.SelectMany(p => p.Classes)], [.. parts.SelectMany(p => p.Readers)], [.. parts.SelectMany(p => p.Teachings)], [.. parts.SelectMany(p => p.Enrolments)], [.. parts.SelectMany(p => p.Levels)]);
+
     public ChangeSet Inverse() => new(Turned(Adults), Turned(Classes), Turned(Readers), Turned(Teachings), Turned(Enrolments), Turned(Levels));
 
     /// <summary>Every reader who is touched in any way.</summary>

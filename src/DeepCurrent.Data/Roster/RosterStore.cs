@@ -25,11 +25,20 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return state;
     }
 
-    /// <summary>Adds the levels stated for readers of a class, so that a list that comes again is known again.</summary>
-    public async Task AddLevels(RosterState state, Guid schoolId)
+    /// <summary>As much of a school's roster as a list of readers can mean: its classes, the readers who are in the list's class or whom a row names, and what is known of them.</summary>
+    /// <param name="means">Whether some row means a reader: by id, id at the source, given and family name.</param>
+    public async Task<RosterState> LoadFor(Guid schoolId, Guid classId, Func<Guid, string?, string, string, bool> means)
     {
         await using var c = await db.OpenConnectionAsync();
-        await Read(c, "select e.id, e.reader_id, e.value, e.at from evidence e join reader r on r.id = e.reader_id where r.school_id = $1 and e.kind = 'level'", schoolId, r => Put(state.Levels, Level(r)));
+        var state = new RosterState();
+        var meant = (await c.QueryAsync<Guid>("select reader_id from enrolment where class_id = @classId and to_day is null", new { classId })).ToHashSet();
+        await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r => { if (means(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3))) meant.Add(r.GetGuid(0)); });
+        var ids = meant.ToArray();
+        await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r => Put(state.Classes, Class(r)));
+        await Read(c, $"select {ReaderColumns} from reader where school_id = $1 and id = any($2)", schoolId, r => Put(state.Readers, Reader(r)), ids);
+        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day from enrolment e join class c on c.id = e.class_id where c.school_id = $1 and e.reader_id = any($2)", schoolId, r => Put(state.Enrolments, Enrolled(r)), ids);
+        await Read(c, "select e.id, e.reader_id, e.value, e.at from evidence e join reader r on r.id = e.reader_id where r.school_id = $1 and r.id = any($2) and e.kind = 'level'", schoolId, r => Put(state.Levels, Level(r)), ids);
+        return state;
     }
 
     public async Task<RosterReader?> Reader(Guid id, Guid schoolId)
@@ -110,9 +119,10 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return await r.ReadAsync() ? make(r) : null;
     }
 
-    private static async Task Read(NpgsqlConnection c, string sql, Guid schoolId, Action<NpgsqlDataReader> take)
+    private static async Task Read(NpgsqlConnection c, string sql, Guid schoolId, Action<NpgsqlDataReader> take, Guid[]? ids = null)
     {
         await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = schoolId } } };
+        if (ids is not null) q.Parameters.Add(new() { Value = ids });
         await using var r = await q.ExecuteReaderAsync();
         while (await r.ReadAsync()) take(r);
     }

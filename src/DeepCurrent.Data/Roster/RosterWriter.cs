@@ -82,17 +82,13 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await Lock(c, schoolId);
-        var parts = (await c.QueryAsync<int>("select part from change_part where change_id = @changeId order by part desc", new { changeId }, t)).ToList();
-        foreach (var part in parts)
-        {
-            var body = await c.QuerySingleAsync<byte[]>("select body from change_part where change_id = @changeId and part = @part", new { changeId, part }, t);
-            var back = Unpack(body).Inverse();
-            if (await Moved(c, back) is { Count: > 0 } moved) throw new BuiltOn(await Who(c, t, changeId, moved));
-            await Removable(c, t, back);
-            try { await Do(c, t, back, schoolId, yardstick, now, null); }
-            catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.ForeignKeyViolation) { throw new BuiltOn("Work has been done since by somebody this would take away. Undo that first."); }
-            await Tell(c, back);
-        }
+        var bodies = await c.QueryAsync<byte[]>("select body from change_part where change_id = @changeId order by part", new { changeId }, t);
+        var back = ChangeSet.Joined([.. bodies.Select(Unpack)]).Inverse();
+        if (await Moved(c, back) is { Count: > 0 } moved) throw new BuiltOn(await Who(c, t, changeId, moved));
+        await Removable(c, t, back);
+        try { await Do(c, t, back, schoolId, yardstick, now, null); }
+        catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.ForeignKeyViolation) { throw new BuiltOn("Work has been done since by somebody this would take away. Undo that first."); }
+        await Tell(c, back);
         await c.ExecuteAsync("update change set undone_at = @now where id = @changeId", new { changeId, now }, t);
         await t.CommitAsync();
     }
@@ -136,15 +132,25 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         var readers = s.Readers.Where(r => r.After is null).Select(r => r.Id).ToArray();
         var levels = s.Levels.Select(l => l.Id).ToArray();
         var enrolments = s.Enrolments.Select(e => e.Id).ToArray();
+        // Joined and not looked up one by one: a district's undo has a hundred thousand readers and more enrolments.
         var busy = (await c.QueryAsync<string>("""
-            select r.given_name from reader r where r.id = any(@readers) and (exists (select 1 from ticket k where k.reader_id = r.id) or exists (select 1 from goal g where g.reader_id = r.id)
-              or exists (select 1 from evidence e where e.reader_id = r.id and e.id <> all(@levels)) or exists (select 1 from group_member m where m.reader_id = r.id)
-              or exists (select 1 from enrolment n where n.reader_id = r.id and n.id <> all(@enrolments)) or exists (select 1 from guardianship w where w.reader_id = r.id))
-            order by r.given_name limit 4
+            with gone as (select unnest(@readers) as id), busy as (
+              select k.reader_id as id from ticket k join gone g on g.id = k.reader_id
+              union all select k.reader_id from goal k join gone g on g.id = k.reader_id
+              union all select k.reader_id from group_member k join gone g on g.id = k.reader_id
+              union all select k.reader_id from guardianship k join gone g on g.id = k.reader_id
+              union all select k.reader_id from evidence k join gone g on g.id = k.reader_id left join unnest(@levels) x (id) on x.id = k.id where x.id is null
+              union all select k.reader_id from enrolment k join gone g on g.id = k.reader_id left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null)
+            select r.given_name from reader r where r.id in (select id from busy) order by r.given_name limit 4
             """, new { readers, levels, enrolments }, t)).ToList();
         if (busy.Count > 0) throw new BuiltOn($"{string.Join(", ", busy.Take(3))}{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work or been changed since. Undo that first.");
         var classes = s.Classes.Where(r => r.After is null).Select(r => r.Id).ToArray();
-        var used = (await c.QueryAsync<string>("select c.name from class c where c.id = any(@classes) and (exists (select 1 from assignment a where a.class_id = c.id) or exists (select 1 from enrolment e where e.class_id = c.id and e.id <> all(@enrolments))) order by c.name limit 3", new { classes, enrolments }, t)).ToList();
+        var used = (await c.QueryAsync<string>("""
+            with gone as (select unnest(@classes) as id), used as (
+              select k.class_id as id from assignment k join gone g on g.id = k.class_id
+              union all select k.class_id from enrolment k join gone g on g.id = k.class_id left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null)
+            select c.name from class c where c.id in (select id from used) order by c.name limit 3
+            """, new { classes, enrolments }, t)).ToList();
         if (used.Count > 0) throw new BuiltOn($"{string.Join(", ", used)} has been used since. Undo that first.");
     }
 

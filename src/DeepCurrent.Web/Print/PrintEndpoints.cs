@@ -27,20 +27,24 @@ public static class PrintEndpoints
     {
         // A letter holds a code that lets somebody in: only who may change the roster hands those out.
         var place = await desk.Class(classId, form == "letters" ? Deed.ChangeRoster : Deed.SeeClass);
-        var wanted = readers?.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(id => Guid.TryParse(id, out var g) ? g : Guid.Empty).ToHashSet();
+        var wanted = Ids(readers);
         var ids = (await members.Of(classId)).Where(m => m.Until is null && (wanted is null || wanted.Contains(m.Id))).Select(m => m.Id).ToList();
         var found = (await rosters.Readers(ids, place.SchoolId)).ToDictionary(r => r.Id);
         return await room.Print(form, paper, surnames, [.. ids.Select(id => (place.Name, place.Code, found[id]))], $"{place.Name} {form}");
     }
 
-    private static async Task<IResult> OfSchool(string form, string? paper, bool? surnames, Desk desk, RosterStore rosters, PrintRoom room)
+    /// <param name="classes">Ids of some classes, with commas between; the whole school where it is left out.</param>
+    private static async Task<IResult> OfSchool(string form, string? classes, string? paper, bool? surnames, Desk desk, RosterStore rosters, PrintRoom room)
     {
         var school = await desk.Lead();
+        var wanted = Ids(classes);
         var state = await rosters.Load(school.Id);
-        var all = state.Enrolments.Values.Where(e => e.To is null && state.Readers.TryGetValue(e.ReaderId, out var r) && !r.Left && state.Classes.TryGetValue(e.ClassId, out var c) && !c.Closed)
+        var all = state.Enrolments.Values.Where(e => e.To is null && state.Readers.TryGetValue(e.ReaderId, out var r) && !r.Left && state.Classes.TryGetValue(e.ClassId, out var c) && !c.Closed && (wanted is null || wanted.Contains(c.Id)))
             .Select(e => (Class: state.Classes[e.ClassId], Reader: state.Readers[e.ReaderId])).OrderBy(x => x.Class.Name, StringComparer.Ordinal).ThenBy(x => x.Reader.GivenName, StringComparer.Ordinal).DistinctBy(x => x.Reader.Id);
         return await room.Print(form, paper, surnames, [.. all.Select(x => (x.Class.Name, x.Class.Code, x.Reader))], $"{school.Name} {form}");
     }
+
+    private static HashSet<Guid>? Ids(string? list) => list?.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(id => Guid.TryParse(id, out var g) ? g : Guid.Empty).ToHashSet();
 }
 
 /// <summary>Puts what is printed together.</summary>

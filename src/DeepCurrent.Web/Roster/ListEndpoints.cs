@@ -92,14 +92,15 @@ public static class ListEndpoints
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var rows = request.Rows ?? [];
         if (rows.Count > TableFile.MostRows) throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
-        var state = await rosters.Load(place.SchoolId);
-        await rosters.AddLevels(state, place.SchoolId);
+        var list = rows.Select((r, i) => new ListRow(i + 1, r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, r.SameAs)).ToList();
+        var meant = new ListMeaning(list);
+        var state = await rosters.LoadFor(place.SchoolId, classId, meant.Holds);
         var school = await desk.School();
         var mine = (await schools.Classes(desk.Who.Id)).Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher).Select(c => c.Id).ToHashSet();
         var classes = state.Classes.Values.Where(c => !c.Closed && (desk.Who.Lead || mine.Contains(c.Id))).GroupBy(c => Names.Tidy(c.Name).ToLowerInvariant()).Where(g => g.Count() == 1).ToDictionary(g => g.Key, g => g.First().Id);
         var grades = state.Enrolments.Values.Where(e => e.ClassId == classId && e.To is null).Select(e => state.Readers[e.ReaderId].Grade).Order().ToList();
         var frame = new ListFrame(classId, classes, grades.Count > 0 ? grades[grades.Count / 2] : 3, LevelLabels.Systems(school.Chart).Contains(request.LevelSystem) ? request.LevelSystem : LevelLabels.InFathoms, school.Chart, await desk.Today(), desk.Now);
-        var result = ListReconciler.Reconcile(state, [.. rows.Select((r, i) => new ListRow(i + 1, r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, r.SameAs))], frame, await roster.Makers(pretend));
+        var result = ListReconciler.Reconcile(state, list, frame, await roster.Makers(pretend));
         return (result, place);
     }
 

@@ -1554,6 +1554,7 @@ export interface paths {
         get: {
             parameters: {
                 query?: {
+                    classes?: string;
                     paper?: string;
                     surnames?: boolean;
                 };

@@ -21,8 +21,10 @@ export function useUndo() {
   const refresh = useRefresh();
   return useMutation({
     mutationFn: (changeId: string) => post<Api<'UndoneView'>>(`/changes/${changeId}/undo`),
-    onSuccess: (done) => { toast.success(done.sentence); void refresh(); },
-    onError: (e) => toast.error(sentence(e)),
+    // A whole district's roster takes most of a minute to be taken back: the note stays and turns until then.
+    onMutate: () => toast.loading(t('Taking it back…')),
+    onSuccess: (done, _, note) => { toast.success(done.sentence, { id: note }); void refresh(); },
+    onError: (e, _, note) => toast.error(sentence(e), { id: note }),
   });
 }
 

@@ -1,35 +1,47 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { get, post, sentence, type Api } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh } from '../classQueries';
-import { useSort } from '../frame/columns';
+import { useTable, type ListColumn } from '../frame/columns';
+
+type Row = Api<'SchoolClass'>;
+
+const columns: ListColumn<Row>[] = [
+  { key: 'name', name: 'Class', by: (c) => c.name.toLowerCase(), show: (c) => <><Link to={`/class/${c.id}/readers/roster`}>{c.name}</Link>{c.closed && <span className="soft"> {t('closed')}</span>}</> },
+  { key: 'year', name: 'Year', by: (c) => c.yearName, show: (c) => c.yearName },
+  { key: 'teachers', name: 'Teachers', by: (c) => c.teachers, show: (c) => c.teachers || <b>{t('no teacher')}</b> },
+  { key: 'readers', name: 'Readers', num: true, by: (c) => c.readers, show: (c) => c.readers },
+  { key: 'never', name: 'Never signed in', by: (c) => -c.never, show: (c) => (c.readers === 0 ? '–' : <span className="share"><svg width="60" height="10" aria-hidden><rect width="60" height="10" fill="var(--paper)" stroke="var(--line)" /><rect width={(60 * c.never) / c.readers} height="10" fill="var(--depth-4)" /></svg> {t('{{n}} of {{all}}', { n: c.never, all: c.readers })}</span>) },
+  { key: 'code', name: 'Code', by: (c) => c.code, show: (c) => c.code },
+  { key: 'from', name: 'From', by: (c) => (c.fromSource ? 1 : 0), show: (c) => (c.fromSource ? t('roster file') : t('made here')) },
+];
 
 /** Every class, and how signing in goes in it. Readers on the way from or to another school are above. */
 export default function Classes() {
-  const classes = useQuery({ queryKey: ['school-classes'], queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes') });
+  const classes = useQuery({ queryKey: ['school-classes'], queryFn: () => get<Row[]>('/school/classes') });
   const [closed, setClosed] = useState(false);
   const [asked, setAsked] = useState('');
-  const sort = useSort<Api<'SchoolClass'>>('name', { name: (c) => c.name.toLowerCase(), year: (c) => c.yearName, teachers: (c) => c.teachers, readers: (c) => c.readers, never: (c) => -c.never, code: (c) => c.code, from: (c) => (c.fromSource ? 1 : 0) });
+  const go = useNavigate();
+  const list = useTable<Row>({ list: 'school-classes', columns, id: (c) => c.id, name: (c) => c.name, open: (c) => void go(`/class/${c.id}/readers/roster`) });
   return (
     <section className="listpage" aria-labelledby="title">
-      <div><div className="head"><h1 id="title">{t('Classes')}</h1><input type="search" aria-label={t('Filter by class or teacher')} placeholder={t('Class or teacher')} value={asked} onChange={(e) => setAsked(e.target.value)} /><label><input type="checkbox" checked={closed} onChange={(e) => setClosed(e.target.checked)} />{t('closed ones too')}</label></div><Transfers /></div>
+      <div><div className="head"><h1 id="title">{t('Classes')}</h1><input type="search" aria-label={t('Filter by class or teacher')} placeholder={t('Class or teacher')} value={asked} onChange={(e) => setAsked(e.target.value)} /><label><input type="checkbox" checked={closed} onChange={(e) => setClosed(e.target.checked)} />{t('closed ones too')}</label><span className="grow" />{list.picked.length > 0 && <PrintClasses ids={list.picked} />}{list.menu}</div><Transfers /></div>
       <Show query={classes}>{(all) => {
-        const rows = sort.sorted(all.filter((c) => (closed || !c.closed) && `${c.name} ${c.teachers}`.toLowerCase().includes(asked.trim().toLowerCase())));
-        return rows.length === 0 ? <Empty title={t('No classes here')}><p>{t('Make one with “New class…”, or take in a roster file.')}</p></Empty> : (
-          <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
-            <thead><tr>{sort.head('name', 'Class')}{sort.head('year', 'Year')}{sort.head('teachers', 'Teachers')}{sort.head('readers', 'Readers', 'num')}{sort.head('never', 'Never signed in')}{sort.head('code', 'Code')}{sort.head('from', 'From')}</tr></thead>
-            <tbody>{rows.map((c) => <tr key={c.id}><th scope="row"><Link to={`/class/${c.id}/readers/roster`}>{c.name}</Link>{c.closed && <span className="soft"> {t('closed')}</span>}</th><td>{c.yearName}</td><td>{c.teachers || <b>{t('no teacher')}</b>}</td><td className="num">{c.readers}</td>
-              <td>{c.readers === 0 ? '–' : <span className="share"><svg width="60" height="10" aria-hidden><rect width="60" height="10" fill="var(--paper)" stroke="var(--line)" /><rect width={(60 * c.never) / c.readers} height="10" fill="var(--depth-4)" /></svg> {t('{{n}} of {{all}}', { n: c.never, all: c.readers })}</span>}</td><td>{c.code}</td><td>{c.fromSource ? t('roster file') : t('made here')}</td></tr>)}</tbody>
-          </table></div>
-        );
+        const rows = all.filter((c) => (closed || !c.closed) && `${c.name} ${c.teachers}`.toLowerCase().includes(asked.trim().toLowerCase()));
+        return rows.length === 0 ? <Empty title={t('No classes here')}><p>{t('Make one with “New class…”, or take in a roster file.')}</p></Empty> : <>{list.table(rows)}{list.foot(rows.length, all.length, t('classes'))}</>;
       }}</Show>
     </section>
   );
+}
+
+function PrintClasses({ ids }: { ids: string[] }) {
+  const forms = [['cards', t('Cards of {{count}} classes', { count: ids.length })], ['list', t('Sign-ins of {{count}} classes', { count: ids.length })], ['letters', t('Letters of {{count}} classes', { count: ids.length })]];
+  return <>{forms.map(([form, name]) => <a key={form} className="btn" href={`/api/school/print/${form}.pdf?classes=${ids.join(',')}`} target="_blank" rel="noreferrer">{name}</a>)}</>;
 }
 
 function Transfers() {
