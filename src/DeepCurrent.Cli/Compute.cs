@@ -15,12 +15,12 @@ public static class Compute
 {
     public const int BadInputExit = 2;
 
-    public static int Run(Func<string, JsonObject> command, Stream input, TextWriter output, TextWriter error)
+    public static int Run(Func<TextReader, JsonObject> command, Stream input, TextWriter output, TextWriter error)
     {
         try
         {
             using var reader = new StreamReader(input, new UTF8Encoding(false, throwOnInvalidBytes: true));
-            output.WriteLine(command(reader.ReadToEnd()).ToJsonString(Plain));
+            output.WriteLine(command(reader).ToJsonString(Plain));
             return 0;
         }
         catch (BadInput bad)

@@ -9,8 +9,9 @@ namespace DeepCurrent.Cli;
 /// <summary>compute reader: a prior and evidence in, the reader's depth and its trail out.</summary>
 public static class ComputeReader
 {
-    public static JsonObject Run(string document)
+    public static JsonObject Run(TextReader input)
     {
+        var document = input.ReadToEnd();
         JsonDocument json;
         try { json = JsonDocument.Parse(document); }
         catch (JsonException) { throw new BadInput("The input is not a JSON document.", ""); }

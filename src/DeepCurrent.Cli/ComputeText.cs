@@ -6,10 +6,10 @@ namespace DeepCurrent.Cli;
 /// <summary>compute text: plain UTF-8 text in, its counts, formulas and depth out.</summary>
 public static class ComputeText
 {
-    public static JsonObject Run(string text)
+    public static JsonObject Run(TextReader text)
     {
         TextMeasure m;
-        try { m = TextMeasurer.Measure(text); }
+        try { m = TextMeasurer.Measure(TextCounter.Count(text)); }
         catch (ArgumentException) { throw new BadInput("There are no words to measure.", "text"); }
         return new()
         {

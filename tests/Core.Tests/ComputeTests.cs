@@ -6,7 +6,7 @@ namespace Core.Tests;
 
 public sealed class ComputeTests
 {
-    private static (int Exit, JsonObject? Out, JsonObject? Error) Run(Func<string, JsonObject> command, string input)
+    private static (int Exit, JsonObject? Out, JsonObject? Error) Run(Func<TextReader, JsonObject> command, string input)
     {
         using var stream = new MemoryStream(Encoding.UTF8.GetBytes(input));
         StringWriter output = new(), error = new();

@@ -5,12 +5,49 @@ namespace DeepCurrent.Core.Texts;
 /// <summary>Counts the words, sentences, syllables and letters of an English text in one pass.</summary>
 public static class TextCounter
 {
+    private const int LongestWord = 256, ReadAtOnce = 1 << 20, MostSentencesKept = 1 << 16;
+
+    /// <summary>Counts a text of any length as it is read, in memory that does not grow with it. In long texts neighbouring sentences are kept together, so that only their number stays exact.</summary>
+    public static TextCounts Count(TextReader text)
+    {
+        var run = new Run();
+        var buffer = new char[2 * ReadAtOnce];
+        var held = 0;
+        for (;;)
+        {
+            var read = text.ReadBlock(buffer, held, ReadAtOnce);
+            var all = held + read;
+            var last = read < ReadAtOnce;
+            var end = last ? all : Cut(buffer.AsSpan(0, all));
+            Count(buffer.AsSpan(0, end), run, whole: last);
+            if (last) break;
+            buffer.AsSpan(end, all - end).CopyTo(buffer);
+            held = all - end;
+        }
+        return run.Result();
+    }
+
+    /// <summary>Where a long text can be parted: after a blank line, else a line, else a word, in its second half.</summary>
+    private static int Cut(ReadOnlySpan<char> text)
+    {
+        foreach (var gap in (ReadOnlySpan<string>)["\n\n", "\n", " "])
+            if (text.LastIndexOf(gap) is var at && at > text.Length / 2) return at + gap.Length;
+        return text.Length;
+    }
+
     /// <summary>Counts a text.</summary>
     /// <param name="text">Plain text; a blank line ends a sentence, as does a list item.</param>
     /// <remarks>Words as Flesch (1948) counts them: contractions, hyphenated words and numbers are one word each.</remarks>
     public static TextCounts Count(ReadOnlySpan<char> text)
     {
         var run = new Run();
+        Count(text, run, whole: true);
+        return run.Result();
+    }
+
+    private static void Count(ReadOnlySpan<char> text, Run run, bool whole)
+    {
+        run.Begin();
         var at = 0;
         while (at < text.Length)
         {
@@ -25,8 +62,7 @@ public static class TextCounter
             else if (text[at] is '"' or '“' or '‘') run.OpenQuote();
             at++;
         }
-        run.EndSentence();
-        return run.Result();
+        if (whole) run.EndSentence();
     }
 
     /// <summary>Where the word that starts at <paramref name="at"/> ends: letters and digits, joined by a single apostrophe or hyphen, a decimal point between digits, or the points of an abbreviation.</summary>
@@ -47,6 +83,11 @@ public static class TextCounter
         return at;
     }
 
+    /// <summary>The form in which a word is looked up: lower case, straight apostrophes, plain hyphens.</summary>
+    public static string Key(ReadOnlySpan<char> word) => string.Create(Math.Min(word.Length, LongestWord), word, static (form, from) => { for (var i = 0; i < form.Length; i++) form[i] = Lower(from[i]); });
+
+    private static char Lower(char c) => c is >= 'A' and <= 'Z' ? (char)(c | 0x20) : c == '’' ? '\'' : c == '‑' ? '-' : c < 128 ? c : char.ToLowerInvariant(c);
+
     private static bool IsMark(char c) => c > 0x2ff && char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark;
 
     /// <summary>The running totals of one text.</summary>
@@ -57,13 +98,16 @@ public static class TextCounter
         private readonly Dictionary<string, int> index = [];
         private readonly List<Seen> seen = [];
         private readonly List<SentenceCounts> sentences = [];
-        private readonly char[] lower = new char[256];
+        private readonly char[] lower = new char[LongestWord];
         private int words, syllables, letters, characters, poly, complex, unfamiliar, notSpache;
         private SentenceCounts current;
         private bool afterQuote;
         private (int Start, int End) last;
+        private int ended;
 
         public ReadOnlySpan<char> LastWord(ReadOnlySpan<char> text) => text[last.Start..last.End];
+
+        public void Begin() => last = default;
 
         public void OpenQuote() => afterQuote = true;
 
@@ -77,7 +121,7 @@ public static class TextCounter
                 var c = token[i];
                 if (char.IsAsciiDigit(c)) digits++;
                 else if (char.IsLetter(c)) letterCount++;
-                lower[i] = c is >= 'A' and <= 'Z' ? (char)(c | 0x20) : c == '’' ? '\'' : c == '‑' ? '-' : c < 128 ? c : char.ToLowerInvariant(c);
+                lower[i] = Lower(c);
             }
             ref var word = ref Look(lower.AsSpan(0, token.Length));
             // Capitalised inside a sentence: a name. "I" and its contractions are not.
@@ -98,15 +142,27 @@ public static class TextCounter
             {
                 Start = current.Words == 0 ? start : current.Start, End = end, Words = current.Words + 1, Syllables = current.Syllables + word.Syllables,
                 Letters = current.Letters + letterCount, Characters = current.Characters + letterCount + digits,
-                Long = current.Long + (word.Syllables >= 3 ? 1 : 0), Unfamiliar = current.Unfamiliar + (odd ? 1 : 0), NewToSpache = current.NewToSpache + (oddSpache ? 1 : 0),
+                Long = current.Long + (word.Syllables >= 3 ? 1 : 0), Unfamiliar = current.Unfamiliar + (odd ? 1 : 0), NewToSpache = current.NewToSpache + (oddSpache ? 1 : 0), Sentences = 1,
             };
         }
 
         public void EndSentence()
         {
-            if (current.Words > 0) sentences.Add(current);
+            if (current.Words > 0) { sentences.Add(current); ended++; }
             current = default;
             afterQuote = false;
+            if (sentences.Count > MostSentencesKept) Pair();
+        }
+
+        /// <summary>Keeps neighbours together.</summary>
+        private void Pair()
+        {
+            for (var i = 0; i < sentences.Count / 2; i++)
+            {
+                SentenceCounts a = sentences[2 * i], b = sentences[2 * i + 1];
+                sentences[i] = new(a.Start, b.End, a.Words + b.Words, a.Syllables + b.Syllables, a.Letters + b.Letters, a.Characters + b.Characters, a.Long + b.Long, a.Unfamiliar + b.Unfamiliar, a.NewToSpache + b.NewToSpache) { Sentences = a.Sentences + b.Sentences };
+            }
+            sentences.RemoveRange(sentences.Count / 2, sentences.Count - sentences.Count / 2);
         }
 
         private ref Seen Look(ReadOnlySpan<char> word)
@@ -125,7 +181,7 @@ public static class TextCounter
         private static bool Fog(ReadOnlySpan<char> word, int syllables) =>
             !word.Contains('-') && !(syllables == 3 && (word.EndsWith("ed") || word.EndsWith("es")));
 
-        public TextCounts Result() => new(words, sentences.Count, syllables, letters, characters, seen.Count, poly, complex, unfamiliar, notSpache,
+        public TextCounts Result() => new(words, ended, syllables, letters, characters, seen.Count, poly, complex, unfamiliar, notSpache,
             sentences, [.. seen.Select(s => new DistinctWord(s.Word, s.Times, s.Syllables, s.Unfamiliar, s.NotSpache, s.Zipf, s.Name))]);
     }
 }

@@ -6,7 +6,11 @@ namespace DeepCurrent.Core.Texts;
 /// <param name="Words">Words; hyphenated words, contractions and numbers are one word each.</param>
 /// <param name="Unfamiliar">Words not familiar by the new Dale–Chall rules.</param>
 /// <param name="NewToSpache">Words not familiar by the Spache rules that the text had not used before.</param>
-public readonly record struct SentenceCounts(int Start, int End, int Words, int Syllables, int Letters, int Characters, int Long, int Unfamiliar, int NewToSpache);
+public readonly record struct SentenceCounts(int Start, int End, int Words, int Syllables, int Letters, int Characters, int Long, int Unfamiliar, int NewToSpache)
+{
+    /// <summary>Sentences these counts stand for: 1, more where a long text's sentences are kept together.</summary>
+    public int Sentences { get; init; } = 1;
+}
 
 /// <summary>One distinct word of a text.</summary>
 /// <param name="Word">Lower case, straight apostrophes.</param>

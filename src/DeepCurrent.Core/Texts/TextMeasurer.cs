@@ -35,10 +35,13 @@ public static class TextMeasurer
     /// <summary>Counts a text and turns the counts into a depth.</summary>
     /// <exception cref="ArgumentException">The text has no words.</exception>
     /// <remarks>Weighted trimmed mean of the formulas valid in the text's range, moved by word rarity; error from a bootstrap over sentences (fixed seed) joined with the formulas' disagreement.</remarks>
-    public static TextMeasure Measure(string text, LevelChart? chart = null)
+    public static TextMeasure Measure(string text, LevelChart? chart = null) => Measure(TextCounter.Count(text), chart);
+
+    /// <summary>Turns counts into a depth.</summary>
+    /// <exception cref="ArgumentException">There are no words.</exception>
+    public static TextMeasure Measure(TextCounts counts, LevelChart? chart = null)
     {
-        var counts = TextCounter.Count(text);
-        if (counts.Words == 0) throw new ArgumentException("There are no words to measure.", nameof(text));
+        if (counts.Words == 0) throw new ArgumentException("There are no words to measure.", nameof(counts));
         chart ??= LevelChart.Default;
         var formulas = Grades(counts);
         var rarity = RarityGrades(counts);
@@ -50,6 +53,9 @@ public static class TextMeasurer
             Readability.GunningFog(counts), Readability.Smog(counts), Readability.Spache(counts), Readability.DaleChall(counts),
             grade, depth, slope * Error(counts, formulas), counts.Words < ShortText, formulas, rarity);
     }
+
+    /// <summary>The depth some counts come to, without its error.</summary>
+    internal static Fathoms DepthOf(TextCounts counts, LevelChart chart) => chart.DepthAt(Combine(Grades(counts)) + RarityGrades(counts));
 
     /// <summary>The longest sentences of a text, longest first.</summary>
     public static IReadOnlyList<LongSentence> LongestSentences(string text, int most = 3) =>
@@ -146,6 +152,6 @@ public static class TextMeasurer
     {
         var size = (sentences.Count + Blocks - 1) / Blocks;
         return [.. sentences.Chunk(Math.Max(1, size)).Select(chunk => (new SentenceCounts(0, 0, chunk.Sum(s => s.Words), chunk.Sum(s => s.Syllables), chunk.Sum(s => s.Letters),
-            chunk.Sum(s => s.Characters), chunk.Sum(s => s.Long), chunk.Sum(s => s.Unfamiliar), chunk.Sum(s => s.NewToSpache)), chunk.Length))];
+            chunk.Sum(s => s.Characters), chunk.Sum(s => s.Long), chunk.Sum(s => s.Unfamiliar), chunk.Sum(s => s.NewToSpache)), chunk.Sum(s => s.Sentences)))];
     }
 }
