@@ -383,7 +383,7 @@ test('a reader changes schools: offered by one lead, taken by the other, with th
   await page.getByRole('button', { name: 'Esther Mbeki' }).click();
   await page.getByRole('dialog').getByLabel('Class', { exact: true }).selectOption('4 Eider');
   await page.getByRole('dialog').getByRole('button', { name: 'Put in' }).click();
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.getByRole('row', { name: /Esther Mbeki.*4 Eider/ })).toBeVisible();
 
   // Who had her before sees her no more.

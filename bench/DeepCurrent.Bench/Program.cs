@@ -13,6 +13,12 @@ if (args is ["roster-zip", var path, var users, var classes, var enrolments])
     return;
 }
 
+if (args is ["library-texts", var connection, var folder, var texts])
+{
+    LibraryTexts.Fill(connection, folder, int.Parse(texts));
+    return;
+}
+
 var content = args.Length > 0 ? args[0] : "content";
 
 var prose = string.Join("\n\n", Directory.EnumerateFiles(content, "*.md", SearchOption.AllDirectories).Order().Select(File.ReadAllText));

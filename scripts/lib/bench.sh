@@ -50,6 +50,15 @@ rosters() { # the figures of rosters: a district's, one that is killed in the mi
   rm -f "$zip"
 }
 
+library() { # searching 100,000 texts, after the demo world is there
+  serve deepcurrent_bench true
+  halt
+  dotnet "$bench_dll" library-texts "$(connection deepcurrent_bench)" "$ROOT/content" 100000
+  serve deepcurrent_bench true
+  node "$ROOT/bench/library.mjs" "$address"
+  halt
+}
+
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
 serve deepcurrent_bench true
@@ -68,6 +77,7 @@ results="$ROOT/bench/results.md"
   spent=$(sql "select sum(total_exec_time + total_plan_time) from pg_stat_statements s join pg_database d on d.oid = s.dbid where d.datname = 'deepcurrent_bench'" deepcurrent_bench)
   node "$ROOT/bench/class-page.mjs" report "$ROOT/.data/class-page.json" "$spent"
   halt
+  library
   rosters
   node "$ROOT/bench/bundles.mjs" "$ROOT/web/dist"
 } >"$results"

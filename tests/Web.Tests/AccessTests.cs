@@ -23,7 +23,7 @@ public sealed class AccessTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        var text = (string)(await ana.Get("/api/texts")).AsArray()[0]!["id"]!;
+        var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
         var made = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), textId = text, attempts = 2, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { } }));
         var assignment = (string)made["assignmentId"]!;
         var tickets = (await ana.Get($"/api/assignments/{assignment}"))["tickets"]!.AsArray();
@@ -34,9 +34,10 @@ public sealed class AccessTests(Harness harness)
         var year = (string)(await ana.Get("/api/school/years")).AsArray()[0]!["id"]!;
         var asked = Guid.NewGuid();
         await new Person(harness).Post("/api/session/join", new { id = asked, code = room.Code, givenName = "Joy", familyName = "" });
+        var search = (string)(await ana.Json(await ana.Post("/api/library/searches", new { name = $"Kept {asked}", query = "q=sea" })))["id"]!;
         return new()
         {
-            ["classId"] = room.Id, ["readerId"] = room.Readers[0].Id, ["textId"] = text, ["assignmentId"] = assignment, ["changeId"] = (string)made["changeId"]!, ["code"] = room.Code,
+            ["searchId"] = search, ["classId"] = room.Id, ["readerId"] = room.Readers[0].Id, ["textId"] = text, ["assignmentId"] = assignment, ["changeId"] = (string)made["changeId"]!, ["code"] = room.Code,
             ["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!, ["answerId"] = Guid.NewGuid().ToString(), ["spellId"] = Guid.NewGuid().ToString(),
             ["adultId"] = lead.Id.ToString(), ["importId"] = import.ToString(), ["yearId"] = year, ["joiningId"] = asked.ToString(), ["listId"] = Guid.NewGuid().ToString(), ["transferId"] = Guid.NewGuid().ToString(), ["form"] = "cards",
         };
@@ -57,7 +58,7 @@ public sealed class AccessTests(Harness harness)
             classId = ids["classId"], toClassId = ids["classId"], adultId = ids["adultId"], role = "assistant", supports = new { moreTime = 100 }, kind = "Pictures", firstDay = Harness.Today.AddDays(-80), lastDay = Harness.Today.AddDays(220),
             terms = Array.Empty<object>(), daysOff = Array.Empty<string>(), toYearId = ids["yearId"], keepClasses = true, otherId = ids["readerId"], readerId = ids["readerId"], toSchoolId = Guid.NewGuid(), take = true, accept = true, mends = Array.Empty<object>(),
             adultIds = new[] { ids["adultId"] }, timeZone = "Europe/London", passingScore = .6, zoneLow = .7, zoneHigh = .9, minutesADay = 15, picturesTo = 4, codesTo = 7, letterTitle = "T", letterBody = "{code}", version = 1, guardians = true,
-            ownColumns = Array.Empty<string>(), rows = Array.Empty<object>(), mark = "", position = 0, mail = "x@example.org", lead = false, left = false, withReaders = true, old = "no", @new = "a long enough one",
+            ownColumns = Array.Empty<string>(), rows = Array.Empty<object>(), mark = "", position = 0, mail = "x@example.org", lead = false, left = false, withReaders = true, old = "no", query = "", @new = "a long enough one",
         },
     };
 

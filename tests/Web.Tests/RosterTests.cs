@@ -113,7 +113,7 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
         var added = await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = "Worked", familyName = "", grade = 4, level = 30 }));
-        var text = (string)(await ana.Get("/api/texts")).AsArray()[0]!["id"]!;
+        var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
         (await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = new[] { (string)added["id"]! }, textId = text, attempts = 2, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { } })).EnsureSuccessStatusCode();
         ((string)(await ana.Problem(await ana.Post($"/api/changes/{(string)added["changeId"]!}/undo"), 409))["title"]!).ShouldContain("Worked has been given work");
     }

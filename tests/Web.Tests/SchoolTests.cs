@@ -230,7 +230,7 @@ public sealed class SchoolTests(Harness harness)
         var second = new Person(harness);
         (await second.Post("/api/session/adult", new { userName = (string)invited["userName"]!, password = Harness.Password })).EnsureSuccessStatusCode();
         (await lead.Post($"/api/school/adults/{(string)invited["adultId"]!}/sign-out")).EnsureSuccessStatusCode();
-        foreach (var person in new[] { first, second }) (await person.Send(HttpMethod.Get, "/api/texts")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        foreach (var person in new[] { first, second }) (await person.Send(HttpMethod.Get, "/api/library")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         (await lead.Put($"/api/school/adults/{(string)invited["adultId"]!}", new { name = "Two Tabs", lead = false, left = true })).EnsureSuccessStatusCode();
         (await new Person(harness).Post("/api/session/adult", new { userName = (string)invited["userName"]!, password = Harness.Password })).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
     }

@@ -12,7 +12,7 @@ public sealed class TroubleTests(Harness harness)
         harness.Line.Cut();
         try
         {
-            var away = await ana.Problem(await ana.Send(HttpMethod.Get, "/api/texts"), 503);
+            var away = await ana.Problem(await ana.Send(HttpMethod.Get, "/api/library"), 503);
             ((string)away["code"]!).ShouldBe("database-away");
             (await ana.Send(HttpMethod.Get, "/health/live")).StatusCode.ShouldBe(HttpStatusCode.OK);
             (await ana.Send(HttpMethod.Get, "/health/ready")).StatusCode.ShouldBe(HttpStatusCode.ServiceUnavailable);
@@ -21,7 +21,7 @@ public sealed class TroubleTests(Harness harness)
         {
             harness.Line.Mend();
         }
-        (await ana.Get("/api/texts")).AsArray().Count.ShouldBeGreaterThan(10);
+        ((int)(await ana.Get("/api/library"))["all"]!).ShouldBeGreaterThan(10);
     }
 
     [Theory]

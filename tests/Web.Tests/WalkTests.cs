@@ -8,7 +8,7 @@ public sealed class WalkTests(Harness harness)
     private async Task<(Person Teacher, Room Room, JsonNode Text)> Prepared(int readers = 2)
     {
         var teacher = await harness.Teacher("ana");
-        var text = (await teacher.Get("/api/texts")).AsArray().Single(t => (string)t!["slug"]! == "how-a-barometer-listens")!;
+        var text = (await teacher.Get("/api/library?q=barometer"))["rows"]!.AsArray().Single(t => (string)t!["title"]! == "How a Barometer Listens")!;
         return (teacher, await harness.Room(teacher, readers), text);
     }
 

@@ -21,7 +21,6 @@ public static class SourceReconciler
         private readonly Dictionary<string, Guid> readerIds = BySource(state.Readers.Values, r => r.SourceId);
         private readonly Dictionary<string, int?> classGrades = [];
         private readonly HashSet<Guid> said = [];
-        private readonly HashSet<string> inFile = [.. source.EnrolmentRows.Select(e => e.SourceId)];
         private int linked;
 
         public SourceResult All()
@@ -112,11 +111,16 @@ public static class SourceReconciler
             var taught = state.Teachings.Values.ToDictionary(t => (t.ClassId, t.AdultId));
             var seen = new Dictionary<string, RowPlace>();
             var kept = new HashSet<Guid>();
-            foreach (var row in source.EnrolmentRows)
+            // Those that are known come first: only then is it certain which stays are still open for a new id to take over.
+            foreach (var row in source.EnrolmentRows.Where(r => !Twice(seen, r.SourceId, r.At)).ToList().OrderBy(r => bySource.ContainsKey(r.SourceId) ? 0 : 1))
             {
-                if (Twice(seen, row.SourceId, row.At)) continue;
                 if (!classIds.TryGetValue(row.ClassId, out var classId)) { if (!row.Gone) Stop(row.At, "classSourcedId", row.ClassId, "There is no class with this id, in the file or here."); continue; }
-                if (row is { From: { } from, To: { } to } && to < from) { Stop(row.At, "endDate", $"{to:yyyy-MM-dd}", "The enrolment ends before it begins."); continue; }
+                if (row is { From: { } from, To: { } to } && to < from) 
+                {
+                    Stop(row.At, "endDate", $"{to:yyyy-MM-dd}", "The enrolment ends before it begins.");
+                    if (bySource.TryGetValue(row.SourceId, out var untouched)) kept.Add(untouched);
+                    continue;
+                }
                 if (row.Role == "student")
                 {
                     if (!readerIds.TryGetValue(row.UserId, out var readerId)) { if (!row.Gone) Stop(row.At, "userSourcedId", row.UserId, "There is no reader with this id, in the file or here."); continue; }
@@ -152,7 +156,7 @@ public static class SourceReconciler
             if (known is null && open.TryGetValue((classId, readerId), out var other) && enrolments.Find(other) is { } mine && !over && !(row.To < frame.Today))
             {
                 // A reader who was put into the class by hand, or by an id the source no longer has, takes the source's id on.
-                if (mine.SourceId is not null && (inFile.Contains(mine.SourceId) || source.Enrolments != SourceScope.Whole)) { Note(row.At, "userSourcedId", row.UserId, "This reader is in this class already by another row."); return; }
+                if (mine.SourceId is not null && (kept.Contains(mine.Id) || source.Enrolments != SourceScope.Whole)) { Note(row.At, "userSourcedId", row.UserId, "This reader is in this class already by another row."); return; }
                 known = mine;
             }
             if (known is null && over) return;

@@ -29,11 +29,16 @@ public sealed record Word(string Text, string Part, string Meaning, string Examp
 
 public sealed record NewVersion(Guid Id, string Label, int Position, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure);
 
+/// <param name="SchoolId">Null for texts that ship.</param>
+/// <param name="Mine">Only its owner sees it.</param>
 public sealed record NewText(Guid Id, Guid? SchoolId, string Slug, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb,
-    IReadOnlyList<NewVersion> Versions, IReadOnlyList<Question> Questions, IReadOnlyList<Word> Words);
+    IReadOnlyList<NewVersion> Versions, IReadOnlyList<Question> Questions, IReadOnlyList<Word> Words, Guid? OwnerId = null, bool Mine = false, string Season = "", Guid? CopiedFrom = null);
 
 /// <summary>One version with its pages and how it was measured.</summary>
 public sealed record VersionBody(Guid Id, Guid TextId, string Title, string Label, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure);
+
+/// <param name="Revision">0 for a text from before there were revisions.</param>
+public sealed record ShippedText(Guid Id, string Slug, int Revision, string? Note);
 
 /// <summary>The library. Texts without a school ship for all schools.</summary>
 public sealed class TextStore(NpgsqlDataSource db)
@@ -41,57 +46,41 @@ public sealed class TextStore(NpgsqlDataSource db)
     private const int MostKept = 2000;
     private readonly ConcurrentDictionary<Guid, IReadOnlyList<Question>> questions = [];
 
-    public async Task Add(NewText text, DateTimeOffset now)
+    /// <summary>Reads a text's questions anew the next time.</summary>
+    public void Forget(Guid textId) => questions.TryRemove(textId, out _);
+
+    /// <summary>The texts that ship, by slug, with what was noted of their last revision.</summary>
+    public async Task<IReadOnlyDictionary<string, ShippedText>> Shipped()
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("""
-            insert into text (id, school_id, slug, title, kind, topic, fiction, spelling, blurb, created_at)
-            values (@Id, @SchoolId, @Slug, @Title, @Kind, @Topic, @Fiction, @Spelling, @Blurb, @now)
-            """, new { text.Id, text.SchoolId, text.Slug, text.Title, text.Kind, text.Topic, text.Fiction, text.Spelling, text.Blurb, now }, t);
-        foreach (var v in text.Versions)
-            await c.ExecuteAsync("""
-                insert into version (id, text_id, label, position, pages, words, depth, depth_error, measure)
-                values (@Id, @text, @Label, @Position, @pages::jsonb, @Words, @Depth, @DepthError, @Measure::jsonb)
-                """, new { v.Id, text = text.Id, v.Label, v.Position, pages = Database.ToJson(v.Pages), v.Words, v.Depth, v.DepthError, v.Measure }, t);
-        foreach (var q in text.Questions)
-            await c.ExecuteAsync("insert into question (id, text_id, position, strand, stem, choices, proofs) values (@Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb)",
-                new { q.Id, text = text.Id, q.Position, strand = q.Strand.ToString(), q.Stem, choices = Database.ToJson(q.Choices), proofs = Database.ToJson(q.Proofs) }, t);
-        foreach (var (w, i) in text.Words.Select((w, i) => (w, i)))
-            await c.ExecuteAsync("insert into word (text_id, position, word, part, meaning, example) values (@id, @i, @Text, @Part, @Meaning, @Example)", new { id = text.Id, i, w.Text, w.Part, w.Meaning, w.Example }, t);
-        await t.CommitAsync();
+        return (await c.QueryAsync<ShippedText>("select t.id, t.slug, coalesce(r.revision, 0) as revision, r.note from text t left join text_revision r on r.text_id = t.id and r.revision = t.revision where t.school_id is null limit 100000")).ToDictionary(t => t.Slug);
     }
 
-    public async Task<IReadOnlySet<string>> ShippedSlugs()
-    {
-        await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<string>("select slug from text where school_id is null limit 100000")).ToHashSet();
-    }
-
-    /// <summary>The library as a school sees it.</summary>
-    public async Task<IReadOnlyList<TextRow>> All(Guid schoolId, Guid? classId)
+    /// <summary>Some texts as somebody of a school sees them.</summary>
+    /// <param name="ids">Which; null for all that ship.</param>
+    public async Task<IReadOnlyList<TextRow>> Some(IReadOnlyCollection<Guid>? ids, Guid schoolId, Guid adultId, Guid? classId)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync("""
             select t.id, t.slug, t.title, t.kind, t.topic, t.fiction, t.blurb,
-                   (select count(*)::int from question q where q.text_id = t.id) as questions,
+                   (select count(*)::int from question q where q.text_id = t.id and not q.retired) as questions,
                    (select count(*)::int from assignment a join ticket k on k.assignment_id = a.id where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
             from text t
-            where t.school_id is null or t.school_id = @schoolId
+            where case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId))) end
             order by t.title
             limit 1000;
             select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
             from version v join text t on t.id = v.text_id
-            where t.school_id is null or t.school_id = @schoolId
+            where not v.retired and case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) end
             order by v.text_id, v.position
             limit 5000
-            """, new { schoolId, classId });
+            """, new { ids = ids?.ToArray(), schoolId, adultId, classId });
         var texts = (await all.ReadAsync<TextFlat>()).ToList();
         var versions = (await all.ReadAsync<VersionHead>()).ToLookup(v => v.TextId);
         return [.. texts.Select(t => new TextRow(t.Id, t.Slug, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Questions, t.Used, [.. versions[t.Id]]))];
     }
 
-    public async Task<TextRow?> Find(Guid textId, Guid schoolId) => (await All(schoolId, null)).FirstOrDefault(t => t.Id == textId);
+    public async Task<TextRow?> Find(Guid textId, Guid schoolId, Guid adultId) => (await Some([textId], schoolId, adultId, null)).FirstOrDefault();
 
     public async Task<IReadOnlyList<VersionHead>> Versions(Guid textId, Guid schoolId)
     {
@@ -99,7 +88,7 @@ public sealed class TextStore(NpgsqlDataSource db)
         return (await c.QueryAsync<VersionHead>("""
             select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
             from version v join text t on t.id = v.text_id
-            where t.id = @textId and (t.school_id is null or t.school_id = @schoolId)
+            where t.id = @textId and not v.retired and (t.school_id is null or t.school_id = @schoolId)
             order by v.position
             limit 20
             """, new { textId, schoolId })).ToList();
@@ -108,7 +97,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<VersionBody>> Bodies(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<VersionFlat>(BodySql + " where v.text_id = @textId order by v.position limit 20", new { textId })).Select(v => v.Body()).ToList();
+        return (await c.QueryAsync<VersionFlat>(BodySql + " where v.text_id = @textId and not v.retired order by v.position limit 20", new { textId })).Select(v => v.Body()).ToList();
     }
 
     public async Task<VersionBody> Body(Guid versionId)
@@ -117,7 +106,7 @@ public sealed class TextStore(NpgsqlDataSource db)
         return (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId })).Body();
     }
 
-    /// <summary>A text's questions. They never change under the same text, so they are kept once read.</summary>
+    /// <summary>A text's questions, kept once read until somebody changes the text.</summary>
     public async Task<IReadOnlyList<Question>> Questions(Guid textId)
     {
         if (questions.TryGetValue(textId, out var kept)) return kept;
@@ -129,7 +118,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     private async Task<IReadOnlyList<Question>> ReadQuestions(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs from question where text_id = @textId order by position limit 50", new { textId }))
+        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs from question where text_id = @textId and not retired order by position limit 50", new { textId }))
             .Select(q => new Question(q.Id, q.Position, Enum.Parse<Strand>(q.Strand), q.Stem, Database.FromJson<List<Choice>>(q.Choices), Database.FromJson<Dictionary<string, string>>(q.Proofs))).ToList();
     }
 

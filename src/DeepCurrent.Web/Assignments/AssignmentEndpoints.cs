@@ -63,11 +63,11 @@ public static class AssignmentEndpoints
         if (request.DueOn is { } due && due < await desk.Today()) throw Refused.Field("dueOn", "This day has passed. Choose today or a later day.");
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
+        var title = (await texts.Find(request.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
         var fits = (await Fits(request.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
         if (fits.Count == 0) throw Refused.Field("readerIds", "Nobody is left to give this to: everyone chosen has had it already.");
         var versions = await texts.Versions(request.TextId, place.SchoolId);
         var tickets = fits.Select(f => Fixed(f, request.Versions, versions, chosen)).ToList();
-        var title = (await texts.Find(request.TextId, place.SchoolId))!.Title;
         var id = Guid.CreateVersion7();
         await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets));
         var change = await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });

@@ -69,7 +69,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -80,7 +80,7 @@ public static class Application
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<ContentLoader>();
         services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
-        services.AddHostedService<NoticeListener>();
+        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
         services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
         services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; });
@@ -152,6 +152,7 @@ public static class Application
         ImportEndpoints.Map(api);
         ReaderEndpoints.Map(api);
         TextEndpoints.Map(api);
+        LibraryEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
         MyEndpoints.Map(api);
         GoalEndpoints.Map(api);

@@ -1,3 +1,4 @@
+using System.Security.Cryptography;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
@@ -5,22 +6,39 @@ using DeepCurrent.Formats.Content;
 
 namespace DeepCurrent.Web.Texts;
 
-/// <summary>Puts the texts that ship into the library; those that are there already are left alone.</summary>
-public sealed class ContentLoader(TextStore texts, TimeProvider clock, ILogger<ContentLoader> log)
+/// <summary>Puts the texts that ship into the library. Those that are there already are left alone, unless what ships has changed since.</summary>
+public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvider clock, ILogger<ContentLoader> log)
 {
     public async Task<int> Load(string folder)
     {
-        var known = await texts.ShippedSlugs();
-        var added = 0;
+        var known = await texts.Shipped();
+        var changed = 0;
         foreach (var path in Directory.EnumerateDirectories(folder).Order())
         {
-            if (known.Contains(Path.GetFileName(path))) continue;
-            var text = ContentReader.Read(path);
-            await texts.Add(Measured(text), clock.GetUtcNow());
-            added++;
+            var before = known.GetValueOrDefault(Path.GetFileName(path));
+            var note = $"As it ships ({Fingerprint(path)})";
+            if (before?.Note == note) continue;
+            var text = Measured(ContentReader.Read(path));
+            await keeper.Save(before is null ? text : await WithIdsOf(before.Id, text), before?.Revision ?? 0, null, note, clock.GetUtcNow());
+            changed++;
         }
-        log.LogInformation("{Added} texts added to the library", added);
-        return added;
+        log.LogInformation("{Changed} texts added to the library or brought up to date", changed);
+        return changed;
+    }
+
+    private static string Fingerprint(string folder)
+    {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        foreach (var file in Directory.EnumerateFiles(folder).Order()) hash.AppendData(File.ReadAllBytes(file));
+        return Convert.ToHexStringLower(hash.GetHashAndReset())[..12];
+    }
+
+    /// <summary>The text with the ids it has here, so that work on its versions and questions stays theirs.</summary>
+    private async Task<NewText> WithIdsOf(Guid id, NewText text)
+    {
+        var versions = (await texts.Bodies(id)).ToDictionary(v => v.Label, v => v.Id);
+        var questions = (await texts.Questions(id)).GroupBy(q => q.Stem).ToDictionary(g => g.Key, g => g.First().Id);
+        return text with { Id = id, Versions = [.. text.Versions.Select(v => v with { Id = versions.GetValueOrDefault(v.Label, v.Id) })], Questions = [.. text.Questions.Select(q => q with { Id = questions.GetValueOrDefault(q.Stem, q.Id) })] };
     }
 
     private static NewText Measured(TextFolder text) => new(Guid.CreateVersion7(), null, text.Slug, text.Title, text.Kind, text.Topic, text.Fiction, text.Spelling, text.Blurb,

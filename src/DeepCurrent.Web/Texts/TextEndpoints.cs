@@ -21,23 +21,28 @@ public sealed record TextView(Guid Id, string Title, string Kind, string Topic, 
 /// <summary>The library.</summary>
 public static class TextEndpoints
 {
+    private const int MostAtOnce = 50;
+
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/texts", All);
+        api.MapGet("/texts", Some);
         api.MapGet("/texts/{textId:guid}", View);
     }
 
-    private static async Task<IReadOnlyList<TextRow>> All(Guid? classId, Desk desk, TextStore texts)
+    /// <param name="ids">With commas between; at most 50.</param>
+    private static async Task<IReadOnlyList<TextRow>> Some(string? ids, Guid? classId, Desk desk, TextStore texts)
     {
         desk.Library();
         if (classId is { } id) await desk.Class(id, Core.Access.Deed.SeeClass);
-        return await texts.All(desk.Who.SchoolId, classId);
+        var wanted = (ids ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries).Select(i => Guid.TryParse(i, out var g) ? g : throw Refused.Field("ids", "These are no ids.")).ToList();
+        if (wanted.Count > MostAtOnce) throw Refused.Field("ids", $"At most {MostAtOnce} texts at once.");
+        return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Id, classId);
     }
 
     private static async Task<TextView> View(Guid textId, Desk desk, TextStore texts)
     {
         desk.Library();
-        var head = await texts.Find(textId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var chart = (await desk.School()).Chart;
         var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart)).ToList();
         var questions = (await texts.Questions(textId)).Select(q => new QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs)).ToList();

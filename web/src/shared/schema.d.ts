@@ -3334,7 +3334,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query?: {
+                query: {
+                    ids: string;
                     classId?: string;
                 };
                 header?: never;
@@ -3394,6 +3395,192 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    ClassId?: string;
+                    Readers?: string;
+                    Q?: string;
+                    Kind?: string;
+                    Topic?: string;
+                    Fiction?: boolean;
+                    DepthFrom?: number;
+                    DepthTo?: number;
+                    WordsFrom?: number;
+                    WordsTo?: number;
+                    MinutesTo?: number;
+                    Pattern?: string;
+                    Quiz?: boolean;
+                    Deck?: boolean;
+                    Audio?: boolean;
+                    Read?: boolean;
+                    Whose?: components["schemas"]["Whose"];
+                    Retired?: boolean;
+                    Season?: string;
+                    Sort?: components["schemas"]["ShelfSort"];
+                    Down?: boolean;
+                    From?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LibraryAnswer"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PatternView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedSearch"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SavedSearchRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedSearch"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/searches/{searchId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    searchId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -4393,6 +4580,15 @@ export interface components {
             /** Format: date-time */
             savedAt: null | string;
         };
+        FacetValue: {
+            value: string;
+            /** Format: int32 */
+            count: number;
+        };
+        FacetView: {
+            name: string;
+            values: components["schemas"]["FacetValue"][];
+        };
         FirstRunRequest: {
             schoolName: string;
             timeZone: string;
@@ -4575,6 +4771,10 @@ export interface components {
             imports: components["schemas"]["ImportRow"][];
             source: null | string;
         };
+        InsteadView: {
+            asked: string;
+            instead: string;
+        };
         InviteRequest: {
             name: string;
             mail: null | string;
@@ -4632,6 +4832,50 @@ export interface components {
             /** Format: double */
             depth: number;
             own: string[];
+        };
+        LibraryAnswer: {
+            /** Format: int32 */
+            all: number;
+            /** Format: int32 */
+            for: number;
+            rows: components["schemas"]["LibraryRow"][];
+            facets: components["schemas"]["FacetView"][];
+            instead: components["schemas"]["InsteadView"][];
+        };
+        LibraryRow: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            kind: string;
+            topic: string;
+            fiction: boolean;
+            blurb: string;
+            /** Format: int32 */
+            questions: number;
+            /** Format: int32 */
+            deck: number;
+            whose: string;
+            mine: boolean;
+            /** Format: int32 */
+            fits: number;
+            /** Format: int32 */
+            readHere: number;
+            /** Format: int32 */
+            used: number;
+            /** Format: double */
+            minutes: number;
+            versions: components["schemas"]["LibraryVersion"][];
+        };
+        LibraryVersion: {
+            /** Format: uuid */
+            id: string;
+            label: string;
+            /** Format: int32 */
+            words: number;
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            depthError: number;
         };
         ListFilter: {
             asked: string;
@@ -4880,6 +5124,13 @@ export interface components {
             old: string;
             new: string;
         };
+        PatternView: {
+            key: string;
+            name: string;
+            /** Format: int32 */
+            stage: number;
+            example: string;
+        };
         PlacementView: {
             /** Format: uuid */
             readerId: string;
@@ -5116,6 +5367,16 @@ export interface components {
             /** Format: uuid */
             changeId: string;
         };
+        SavedSearch: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            query: string;
+        };
+        SavedSearchRequest: {
+            name: string;
+            query: string;
+        };
         SchoolClass: {
             /** Format: uuid */
             id: string;
@@ -5234,6 +5495,7 @@ export interface components {
             /** Format: int32 */
             changed: number;
         };
+        ShelfSort: number;
         SignInRow: {
             /** Format: uuid */
             readerId: string;
@@ -5535,6 +5797,7 @@ export interface components {
             /** Format: double */
             depthError: number;
         };
+        Whose: number;
         WithdrawRequest: {
             guardians: boolean;
         };

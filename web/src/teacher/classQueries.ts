@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { get, post, sentence, type Api } from '../shared/api';
 import { t } from '../shared/words';
@@ -8,7 +8,8 @@ export type ReaderRow = Api<'RosterView'>;
 export type TextRow = Api<'TextRow'>;
 
 export const useClass = (classId: string) => useQuery({ queryKey: ['class', classId], queryFn: () => get<ClassData>(`/classes/${classId}`) });
-export const useTexts = (classId: string) => useQuery({ queryKey: ['texts', classId], queryFn: () => get<TextRow[]>(`/texts?classId=${classId}`) });
+/** Some texts by their ids. */
+export const useTexts = (classId: string, ids: string[]) => useQuery({ queryKey: ['texts', classId, ids], enabled: ids.length > 0, placeholderData: keepPreviousData, queryFn: () => get<TextRow[]>(`/texts?classId=${classId}&ids=${ids.join(',')}`) });
 export const useReader = (readerId: string | undefined) => useQuery({ queryKey: ['reader', readerId], enabled: !!readerId, queryFn: () => get<Api<'ReaderView'>>(`/readers/${readerId}`) });
 
 /** Everything a class shows may depend on what was changed, so all of it is asked for again. */

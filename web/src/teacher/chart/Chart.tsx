@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { dayOf } from '../../shared/format';
 import { t } from '../../shared/words';
+import { useTexts } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { LookHere } from './LookHere';
 import { Sea } from './Sea';
@@ -16,8 +17,9 @@ const labelNames: Record<Labels, string> = { grade: 'Grade', schoolYear: 'School
 
 /** The picture of a class: its readers and texts side by side on the depth axis. */
 export default function Chart() {
-  const { data, library } = useOutletContext<Place>();
+  const { data } = useOutletContext<Place>();
   const tray = useTray();
+  const library = useTexts(data.id, tray.texts).data ?? [];
   const [, setSearch] = useSearchParams();
   const [shows, setShows] = useState<ChartShows>({ groups: true, range: true, trend: true, labels: 'grade' });
   const [table, setTable] = useState(false);

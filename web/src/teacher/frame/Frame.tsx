@@ -4,7 +4,7 @@ import { NavLink, Outlet, useNavigate, useParams, useSearchParams } from 'react-
 import type { Session } from '../../shared/session';
 import { Loading, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { useClass, useTexts, type ClassData, type TextRow } from '../classQueries';
+import { useClass, type ClassData } from '../classQueries';
 import { TrayProvider } from '../tray/useTray';
 import { Tray } from '../tray/Tray';
 import { Jump } from './Jump';
@@ -16,22 +16,21 @@ import { useLive } from './useLive';
 
 const ReaderSheet = lazy(() => import('../readers/ReaderSheet'));
 
-export type Place = { data: ClassData; library: TextRow[] };
+export type Place = { data: ClassData };
 
 /** The teacher's frame: masthead, places, the work area with the reader sheet beside it, and the tray. */
 export function Frame({ session }: { session: Session }) {
   const { classId = '' } = useParams();
   const data = useClass(classId);
-  const library = useTexts(classId);
   useLive(classId);
   return (
     <TrayProvider key={classId} classId={classId}>
       <div className="teacher">
-        <Masthead session={session} classId={classId} data={data.data} library={library.data ?? []} />
+        <Masthead session={session} classId={classId} data={data.data} />
         <Places classId={classId} />
         <div className="neatline" aria-hidden />
-        <Show query={data}>{(d) => <Show query={library}>{(l) => <Work place={{ data: d, library: l }} />}</Show>}</Show>
-        {data.data && library.data && <Tray data={data.data} library={library.data} />}
+        <Show query={data}>{(d) => <Work place={{ data: d }} />}</Show>
+        {data.data && <Tray data={data.data} />}
       </div>
     </TrayProvider>
   );
@@ -49,7 +48,7 @@ function Work({ place }: { place: Place }) {
   );
 }
 
-function Masthead({ session, classId, data, library }: { session: Session; classId: string; data: ClassData | undefined; library: TextRow[] }) {
+function Masthead({ session, classId, data }: { session: Session; classId: string; data: ClassData | undefined }) {
   const navigate = useNavigate();
   const [making, setMaking] = useState(false);
   const term = data?.term;
@@ -61,7 +60,7 @@ function Masthead({ session, classId, data, library }: { session: Session; class
         <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>
       </Menu>
       {term && <p className="term">{t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}</p>}
-      {data && <Jump data={data} library={library} />}
+      {data && <Jump data={data} />}
       <PersonMenu session={session}>
         {data && <DropdownMenu.Label className="item soft">{t('Class code {{code}}', { code: data.code })}</DropdownMenu.Label>}
         <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${classId}/history`)}>{t('What was changed')}</DropdownMenu.Item>

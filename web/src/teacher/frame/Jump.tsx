@@ -1,7 +1,9 @@
 import { MagnifyingGlass } from '@phosphor-icons/react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { get, type Api } from '../../shared/api';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { Place } from './Frame';
@@ -9,7 +11,7 @@ import type { Place } from './Frame';
 type Target = { key: string; name: string; what: string; to: string };
 
 /** Ctrl K: jump to a reader, a text or a place. */
-export function Jump({ data, library }: Place) {
+export function Jump({ data }: Place) {
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState('');
   const [at, setAt] = useState(0);
@@ -23,9 +25,11 @@ export function Jump({ data, library }: Place) {
   const all: Target[] = [
     ...['Chart', 'Readers', 'Texts', 'Assignments', 'Goals', 'Groups'].map((p) => ({ key: p, name: t(p), what: t('place'), to: p === 'Chart' ? base : `${base}/${p.toLowerCase()}` })),
     ...data.readers.map((r) => ({ key: r.id, name: `${r.givenName} ${r.familyName}`, what: `${t('reader')}, ${fm(r.depth)} fm`, to: `${base}/readers/${r.id}` })),
-    ...library.map((x) => ({ key: x.id, name: x.title, what: `${t('text')}, ${x.versions.map((v) => fm(v.depth)).join(' / ')} fm`, to: `${base}/texts/${x.id}` })),
   ];
-  const found = all.filter((x) => x.name.toLowerCase().includes(asked.trim().toLowerCase())).slice(0, 9);
+  const word = asked.trim();
+  const texts = useQuery({ queryKey: ['jump', data.id, word], enabled: open && word.length > 1, placeholderData: keepPreviousData, queryFn: () => get<Api<'LibraryAnswer'>>(`/library?classId=${data.id}&q=${encodeURIComponent(word)}`) });
+  const named = all.filter((x) => x.name.toLowerCase().includes(word.toLowerCase())).slice(0, 6);
+  const found = [...named, ...(word.length > 1 ? texts.data?.rows ?? [] : []).slice(0, 9 - named.length).map((x) => ({ key: x.id, name: x.title, what: `${t('text')}, ${x.versions.map((v) => fm(v.depth)).join(' / ')} fm`, to: `${base}/texts/${x.id}` }))];
   const go = (target: Target | undefined) => { if (target) { setOpen(false); setAsked(''); void navigate(target.to); } };
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>

@@ -6,7 +6,7 @@ import { post, type Api } from '../../shared/api';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
-import type { ClassData, TextRow } from '../classQueries';
+import { useTexts, type ClassData } from '../classQueries';
 import { FitSpread } from './FitSpread';
 import { useTray } from './useTray';
 
@@ -19,12 +19,12 @@ export const useFits = (classId: string, readers: string[], texts: string[]) => 
 });
 
 /** The strip that collects who and what, and acts on them. */
-export function Tray({ data, library }: { data: ClassData; library: TextRow[] }) {
+export function Tray({ data }: { data: ClassData }) {
   const tray = useTray();
   const navigate = useNavigate();
   const [assigning, setAssigning] = useState(false);
   const readers = data.readers.filter((r) => tray.readers.includes(r.id));
-  const texts = library.filter((x) => tray.texts.includes(x.id));
+  const texts = (useTexts(data.id, tray.texts).data ?? []).filter((x) => tray.texts.includes(x.id));
   const fits = useFits(data.id, readers.map((r) => r.id), texts.map((x) => x.id));
   if (readers.length + texts.length === 0) return null;
   const groups = [...new Set(readers.map((r) => r.group).filter(Boolean))];

@@ -1,0 +1,123 @@
+using System.Globalization;
+using System.Numerics;
+
+namespace DeepCurrent.Core.Library;
+
+/// <summary>What cards are filtered and counted by, as numbers: names are looked up once, not for each card and search.</summary>
+internal sealed class Codes
+{
+    public const int Bands = 13, BandWidth = 10, FirstBand = -20;
+
+    public Codes(Card[] cards)
+    {
+        Kinds = [.. cards.Select(c => c.Kind).Distinct()];
+        Topics = [.. cards.Select(c => c.Topic).Distinct()];
+        Patterns = [.. cards.SelectMany(c => c.Patterns).Distinct().Take(64)];
+        Seasons = [.. cards.Select(c => c.Season).Distinct()];
+        Kind = Of(cards, Kinds, c => c.Kind);
+        Topic = Of(cards, Topics, c => c.Topic);
+        Season = Of(cards, Seasons, c => c.Season);
+        Pattern = [.. cards.Select(c => c.Patterns.Aggregate(0UL, (mask, p) => Array.IndexOf(Patterns, p) is var at and >= 0 ? mask | 1UL << at : mask))];
+        Band = [.. cards.Select(c => c.Versions.Aggregate(0u, (mask, v) => mask | 1u << Math.Clamp((int)Math.Floor((v.Depth - FirstBand) / BandWidth), 0, Bands - 1)))];
+        Shallowest = [.. cards.Select(c => c.Versions.Count == 0 ? 0 : c.Versions.Min(v => v.Depth))];
+    }
+
+    public string[] Kinds { get; }
+    public string[] Topics { get; }
+    public string[] Patterns { get; }
+    public string[] Seasons { get; }
+    public int[] Kind { get; }
+    public int[] Topic { get; }
+    public int[] Season { get; }
+    public ulong[] Pattern { get; }
+    public uint[] Band { get; }
+    public double[] Shallowest { get; }
+
+    private static int[] Of(Card[] cards, string[] names, Func<Card, string> name)
+    {
+        var codes = names.Select((n, i) => (n, i)).ToDictionary(x => x.n, x => x.i);
+        return [.. cards.Select(c => codes[name(c)])];
+    }
+}
+
+/// <summary>One search's filters, and the counts beside them.</summary>
+internal sealed class Filters
+{
+    private const int Kind = 0, Topic = 1, Fiction = 2, Depth = 3, Words = 4, Pattern = 5, Has = 6, Read = 7, Owner = 8, Season = 9;
+    private readonly ShelfQuery q;
+    private readonly ShelfAsker asker;
+    private readonly Codes codes;
+    private readonly bool[] read;
+    private readonly bool[]? kinds, topics;
+    private readonly ulong pattern;
+    private readonly int season;
+    private readonly int[] kindCounts, topicCounts, fictionCounts = new int[2], bandCounts = new int[Codes.Bands], patternCounts, hasCounts = new int[3], readCounts = new int[2], ownerCounts = new int[3], seasonCounts;
+
+    public Filters(ShelfQuery query, ShelfAsker asker, Codes codes, bool[] read)
+    {
+        (q, this.asker, this.codes, this.read) = (query, asker, codes, read);
+        kinds = q.Kinds is { Count: > 0 } k ? [.. codes.Kinds.Select(k.Contains)] : null;
+        topics = q.Topics is { Count: > 0 } t ? [.. codes.Topics.Select(t.Contains)] : null;
+        pattern = q.Pattern is { } p ? (Array.IndexOf(codes.Patterns, p) is var at and >= 0 ? 1UL << at : 0) : ulong.MaxValue;
+        season = q.Season is { } s ? Array.IndexOf(codes.Seasons, s) : -1;
+        (kindCounts, topicCounts, patternCounts, seasonCounts) = (new int[codes.Kinds.Length], new int[codes.Topics.Length], new int[codes.Patterns.Length], new int[codes.Seasons.Length]);
+    }
+
+    /// <summary>The filters a card fails, one bit each.</summary>
+    public int Failed(Card c, int i)
+    {
+        var failed = 0;
+        if (kinds is not null && !kinds[codes.Kind[i]]) failed |= 1 << Kind;
+        if (topics is not null && !topics[codes.Topic[i]]) failed |= 1 << Topic;
+        if (q.Fiction is { } fiction && c.Fiction != fiction) failed |= 1 << Fiction;
+        if ((q.DepthFrom is not null || q.DepthTo is not null) && !Deep(c)) failed |= 1 << Depth;
+        if ((q.WordsFrom is not null || q.WordsTo is not null) && !Long(c)) failed |= 1 << Words;
+        if (q.Pattern is not null && (codes.Pattern[i] & pattern) == 0) failed |= 1 << Pattern;
+        if ((q.Quiz && c.Questions == 0) || (q.Deck && c.Deck == 0) || (q.Audio && !c.Audio)) failed |= 1 << Has;
+        if (q.Read is { } wanted && read[i] != wanted) failed |= 1 << Read;
+        if (q.Whose != Whose.Any && OwnerOf(c) != (int)q.Whose - 1) failed |= 1 << Owner;
+        if (q.Season is not null && codes.Season[i] != season) failed |= 1 << Season;
+        return failed;
+    }
+
+    private bool Deep(Card c)
+    {
+        foreach (var v in c.Versions) if (v.Depth >= (q.DepthFrom ?? double.MinValue) && v.Depth <= (q.DepthTo ?? double.MaxValue)) return true;
+        return false;
+    }
+
+    private bool Long(Card c)
+    {
+        foreach (var v in c.Versions) if (v.Words >= (q.WordsFrom ?? 0) && v.Words <= (q.WordsTo ?? int.MaxValue)) return true;
+        return false;
+    }
+
+    private int OwnerOf(Card c) => (int)(c.SchoolId is null ? Whose.Shipped : c.OwnerId == asker.AdultId ? Whose.Mine : Whose.School) - 1;
+
+    /// <summary>Counts a card beside all filters if it fails none, beside the one it fails if it fails one.</summary>
+    /// <param name="failed">No filter, or one.</param>
+    public void Count(Card c, int i, int failed)
+    {
+        bool At(int filter) => failed == 0 || failed == 1 << filter;
+        if (At(Kind)) kindCounts[codes.Kind[i]]++;
+        if (At(Topic)) topicCounts[codes.Topic[i]]++;
+        if (At(Fiction)) fictionCounts[c.Fiction ? 1 : 0]++;
+        if (At(Depth)) for (var bits = codes.Band[i]; bits != 0; bits &= bits - 1) bandCounts[BitOperations.TrailingZeroCount(bits)]++;
+        if (At(Pattern)) for (var bits = codes.Pattern[i]; bits != 0; bits &= bits - 1) patternCounts[BitOperations.TrailingZeroCount(bits)]++;
+        if (At(Has)) { if (c.Questions > 0) hasCounts[0]++; if (c.Deck > 0) hasCounts[1]++; if (c.Audio) hasCounts[2]++; }
+        if (At(Read)) readCounts[read[i] ? 1 : 0]++;
+        if (At(Owner)) ownerCounts[OwnerOf(c)]++;
+        if (At(Season)) seasonCounts[codes.Season[i]]++;
+    }
+
+    public IReadOnlyList<Facet> Facets() =>
+    [
+        Facet("kind", codes.Kinds, kindCounts), Facet("topic", codes.Topics, topicCounts), Facet("fiction", ["false", "true"], fictionCounts),
+        Facet("depth", [.. Enumerable.Range(0, Codes.Bands).Select(b => (Codes.FirstBand + b * Codes.BandWidth).ToString(CultureInfo.InvariantCulture))], bandCounts),
+        Facet("pattern", codes.Patterns, patternCounts), Facet("has", ["quiz", "deck", "audio"], hasCounts), Facet("read", ["false", "true"], readCounts),
+        Facet("whose", [nameof(Whose.Mine), nameof(Whose.School), nameof(Whose.Shipped)], ownerCounts), Facet("season", codes.Seasons, seasonCounts),
+    ];
+
+    private static Facet Facet(string name, IReadOnlyList<string> values, int[] counts) =>
+        new(name, [.. values.Zip(counts).Where(v => v.Second > 0 && v.First.Length > 0).OrderByDescending(v => v.Second).ThenBy(v => v.First, StringComparer.Ordinal).Select(v => (v.First, v.Second))]);
+}

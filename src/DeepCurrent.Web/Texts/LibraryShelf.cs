@@ -1,0 +1,87 @@
+using DeepCurrent.Core.Library;
+using DeepCurrent.Data.Texts;
+using Npgsql;
+
+namespace DeepCurrent.Web.Texts;
+
+/// <summary>The library's cards in memory, so that a search costs one pass over them. The database says when a text has changed, whichever instance changed it.</summary>
+public sealed class LibraryShelf(ShelfStore store)
+{
+    private readonly SemaphoreSlim one = new(1);
+    private Dictionary<Guid, Card>? cards;
+    private Shelf? shelf;
+
+    public async Task<Shelf> Now()
+    {
+        if (shelf is { } ready) return ready;
+        await one.WaitAsync();
+        try
+        {
+            cards ??= (await store.Cards()).ToDictionary(c => c.Id);
+            return shelf ??= new(cards.Values);
+        }
+        finally { one.Release(); }
+    }
+
+    /// <summary>Reads one text's card anew.</summary>
+    public async Task Refresh(Guid textId)
+    {
+        await one.WaitAsync();
+        try
+        {
+            if (cards is null) return;
+            cards.Remove(textId);
+            foreach (var card in await store.Cards(textId)) cards[card.Id] = card;
+            shelf = null;
+        }
+        finally { one.Release(); }
+    }
+
+    /// <summary>Reads everything anew the next time it is asked for, since notices may have been missed.</summary>
+    public async Task Forget()
+    {
+        await one.WaitAsync();
+        try { (cards, shelf) = (null, null); }
+        finally { one.Release(); }
+    }
+}
+
+/// <summary>Listens for texts that have changed.</summary>
+public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextStore texts, ILogger<ShelfListener> log) : BackgroundService
+{
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
+
+    protected override async Task ExecuteAsync(CancellationToken stop)
+    {
+        while (!stop.IsCancellationRequested)
+        {
+            try { await Listen(stop); }
+            catch (OperationCanceledException) { return; }
+            catch (Exception e) when (e is NpgsqlException or IOException)
+            {
+                log.LogWarning("Lost the database's notices of texts; trying again");
+                await Task.Delay(Pause, stop);
+            }
+        }
+    }
+
+    private async Task Listen(CancellationToken stop)
+    {
+        await using var c = await db.OpenConnectionAsync(stop);
+        var changed = new HashSet<Guid>();
+        c.Notification += (_, notice) => { if (Guid.TryParse(notice.Payload, out var id)) changed.Add(id); };
+        await using (var listen = new NpgsqlCommand("listen text", c)) await listen.ExecuteNonQueryAsync(stop);
+        await shelf.Forget();
+        while (true)
+        {
+            await c.WaitAsync(stop);
+            var ids = changed.ToList();
+            changed.Clear();
+            foreach (var id in ids)
+            {
+                texts.Forget(id);
+                await shelf.Refresh(id);
+            }
+        }
+    }
+}
