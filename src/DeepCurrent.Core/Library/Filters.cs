@@ -6,6 +6,7 @@ namespace DeepCurrent.Core.Library;
 /// <summary>What cards are filtered and counted by, as numbers: names are looked up once, not for each card and search.</summary>
 internal sealed class Codes
 {
+    public const byte Quiz = 1, Deck = 2, Audio = 4;
     public const int Bands = 13, BandWidth = 10, FirstBand = -20;
 
     public Codes(Card[] cards)
@@ -19,6 +20,15 @@ internal sealed class Codes
         Season = Of(cards, Seasons, c => c.Season);
         Pattern = [.. cards.Select(c => c.Patterns.Aggregate(0UL, (mask, p) => Array.IndexOf(Patterns, p) is var at and >= 0 ? mask | 1UL << at : mask))];
         Band = [.. cards.Select(c => c.Versions.Aggregate(0u, (mask, v) => mask | 1u << Math.Clamp((int)Math.Floor((v.Depth - FirstBand) / BandWidth), 0, Bands - 1)))];
+        First = new int[cards.Length + 1];
+        for (var i = 0; i < cards.Length; i++) First[i + 1] = First[i] + cards[i].Versions.Count;
+        Depth = [.. cards.SelectMany(c => c.Versions).Select(v => v.Depth)];
+        Words = [.. cards.SelectMany(c => c.Versions).Select(v => v.Words)];
+        Cell = [.. Depth.Select(FitTable.CellOf)];
+        School = [.. cards.Select(c => c.SchoolId)];
+        Fiction = [.. cards.Select(c => c.Fiction)];
+        Retired = [.. cards.Select(c => c.Retired)];
+        Has = [.. cards.Select(c => (byte)((c.Questions > 0 ? Quiz : 0) | (c.Deck > 0 ? Deck : 0) | (c.Audio ? Audio : 0)))];
         Shallowest = [.. cards.Select(c => c.Versions.Count == 0 ? 0 : c.Versions.Min(v => v.Depth))];
     }
 
@@ -32,6 +42,16 @@ internal sealed class Codes
     public ulong[] Pattern { get; }
     public uint[] Band { get; }
     public double[] Shallowest { get; }
+    public Guid?[] School { get; }
+    public bool[] Fiction { get; }
+    public bool[] Retired { get; }
+    public byte[] Has { get; }
+
+    /// <summary>Where each card's versions begin in the three lists of versions that follow.</summary>
+    public int[] First { get; }
+    public double[] Depth { get; }
+    public int[] Words { get; }
+    public int[] Cell { get; }
 
     private static int[] Of(Card[] cards, string[] names, Func<Card, string> name)
     {
@@ -50,7 +70,7 @@ internal sealed class Filters
     private readonly bool[] read;
     private readonly bool[]? kinds, topics;
     private readonly ulong pattern;
-    private readonly int season;
+    private readonly int season, has;
     private readonly int[] kindCounts, topicCounts, fictionCounts = new int[2], bandCounts = new int[Codes.Bands], patternCounts, hasCounts = new int[3], readCounts = new int[2], ownerCounts = new int[3], seasonCounts;
 
     public Filters(ShelfQuery query, ShelfAsker asker, Codes codes, bool[] read)
@@ -59,54 +79,55 @@ internal sealed class Filters
         kinds = q.Kinds is { Count: > 0 } k ? [.. codes.Kinds.Select(k.Contains)] : null;
         topics = q.Topics is { Count: > 0 } t ? [.. codes.Topics.Select(t.Contains)] : null;
         pattern = q.Pattern is { } p ? (Array.IndexOf(codes.Patterns, p) is var at and >= 0 ? 1UL << at : 0) : ulong.MaxValue;
+        has = (q.Quiz ? Codes.Quiz : 0) | (q.Deck ? Codes.Deck : 0) | (q.Audio ? Codes.Audio : 0);
         season = q.Season is { } s ? Array.IndexOf(codes.Seasons, s) : -1;
         (kindCounts, topicCounts, patternCounts, seasonCounts) = (new int[codes.Kinds.Length], new int[codes.Topics.Length], new int[codes.Patterns.Length], new int[codes.Seasons.Length]);
     }
 
     /// <summary>The filters a card fails, one bit each.</summary>
-    public int Failed(Card c, int i)
+    public int Failed(Card[] cards, int i)
     {
         var failed = 0;
         if (kinds is not null && !kinds[codes.Kind[i]]) failed |= 1 << Kind;
         if (topics is not null && !topics[codes.Topic[i]]) failed |= 1 << Topic;
-        if (q.Fiction is { } fiction && c.Fiction != fiction) failed |= 1 << Fiction;
-        if ((q.DepthFrom is not null || q.DepthTo is not null) && !Deep(c)) failed |= 1 << Depth;
-        if ((q.WordsFrom is not null || q.WordsTo is not null) && !Long(c)) failed |= 1 << Words;
+        if (q.Fiction is { } fiction && codes.Fiction[i] != fiction) failed |= 1 << Fiction;
+        if ((q.DepthFrom is not null || q.DepthTo is not null) && !Deep(i)) failed |= 1 << Depth;
+        if ((q.WordsFrom is not null || q.WordsTo is not null) && !Long(i)) failed |= 1 << Words;
         if (q.Pattern is not null && (codes.Pattern[i] & pattern) == 0) failed |= 1 << Pattern;
-        if ((q.Quiz && c.Questions == 0) || (q.Deck && c.Deck == 0) || (q.Audio && !c.Audio)) failed |= 1 << Has;
+        if ((codes.Has[i] & has) != has) failed |= 1 << Has;
         if (q.Read is { } wanted && read[i] != wanted) failed |= 1 << Read;
-        if (q.Whose != Whose.Any && OwnerOf(c) != (int)q.Whose - 1) failed |= 1 << Owner;
+        if (q.Whose != Whose.Any && OwnerOf(cards, i) != (int)q.Whose - 1) failed |= 1 << Owner;
         if (q.Season is not null && codes.Season[i] != season) failed |= 1 << Season;
         return failed;
     }
 
-    private bool Deep(Card c)
+    private bool Deep(int i)
     {
-        foreach (var v in c.Versions) if (v.Depth >= (q.DepthFrom ?? double.MinValue) && v.Depth <= (q.DepthTo ?? double.MaxValue)) return true;
+        for (var v = codes.First[i]; v < codes.First[i + 1]; v++) if (codes.Depth[v] >= (q.DepthFrom ?? double.MinValue) && codes.Depth[v] <= (q.DepthTo ?? double.MaxValue)) return true;
         return false;
     }
 
-    private bool Long(Card c)
+    private bool Long(int i)
     {
-        foreach (var v in c.Versions) if (v.Words >= (q.WordsFrom ?? 0) && v.Words <= (q.WordsTo ?? int.MaxValue)) return true;
+        for (var v = codes.First[i]; v < codes.First[i + 1]; v++) if (codes.Words[v] >= (q.WordsFrom ?? 0) && codes.Words[v] <= (q.WordsTo ?? int.MaxValue)) return true;
         return false;
     }
 
-    private int OwnerOf(Card c) => (int)(c.SchoolId is null ? Whose.Shipped : c.OwnerId == asker.AdultId ? Whose.Mine : Whose.School) - 1;
+    private int OwnerOf(Card[] cards, int i) => (int)(codes.School[i] is null ? Whose.Shipped : cards[i].OwnerId == asker.AdultId ? Whose.Mine : Whose.School) - 1;
 
     /// <summary>Counts a card beside all filters if it fails none, beside the one it fails if it fails one.</summary>
     /// <param name="failed">No filter, or one.</param>
-    public void Count(Card c, int i, int failed)
+    public void Count(Card[] cards, int i, int failed)
     {
         bool At(int filter) => failed == 0 || failed == 1 << filter;
         if (At(Kind)) kindCounts[codes.Kind[i]]++;
         if (At(Topic)) topicCounts[codes.Topic[i]]++;
-        if (At(Fiction)) fictionCounts[c.Fiction ? 1 : 0]++;
+        if (At(Fiction)) fictionCounts[codes.Fiction[i] ? 1 : 0]++;
         if (At(Depth)) for (var bits = codes.Band[i]; bits != 0; bits &= bits - 1) bandCounts[BitOperations.TrailingZeroCount(bits)]++;
         if (At(Pattern)) for (var bits = codes.Pattern[i]; bits != 0; bits &= bits - 1) patternCounts[BitOperations.TrailingZeroCount(bits)]++;
-        if (At(Has)) { if (c.Questions > 0) hasCounts[0]++; if (c.Deck > 0) hasCounts[1]++; if (c.Audio) hasCounts[2]++; }
+        if (At(Has)) for (uint bits = codes.Has[i]; bits != 0; bits &= bits - 1) hasCounts[BitOperations.TrailingZeroCount(bits)]++;
         if (At(Read)) readCounts[read[i] ? 1 : 0]++;
-        if (At(Owner)) ownerCounts[OwnerOf(c)]++;
+        if (At(Owner)) ownerCounts[OwnerOf(cards, i)]++;
         if (At(Season)) seasonCounts[codes.Season[i]]++;
     }
 

@@ -1,4 +1,3 @@
-using System.Numerics;
 using DeepCurrent.Core.Depth;
 
 namespace DeepCurrent.Core.Library;
@@ -42,16 +41,15 @@ public sealed class Shelf
         var all = 0;
         for (var i = 0; i < cards.Length; i++)
         {
-            var card = cards[i];
-            if (card.Retired != query.Retired || (ranks is not null && float.IsNaN(ranks[i])) || !card.SeenBy(asker.SchoolId, asker.AdultId)) continue;
-            var failed = filters.Failed(card, i);
+            if (codes.Retired[i] != query.Retired || (ranks is not null && float.IsNaN(ranks[i])) || (codes.School[i] is not null && !cards[i].SeenBy(asker.SchoolId, asker.AdultId))) continue;
+            var failed = filters.Failed(cards, i);
             if ((failed & (failed - 1)) != 0) continue;
-            filters.Count(card, i, failed);
+            filters.Count(cards, i, failed);
             if (failed != 0) continue;
             all++;
-            best.Add(Key(query, asker, card, i, ranks, fits), i);
+            best.Add(Key(query, asker, cards[i], i, ranks, fits), i);
         }
-        return new(all, [.. best.InOrder().Skip(from).Select(i => new ShelfRow(cards[i], fits.Of(cards[i]), asker.ReadHere.GetValueOrDefault(cards[i].Id), asker.Used.GetValueOrDefault(cards[i].Id)))], filters.Facets());
+        return new(all, [.. best.InOrder().Skip(from).Select(i => new ShelfRow(cards[i], fits.Of(codes, i), asker.ReadHere.GetValueOrDefault(cards[i].Id), asker.Used.GetValueOrDefault(cards[i].Id)))], filters.Facets());
     }
 
     /// <summary>How well each card holds the words, NaN where it does not; null where no words were asked for.</summary>
@@ -75,7 +73,7 @@ public sealed class Shelf
             ShelfSort.Title => place,
             ShelfSort.Newest => -card.ChangedAt.UtcTicks,
             ShelfSort.Use => -(1e6 * asker.ReadHere.GetValueOrDefault(card.Id) + asker.Used.GetValueOrDefault(card.Id)),
-            _ => -fits.Of(card),
+            _ => -fits.Of(codes, place),
         };
         return q.Down ? -key : key;
     }
@@ -92,32 +90,5 @@ public sealed class Shelf
         }
 
         public IEnumerable<int> InOrder() => worstFirst.UnorderedItems.OrderBy(x => x.Priority).Select(x => x.Element).ToList();
-    }
-
-    /// <summary>For each depth of text, to half a fathom, which of the readers it is instructional for.</summary>
-    private sealed class FitTable
-    {
-        private const int PerFathom = 2, Cells = (int)((Fathoms.Deepest - Fathoms.Shallowest) * PerFathom) + 1;
-        private readonly ulong[][] readersAt;
-
-        public FitTable(IReadOnlyList<Fathoms> readers, ZoneCuts cuts)
-        {
-            readersAt = [.. Enumerable.Range(0, Cells).Select(_ => new ulong[(readers.Count + 63) / 64])];
-            for (var cell = 0; cell < Cells; cell++)
-                for (var r = 0; r < readers.Count; r++)
-                    if (Forecast.ZoneOf(Forecast.Comprehension(readers[r], new(Fathoms.Shallowest + (double)cell / PerFathom)), cuts) == Zone.Instructional) readersAt[cell][r / 64] |= 1UL << r;
-        }
-
-        public int Of(Card card)
-        {
-            var sum = 0;
-            for (var w = 0; w < readersAt[0].Length; w++)
-            {
-                ulong any = 0;
-                foreach (var v in card.Versions) any |= readersAt[Math.Clamp((int)Math.Round((v.Depth - Fathoms.Shallowest) * PerFathom), 0, Cells - 1)][w];
-                sum += BitOperations.PopCount(any);
-            }
-            return sum;
-        }
     }
 }

@@ -47,7 +47,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         var instead = new Dictionary<string, string>();
         foreach (var word in unknown)
             if (await c.QueryFirstOrDefaultAsync<string>("select word from search_word where word % @word order by similarity(word, @word) desc, texts desc limit 1", new { word }) is { } near) instead[word] = near;
-        var query = string.Join(" & ", parts.Select((p, i) => p.Count > 1 ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})" : $"{instead.GetValueOrDefault(p[0], p[0])}{(i == parts.Count - 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}"));
+        var query = string.Join(" & ", parts.Select((p, i) => p.Count > 1 ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})" : $"{instead.GetValueOrDefault(p[0], p[0])}{(i == parts.Count - 1 && p[0].Length > 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}"));
         // The planner takes reading a long document for as cheap as reading a number, and would read them all.
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("set local enable_seqscan = off; set local jit = off", null, t);

@@ -59,15 +59,20 @@ public static class LibraryEndpoints
         if (q.Q?.Length > LongestQuestion) throw Refused.Field("q", $"Look for at most {LongestQuestion} letters.");
         if (q.From is < 0) throw Refused.Field("from", "This cannot be less than 0.");
         var school = await desk.School();
+        if (q.ClassId is { } place) await desk.Class(place, Deed.SeeClass);
+        // What the answer needs from the database does not wait for one another.
+        var shelf = library.Now();
+        var wordsFound = string.IsNullOrWhiteSpace(q.Q) ? Task.FromResult<FoundTexts?>(null) : store.Find(q.Q);
+        var readHere = q.ClassId is { } room ? store.ReadHere(room) : Task.FromResult<IReadOnlyDictionary<Guid, int>>(new Dictionary<Guid, int>());
+        var used = store.Used(school.Id);
         var whom = await Whom(q, desk, readers);
+        var found = await wordsFound;
         var middle = whom.Count == 0 ? new Fathoms(30) : whom.OrderBy(d => d.Value).ElementAt(whom.Count / 2);
-        var found = string.IsNullOrWhiteSpace(q.Q) ? null : await store.Find(q.Q);
         var wordsTo = q.MinutesTo is { } minutes ? Math.Min(q.WordsTo ?? int.MaxValue, (int)(minutes * GoalRules.SilentRate(middle, school.Chart))) : q.WordsTo;
         var query = new ShelfQuery(found?.Words, Set(q.Kind, ','), Set(q.Topic, '|'), q.Fiction, q.DepthFrom, q.DepthTo, q.WordsFrom, wordsTo, q.Pattern, q.Quiz == true, q.Deck == true, q.Audio == true, q.Read, q.Whose ?? Whose.Any, q.Retired == true, q.Season,
             q.Sort ?? (found is null ? ShelfSort.Fit : ShelfSort.Match), q.Down == true);
-        var here = q.ClassId is { } classId ? await store.ReadHere(classId) : new Dictionary<Guid, int>();
-        var asker = new ShelfAsker(school.Id, desk.Who.Id, here, await store.Used(school.Id), whom, new ZoneCuts(school.ZoneLow, school.ZoneHigh));
-        var answer = (await library.Now()).Search(query, asker, q.From ?? 0, Page);
+        var asker = new ShelfAsker(school.Id, desk.Who.Id, await readHere, await used, whom, new ZoneCuts(school.ZoneLow, school.ZoneHigh));
+        var answer = (await shelf).Search(query, asker, q.From ?? 0, Page);
         return new(answer.All, whom.Count, [.. answer.Rows.Select(r => Row(r, desk.Who.Id, middle, school.Chart))], [.. answer.Facets.Select(f => new FacetView(f.Name, [.. f.Values.Take(40).Select(v => new FacetValue(v.Value, v.Count))]))],
             [.. (found?.Instead ?? []).Select(i => new InsteadView(i.Asked, i.Instead))]);
     }
@@ -76,7 +81,6 @@ public static class LibraryEndpoints
     private static async Task<IReadOnlyList<Fathoms>> Whom(LibraryRequest q, Desk desk, ReaderStore readers)
     {
         if (q.ClassId is not { } classId) return [];
-        await desk.Class(classId, Deed.SeeClass);
         var wanted = Set(q.Readers, ',');
         return [.. (await readers.Roster(classId, desk.Now)).Where(r => wanted is null || wanted.Contains(r.Id.ToString())).Select(r => new Fathoms(r.Depth))];
     }
