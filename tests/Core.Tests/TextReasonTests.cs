@@ -114,3 +114,24 @@ public sealed class TextReasonTests
         TextCounter.Count(new StringReader(new string('x', 5_000_000))).Words.ShouldBeInRange(1, 10);
     }
 }
+
+public sealed class PagerTests
+{
+    private static readonly Gen<string[]> Paragraphs = Gen.Select(Gen.Int[1, 120], Gen.Int[0, 4]).Select((n, heading) => heading == 0 ? "# Heading" : string.Join(' ', Enumerable.Repeat("word", n))).Array[0, 20];
+
+    [Fact]
+    public void Pages_hold_every_paragraph_once_and_no_heading_stands_alone_at_a_pages_end() => Gen.Select(Paragraphs, Gen.Double[-10, 70]).Sample((paragraphs, depth) =>
+    {
+        var pages = Pager.Pages(paragraphs, new(depth));
+        pages.SelectMany(p => p).ShouldBe(paragraphs);
+        pages.ShouldAllBe(p => p.Count > 0);
+        foreach (var page in pages.SkipLast(1)) if (page.Count > 1) page[^1].ShouldNotStartWith("#");
+    });
+
+    [Fact]
+    public void New_readers_get_less_on_a_page()
+    {
+        var story = Enumerable.Repeat(string.Join(' ', Enumerable.Repeat("word", 40)), 12).ToList();
+        Pager.Pages(story, new(8)).Count.ShouldBeGreaterThan(Pager.Pages(story, new(35)).Count);
+    }
+}

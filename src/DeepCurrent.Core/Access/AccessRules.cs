@@ -7,7 +7,7 @@ public enum Role { Nobody, Reader, Teacher, Guardian }
 public enum Part { None, Assistant, CoTeacher, Teacher }
 
 /// <summary>What is asked of a class, a reader, a ticket, a school or its library.</summary>
-public enum Deed { SeeClass, ChangeRoster, Assign, SetGoals, FormGroups, SeeReader, TakeRecords, SeeLibrary, DoOwnTicket, MakeClass, FindReaders, LeadSchool, SeeOwnChild }
+public enum Deed { SeeClass, ChangeRoster, Assign, SetGoals, FormGroups, SeeReader, TakeRecords, SeeLibrary, DoOwnTicket, MakeClass, FindReaders, LeadSchool, SeeOwnChild, ChangeText }
 
 /// <summary>How the one who asks stands to what is asked for.</summary>
 /// <param name="SameSchool">The thing belongs to their school, or ships for all schools.</param>
@@ -23,6 +23,7 @@ public static class AccessRules
     {
         (Role.Teacher, Deed.SeeLibrary or Deed.MakeClass or Deed.FindReaders) => relation.SameSchool,
         (Role.Teacher, Deed.LeadSchool) => relation is { SameSchool: true, Lead: true },
+        (Role.Teacher, Deed.ChangeText) => relation.SameSchool && (relation.Self || relation.Lead),
         (Role.Teacher, Deed.SeeClass or Deed.SeeReader) => relation.SameSchool && (relation.Part != Part.None || relation.Lead),
         (Role.Teacher, Deed.ChangeRoster) => relation.SameSchool && (relation.Part >= Part.CoTeacher || relation.Lead),
         (Role.Teacher, Deed.Assign or Deed.SetGoals or Deed.FormGroups) => relation is { SameSchool: true, Part: >= Part.CoTeacher },

@@ -11,7 +11,7 @@ public sealed record TextRemark(TextDoubt Doubt, bool Stops, string Sentence);
 public static class TextSense
 {
     private const double LeastKnown = 0.6, LeastGlue = 0.12, MostForeignLetters = 0.2;
-    private const int EndlessWords = 120, FewWords = 20;
+    private const int EndlessWords = 120, FewWords = 20, LeastToTell = 10;
 
     // The commonest words that carry no subject: a quarter to a half of any English prose, next to nothing of other languages.
     private static readonly HashSet<string> Glue = new(StringComparer.Ordinal)
@@ -33,7 +33,7 @@ public static class TextSense
         if (letters > 0 && foreign > letters * MostForeignLetters) return [new(TextDoubt.OtherScript, true, foreign > letters * 0.8 ? "This is not written in Latin letters. Only English is measured." : "Much of this is not written in Latin letters. Take that out to have the English measured.")];
         var named = counts.Vocabulary.Where(w => !w.Name).ToList();
         int all = named.Sum(w => w.Times), known = named.Where(w => w.Zipf > 0 || !w.Unfamiliar).Sum(w => w.Times), glue = named.Where(w => Glue.Contains(w.Word)).Sum(w => w.Times);
-        if (all >= FewWords && (known < all * LeastKnown || (glue < all * LeastGlue && known < all * 0.85)))
+        if (all >= LeastToTell && (known < all * LeastKnown || (glue < all * LeastGlue && known < all * 0.85)))
             return [new(TextDoubt.OtherLanguage, true, $"Only {100 * known / all} % of the words are English. Only English is measured.")];
         return [.. Doubts(text, counts)];
     }

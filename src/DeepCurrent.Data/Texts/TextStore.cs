@@ -35,7 +35,17 @@ public sealed record NewText(Guid Id, Guid? SchoolId, string Slug, string Title,
     IReadOnlyList<NewVersion> Versions, IReadOnlyList<Question> Questions, IReadOnlyList<Word> Words, Guid? OwnerId = null, bool Mine = false, string Season = "", Guid? CopiedFrom = null);
 
 /// <summary>One version with its pages and how it was measured.</summary>
-public sealed record VersionBody(Guid Id, Guid TextId, string Title, string Label, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure);
+/// <param name="Depth">What counts; the formulas' own say is beside it.</param>
+public sealed record VersionBody(Guid Id, Guid TextId, string Title, string Label, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure,
+    double FormulaDepth, double FormulaError, StatedDepth? Stated);
+
+/// <summary>A depth that a person has set by hand.</summary>
+public sealed record StatedDepth(double Depth, string Reason, string? By, DateTimeOffset At);
+
+/// <param name="Owner">The name of whoever made it; null for texts that ship.</param>
+public sealed record TextOwning(Guid Id, string Slug, Guid? SchoolId, Guid? OwnerId, string? Owner, bool Mine, DateTimeOffset? RetiredAt, int Revision, string Spelling, string Season, Guid? CopiedFrom, DateTimeOffset ChangedAt);
+
+public sealed record TextRevision(int Revision, DateTimeOffset At, string? By, string Note, NewText Text);
 
 /// <param name="Revision">0 for a text from before there were revisions.</param>
 public sealed record ShippedText(Guid Id, string Slug, int Revision, string? Note);
@@ -78,6 +88,34 @@ public sealed class TextStore(NpgsqlDataSource db)
         var texts = (await all.ReadAsync<TextFlat>()).ToList();
         var versions = (await all.ReadAsync<VersionHead>()).ToLookup(v => v.TextId);
         return [.. texts.Select(t => new TextRow(t.Id, t.Slug, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Questions, t.Used, [.. versions[t.Id]]))];
+    }
+
+    /// <summary>Whose a text is, for whoever may see it.</summary>
+    public async Task<TextOwning?> Owning(Guid textId, Guid schoolId, Guid adultId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.QueryFirstOrDefaultAsync<TextOwning>("""
+            select t.id, t.slug, t.school_id, t.owner_id, a.name as owner, t.mine, t.retired_at, t.revision, t.spelling, t.season, t.copied_from, t.changed_at
+            from text t left join adult a on a.id = t.owner_id
+            where t.id = @textId and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
+            """, new { textId, schoolId, adultId });
+    }
+
+    /// <summary>A text with everything it has, as it can be saved.</summary>
+    public async Task<NewText?> Whole(Guid textId, Guid schoolId, Guid adultId)
+    {
+        if (await Find(textId, schoolId, adultId) is not { } head || await Owning(textId, schoolId, adultId) is not { } own) return null;
+        var versions = (await Bodies(textId)).Select((v, i) => new NewVersion(v.Id, v.Label, i, v.Pages, v.Words, v.FormulaDepth, v.FormulaError, v.Measure)).ToList();
+        return new(head.Id, own.SchoolId, head.Slug, head.Title, head.Kind, head.Topic, head.Fiction, own.Spelling, head.Blurb, versions, await Questions(textId), await Words(textId), own.OwnerId, own.Mine, own.Season, own.CopiedFrom);
+    }
+
+    /// <summary>Every revision of a text, the newest first.</summary>
+    public async Task<IReadOnlyList<TextRevision>> Revisions(Guid textId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return [.. (await c.QueryAsync<(int Revision, DateTimeOffset At, string? By, string Note, string Body)>("""
+            select r.revision, r.at, a.name, r.note, r.body::text from text_revision r left join adult a on a.id = r.adult_id where r.text_id = @textId order by r.revision desc limit 50
+            """, new { textId })).Select(r => new TextRevision(r.Revision, r.At, r.By, r.Note, Database.FromJson<NewText>(r.Body)))];
     }
 
     public async Task<TextRow?> Find(Guid textId, Guid schoolId, Guid adultId) => (await Some([textId], schoolId, adultId, null)).FirstOrDefault();
@@ -128,13 +166,13 @@ public sealed class TextStore(NpgsqlDataSource db)
         return (await c.QueryAsync<Word>("select word as text, part, meaning, example from word where text_id = @textId order by position limit 50", new { textId })).ToList();
     }
 
-    private const string BodySql = "select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error, v.measure::text as measure from version v join text t on t.id = v.text_id";
+    private const string BodySql = "select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error, v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason, a.name as stated_by, v.stated_at from version v join text t on t.id = v.text_id left join adult a on a.id = v.stated_by";
 
     private sealed record TextFlat(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int Used);
 
-    private sealed record VersionFlat(Guid Id, Guid TextId, string Title, string Label, string Pages, int Words, double Depth, double DepthError, string Measure)
+    private sealed record VersionFlat(Guid Id, Guid TextId, string Title, string Label, string Pages, int Words, double Depth, double DepthError, string Measure, double FormulaDepth, double FormulaError, double? StatedDepth, string? StatedReason, string? StatedBy, DateTimeOffset? StatedAt)
     {
-        public VersionBody Body() => new(Id, TextId, Title, Label, Database.FromJson<List<List<string>>>(Pages), Words, Depth, DepthError, Measure);
+        public VersionBody Body() => new(Id, TextId, Title, Label, Database.FromJson<List<List<string>>>(Pages), Words, Depth, DepthError, Measure, FormulaDepth, FormulaError, StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null);
     }
 
     private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs);

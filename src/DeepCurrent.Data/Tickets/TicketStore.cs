@@ -128,7 +128,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         var answers = await Answers(c, t, ticketId);
         var marks = questions.Select(q => TicketLife.MarkOf([.. answers.Where(a => a.QuestionId == q.Id).OrderBy(a => a.Attempt).Select(a => a.Correct)])).ToList();
         var before = (await DepthKeeper.Trail(c, t, readerId, year, chart, now)).Now;
-        await DepthKeeper.Insert(c, t, readerId, [.. answers.Where(a => a.Attempt == 1).Select(a => Piece(a, questions.Single(q => q.Id == a.QuestionId), ticket))], null);
+        // A question that was taken out of the quiz meanwhile says nothing any more.
+        var asked = questions.ToDictionary(q => q.Id);
+        await DepthKeeper.Insert(c, t, readerId, [.. answers.Where(a => a.Attempt == 1 && asked.ContainsKey(a.QuestionId)).Select(a => Piece(a, asked[a.QuestionId], ticket))], null);
         var after = await DepthKeeper.Recompute(c, t, readerId, year, chart, now);
         await c.ExecuteAsync("""
             update ticket set state = @state, handed_in_at = @now, changed_at = @now, score = @score, before_mean = @bm, before_sd = @bs, after_mean = @am, after_sd = @asd where id = @ticketId;

@@ -64,6 +64,7 @@ public static class AssignmentEndpoints
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
         var title = (await texts.Find(request.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
+        if ((await texts.Questions(request.TextId)).Count == 0) throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
         var fits = (await Fits(request.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
         if (fits.Count == 0) throw Refused.Field("readerIds", "Nobody is left to give this to: everyone chosen has had it already.");
         var versions = await texts.Versions(request.TextId, place.SchoolId);

@@ -153,6 +153,7 @@ public static class Application
         ReaderEndpoints.Map(api);
         TextEndpoints.Map(api);
         LibraryEndpoints.Map(api);
+        OwnTextEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
         MyEndpoints.Map(api);
         GoalEndpoints.Map(api);

@@ -12,11 +12,12 @@ public sealed record FormulaView(string Formula, double Grade, double Weight);
 public sealed record MeasureView(int Words, int Sentences, int Syllables, int DistinctWords, double FleschKincaidGrade, double Spache, double DaleChall, double GradeEquivalent, double RarityGrades, bool Short,
     IReadOnlyList<FormulaView> Formulas, IReadOnlyList<string> RarestWords, IReadOnlyList<LongSentence> LongestSentences);
 
-public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure);
+public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated);
 
 public sealed record QuestionView(Guid Id, string Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs);
 
-public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words);
+public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Spelling, string Season, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words,
+    bool Ships, string? Owner, bool Mine, bool Retired, int Revision, bool MayChange);
 
 /// <summary>The library.</summary>
 public static class TextEndpoints
@@ -46,12 +47,14 @@ public static class TextEndpoints
         var chart = (await desk.School()).Chart;
         var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart)).ToList();
         var questions = (await texts.Questions(textId)).Select(q => new QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs)).ToList();
-        return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, versions, questions, await texts.Words(textId));
+        var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
+        var mayChange = own.SchoolId is not null && Core.Access.AccessRules.May(desk.Who.Role, Core.Access.Deed.ChangeText, new(SameSchool: true, Core.Access.Part.None, Self: own.OwnerId == desk.Who.Id, desk.Who.Lead));
+        return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, own.Spelling, own.Season, versions, questions, await texts.Words(textId), own.SchoolId is null, own.Owner, own.Mine, own.RetiredAt is not null, own.Revision, mayChange);
     }
 
     private static TextVersionView Shown(VersionBody v, LevelChart chart)
     {
         var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
-        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure);
+        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure, v.FormulaDepth, v.FormulaError, v.Stated);
     }
 }

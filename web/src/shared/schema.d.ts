@@ -3334,8 +3334,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    ids: string;
+                query?: {
+                    ids?: string;
                     classId?: string;
                 };
                 header?: never;
@@ -3356,7 +3356,30 @@ export interface paths {
             };
         };
         put?: never;
-        post?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OwnTextRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedTextView"];
+                    };
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -3392,7 +3415,32 @@ export interface paths {
                 };
             };
         };
-        put?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OwnTextRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedTextView"];
+                    };
+                };
+            };
+        };
         post?: never;
         delete?: never;
         options?: never;
@@ -3581,6 +3629,236 @@ export interface paths {
                 };
             };
         };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MeasureRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MeasuredView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedTextView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/retire": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RetireRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/versions/{versionId}/depth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                    versionId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StateDepthRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RevisionView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/revisions/{revision}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                    revision: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedTextView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -4932,6 +5210,13 @@ export interface components {
             /** Format: double */
             moved: null | number;
         };
+        MeasureRequest: {
+            text: string;
+            /** Format: double */
+            sentenceLength: null | number;
+            /** Format: double */
+            unfamiliar: null | number;
+        };
         MeasureView: {
             /** Format: int32 */
             words: number;
@@ -4955,6 +5240,20 @@ export interface components {
             formulas: components["schemas"]["FormulaView"][];
             rarestWords: string[];
             longestSentences: components["schemas"]["LongSentence"][];
+        };
+        MeasuredView: {
+            /** Format: double */
+            depth: null | number;
+            /** Format: double */
+            depthError: null | number;
+            gradeLabel: null | string;
+            plain: string;
+            measure: null | components["schemas"]["MeasureView"];
+            why: null | components["schemas"]["TextWhy"];
+            remarks: components["schemas"]["RemarkView"][];
+            patterns: components["schemas"]["PatternUseView"][];
+            /** Format: double */
+            ifChanged: null | number;
         };
         MemberView: {
             /** Format: uuid */
@@ -5106,6 +5405,27 @@ export interface components {
             id: string;
             name: string;
         };
+        OwnTextRequest: {
+            /** Format: int32 */
+            revision: number;
+            title: string;
+            kind: string;
+            topic: string;
+            fiction: boolean;
+            spelling: string;
+            blurb: string;
+            season: string;
+            mine: boolean;
+            note: null | string;
+            versions: components["schemas"]["OwnVersion"][];
+            words: components["schemas"]["Word"][];
+        };
+        OwnVersion: {
+            /** Format: uuid */
+            id: null | string;
+            label: string;
+            body: string;
+        };
         PassRequest: {
             token: string;
             userName: null | string;
@@ -5123,6 +5443,13 @@ export interface components {
         PasswordRequest: {
             old: string;
             new: string;
+        };
+        PatternUseView: {
+            key: string;
+            name: string;
+            /** Format: int32 */
+            times: number;
+            words: string[];
         };
         PatternView: {
             key: string;
@@ -5299,8 +5626,25 @@ export interface components {
             confirm: boolean;
             sentence: string;
         };
+        RemarkView: {
+            doubt: string;
+            stops: boolean;
+            sentence: string;
+        };
+        RetireRequest: {
+            retired: boolean;
+        };
         ReturnRequest: {
             password: string;
+        };
+        RevisionView: {
+            /** Format: int32 */
+            revision: number;
+            /** Format: date-time */
+            at: string;
+            by: null | string;
+            note: string;
+            versions: components["schemas"]["TextVersionBody"][];
         };
         RollClass: {
             from: string;
@@ -5376,6 +5720,13 @@ export interface components {
         SavedSearchRequest: {
             name: string;
             query: string;
+        };
+        SavedTextView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            revision: number;
+            warnings: string[];
         };
         SchoolClass: {
             /** Format: uuid */
@@ -5475,6 +5826,26 @@ export interface components {
             /** Format: date-time */
             madeAt: string;
         };
+        /** @description One sentence, and what the text's depth owes to it. */
+        SentenceWhy: {
+            /**
+             * Format: int32
+             * @description Index of its first word in the text's characters.
+             */
+            start: number;
+            /**
+             * Format: int32
+             * @description Index just after its last word.
+             */
+            end: number;
+            /** Format: int32 */
+            words: number;
+            /**
+             * Format: double
+             * @description Fathoms by which the text would be shallower without it; negative for a sentence that makes the text easier.
+             */
+            adds: number;
+        };
         SessionView: {
             role: string;
             name: string;
@@ -5548,6 +5919,19 @@ export interface components {
             /** Format: date-time */
             invited: null | string;
             fromSource: boolean;
+        };
+        StateDepthRequest: {
+            /** Format: double */
+            depth: null | number;
+            reason: null | string;
+        };
+        StatedDepth: {
+            /** Format: double */
+            depth: number;
+            reason: string;
+            by: null | string;
+            /** Format: date-time */
+            at: string;
         };
         Stay: {
             /** Format: uuid */
@@ -5667,6 +6051,10 @@ export interface components {
             used: number;
             versions: components["schemas"]["VersionHead"][];
         };
+        TextVersionBody: {
+            label: string;
+            pages: string[][];
+        };
         TextVersionView: {
             /** Format: uuid */
             id: string;
@@ -5678,6 +6066,11 @@ export interface components {
             gradeLabel: string;
             pages: string[][];
             measure: components["schemas"]["MeasureView"];
+            /** Format: double */
+            formulaDepth: number;
+            /** Format: double */
+            formulaError: number;
+            stated: null | components["schemas"]["StatedDepth"];
         };
         TextView: {
             /** Format: uuid */
@@ -5687,9 +6080,27 @@ export interface components {
             topic: string;
             fiction: boolean;
             blurb: string;
+            spelling: string;
+            season: string;
             versions: components["schemas"]["TextVersionView"][];
             questions: components["schemas"]["QuestionView"][];
             words: components["schemas"]["Word"][];
+            ships: boolean;
+            owner: null | string;
+            mine: boolean;
+            retired: boolean;
+            /** Format: int32 */
+            revision: number;
+            mayChange: boolean;
+        };
+        TextWhy: {
+            sentences: components["schemas"]["SentenceWhy"][];
+            words: components["schemas"]["WordWhy"][];
+            /**
+             * Format: double
+             * @description Share of the words that stand between quotation marks, 0 to 1.
+             */
+            dialogueShare: number;
         };
         TicketRow: {
             /** Format: uuid */
@@ -5806,6 +6217,26 @@ export interface components {
             part: string;
             meaning: string;
             example: string;
+        };
+        /** @description One word that is not familiar, and what the text's depth owes to it. */
+        WordWhy: {
+            word: string;
+            /** Format: int32 */
+            times: number;
+            /** Format: int32 */
+            syllables: number;
+            /**
+             * Format: double
+             * @description How often it is used in speech, as a power of ten per thousand million words; 0 = not counted.
+             */
+            zipf: number;
+            /**
+             * Format: double
+             * @description Fathoms by which the text would be shallower with a familiar word of as many syllables instead.
+             */
+            adds: number;
+            /** @description Where it stands: start and end in the text's characters, one pair after the other. */
+            at: number[];
         };
         YearHead: {
             /** Format: uuid */

@@ -17,6 +17,7 @@ const ClassPage = lazy(() => import('./readers/roster/ClassPage'));
 const Profile = lazy(() => import('./readers/Profile'));
 const Texts = lazy(() => import('./texts/Texts'));
 const TextPage = lazy(() => import('./texts/TextPage'));
+const TextEditor = lazy(() => import('./texts/TextEditor'));
 const Assignments = lazy(() => import('./assignments/Assignments'));
 const Assignment = lazy(() => import('./assignments/Assignment'));
 const Ticket = lazy(() => import('./assignments/Ticket'));
@@ -50,7 +51,9 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="readers/class" element={<ClassPage />} />
             <Route path="readers/:readerId" element={<Profile />} />
             <Route path="texts" element={<Texts />} />
+            <Route path="texts/new" element={<TextEditor />} />
             <Route path="texts/:textId" element={<TextPage />} />
+            <Route path="texts/:textId/change" element={<TextEditor />} />
             <Route path="assignments" element={<Assignments />} />
             <Route path="assignments/:assignmentId" element={<Assignment />} />
             <Route path="tickets/:ticketId" element={<Ticket />} />

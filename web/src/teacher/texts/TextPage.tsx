@@ -2,39 +2,54 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useOutletContext, useParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
-import { fm, strandName } from '../../shared/format';
+import { dayOf, fm, strandName } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
+import { TextActions } from './TextActions';
+import { TextHistory } from './TextHistory';
+import { bodyOf, wordsOf } from './textForm';
+import { Remarks, useMeasured, WhyLists, WhyText } from './Why';
+import './texts.css';
 
-type TextData = Api<'TextView'>;
-type Version = TextData['versions'][number];
+export type TextData = Api<'TextView'>;
+export type Version = TextData['versions'][number];
+
+type Shown = 'text' | 'why' | 'versions' | 'history';
 
 /** One text: how deep and how that was measured, the text itself, its quiz and its words. */
 export default function TextPage() {
-  useOutletContext<Place>();
+  const { data } = useOutletContext<Place>();
   const { textId = '' } = useParams();
   const tray = useTray();
   const text = useQuery({ queryKey: ['text', textId], queryFn: () => get<TextData>(`/texts/${textId}`) });
   const [at, setAt] = useState(0);
+  const [shows, setShows] = useState<Shown>('text');
   return (
     <Show query={text}>{(x) => {
       const version = x.versions[Math.min(at, x.versions.length - 1)]!;
+      const views: [Shown, string][] = [['text', t('The text')], ['why', t('What makes it deep')], ...(x.versions.length > 1 ? [['versions', t('Versions side by side')] as [Shown, string]] : []), ['history', t('History')]];
       return (
         <div className="textpage">
           <div className="head">
-            <h1>{x.title}</h1><p className="soft">{x.kind}, {x.fiction ? t('fiction') : t('non-fiction')} · {x.topic}</p><span className="grow" />
-            {x.versions.length > 1 && <div className="switch" role="group" aria-label={t('Version')}>{x.versions.map((v, i) => <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>{fm(v.depth)} fm</button>)}</div>}
+            <h1>{x.title}</h1><p className="soft">{x.kind}, {x.fiction ? t('fiction') : t('non-fiction')} · {x.topic}{!x.ships && ` · ${x.mine ? t('seen by its maker only') : t('by {{name}}', { name: x.owner ?? t('a former colleague') })}`}{x.retired && ` · ${t('retired')}`}</p><span className="grow" />
+            <TextActions x={x} version={version} classId={data.id} />
             <button className="btn main" onClick={() => tray.toggleText(x.id)}>{tray.texts.includes(x.id) ? t('Put back') : t('Pick up this text')}</button>
           </div>
-          <div className="textcols">
-            <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
-              {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => p.startsWith('#') ? <h3 key={k}>{p.replace(/^#+\s*/, '')}</h3> : <Marked key={k} text={p} />)}</section>)}
-            </article>
+          <div className="head under">
+            <div className="switch" role="group" aria-label={t('View')}>{views.map(([key, name]) => <button key={key} aria-pressed={shows === key} onClick={() => setShows(key)}>{name}</button>)}</div>
+            {x.versions.length > 1 && (shows === 'text' || shows === 'why') && <div className="switch" role="group" aria-label={t('Version')}>{x.versions.map((v, i) => <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>{fm(v.depth)} fm</button>)}</div>}
+          </div>
+          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : <div className="textcols">
+            {shows === 'why' ? <Reasons v={version} /> : (
+              <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
+                {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => p.startsWith('#') ? <h3 key={k}>{p.replace(/^#+\s*/, '')}</h3> : <Marked key={k} text={p} />)}</section>)}
+              </article>)}
             <div className="side">
-              <Measured v={version} />
+              <MeasuredSide v={version} />
               <section aria-labelledby="quiz"><h2 id="quiz">{t('Quiz')} <span className="soft small">{t('{{count}} questions', { count: x.questions.length })}</span></h2>
+                {x.questions.length === 0 && <p className="soft">{t('It has no questions yet, so it cannot be assigned.')}</p>}
                 <ol className="quizlist">{x.questions.map((q) => (
                   <li key={q.id}><details><summary><span className="strand">{strandName(q.strand)}</span> {q.stem}</summary>
                     <ul>{q.choices.map((c) => <li key={c.text}><b aria-hidden>{c.right ? '✓' : '✗'}</b> <span className={c.right ? 'right' : undefined}>{c.text}<span className="hide"> {c.right ? t('(right)') : t('(wrong)')}</span></span><p className="soft">{c.reason}</p></li>)}</ul>
@@ -42,10 +57,29 @@ export default function TextPage() {
                 ))}</ol></section>
               {x.words.length > 0 && <section aria-labelledby="wordsto"><h2 id="wordsto">{t('Words to know')}</h2><dl className="wordlist">{x.words.map((w) => <div key={w.text}><dt>{w.text} <i>{w.part}</i></dt><dd>{w.meaning}</dd></div>)}</dl></section>}
             </div>
-          </div>
+          </div>}
         </div>
       );
     }}</Show>
+  );
+}
+
+/** The version with its reasons marked, and the same in lists. */
+function Reasons({ v }: { v: Version }) {
+  const measured = useMeasured(bodyOf(v.pages));
+  return <Show query={measured}>{(m) => <article className="body reasons" aria-label={t('What makes it deep')}><p className="small soft">{t('Darker sentences add more depth; underlined words are not familiar. Point at one to see how much.')}</p><Remarks m={m} /><WhyText m={m} /><WhyLists m={m} /></article>}</Show>;
+}
+
+/** All versions beside one another, paragraph by paragraph; words that no other version has are marked. */
+function SideBySide({ versions }: { versions: Version[] }) {
+  const flat = versions.map((v) => v.pages.flat());
+  const words = flat.map((paragraphs) => wordsOf(paragraphs.join(' ')));
+  const only = (k: number, word: string) => !words.some((set, other) => other !== k && set.has(word));
+  return (
+    <div className="scroll sidebyside" tabIndex={0} role="region" aria-label={t('Versions side by side')}><table>
+      <thead><tr>{versions.map((v) => <th key={v.id}><span>{fm(v.depth)} fm, {t('{{count}} words', { count: v.measure.words })}</span></th>)}</tr></thead>
+      <tbody>{Array.from({ length: Math.max(...flat.map((f) => f.length)) }, (_, i) => <tr key={i}>{flat.map((f, k) => <td key={k}>{(f[i] ?? '').replace(/^#+\s*/, '').split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u).map((part, n) => (n % 2 === 1 && only(k, part.toLowerCase()) ? <u key={n}>{part}</u> : part))}</td>)}</tr>)}</tbody>
+    </table><p className="small soft">{t('Underlined words stand in this version only.')}</p></div>
   );
 }
 
@@ -54,13 +88,14 @@ export function Marked({ text }: { text: string }) {
   return <p>{text.split(/(\*\*[^*]+\*\*|\*[^*]+\*)/).map((part, i) => part.startsWith('**') ? <b key={i}>{part.slice(2, -2)}</b> : part.startsWith('*') && part.length > 2 ? <i key={i}>{part.slice(1, -1)}</i> : part)}</p>;
 }
 
-function Measured({ v }: { v: Version }) {
+function MeasuredSide({ v }: { v: Version }) {
   const m = v.measure;
   const used = m.formulas.filter((f) => f.weight > 0);
   const x = (grade: number) => 4 + (Math.max(-1, Math.min(12, grade)) + 1) * 13;
   return (
     <section aria-labelledby="how">
       <h2 id="how">{t('Depth {{depth}} fm', { depth: fm(v.depth) })} <span className="soft small">± {v.depthError.toFixed(1)}, {t('typical of grade {{grade}}', { grade: v.gradeLabel })}</span></h2>
+      {v.stated && <p className="small"><b>{t('Stated by {{name}}, {{day}}:', { name: v.stated.by ?? t('a former colleague'), day: dayOf(v.stated.at) })}</b> “{v.stated.reason}” {t('The formulas say {{depth}} fm ± {{error}}.', { depth: fm(v.formulaDepth), error: v.formulaError.toFixed(1) })}</p>}
       <p className="small">{t('{{words}} words, {{sentences}} sentences of {{each}} words on average, {{distinct}} different words.', { words: m.words, sentences: m.sentences, each: (m.words / m.sentences).toFixed(1), distinct: m.distinctWords })}{m.short && ` ${t('Under 100 words: the depth is less sure.')}`}</p>
       <table className="formulas"><caption className="hide">{t('How the formulas agree')}</caption><thead><tr><th>{t('Formula')}</th><th className="num">{t('Grade')}</th><th>{t('weight shown by size')}</th></tr></thead>
         <tbody>{used.map((f) => <tr key={f.formula}><th scope="row">{f.formula}</th><td className="num">{f.grade.toFixed(1).replace('-', '−')}</td><td><svg width="176" height="14" aria-hidden><path d="M4 7H172" stroke="var(--line)" /><circle cx={x(f.grade)} cy="7" r={2 + f.weight * 1.6} fill="var(--depth-6)" /><path d={`M${x(m.gradeEquivalent)} 0v14`} stroke="var(--overlay)" strokeWidth="2" /></svg></td></tr>)}</tbody></table>

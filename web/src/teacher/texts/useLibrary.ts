@@ -1,4 +1,5 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
 
@@ -20,8 +21,25 @@ export function queryOf(params: URLSearchParams): string {
 }
 
 export function useAsk(): Ask {
-  const [params, setParams] = useSearchParams();
-  const put = (changes: Partial<Record<FieldName, string>>) => setParams((now) => { for (const [name, value] of Object.entries(changes)) if (value) now.set(name, value); else now.delete(name); return now; }, { replace: true });
+  const [search, setSearch] = useSearchParams();
+  // The address follows what is chosen a moment later; the filters show it at once.
+  const [text, setText] = useState(search.toString());
+  const latest = useRef(text);
+  useEffect(() => {
+    // Only what the address says now: an older one may arrive after something newer was chosen.
+    const now = search.toString();
+    if (new URLSearchParams(window.location.search).toString() !== now) return;
+    latest.current = now;
+    setText(now);
+  }, [search]);
+  const params = new URLSearchParams(text);
+  const put = (changes: Partial<Record<FieldName, string>>) => {
+    const next = new URLSearchParams(latest.current);
+    for (const [name, value] of Object.entries(changes)) if (value) next.set(name, value); else next.delete(name);
+    latest.current = next.toString();
+    setText(latest.current);
+    setSearch(next, { replace: true });
+  };
   const list = (name: 'kind' | 'topic') => (params.get(name) ?? '').split(between[name]).filter(Boolean);
   return {
     of: (name) => params.get(name) ?? '', list, put, text: queryOf(params),

@@ -1,0 +1,107 @@
+import { expect, test } from '@playwright/test';
+import { axe, place, teacher } from './people.mjs';
+
+// The library as a teacher uses it: finding, looking why, bringing and changing. Copies are made, so that the texts that ship stay as they are.
+
+test('a text is found in spite of a slip, by filters, and the search is kept', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('searchbox', { name: 'Search texts' }).fill('barommeter');
+  await expect(page.getByText('No text has “barommeter”. These have “barometer”.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'How a Barometer Listens' })).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Search texts' }).fill('');
+  await page.getByRole('group', { name: 'Fiction' }).getByLabel(/^non-fiction/).check();
+  await page.getByRole('group', { name: 'Kind' }).getByLabel(/^report/).check();
+  await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Kept searches' }).click();
+  await page.getByRole('menuitem', { name: 'Keep this search…' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Reports');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept as Reports')).toBeVisible();
+  await page.getByRole('button', { name: 'Clear' }).click();
+  await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toBeVisible();
+  await page.getByRole('button', { name: /^Kept searches/ }).click();
+  await page.getByRole('menuitem', { name: 'Reports', exact: true }).click();
+  await expect(page.getByRole('group', { name: 'Fiction' }).getByLabel(/^non-fiction/)).toBeChecked();
+  await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toHaveCount(0);
+  await axe(page, 'the library');
+});
+
+test('rows are moved through, picked up and opened by keys', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  const row = page.getByRole('row').nth(1);
+  await row.focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: 'Tray' })).toContainText('1 text');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Put back', exact: true })).toBeVisible();
+});
+
+test('a text says what makes it deep, and its versions stand side by side', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('link', { name: 'How a Barometer Listens' }).click();
+  await page.getByRole('button', { name: 'What makes it deep' }).click();
+  await expect(page.getByRole('heading', { name: 'Sentences that add most' })).toBeVisible();
+  await expect(page.getByRole('mark').first()).toBeVisible();
+  await axe(page, 'what makes a text deep');
+  await page.getByRole('button', { name: 'Versions side by side' }).click();
+  await expect(page.getByText('Underlined words stand in this version only.')).toBeVisible();
+  await axe(page, 'versions side by side');
+});
+
+test('a text is pasted, measured while it is written, kept, changed, brought back and retired', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('link', { name: 'New text' }).click();
+  await page.getByLabel('The text').fill('Der alte Mann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss.');
+  await expect(page.getByText(/Only English is measured/)).toBeVisible();
+  const story = 'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
+  await page.getByLabel('The text').fill(story);
+  await expect(page.getByRole('heading', { name: /fm ± .*grade/ })).toBeVisible();
+  await page.getByLabel(/^sentences were/).fill('2');
+  await expect(page.getByText(/^It would be/)).toBeVisible();
+  // What is written is not lost with the page.
+  await page.reload();
+  await expect(page.getByLabel('The text')).toHaveValue(story);
+  await page.getByRole('button', { name: 'Keep the text' }).click();
+  await expect(page.getByText('A text needs a title of at most 120 letters.')).toBeVisible();
+  await page.getByLabel('Title').fill('The lamp keeper');
+  await page.getByLabel('Kind', { exact: true }).fill('story');
+  await page.getByLabel('Topic', { exact: true }).fill('Sea');
+  await axe(page, 'a text while it is written');
+  await page.getByRole('button', { name: 'Keep the text' }).click();
+  await expect(page.getByRole('heading', { name: 'The lamp keeper' })).toBeVisible();
+  await expect(page.getByText('It has no questions yet, so it cannot be assigned.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Change it…' }).click();
+  await page.getByLabel('The text').fill(story.replace('lamp keeper', 'keeper of the light'));
+  await page.getByLabel('What was changed, for the history').fill('A better beginning');
+  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  await expect(page.getByLabel('The text', { exact: true })).toContainText('keeper of the light');
+  await page.getByRole('button', { name: 'History' }).click();
+  await expect(page.getByText('A better beginning')).toBeVisible();
+  await page.getByRole('button', { name: 'Come back to revision 1' }).click();
+  await expect(page.getByText('Back to revision 1')).toBeVisible();
+
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'State its depth…' }).click();
+  await page.getByLabel('Depth in fathoms').fill('28');
+  await page.getByRole('button', { name: 'State it' }).click();
+  await expect(page.getByText('Say why, for whoever looks at it later.')).toBeVisible();
+  await page.getByLabel('Why', { exact: true }).fill('Much is left unsaid');
+  await page.getByRole('button', { name: 'State it' }).click();
+  await page.getByRole('button', { name: 'The text', exact: true }).click();
+  await expect(page.getByText(/Stated by Marit Oyelaran/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Retire it' }).click();
+  await expect(page.getByText(/^Retired: nobody finds it any more/)).toBeVisible();
+  await place(page, 'Texts');
+  await expect(page.getByRole('link', { name: 'The lamp keeper' })).toHaveCount(0);
+  await page.getByLabel('show retired texts instead').check();
+  await expect(page.getByRole('link', { name: 'The lamp keeper' }).first()).toBeVisible();
+});

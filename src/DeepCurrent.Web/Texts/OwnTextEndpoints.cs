@@ -1,0 +1,197 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Formats.Content;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Texts;
+
+/// <param name="SentenceLength">What if sentences were this many times as long.</param>
+/// <param name="Unfamiliar">What if there were this many times as many unfamiliar words.</param>
+public sealed record MeasureRequest(string Text, double? SentenceLength, double? Unfamiliar);
+
+public sealed record RemarkView(string Doubt, bool Stops, string Sentence);
+
+public sealed record PatternUseView(string Key, string Name, int Times, IReadOnlyList<string> Words);
+
+/// <param name="Measure">Null where the text cannot be measured; the remarks say why.</param>
+/// <param name="Why">Places are in <paramref name="Plain"/>, the text without marks and headings.</param>
+/// <param name="IfChanged">Depth if it were changed as asked.</param>
+public sealed record MeasuredView(double? Depth, double? DepthError, string? GradeLabel, string Plain, MeasureView? Measure, TextWhy? Why, IReadOnlyList<RemarkView> Remarks, IReadOnlyList<PatternUseView> Patterns, double? IfChanged);
+
+/// <param name="Id">Null for a new version.</param>
+/// <param name="Body">Markdown: paragraphs, # headings, --- between pages; without --- pages are made.</param>
+public sealed record OwnVersion(Guid? Id, string Label, string Body);
+
+/// <param name="Revision">The revision that was changed; 0 for a new text.</param>
+/// <param name="Mine">Only I see it.</param>
+/// <param name="Note">What was changed, for the history.</param>
+public sealed record OwnTextRequest(int Revision, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb, string Season, bool Mine, string? Note, IReadOnlyList<OwnVersion> Versions, IReadOnlyList<Word> Words);
+
+/// <param name="Warnings">What the change has left to be looked at.</param>
+public sealed record SavedTextView(Guid Id, int Revision, IReadOnlyList<string> Warnings);
+
+public sealed record RetireRequest(bool Retired);
+
+/// <param name="Depth">Null takes the statement back.</param>
+public sealed record StateDepthRequest(double? Depth, string? Reason);
+
+public sealed record RevisionView(int Revision, DateTimeOffset At, string? By, string Note, IReadOnlyList<TextVersionBody> Versions);
+
+public sealed record TextVersionBody(string Label, IReadOnlyList<IReadOnlyList<string>> Pages);
+
+/// <summary>Texts that teachers bring and change.</summary>
+public static class OwnTextEndpoints
+{
+    private const long LargestText = 2 << 20;
+    private const int LongestBody = 200_000, MostVersions = 6, MostWords = 40;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/texts/measure", Measure).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
+        api.MapPost("/texts", (OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => Save(null, request, desk, texts, keeper, shelf)).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
+        api.MapPut("/texts/{textId:guid}", (Guid textId, OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => Save(textId, request, desk, texts, keeper, shelf)).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
+        api.MapPost("/texts/{textId:guid}/copy", Copy);
+        api.MapPost("/texts/{textId:guid}/retire", Retire);
+        api.MapPut("/texts/{textId:guid}/versions/{versionId:guid}/depth", State);
+        api.MapGet("/texts/{textId:guid}/revisions", Revisions);
+        api.MapPost("/texts/{textId:guid}/revisions/{revision:int}/restore", Restore);
+    }
+
+    private static async Task<MeasuredView> Measure(MeasureRequest request, Desk desk)
+    {
+        desk.Library();
+        var text = request.Text ?? "";
+        if (text.Length > LongestBody) throw Refused.Field("text", $"A version has at most {LongestBody:N0} letters.");
+        var plain = new VersionFile("", 0, text).Prose;
+        var remarks = TextSense.Remarks(plain).Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence)).ToList();
+        if (remarks.Exists(r => r.Stops)) return new(null, null, null, plain, null, null, remarks, [], null);
+        var chart = (await desk.School()).Chart;
+        var m = TextMeasurer.Measure(plain);
+        double? changed = null;
+        if (request.SentenceLength is not null || request.Unfamiliar is not null)
+        {
+            try { changed = TextReasons.WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1).Value; }
+            catch (ArgumentOutOfRangeException e) { throw Refused.Field(e.ParamName ?? "text", e.Message); }
+        }
+        var patterns = m.Depth.Value > 25 ? [] : LetterSounds.Uses(plain).Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words)).ToList();
+        return new(m.Depth.Value, m.DepthError, chart.GradeLabel(m.Depth), plain, TextMeasuring.View(plain, m), TextReasons.Explain(plain), remarks, patterns, changed);
+    }
+
+    private static async Task<SavedTextView> Save(Guid? textId, OwnTextRequest r, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    {
+        desk.Library();
+        var before = textId is { } id ? await Changeable(id, desk, texts) : null;
+        Check(r);
+        var known = before is null ? [] : (await texts.Bodies(before.Id)).Select(v => v.Id).ToHashSet();
+        var versions = r.Versions.Select((v, i) => TextMeasuring.Version(v.Id is { } vid && known.Contains(vid) ? vid : Guid.CreateVersion7(), Short(v.Label, ((char)('a' + i)).ToString(), 20), i, new VersionFile("", 0, v.Body), v.Body.Contains("\n---\n", StringComparison.Ordinal))).ToList();
+        var questions = before is null ? [] : await texts.Questions(before.Id);
+        var made = new NewText(before?.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}", r.Title.Trim(), r.Kind.Trim(), r.Topic.Trim(), r.Fiction, Short(r.Spelling, "British", 20), r.Blurb?.Trim() ?? "",
+            versions, questions, [.. (r.Words ?? []).Where(w => !string.IsNullOrWhiteSpace(w.Text)).Select(w => new Word(w.Text.Trim(), w.Part?.Trim() ?? "", w.Meaning?.Trim() ?? "", w.Example?.Trim() ?? ""))],
+            before?.OwnerId ?? desk.Who.Id, r.Mine, r.Season?.Trim() ?? "", before?.CopiedFrom);
+        var revision = await Keep(made, r.Revision, Short(r.Note, before is null ? "Made" : "Changed", 200), desk, keeper, shelf);
+        return new(made.Id, revision, [.. Lost(made)]);
+    }
+
+    /// <summary>Proofs and words that are no longer in the text.</summary>
+    private static IEnumerable<string> Lost(NewText text)
+    {
+        foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
+            foreach (var v in text.Versions)
+                if (q.Proof(v.Label) is not { } proof || !string.Join("\n", v.Pages.SelectMany(p => p)).Contains(proof, StringComparison.Ordinal))
+                    yield return $"Question {i}: the sentence that proves its answer is not in version {v.Label}.";
+        foreach (var w in text.Words)
+            if (!text.Versions.Any(v => v.Pages.SelectMany(p => p).Any(p => p.Contains(w.Text, StringComparison.OrdinalIgnoreCase)))) yield return $"The word {w.Text} is not in the text.";
+    }
+
+    private static void Check(OwnTextRequest r)
+    {
+        if (string.IsNullOrWhiteSpace(r.Title) || r.Title.Trim().Length > 120) throw Refused.Field("title", "A text needs a title of at most 120 letters.");
+        if (string.IsNullOrWhiteSpace(r.Kind) || r.Kind.Trim().Length > 40) throw Refused.Field("kind", "Say what kind of text it is, in at most 40 letters.");
+        if (string.IsNullOrWhiteSpace(r.Topic) || r.Topic.Trim().Length > 40) throw Refused.Field("topic", "Say what it is about, in at most 40 letters.");
+        if (r.Blurb?.Length > 300) throw Refused.Field("blurb", "Keep the description under 300 letters.");
+        if (r.Season?.Length > 40) throw Refused.Field("season", "Keep the season or unit under 40 letters.");
+        if (r.Versions is not { Count: > 0 and <= MostVersions }) throw Refused.Field("versions", $"A text has one to {MostVersions} versions.");
+        if (r.Versions.Select((v, i) => Short(v.Label, ((char)('a' + i)).ToString(), 20)).Distinct().Count() < r.Versions.Count) throw Refused.Field("versions", "Two versions have the same name.");
+        if (r.Words?.Count > MostWords) throw Refused.Field("words", $"A text has at most {MostWords} words to know.");
+        foreach (var (v, i) in r.Versions.Select((v, i) => (v, i)))
+        {
+            if (v.Body is null || v.Body.Length > LongestBody) throw Refused.Field($"versions[{i}].body", $"A version has at most {LongestBody:N0} letters.");
+            if (TextSense.Remarks(new VersionFile("", 0, v.Body).Prose).FirstOrDefault(x => x.Stops) is { } stop) throw Refused.Field($"versions[{i}].body", stop.Sentence);
+        }
+    }
+
+    private static async Task<SavedTextView> Copy(Guid textId, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    {
+        desk.Library();
+        var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var copy = whole with
+        {
+            Id = Guid.CreateVersion7(), SchoolId = desk.Who.SchoolId, OwnerId = desk.Who.Id, Mine = true, CopiedFrom = whole.Id, Slug = $"{whole.Slug[..Math.Min(50, whole.Slug.Length)]}-{Guid.NewGuid().ToString("N")[..8]}",
+            Versions = [.. whole.Versions.Select(v => v with { Id = Guid.CreateVersion7() })], Questions = [.. whole.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
+        };
+        return new(copy.Id, await Keep(copy, 0, $"Copied from {whole.Title}", desk, keeper, shelf), []);
+    }
+
+    private static async Task<IResult> Retire(Guid textId, RetireRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    {
+        await Changeable(textId, desk, texts);
+        await keeper.Retire(textId, request.Retired, desk.Now);
+        await shelf.Refresh(textId);
+        return Results.NoContent();
+    }
+
+    private static async Task<IResult> State(Guid textId, Guid versionId, StateDepthRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    {
+        await Changeable(textId, desk, texts);
+        if (!(await texts.Bodies(textId)).Any(v => v.Id == versionId)) throw Refused.NotFound();
+        if (request.Depth is < Core.Depth.Fathoms.Shallowest or > Core.Depth.Fathoms.Deepest or double.NaN) throw Refused.Field("depth", "A depth lies between −20 and 100 fm.");
+        if (request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason)) throw Refused.Field("reason", "Say why, for whoever looks at it later.");
+        if (request.Reason?.Length > 300) throw Refused.Field("reason", "Keep the reason under 300 letters.");
+        await keeper.State(textId, versionId, request.Depth, request.Depth is null ? null : request.Reason!.Trim(), desk.Who.Id, desk.Now);
+        await shelf.Refresh(textId);
+        return Results.NoContent();
+    }
+
+    private static async Task<IReadOnlyList<RevisionView>> Revisions(Guid textId, Desk desk, TextStore texts)
+    {
+        desk.Library();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        return [.. (await texts.Revisions(textId)).Select(r => new RevisionView(r.Revision, r.At, r.By, r.Note, [.. r.Text.Versions.Select(v => new TextVersionBody(v.Label, v.Pages))]))];
+    }
+
+    private static async Task<SavedTextView> Restore(Guid textId, int revision, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    {
+        var now = await Changeable(textId, desk, texts);
+        var then = (await texts.Revisions(textId)).FirstOrDefault(r => r.Revision == revision) ?? throw Refused.NotFound();
+        // Who sees it is a choice of today, not part of what it says.
+        var text = then.Text with { Mine = now.Mine, OwnerId = now.OwnerId };
+        return new(textId, await Keep(text, now.Revision, $"Back to revision {revision}", desk, keeper, shelf), [.. Lost(text)]);
+    }
+
+    private static async Task<int> Keep(NewText text, int expected, string note, Desk desk, TextKeeper keeper, LibraryShelf shelf)
+    {
+        try
+        {
+            var revision = await keeper.Save(text, expected, desk.Who.Id, note, desk.Now);
+            await shelf.Refresh(text.Id);
+            return revision;
+        }
+        catch (TextMoved) { throw Refused.Conflict("stale", "Somebody else has changed this text meanwhile. Your words are still here: copy them, then open the text again."); }
+    }
+
+    /// <summary>A text its owner, or the lead of its school, may change. One that ships is copied first.</summary>
+    private static async Task<TextOwning> Changeable(Guid textId, Desk desk, TextStore texts)
+    {
+        desk.Library();
+        var text = await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        if (text.SchoolId is null) throw Refused.Conflict("ships", "This text ships with the library and stays as it is. Copy it to change it.");
+        return AccessRules.May(desk.Who.Role, Deed.ChangeText, new(SameSchool: true, Part.None, Self: text.OwnerId == desk.Who.Id, desk.Who.Lead)) ? text : throw Refused.Conflict("not-yours", "A colleague made this text. Copy it to change it.");
+    }
+
+    private static string Short(string? text, string instead, int most) => text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
+
+    private static string Slug(string title) => string.Join('-', new string([.. title.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries)) is { Length: > 0 } slug ? slug[..Math.Min(30, slug.Length)] : "text";
+}

@@ -1,0 +1,22 @@
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Texts;
+using DeepCurrent.Formats.Content;
+
+namespace DeepCurrent.Web.Texts;
+
+/// <summary>Measures what is put into the library, the same for texts that ship and texts that teachers bring.</summary>
+public static class TextMeasuring
+{
+    /// <param name="pages">The version's pages; without page marks they are made here.</param>
+    public static NewVersion Version(Guid id, string label, int position, VersionFile file, bool paged)
+    {
+        var plain = file.Prose;
+        var m = TextMeasurer.Measure(plain);
+        var pages = paged ? file.Pages : Pager.Pages([.. file.Pages.SelectMany(p => p)], m.Depth);
+        return new(id, label, position, pages, m.Words, m.Depth.Value, m.DepthError, Database.ToJson(View(plain, m)));
+    }
+
+    public static MeasureView View(string plain, TextMeasure m) => new(m.Words, m.Sentences, m.Syllables, m.DistinctWords, m.FleschKincaidGrade, m.Spache, m.DaleChall, m.GradeEquivalent, m.RarityGrades, m.Short,
+        [.. m.Formulas.Select(f => new FormulaView(f.Formula, f.Grade, f.Weight))], TextMeasurer.RarestWords(plain), TextMeasurer.LongestSentences(plain));
+}

@@ -1,0 +1,150 @@
+using System.Net;
+using System.Text.Json.Nodes;
+
+namespace Web.Tests;
+
+/// <summary>Texts that teachers bring: measured, changed, shared, copied, stated, retired, brought back.</summary>
+[Collection("application")]
+public sealed class OwnTextTests(Harness harness)
+{
+    private const string Story = "# The lamp\n\nThe keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour. The wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.\n\nNobody had sent for them. The keeper laughed for the first time that winter. He put one orange on the sill, where the sun could find it, and ate the others slowly, one each day, until the ice was gone from the harbour and the gulls came back.";
+
+    private static object Text(string title = "The lamp", int revision = 0, bool mine = true, string body = Story, string? note = null) => new
+    {
+        revision, title, kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "A keeper and a ship.", season = "", mine, note, versions = new[] { new { id = (string?)null, label = "a", body } },
+        words = new[] { new { text = "dusk", part = "noun", meaning = "the time when it gets dark", example = "We go home at dusk." } },
+    };
+
+    private static async Task<string> Made(Person who, string title, bool mine = true) => (string)(await who.Json(await who.Post("/api/texts", Text(title, mine: mine))))["id"]!;
+
+    [Fact]
+    public async Task A_text_is_measured_paged_and_found_by_its_words_at_once()
+    {
+        var ana = await harness.Teacher("ana");
+        var id = (string)(await ana.Json(await ana.Post("/api/texts", Text("Oranges in winter", body: Story + "\n\n" + Story))))["id"]!;
+        var view = await ana.Get($"/api/texts/{id}");
+        ((double)view["versions"]![0]!["depth"]!).ShouldBeInRange(10, 45);
+        view["versions"]![0]!["pages"]!.AsArray().Count.ShouldBeGreaterThan(1, "it has no page marks, so pages are made");
+        ((string)view["versions"]![0]!["pages"]![0]![0]!).ShouldBe("# The lamp");
+        (await ana.Get("/api/library?q=basket+of+oranges"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldContain(id);
+    }
+
+    [Fact]
+    public async Task Nobody_else_sees_what_is_mine_and_colleagues_see_what_is_shared()
+    {
+        var ana = await harness.Teacher("ana");
+        var ben = await harness.Teacher("ben");
+        string mine = await Made(ana, "Hidden lamp"), shared = await Made(ana, "Shared lamp", mine: false);
+        (await ben.Send(HttpMethod.Get, $"/api/texts/{mine}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ben.Send(HttpMethod.Get, $"/api/texts/{mine}/revisions")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ben.Post($"/api/texts/{mine}/copy")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ben.Get("/api/library?q=lamp"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldNotContain(mine);
+        (await ben.Get("/api/library?q=lamp"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldContain(shared);
+        ((string)(await ben.Problem(await ben.Put($"/api/texts/{shared}", Text("Taken", 1)), 409))["code"]!).ShouldBe("not-yours");
+        (await (await harness.Teacher("cleo")).Send(HttpMethod.Get, $"/api/texts/{shared}")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "another school");
+    }
+
+    [Fact]
+    public async Task A_change_is_a_revision_and_a_stale_one_is_refused()
+    {
+        var ana = await harness.Teacher("ana");
+        var id = await Made(ana, "Lamp with history");
+        var changed = await ana.Json(await ana.Put($"/api/texts/{id}", Text("Lamp with a past", 1, body: Story.Replace("oranges", "lemons"), note: "Lemons")));
+        ((int)changed["revision"]!).ShouldBe(2);
+        ((string)(await ana.Problem(await ana.Put($"/api/texts/{id}", Text("Lost", 1)), 409))["code"]!).ShouldBe("stale");
+        var revisions = (await ana.Get($"/api/texts/{id}/revisions")).AsArray();
+        revisions.Select(r => (string)r!["note"]!).ShouldBe(["Lemons", "Made"]);
+        (await ana.Post($"/api/texts/{id}/revisions/1/restore")).EnsureSuccessStatusCode();
+        var back = await ana.Get($"/api/texts/{id}");
+        ((string)back["title"]!).ShouldBe("Lamp with history");
+        ((int)back["revision"]!).ShouldBe(3);
+        back["versions"]!.ToJsonString().ShouldContain("oranges");
+    }
+
+    [Fact]
+    public async Task What_ships_is_copied_to_change_it_with_its_quiz_and_words()
+    {
+        var ana = await harness.Teacher("ana");
+        var ships = (string)(await ana.Get("/api/library?q=barometer&whose=Shipped"))["rows"]![0]!["id"]!;
+        ((string)(await ana.Problem(await ana.Put($"/api/texts/{ships}", Text(revision: 1)), 409))["code"]!).ShouldBe("ships");
+        (await ana.Post($"/api/texts/{ships}/retire", new { retired = true })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        var copy = (string)(await ana.Json(await ana.Post($"/api/texts/{ships}/copy")))["id"]!;
+        JsonNode original = await ana.Get($"/api/texts/{ships}"), copied = await ana.Get($"/api/texts/{copy}");
+        copied["questions"]!.AsArray().Select(q => (string)q!["stem"]!).ShouldBe(original["questions"]!.AsArray().Select(q => (string)q!["stem"]!));
+        copied["questions"]!.AsArray().Select(q => (string)q!["id"]!).ShouldNotContain((string)original["questions"]![0]!["id"]!);
+        ((bool)copied["mayChange"]!).ShouldBeTrue();
+    }
+
+    [Fact]
+    public async Task A_stated_depth_counts_until_it_is_taken_back_and_both_stay_visible()
+    {
+        var ana = await harness.Teacher("ana");
+        var id = await Made(ana, "Lamp of stated depth");
+        var version = (await ana.Get($"/api/texts/{id}"))["versions"]![0]!;
+        var formulas = (double)version["depth"]!;
+        var at = $"/api/texts/{id}/versions/{version["id"]}/depth";
+        (await ana.Put(at, new { depth = 44.5, reason = "" })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await ana.Put(at, new { depth = 400, reason = "too much" })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await ana.Put(at, new { depth = 44.5, reason = "It leans on things left unsaid." })).EnsureSuccessStatusCode();
+        var stated = (await ana.Get($"/api/texts/{id}"))["versions"]![0]!;
+        ((double)stated["depth"]!).ShouldBe(44.5);
+        ((double)stated["formulaDepth"]!).ShouldBe(formulas, 1e-9);
+        ((string)stated["stated"]!["reason"]!).ShouldStartWith("It leans");
+        (await ana.Put($"/api/texts/{id}/versions/{Guid.NewGuid()}/depth", new { depth = 30, reason = "x" })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ana.Put(at, new { depth = (double?)null, reason = (string?)null })).EnsureSuccessStatusCode();
+        ((double)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["depth"]!).ShouldBe(formulas, 1e-9);
+    }
+
+    [Fact]
+    public async Task A_retired_text_is_found_only_among_the_retired_and_comes_back()
+    {
+        var ana = await harness.Teacher("ana");
+        var id = await Made(ana, "Lamp that goes out");
+        async Task<bool> Found(string more) => (await ana.Get($"/api/library?q=%22goes+out%22{more}"))["rows"]!.AsArray().Any(r => (string)r!["id"]! == id);
+        (await ana.Post($"/api/texts/{id}/retire", new { retired = true })).EnsureSuccessStatusCode();
+        (await Found("")).ShouldBeFalse();
+        (await Found("&retired=true")).ShouldBeTrue();
+        (await ana.Post($"/api/texts/{id}/retire", new { retired = false })).EnsureSuccessStatusCode();
+        (await Found("")).ShouldBeTrue();
+    }
+
+    [Fact]
+    public async Task A_text_without_questions_cannot_be_given_yet()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var problem = await ana.Problem(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), textId = await Made(ana, "Lamp without a quiz"), attempts = 2, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { } }), 422);
+        ((string)problem["title"]!).ShouldContain("no questions yet");
+    }
+
+    [Theory]
+    [InlineData("", "title", "story", "versions[0].body")]
+    [InlineData(Story, "", "story", "title")]
+    [InlineData(Story, "T", "", "kind")]
+    [InlineData("Der alte Fährmann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss zu seiner Frau und den Kindern.", "T", "story", "versions[0].body")]
+    public async Task What_does_not_hold_is_said_by_field(string body, string title, string kind, string field)
+    {
+        var ana = await harness.Teacher("ana");
+        var problem = await ana.Problem(await ana.Post("/api/texts", new { revision = 0, title, kind, topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = true, note = (string?)null, versions = new[] { new { id = (string?)null, label = "a", body } }, words = Array.Empty<object>() }), 422);
+        problem["fields"]!.AsObject().Select(f => f.Key).ShouldBe([field]);
+    }
+
+    [Theory]
+    [InlineData("", "Empty")]
+    [InlineData("We ran all day.", "Short")]
+    [InlineData("Старый паромщик ждал на берегу.", "OtherScript")]
+    public async Task What_cannot_be_measured_is_answered_with_a_sentence(string text, string doubt)
+    {
+        var ana = await harness.Teacher("ana");
+        (await ana.Json(await ana.Post("/api/texts/measure", new { text })))["remarks"]!.AsArray().Select(r => (string)r!["doubt"]!).ShouldContain(doubt);
+    }
+
+    [Fact]
+    public async Task What_if_answers_and_refuses_what_is_out_of_range()
+    {
+        var ana = await harness.Teacher("ana");
+        var m = await ana.Json(await ana.Post("/api/texts/measure", new { text = Story, sentenceLength = 2.0, unfamiliar = 1.0 }));
+        ((double)m["ifChanged"]!).ShouldBeGreaterThan((double)m["depth"]!);
+        (await ana.Post("/api/texts/measure", new { text = Story, sentenceLength = 0.0 })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+    }
+}

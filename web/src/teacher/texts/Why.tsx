@@ -1,0 +1,54 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Fragment } from 'react';
+import { post, type Api } from '../../shared/api';
+import { fm } from '../../shared/format';
+import { t } from '../../shared/words';
+import { pieces, strongest } from './whyPieces';
+
+export type Measured = Api<'MeasuredView'>;
+
+/** A text measured as it stands, also while it is being written. */
+export const useMeasured = (text: string, change: { sentenceLength: number; unfamiliar: number } = { sentenceLength: 1, unfamiliar: 1 }) => useQuery({
+  queryKey: ['measure', text, change], enabled: text.trim().length > 0, placeholderData: keepPreviousData, staleTime: Infinity, gcTime: 60_000,
+  queryFn: () => post<Measured>('/texts/measure', { text, ...change }),
+});
+
+const more = (adds: number) => `${adds < 0 ? '−' : '+'}${Math.abs(adds).toFixed(1)} fm`;
+
+/** The text with the sentences and words that make it deep marked in it. */
+export function WhyText({ m }: { m: Measured }) {
+  if (!m.why) return null;
+  return (
+    <div className="whytext">{m.plain.split('\n\n').reduce<{ at: number; out: React.ReactNode[] }>((acc, p, i) => {
+      const from = acc.at, to = from + p.length;
+      acc.out.push(<p key={i}>{pieces(m.plain, m.why!, from, to).map((x, k) => {
+        const word = x.word ? <u title={t('{{word}}: {{adds}}', { word: x.word.word, adds: more(x.word.adds) })}>{x.text}</u> : x.text;
+        return x.sentence ? <mark key={k} className={x.sentence.rank < 2 ? 'deepest' : undefined} title={t('{{words}} words: {{adds}}', { words: x.sentence.words, adds: more(x.sentence.adds) })}>{word}</mark> : <Fragment key={k}>{word}</Fragment>;
+      })}</p>);
+      return { at: to + 2, out: acc.out };
+    }, { at: 0, out: [] }).out}</div>
+  );
+}
+
+/** The same in lists: what would have to be changed first. */
+export function WhyLists({ m }: { m: Measured }) {
+  if (!m.why) return null;
+  const sentences = strongest(m.why).slice(0, 5);
+  return (
+    <>
+      <h3>{t('Sentences that add most')}</h3>
+      {sentences.length === 0 ? <p className="small soft">{t('None stands out.')}</p> : <ul className="addlist">{sentences.map((s) => <li key={s.start}><b>{more(s.adds)}</b> <span>“{m.plain.slice(s.start, s.end)}” <span className="soft">{t('{{count}} words', { count: s.words })}</span></span></li>)}</ul>}
+      <h3>{t('Words that add most')}</h3>
+      {m.why.words.length === 0 ? <p className="small soft">{t('All words are familiar.')}</p> : <ul className="addwords">{m.why.words.slice(0, 14).map((w) => <li key={w.word}>{w.word}{w.times > 1 && ` ×${w.times}`} <b>{more(w.adds)}</b></li>)}</ul>}
+      {m.why.dialogueShare > 0.05 && <p className="small">{t('{{share}} % of the words are spoken by somebody.', { share: Math.round(100 * m.why.dialogueShare) })}</p>}
+      {m.patterns.length > 0 && <details><summary>{t('Letter–sound patterns ({{n}})', { n: m.patterns.length })}</summary><dl className="patterns">{m.patterns.map((p) => <div key={p.key}><dt>{p.name} <span className="soft">{p.times}</span></dt><dd>{p.words.join(', ')}</dd></div>)}</dl></details>}
+    </>
+  );
+}
+
+/** What keeps a text from being measured, or its depth from meaning much. */
+export function Remarks({ m }: { m: Measured }) {
+  return m.remarks.length === 0 ? null : <div className="remarklist" role="status">{m.remarks.map((r) => <p key={r.doubt}>{r.sentence}</p>)}</div>;
+}
+
+export const depthLine = (m: Measured) => (m.depth == null ? t('not measured') : t('{{depth}} fm ± {{error}}, grade {{grade}}', { depth: fm(m.depth), error: (m.depthError ?? 0).toFixed(1), grade: m.gradeLabel ?? '' }));
