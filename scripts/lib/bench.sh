@@ -2,6 +2,7 @@
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
+npm_packages bench
 need chromium chromium
 build_web
 build_server
@@ -71,6 +72,7 @@ results="$ROOT/bench/results.md"
   echo "| what | figure | wanted |"
   echo "| --- | --- | --- |"
   dotnet "$bench_dll" "$ROOT/content"
+  node "$ROOT/bench/readability.mjs" "$ROOT"
   node "$ROOT/bench/class-page.mjs" "$address" reset
   sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
   node "$ROOT/bench/class-page.mjs" "$address" measure "$ROOT/.data/class-page.json"
