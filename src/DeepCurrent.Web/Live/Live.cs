@@ -19,30 +19,8 @@ public sealed class LiveHub(SchoolStore schools) : Hub
     }
 }
 
-/// <summary>Carries the database's notices to the pages that watch, so that it does not matter which instance wrote.</summary>
-public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub, ILogger<NoticeListener> log) : BackgroundService
+/// <summary>Carries the database's notices of work to the pages that watch.</summary>
+public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub, ILogger<NoticeListener> log) : ChannelListener(db, "ticket", log)
 {
-    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
-
-    protected override async Task ExecuteAsync(CancellationToken stop)
-    {
-        while (!stop.IsCancellationRequested)
-        {
-            try { await Listen(stop); }
-            catch (OperationCanceledException) { return; }
-            catch (Exception e) when (e is NpgsqlException or IOException)
-            {
-                log.LogWarning("Lost the database's notices; trying again");
-                await Task.Delay(Pause, stop);
-            }
-        }
-    }
-
-    private async Task Listen(CancellationToken stop)
-    {
-        await using var c = await db.OpenConnectionAsync(stop);
-        c.Notification += (_, notice) => _ = hub.Clients.Group(notice.Payload).SendAsync("tickets", stop);
-        await using (var listen = new NpgsqlCommand("listen ticket", c)) await listen.ExecuteNonQueryAsync(stop);
-        while (true) await c.WaitAsync(stop);
-    }
+    protected override Task Heard(string payload, CancellationToken stop) => hub.Clients.Group(payload).SendAsync("tickets", stop);
 }

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Library;
 using DeepCurrent.Data.Texts;
+using DeepCurrent.Web.Live;
 using Npgsql;
 
 namespace DeepCurrent.Web.Texts;
@@ -47,41 +48,14 @@ public sealed class LibraryShelf(ShelfStore store)
 }
 
 /// <summary>Listens for texts that have changed.</summary>
-public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextStore texts, ILogger<ShelfListener> log) : BackgroundService
+public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextStore texts, ILogger<ShelfListener> log) : ChannelListener(db, "text", log)
 {
-    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
+    protected override Task Begun() => shelf.Forget();
 
-    protected override async Task ExecuteAsync(CancellationToken stop)
+    protected override async Task Heard(string payload, CancellationToken stop)
     {
-        while (!stop.IsCancellationRequested)
-        {
-            try { await Listen(stop); }
-            catch (OperationCanceledException) { return; }
-            catch (Exception e) when (e is NpgsqlException or IOException)
-            {
-                log.LogWarning("Lost the database's notices of texts; trying again");
-                await Task.Delay(Pause, stop);
-            }
-        }
-    }
-
-    private async Task Listen(CancellationToken stop)
-    {
-        await using var c = await db.OpenConnectionAsync(stop);
-        var changed = new HashSet<Guid>();
-        c.Notification += (_, notice) => { if (Guid.TryParse(notice.Payload, out var id)) changed.Add(id); };
-        await using (var listen = new NpgsqlCommand("listen text", c)) await listen.ExecuteNonQueryAsync(stop);
-        await shelf.Forget();
-        while (true)
-        {
-            await c.WaitAsync(stop);
-            var ids = changed.ToList();
-            changed.Clear();
-            foreach (var id in ids)
-            {
-                texts.Forget(id);
-                await shelf.Refresh(id);
-            }
-        }
+        if (!Guid.TryParse(payload, out var id)) return;
+        texts.Forget(id);
+        await shelf.Refresh(id);
     }
 }

@@ -15,6 +15,7 @@ export function Jump({ data }: Place) {
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState('');
   const [at, setAt] = useState(0);
+  const [waits, setWaits] = useState(false);
   const navigate = useNavigate();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => { if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') { e.preventDefault(); setOpen(true); } };
@@ -30,7 +31,10 @@ export function Jump({ data }: Place) {
   const texts = useQuery({ queryKey: ['jump', data.id, word], enabled: open && word.length > 1, placeholderData: keepPreviousData, queryFn: () => get<Api<'LibraryAnswer'>>(`/library?classId=${data.id}&q=${encodeURIComponent(word)}`) });
   const named = all.filter((x) => x.name.toLowerCase().includes(word.toLowerCase())).slice(0, 6);
   const found = [...named, ...(word.length > 1 ? texts.data?.rows ?? [] : []).slice(0, 9 - named.length).map((x) => ({ key: x.id, name: x.title, what: `${t('text')}, ${x.versions.map((v) => fm(v.depth)).join(' / ')} fm`, to: `${base}/texts/${x.id}` }))];
-  const go = (target: Target | undefined) => { if (target) { setOpen(false); setAsked(''); void navigate(target.to); } };
+  const go = (target: Target | undefined) => { setWaits(false); if (target) { setOpen(false); setAsked(''); void navigate(target.to); } };
+  // Enter may come before the texts do: then it waits for them.
+  const ready = word.length < 2 || !texts.isFetching;
+  useEffect(() => { if (waits && ready) go(found[at]); });
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="jump"><MagnifyingGlass size={16} aria-hidden /><span>{t('Jump to a reader, text or place')}</span><kbd>Ctrl K</kbd></Dialog.Trigger>
@@ -38,11 +42,11 @@ export function Jump({ data }: Place) {
         <Dialog.Overlay className="veil" />
         <Dialog.Content className="dialog jumpto" aria-describedby={undefined}>
           <Dialog.Title className="hide">{t('Jump to')}</Dialog.Title>
-          <input type="search" autoFocus aria-label={t('Jump to')} placeholder={t('Type a name')} value={asked} onChange={(e) => { setAsked(e.target.value); setAt(0); }}
+          <input type="search" autoFocus aria-label={t('Jump to')} placeholder={t('Type a name')} value={asked} onChange={(e) => { setAsked(e.target.value); setAt(0); setWaits(false); }}
             onKeyDown={(e) => {
               if (e.key === 'ArrowDown') { e.preventDefault(); setAt(Math.min(at + 1, found.length - 1)); }
               if (e.key === 'ArrowUp') { e.preventDefault(); setAt(Math.max(at - 1, 0)); }
-              if (e.key === 'Enter') go(found[at]);
+              if (e.key === 'Enter') { if (ready || at < named.length) go(found[at]); else setWaits(true); }
             }} />
           <ul>{found.map((x, i) => <li key={x.key}><button className={i === at ? 'item on' : 'item'} onClick={() => go(x)}>{x.name} <span className="soft">{x.what}</span></button></li>)}</ul>
           {found.length === 0 && <p className="soft">{t('Nothing here has that name.')}</p>}

@@ -1,0 +1,42 @@
+using Npgsql;
+
+namespace DeepCurrent.Web.Live;
+
+/// <summary>Listens to one channel of the database's notices, so that it does not matter which instance wrote; a lost line is taken up again.</summary>
+public abstract class ChannelListener(NpgsqlDataSource db, string channel, ILogger log) : BackgroundService
+{
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
+
+    /// <summary>The line is there; what was said before it was is not known.</summary>
+    protected virtual Task Begun() => Task.CompletedTask;
+
+    protected abstract Task Heard(string payload, CancellationToken stop);
+
+    protected override async Task ExecuteAsync(CancellationToken stop)
+    {
+        while (!stop.IsCancellationRequested)
+        {
+            try { await Listen(stop); }
+            catch (OperationCanceledException) { return; }
+            catch (Exception e) when (e is NpgsqlException or IOException)
+            {
+                log.LogWarning("Lost the database's notices of {Channel}; trying again", channel);
+                await Task.Delay(Pause, stop);
+            }
+        }
+    }
+
+    private async Task Listen(CancellationToken stop)
+    {
+        await using var c = await db.OpenConnectionAsync(stop);
+        var waiting = new Queue<string>();
+        c.Notification += (_, notice) => waiting.Enqueue(notice.Payload);
+        await using (var listen = new NpgsqlCommand($"listen {channel}", c)) await listen.ExecuteNonQueryAsync(stop);
+        await Begun();
+        while (true)
+        {
+            await c.WaitAsync(stop);
+            while (waiting.TryDequeue(out var payload)) await Heard(payload, stop);
+        }
+    }
+}
