@@ -11,7 +11,7 @@ public sealed class OwnTextTests(Harness harness)
 
     private static object Text(string title = "The lamp", int revision = 0, bool mine = true, string body = Story, string? note = null) => new
     {
-        revision, title, kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "A keeper and a ship.", season = "", mine, note, versions = new[] { new { id = (string?)null, label = "a", body } },
+        revision, title, kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "A keeper and a ship.", season = title.StartsWith("Oranges", StringComparison.Ordinal) ? "Winter" : "", mine, note, versions = new[] { new { id = (string?)null, label = "a", body } },
         words = new[] { new { text = "dusk", part = "noun", meaning = "the time when it gets dark", example = "We go home at dusk." } },
     };
 
@@ -27,6 +27,7 @@ public sealed class OwnTextTests(Harness harness)
         view["versions"]![0]!["pages"]!.AsArray().Count.ShouldBeGreaterThan(1, "it has no page marks, so pages are made");
         ((string)view["versions"]![0]!["pages"]![0]![0]!).ShouldBe("# The lamp");
         (await ana.Get("/api/library?q=basket+of+oranges"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldContain(id);
+        (await ana.Get("/api/library?season=Winter"))["rows"]!.AsArray().Select(r => (string)r!["title"]!).ShouldAllBe(title => title == "Oranges in winter");
     }
 
     [Fact]

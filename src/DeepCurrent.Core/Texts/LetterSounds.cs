@@ -18,6 +18,9 @@ public static class LetterSounds
 {
     private static SoundPattern P(string key, string name, int stage, string example) => new(key, name, stage, example);
 
+    /// <summary>Fathoms up to which a text is read by letters and sounds, so that its patterns matter.</summary>
+    public const double DeepestOfUse = 25;
+
     /// <summary>All patterns in teaching order.</summary>
     public static readonly IReadOnlyList<SoundPattern> All =
     [

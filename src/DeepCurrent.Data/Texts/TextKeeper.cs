@@ -16,7 +16,6 @@ public sealed class TextMoved(int revision) : Exception("Somebody else has chang
 /// <summary>Puts texts into the library and changes them. Every change is a revision that can be looked at and come back to.</summary>
 public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
 {
-    private const double FirstReaders = 25;
     private static readonly char[] WordEnds = ['\'', '-'];
 
     /// <summary>Adds a text, or changes one; what it no longer has is kept for the work that was done on it.</summary>
@@ -114,7 +113,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
     {
         var body = string.Join("\n\n", x.Versions.SelectMany(v => v.Pages).SelectMany(p => p));
         var shallow = x.Versions.MinBy(v => v.Depth);
-        var patterns = shallow is null || shallow.Depth > FirstReaders ? "" : string.Join(' ', LetterSounds.Uses(string.Join("\n\n", shallow.Pages.SelectMany(p => p))).Select(u => u.Pattern.Key));
+        var patterns = shallow is null || shallow.Depth > LetterSounds.DeepestOfUse ? "" : string.Join(' ', LetterSounds.Uses(string.Join("\n\n", shallow.Pages.SelectMany(p => p))).Select(u => u.Pattern.Key));
         var words = TextCounter.Count($"{x.Title}\n\n{x.Topic}\n\n{x.Blurb}\n\n{body}").Vocabulary.Select(w => w.Word).SelectMany(w => w.Split(WordEnds)).Where(w => w.Length is > 2 and < 40).Distinct().ToArray();
         var known = await c.QueryFirstOrDefaultAsync<int>("select 1 from text_terms where text_id = @Id", new { x.Id }, t) == 1;
         await c.ExecuteAsync("""

@@ -76,7 +76,7 @@ public static class OwnTextEndpoints
             try { changed = TextReasons.WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1).Value; }
             catch (ArgumentOutOfRangeException e) { throw Refused.Field(e.ParamName ?? "text", e.Message); }
         }
-        var patterns = m.Depth.Value > 25 ? [] : LetterSounds.Uses(plain).Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words)).ToList();
+        var patterns = m.Depth.Value > LetterSounds.DeepestOfUse ? [] : LetterSounds.Uses(plain).Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words)).ToList();
         return new(m.Depth.Value, m.DepthError, chart.GradeLabel(m.Depth), plain, TextMeasuring.View(plain, m), TextReasons.Explain(plain), remarks, patterns, changed);
     }
 

@@ -32,6 +32,7 @@ export function Filters({ ask, facets, data }: Props) {
       <Choice ask={ask} field="whose" name={t('Whose')} options={[['', t('anybody’s')], ['Mine', t('mine'), count('whose', 'Mine')], ['School', t('my school’s'), count('whose', 'School')], ['Shipped', t('the library’s'), count('whose', 'Shipped')]]} />
       {values('pattern').length > 0 && <label className="stack">{t('Letter–sound pattern')}<select value={ask.of('pattern')} onChange={(e) => ask.put({ pattern: e.target.value })}><option value="">{t('any')}</option>
         {(patterns.data ?? []).filter((p) => count('pattern', p.key) > 0 || ask.of('pattern') === p.key).map((p) => <option key={p.key} value={p.key}>{t('{{name}}, as in {{example}} ({{n}})', { name: p.name, example: p.example, n: count('pattern', p.key) })}</option>)}</select></label>}
+      {(values('season').length > 0 || ask.of('season')) && <label className="stack">{t('Season or unit')}<select value={ask.of('season')} onChange={(e) => ask.put({ season: e.target.value })}><option value="">{t('any')}</option>{[...new Set([...values('season').map((v) => v.value), ask.of('season')])].filter(Boolean).map((s) => <option key={s} value={s}>{s} ({count('season', s)})</option>)}</select></label>}
       <fieldset><legend>{t('Retired')}</legend><label><input type="checkbox" checked={ask.of('retired') === 'true'} onChange={(e) => ask.put({ retired: e.target.checked ? 'true' : '' })} />{t('show retired texts instead')}</label></fieldset>
     </aside>
   );

@@ -62,6 +62,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
           <div className="fields three">{label('title', t('Title'))}{label('kind', t('Kind'), false, 'kinds')}{label('topic', t('Topic'), false, 'topics')}</div>
           <Known />
           {label('blurb', t('What it is about, in a sentence'), true)}
+          {label('season', t('Season or unit, if it belongs to one'))}
           <div className="row wrap"><label className="tickline"><input type="checkbox" checked={form.fiction} onChange={(e) => set({ fiction: e.target.checked })} />{t('Fiction')}</label>
             <label className="tickline"><input type="checkbox" checked={!form.mine} onChange={(e) => set({ mine: !e.target.checked })} />{t('Colleagues of my school see it')}</label>
             <label className="pick">{t('Spelling')} <select value={form.spelling} onChange={(e) => set({ spelling: e.target.value })}>{['British', 'American', 'Other'].map((s) => <option key={s}>{s}</option>)}</select></label></div>
