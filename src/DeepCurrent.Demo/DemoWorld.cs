@@ -2,6 +2,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
@@ -181,22 +182,17 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         for (var page = 0; page < pages; page++) await tickets.Spend(ticket, Guid.CreateVersion7(), page, seconds / pages * (0.85 + 0.3 * random.NextDouble()), when.AddSeconds(seconds * page / pages));
         var clock = when.AddSeconds(seconds);
         var stopAfter = thisWeek && random.NextDouble() < 0.25 ? 3 : int.MaxValue;
-        foreach (var q in text.Questions.Take(stopAfter))
+        foreach (var q in text.Questions.Where(q => !q.Guided).Take(stopAfter))
             for (var attempt = 0; attempt < 2; attempt++)
             {
                 clock = clock.AddSeconds(12 + 20 * random.NextDouble());
                 var right = reader.Answers(q, new(version.Depth), attempt);
-                var answer = right ? q.Choices.ToList().FindIndex(c => c.Right) : WrongChoice(q);
+                var sentences = q.Kind is QuestionKind.Sentence ? await texts.Sentences(version.Id) : [];
+                var answer = SimulatedAnswer.To(q, right, sentences, version.Label, random);
                 await tickets.Answer(ticketId, reader.Id, new(Guid.CreateVersion7(), q.Id, answer, clock, 9000 + random.Next(12000)), clock);
                 if (right) break;
             }
         if (stopAfter == int.MaxValue) await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5));
-    }
-
-    private int WrongChoice(Question q)
-    {
-        var wrong = Enumerable.Range(0, q.Choices.Count).Where(i => !q.Choices[i].Right).ToList();
-        return wrong[random.Next(wrong.Count)];
     }
 
     private async Task Record(SimulatedReader p, Adult teacher, YearCalendar year, DateTimeOffset at)

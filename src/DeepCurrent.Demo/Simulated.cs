@@ -14,6 +14,7 @@ internal sealed record SimulatedText(TextRow Row, IReadOnlyList<Question> Questi
 /// <summary>A reader with a true depth, strengths and habits that only the simulation knows.</summary>
 internal sealed class SimulatedReader
 {
+    private const int TypicalSentences = 20;
     private readonly Random random;
     private readonly double pace;
     private readonly Dictionary<Strand, double> strengths;
@@ -50,8 +51,28 @@ internal sealed class SimulatedReader
     public bool Answers(Question q, Fathoms text, int attempt)
     {
         var ability = Depth + strengths[q.Strand] + (attempt > 0 ? 6 : 0) - (Hurries ? 9 : 0);
-        var guess = QuestionDifficulty.Guess(q.Choices.Count);
-        return random.NextDouble() < guess + (1 - guess) / (1 + Math.Exp(-(ability - q.Difficulty(text).Value) / Fathoms.PerLogit));
+        var guess = q.Guess(TypicalSentences);
+        return random.NextDouble() < guess + (1 - guess) / (1 + Math.Exp(-(ability - q.Difficulty(text, TypicalSentences).Value) / Fathoms.PerLogit));
+    }
+}
+
+/// <summary>What a simulated reader answers.</summary>
+internal static class SimulatedAnswer
+{
+    public static Response To(Question q, bool right, IReadOnlyList<string> sentences, string version, Random random)
+    {
+        if (q.Written) return new([], q.Rubric is { Samples: [var good, ..] samples } ? right ? good : samples[^1] : "I think it was the tide.");
+        if (Scoring.RightOne(q, sentences, version) is not { } best) return new([0]);
+        if (right) return best;
+        var n = q.Kind is QuestionKind.Sentence ? sentences.Count : q.Choices.Count;
+        for (var k = 0; k < 50; k++)
+        {
+            var order = Enumerable.Range(0, n).ToArray();
+            random.Shuffle(order);
+            Response guess = new([.. order.Where(i => q.Kind is not QuestionKind.Match || !string.IsNullOrEmpty(q.Choices[i].Match)).Take(best.Picks.Count)]);
+            if (Scoring.Score(q, guess, sentences, version).Right == false) return guess;
+        }
+        return best;
     }
 }
 

@@ -24,7 +24,7 @@ public sealed class WalkTests(Harness harness)
         foreach (var q in key)
         {
             var choices = q!["choices"]!.AsArray().Select(c => (bool)c!["right"]!).ToList();
-            var answer = new { questionId = (string)q["id"]!, choice = choices.IndexOf(right), at = DateTimeOffset.UtcNow, milliseconds = 20_000 };
+            var answer = new { questionId = (string)q["id"]!, picks = new[] { choices.IndexOf(right) }, at = DateTimeOffset.UtcNow, milliseconds = 20_000 };
             var id = Guid.NewGuid();
             (await reader.Put($"/api/my/tickets/{ticket}/answers/{id}", answer)).EnsureSuccessStatusCode();
             // The same answer sent again, as after a lost connection, changes nothing.
@@ -80,7 +80,7 @@ public sealed class WalkTests(Harness harness)
         // A wrong answer tells why it is wrong, and not which is right.
         var q = key[0]!;
         var wrong = q["choices"]!.AsArray().Select(c => (bool)c!["right"]!).ToList().IndexOf(false);
-        var said = (await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", new { questionId = (string)q["id"]!, choice = wrong, at = DateTimeOffset.UtcNow, milliseconds = 9000 }))).ToJsonString();
+        var said = (await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", new { questionId = (string)q["id"]!, picks = new[] { wrong }, at = DateTimeOffset.UtcNow, milliseconds = 9000 }))).ToJsonString();
         said.ShouldContain((string)q["choices"]![wrong]!["reason"]!);
         said.ShouldNotContain((string)q["choices"]!.AsArray().Single(c => (bool)c!["right"]!)!["reason"]!);
     }
@@ -94,7 +94,7 @@ public sealed class WalkTests(Harness harness)
         var ticket = (string)(await reader.Get("/api/my/tickets")).AsArray()[0]!["id"]!;
         (await reader.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
         var q = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]![0]!;
-        var answer = new { questionId = (string)q["id"]!, choice = 0, at = DateTimeOffset.UtcNow.AddDays(9), milliseconds = 200 };
+        var answer = new { questionId = (string)q["id"]!, picks = new[] { 0 }, at = DateTimeOffset.UtcNow.AddDays(9), milliseconds = 200 };
         (await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer)).EnsureSuccessStatusCode();
         ((string)(await reader.Problem(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer), 409))["code"]!).ShouldBe("no-attempt-left");
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();

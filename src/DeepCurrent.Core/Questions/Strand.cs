@@ -5,6 +5,16 @@ namespace DeepCurrent.Core.Questions;
 /// <summary>The kind of comprehension a question asks for.</summary>
 public enum Strand { Retrieve, Infer, WordMeaning, Summarise, Structure, AuthorsCraft, Connect }
 
+/// <summary>The names strands have in files.</summary>
+public static class Strands
+{
+    /// <summary>"author's craft" for <see cref="Strand.AuthorsCraft"/>.</summary>
+    public static string Name(Strand strand) => strand switch { Strand.WordMeaning => "word meaning", Strand.AuthorsCraft => "author's craft", _ => strand.ToString().ToLowerInvariant() };
+
+    /// <summary>The strand of a name, or null.</summary>
+    public static Strand? Parse(string? name) => Enum.GetValues<Strand>().Cast<Strand?>().FirstOrDefault(s => string.Equals(Name(s!.Value), name?.Trim().Replace('’', '\''), StringComparison.OrdinalIgnoreCase));
+}
+
 /// <summary>How hard a question is before anybody has answered it.</summary>
 public static class QuestionDifficulty
 {
@@ -25,9 +35,12 @@ public static class QuestionDifficulty
     };
 
     /// <summary>Default difficulty: a reader at the text's depth answers 80 % of ordinary questions, guessing included.</summary>
-    public static Fathoms Default(Fathoms text, int choices, Strand strand)
+    /// <param name="guess">Chance to be right by guessing, 0 to below 0.8.</param>
+    /// <param name="offset">Fathoms by which it is harder than its strand.</param>
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="guess"/> lies outside its range.</exception>
+    public static Fathoms Default(Fathoms text, double guess, Strand strand, double offset = 0)
     {
-        var guess = Guess(choices);
-        return text + (Offset(strand) - Fathoms.PerLogit * Math.Log((Forecast.AtSameDepth - guess) / (1 - Forecast.AtSameDepth)));
+        if (!(guess >= 0 && guess < Forecast.AtSameDepth)) throw new ArgumentOutOfRangeException(nameof(guess), guess, "Guessing succeeds less often than 80 % of the time.");
+        return text + (Offset(strand) + offset - Fathoms.PerLogit * Math.Log((Forecast.AtSameDepth - guess) / (1 - Forecast.AtSameDepth)));
     }
 }

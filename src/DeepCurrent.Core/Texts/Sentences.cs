@@ -12,6 +12,32 @@ public static class Sentences
     private static readonly HashSet<string> SaidWords = new(StringComparer.Ordinal)
         { "said", "asked", "cried", "called", "shouted", "whispered", "answered", "replied", "laughed", "yelled", "says", "asks", "wondered", "added", "sighed" };
 
+    /// <summary>The sentences of a text in order, each with its marks; what holds no word is left out.</summary>
+    /// <remarks>Ends where the counting of sentences ends them.</remarks>
+    public static IReadOnlyList<string> Of(ReadOnlySpan<char> text)
+    {
+        var found = new List<string>();
+        int start = 0, at = 0, wordStart = 0, wordEnd = 0;
+        var words = false;
+        while (at < text.Length)
+        {
+            if (char.IsLetterOrDigit(text[at]))
+            {
+                (wordStart, wordEnd, words) = (at, TextCounter.WordEnd(text, at), true);
+                at = wordEnd;
+            }
+            else if (words && EndsAt(text, at, text[wordStart..wordEnd]))
+            {
+                while (++at < text.Length && text[at] is '.' or '!' or '?' or '…' or '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_') { }
+                found.Add(text[start..at].Trim().ToString());
+                (start, words) = (at, false);
+            }
+            else at++;
+        }
+        if (words) found.Add(text[start..].Trim().ToString());
+        return found;
+    }
+
     /// <summary>True where the character at <paramref name="at"/> ends a sentence.</summary>
     /// <param name="lastWord">The word before the mark, without the mark.</param>
     public static bool EndsAt(ReadOnlySpan<char> text, int at, ReadOnlySpan<char> lastWord)

@@ -5,10 +5,10 @@ namespace DeepCurrent.Data.Assignments;
 
 public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Forecast);
 
-public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets);
+public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets, bool Guided = true);
 
 public sealed record AssignmentRow(Guid Id, Guid ClassId, Guid TextId, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions,
-    int Tickets, int Waiting, int UnderWay, int Done, double? MeanScore);
+    int Tickets, int Waiting, int UnderWay, int Done, int ToMark, double? MeanScore);
 
 public sealed record TicketRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, string Version, double VersionDepth, string State, double Forecast, int Page, int Pages,
     double? Score, double Seconds, DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? BeforeSd, double? AfterMean, double? AfterSd);
@@ -25,8 +25,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("""
-            insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions)
-            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions)
+            insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided)
+            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @Guided)
             """, a, t);
         await c.ExecuteAsync("""
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
@@ -134,7 +134,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return (await c.QueryAsync<(Guid, string, int, int)>("""
             select k.reader_id, q.strand, count(*) filter (where w.correct)::int, count(*)::int
             from enrolment e join ticket k on k.reader_id = e.reader_id join answer w on w.ticket_id = k.id join question q on q.id = w.question_id
-            where e.class_id = @classId and e.to_day is null and w.attempt = 1 and not w.rushed and w.at >= @since and k.handed_in_at is not null
+            where e.class_id = @classId and e.to_day is null and w.attempt = 1 and w.correct is not null and q.place is null and not w.rushed and w.at >= @since and k.handed_in_at is not null
             group by k.reader_id, q.strand
             limit 10000
             """, new { classId, since })).ToList();
@@ -160,6 +160,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                count(k.id) filter (where k.state = 'waiting')::int as waiting,
                count(k.id) filter (where k.state = 'under way')::int as under_way,
                count(k.id) filter (where k.handed_in_at is not null and k.state <> 'withdrawn')::int as done,
+               count(k.id) filter (where k.state in ('to mark', 'marked'))::int as to_mark,
                avg(k.score) as mean_score
         from assignment a join text t on t.id = a.text_id left join ticket k on k.assignment_id = a.id
         """;

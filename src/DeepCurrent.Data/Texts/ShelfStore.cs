@@ -26,7 +26,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
                    coalesce(q.n, 0) as questions, coalesce(w.n, 0) as deck
             from text t
             join text_terms x on x.text_id = t.id
-            left join (select text_id, count(*)::int as n from question where not retired and (@textId::uuid is null or text_id = @textId) group by text_id) q on q.text_id = t.id
+            left join (select text_id, count(*)::int as n from question where not retired and place is null and (@textId::uuid is null or text_id = @textId) group by text_id) q on q.text_id = t.id
             left join (select text_id, count(*)::int as n from word where @textId::uuid is null or text_id = @textId group by text_id) w on w.text_id = t.id
             where @textId::uuid is null or t.id = @textId
             """, new { textId });

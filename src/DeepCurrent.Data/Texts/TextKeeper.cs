@@ -95,9 +95,16 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         await c.ExecuteAsync("update question set retired = true where text_id = @Id and id <> all(@ids)", new { x.Id, ids = x.Questions.Select(q => q.Id).ToArray() }, t);
         foreach (var q in x.Questions)
             await c.ExecuteAsync("""
-                insert into question (id, text_id, position, strand, stem, choices, proofs) values (@Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb)
-                on conflict (id) do update set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb, proofs = @proofs::jsonb, retired = false where question.text_id = @text
-                """, new { q.Id, text = x.Id, q.Position, strand = q.Strand.ToString(), q.Stem, choices = Database.ToJson(q.Choices), proofs = Database.ToJson(q.Proofs) }, t);
+                insert into question (id, text_id, position, strand, stem, choices, proofs, kind, evidence, harder, place, rubric)
+                values (@Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb, @kind, @Evidence, @Offset, @place::jsonb, @rubric::jsonb)
+                on conflict (id) do update set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb, proofs = @proofs::jsonb, retired = false,
+                  kind = @kind, evidence = @Evidence, harder = @Offset, place = @place::jsonb, rubric = @rubric::jsonb
+                where question.text_id = @text
+                """, new
+            {
+                q.Id, text = x.Id, q.Position, strand = q.Strand.ToString(), q.Stem, choices = Database.ToJson(q.Choices), proofs = Database.ToJson(q.Proofs),
+                kind = q.Kind.ToString(), q.Evidence, q.Offset, place = q.Guided ? Database.ToJson(q.After) : null, rubric = q.Rubric is null ? null : Database.ToJson(q.Rubric),
+            }, t);
         await c.ExecuteAsync("delete from question q where q.text_id = @Id and q.retired and not exists (select 1 from answer a where a.question_id = q.id)", new { x.Id }, t);
     }
 

@@ -1,6 +1,5 @@
 using System.Collections.Concurrent;
 using Dapper;
-using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -9,21 +8,9 @@ namespace DeepCurrent.Data.Texts;
 
 public sealed record VersionHead(Guid Id, Guid TextId, string Label, int Position, int Words, double Depth, double DepthError);
 
+/// <param name="OnTheWay">Questions between its paragraphs.</param>
 /// <param name="Used">Tickets handed in by the class that asks.</param>
-public sealed record TextRow(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int Used, IReadOnlyList<VersionHead> Versions);
-
-public sealed record Choice(string Text, bool Right, string Reason);
-
-/// <param name="Proofs">The sentence that proves the answer, by version label; "all" where the versions share it.</param>
-public sealed record Question(Guid Id, int Position, Strand Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs)
-{
-    public Fathoms Difficulty(Fathoms text) => QuestionDifficulty.Default(text, Choices.Count, Strand);
-
-    public string? Proof(string version) => Proofs.GetValueOrDefault(version) ?? Proofs.GetValueOrDefault("all");
-
-    /// <summary>Words a reader has to read before answering.</summary>
-    public int Words => Stem.Split(' ').Length + Choices.Sum(c => c.Text.Split(' ').Length);
-}
+public sealed record TextRow(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int OnTheWay, int Used, IReadOnlyList<VersionHead> Versions);
 
 public sealed record Word(string Text, string Part, string Meaning, string Example);
 
@@ -73,7 +60,8 @@ public sealed class TextStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync("""
             select t.id, t.slug, t.title, t.kind, t.topic, t.fiction, t.blurb,
-                   (select count(*)::int from question q where q.text_id = t.id and not q.retired) as questions,
+                   (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null) as questions,
+                   (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is not null) as on_the_way,
                    (select count(*)::int from assignment a join ticket k on k.assignment_id = a.id where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
             from text t
             where case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId))) end
@@ -87,7 +75,7 @@ public sealed class TextStore(NpgsqlDataSource db)
             """, new { ids = ids?.ToArray(), schoolId, adultId, classId });
         var texts = (await all.ReadAsync<TextFlat>()).ToList();
         var versions = (await all.ReadAsync<VersionHead>()).ToLookup(v => v.TextId);
-        return [.. texts.Select(t => new TextRow(t.Id, t.Slug, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Questions, t.Used, [.. versions[t.Id]]))];
+        return [.. texts.Select(t => new TextRow(t.Id, t.Slug, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Questions, t.OnTheWay, t.Used, [.. versions[t.Id]]))];
     }
 
     /// <summary>Whose a text is, for whoever may see it.</summary>
@@ -156,9 +144,12 @@ public sealed class TextStore(NpgsqlDataSource db)
     private async Task<IReadOnlyList<Question>> ReadQuestions(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs from question where text_id = @textId and not retired order by position limit 50", new { textId }))
-            .Select(q => new Question(q.Id, q.Position, Enum.Parse<Strand>(q.Strand), q.Stem, Database.FromJson<List<Choice>>(q.Choices), Database.FromJson<Dictionary<string, string>>(q.Proofs))).ToList();
+        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence, harder, place::text as place, rubric::text as rubric from question where text_id = @textId and not retired order by position limit 100", new { textId }))
+            .Select(q => q.Question()).ToList();
     }
+
+    /// <summary>The sentences of a version, as pick-the-sentence questions number them.</summary>
+    public async Task<IReadOnlyList<string>> Sentences(Guid versionId) => Scoring.SentencesOf((await Body(versionId)).Pages);
 
     public async Task<IReadOnlyList<Word>> Words(Guid textId)
     {
@@ -168,12 +159,16 @@ public sealed class TextStore(NpgsqlDataSource db)
 
     private const string BodySql = "select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error, v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason, a.name as stated_by, v.stated_at from version v join text t on t.id = v.text_id left join adult a on a.id = v.stated_by";
 
-    private sealed record TextFlat(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int Used);
+    private sealed record TextFlat(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int OnTheWay, int Used);
 
     private sealed record VersionFlat(Guid Id, Guid TextId, string Title, string Label, string Pages, int Words, double Depth, double DepthError, string Measure, double FormulaDepth, double FormulaError, double? StatedDepth, string? StatedReason, string? StatedBy, DateTimeOffset? StatedAt)
     {
         public VersionBody Body() => new(Id, TextId, Title, Label, Database.FromJson<List<List<string>>>(Pages), Words, Depth, DepthError, Measure, FormulaDepth, FormulaError, StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null);
     }
 
-    private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs);
+    private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs, string Kind, bool Evidence, double Harder, string? Place, string? Rubric)
+    {
+        public Question Question() => new(Id, Position, Enum.Parse<Strand>(Strand), Stem, Database.FromJson<List<Choice>>(Choices), Database.FromJson<Dictionary<string, string>>(Proofs),
+            Enum.Parse<QuestionKind>(Kind), Evidence, Harder, Place is null ? null : Database.FromJson<Dictionary<string, int>>(Place), Rubric is null ? null : Database.FromJson<Rubric>(Rubric));
+    }
 }

@@ -3,8 +3,8 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
-using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
 using Npgsql;
 
@@ -14,16 +14,21 @@ namespace DeepCurrent.Data.Tickets;
 public sealed record MyTicket(Guid Id, string Title, string Blurb, int Words, int Pages, int Page, int Questions, int Answered, string State, DateOnly? DueOn, string Directions, double? Score, DateTimeOffset? HandedInAt);
 
 /// <summary>One ticket, ready to be worked on.</summary>
-public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid VersionId, string State, int Attempts, int Page, double? Score, string Directions, Guid ClassId, Guid SchoolYearId, double VersionDepth, string VersionLabel);
+public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid VersionId, string State, int Attempts, int Page, double? Score, string Directions, Guid ClassId, Guid SchoolYearId, double VersionDepth, string VersionLabel, bool Guided);
 
-public sealed record AnswerRow(Guid Id, Guid QuestionId, int Attempt, int Choice, bool Correct, DateTimeOffset At, int Milliseconds, bool Rushed);
+/// <param name="Correct">Null for a written answer that nobody has marked.</param>
+/// <param name="Mark">0 to 3, of a written answer.</param>
+public sealed record AnswerRow(Guid Id, Guid QuestionId, int Attempt, Response Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment)
+{
+    public bool Right => Correct ?? false;
+}
 
 /// <summary>What a reader sends for one question.</summary>
 /// <param name="Id">Made by the client: the same answer sent twice is kept once.</param>
-public sealed record NewAnswer(Guid Id, Guid QuestionId, int Choice, DateTimeOffset At, int Milliseconds);
+public sealed record NewAnswer(Guid Id, Guid QuestionId, Response Response, DateTimeOffset At, int Milliseconds);
 
 /// <summary>Why an answer was not kept.</summary>
-public enum AnswerOutcome { Kept, KeptBefore, NoSuchQuestion, NoSuchChoice, NoAttemptLeft, NotOpen }
+public enum AnswerOutcome { Kept, KeptBefore, NoSuchQuestion, NoAnswer, NoAttemptLeft, NotOpen }
 
 /// <summary>The reader's side: their tickets, the time they spend, their answers, handing in.</summary>
 public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
@@ -33,8 +38,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<MyTicket>("""
             select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
-                   (select count(*)::int from question q where q.text_id = t.id) as questions,
-                   (select count(distinct w.question_id)::int from answer w where w.ticket_id = k.id) as answered,
+                   (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null) as questions,
+                   (select count(distinct w.question_id)::int from answer w join question q on q.id = w.question_id where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
                    k.state, a.due_on, a.directions, k.score, k.handed_in_at
             from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
@@ -49,8 +54,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         return await Find(c, null, ticketId, readerId, lockRow: false);
     }
 
-    private static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) => c.QuerySingleOrDefaultAsync<OpenTicket>("""
-        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, v.depth as version_depth, v.label as version_label
+    internal static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) => c.QuerySingleOrDefaultAsync<OpenTicket>("""
+        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, v.depth as version_depth, v.label as version_label, a.guided
         from ticket k join assignment a on a.id = k.assignment_id join class c on c.id = a.class_id join version v on v.id = k.version_id
         where k.id = @ticketId and k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
         """ + (lockRow ? " for update of k" : ""), new { ticketId, readerId }, t)!;
@@ -61,8 +66,13 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         return await Answers(c, null, ticketId);
     }
 
-    private static async Task<IReadOnlyList<AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId) => (await c.QueryAsync<AnswerRow>(
-        "select id, question_id, attempt, choice, correct, at, milliseconds, rushed from answer where ticket_id = @ticketId order by at, attempt limit 200", new { ticketId }, t)).ToList();
+    internal static async Task<IReadOnlyList<AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId) => (await c.QueryAsync<AnswerFlat>(
+        "select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark, comment from answer where ticket_id = @ticketId order by at, attempt limit 400", new { ticketId }, t)).Select(a => a.Row()).ToList();
+
+    private sealed record AnswerFlat(Guid Id, Guid QuestionId, int Attempt, string Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment)
+    {
+        public AnswerRow Row() => new(Id, QuestionId, Attempt, Database.FromJson<Response>(Response), Correct, At, Milliseconds, Rushed, Mark, Comment);
+    }
 
     public async Task Open(OpenTicket ticket, DateTimeOffset now)
     {
@@ -95,17 +105,20 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         var answers = await Answers(c, t, ticketId);
         if (answers.Any(a => a.Id == given.Id)) return AnswerOutcome.KeptBefore;
         if (ticket.State is not "under way") return AnswerOutcome.NotOpen;
-        if ((await texts.Questions(ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId) is not { } question) return AnswerOutcome.NoSuchQuestion;
-        if (given.Choice < 0 || given.Choice >= question.Choices.Count) return AnswerOutcome.NoSuchChoice;
-        var attempts = answers.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Correct).ToList();
-        if (!TicketLife.MayTry(attempts, ticket.Attempts)) return AnswerOutcome.NoAttemptLeft;
+        if ((await texts.Questions(ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
+        var sentences = question.Kind is QuestionKind.Sentence ? await texts.Sentences(ticket.VersionId) : [];
+        if (!Scoring.Answers(question, given.Response, sentences)) return AnswerOutcome.NoAnswer;
+        var attempts = answers.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Right).ToList();
+        // What is written is not scored here, so there is nothing to try again.
+        if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts)) return AnswerOutcome.NoAttemptLeft;
         var at = given.At > now ? now : given.At < now.AddDays(-30) ? now : given.At;
+        var response = question.Kind is QuestionKind.Sentence ? given.Response with { Words = sentences[given.Response.Picks[0]] } : given.Response;
         await c.ExecuteAsync("""
-            insert into answer (id, ticket_id, question_id, attempt, choice, correct, at, milliseconds, rushed)
-            values (@Id, @ticketId, @QuestionId, @attempt, @Choice, @correct, @at, @Milliseconds, @rushed)
+            insert into answer (id, ticket_id, question_id, attempt, response, correct, at, milliseconds, rushed)
+            values (@Id, @ticketId, @QuestionId, @attempt, @response::jsonb, @correct, @at, @Milliseconds, @rushed)
             """, new
         {
-            given.Id, ticketId, given.QuestionId, attempt = attempts.Count + 1, given.Choice, correct = question.Choices[given.Choice].Right, at, given.Milliseconds,
+            given.Id, ticketId, given.QuestionId, attempt = attempts.Count + 1, response = Database.ToJson(response), correct = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right, at, given.Milliseconds,
             rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds)),
         }, t);
         await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
@@ -121,25 +134,12 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         await using var t = await c.BeginTransactionAsync();
         var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
         if (ticket is null) return null;
-        if (ticket.State is "released") return ticket.State;
+        if (ticket.State is "released" or "to mark" or "marked") return ticket.State;
         if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.HandedIn) is not { } handedIn) return null;
-        var done = TicketLife.After(handedIn, TicketStep.ScoredWhole)!.Value;
-        var questions = await texts.Questions(ticket.TextId);
-        var answers = await Answers(c, t, ticketId);
-        var marks = questions.Select(q => TicketLife.MarkOf([.. answers.Where(a => a.QuestionId == q.Id).OrderBy(a => a.Attempt).Select(a => a.Correct)])).ToList();
-        var before = (await DepthKeeper.Trail(c, t, readerId, year, chart, now)).Now;
-        // A question that was taken out of the quiz meanwhile says nothing any more.
-        var asked = questions.ToDictionary(q => q.Id);
-        await DepthKeeper.Insert(c, t, readerId, [.. answers.Where(a => a.Attempt == 1 && asked.ContainsKey(a.QuestionId)).Select(a => Piece(a, asked[a.QuestionId], ticket))], null);
-        var after = await DepthKeeper.Recompute(c, t, readerId, year, chart, now);
-        await c.ExecuteAsync("""
-            update ticket set state = @state, handed_in_at = @now, changed_at = @now, score = @score, before_mean = @bm, before_sd = @bs, after_mean = @am, after_sd = @asd where id = @ticketId;
-            select pg_notify('ticket', @class)
-            """, new { ticketId, state = TicketLife.Name(done), now, score = TicketLife.Score(marks), bm = before.Mean, bs = before.Sd, am = after.Mean, asd = after.Sd, @class = ticket.ClassId.ToString() }, t);
+        var work = await TicketWork.Of(texts, ticket, await Answers(c, t, ticketId));
+        var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
+        await work.Settle(c, t, year, chart, done, now, handingIn: true);
         await t.CommitAsync();
         return TicketLife.Name(done);
     }
-
-    private static EvidenceRow Piece(AnswerRow a, Question q, OpenTicket ticket) => new(a.Id, a.At, "answer", q.Difficulty(new(ticket.VersionDepth)).Value, QuestionDifficulty.Guess(q.Choices.Count),
-        a.Correct, null, null, null, null, null, q.Strand.ToString(), ticket.Id, a.Rushed ? "rushed" : null, "");
 }

@@ -1,15 +1,19 @@
 using System.Text.RegularExpressions;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Texts;
 
 namespace DeepCurrent.Formats.Content;
 
 /// <summary>A text as its content folder describes it: text.yaml, quiz.yaml, and one Markdown file a version.</summary>
-public sealed record TextFolder(string Slug, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb, IReadOnlyList<VersionFile> Versions, IReadOnlyList<QuestionFile> Questions, IReadOnlyList<WordFile> Words);
+public sealed record TextFolder(string Slug, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb, string Season, IReadOnlyList<VersionFile> Versions, IReadOnlyList<Question> Questions, IReadOnlyList<WordFile> Words);
 
 /// <param name="Target">Depth the writer aimed at, fm.</param>
 /// <param name="Body">Markdown: paragraphs, headings, and --- between pages.</param>
 public sealed record VersionFile(string Label, double Target, string Body)
 {
+    /// <summary>The version as a quiz is checked against it.</summary>
+    public CheckedVersion Checked => new(Label, [.. Pages.SelectMany(p => p)], TextMeasurer.Measure(Prose).Depth.Value);
+
     /// <summary>The words a reader reads: no marks of Markdown.</summary>
     public string PlainText => string.Join("\n\n", Pages.SelectMany(p => p).Select(p => p.TrimStart('#', ' ')));
 
@@ -26,12 +30,6 @@ public sealed record VersionFile(string Label, double Target, string Body)
     /// <summary>A heading stands alone, whether or not a blank line follows it.</summary>
     private static readonly Regex Heading = new(@"^(#+ [^\n]*)\n", RegexOptions.Multiline);
 }
-
-/// <param name="Proof">The sentence of each version that proves the answer, by version label; "all" where they share it.</param>
-public sealed record QuestionFile(Strand Strand, string Stem, IReadOnlyList<ChoiceFile> Choices, IReadOnlyDictionary<string, string> Proof);
-
-/// <param name="Reason">Why it is right, or what went wrong.</param>
-public sealed record ChoiceFile(string Text, bool Right, string Reason);
 
 public sealed record WordFile(string Word, string PartOfSpeech, string Meaning, string Example);
 

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
@@ -20,14 +21,19 @@ public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Gui
 public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string Version, double VersionDepth, int Forecast, string Zone, string? Before);
 
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
+/// <param name="Guided">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
-public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions);
+public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions, bool? Guided);
 
 public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets);
 
-public sealed record AnswerView(Guid QuestionId, IReadOnlyList<int> Choices, string Mark, bool Rushed);
+/// <param name="Correct">Null for a written answer that nobody has marked.</param>
+/// <param name="Mark">0 to 3, of a written answer.</param>
+public sealed record TryView(Guid Id, IReadOnlyList<int> Picks, string Words, bool? Correct, int? Mark, string Comment);
 
-public sealed record TicketView(TicketRow Ticket, Guid ClassId, string Title, IReadOnlyList<Texts.QuestionView> Questions, IReadOnlyList<AnswerView> Answers);
+public sealed record AnswerView(Guid QuestionId, IReadOnlyList<TryView> Tries, string Mark, bool Rushed);
+
+public sealed record TicketView(TicketRow Ticket, Guid ClassId, string Title, bool MayMark, IReadOnlyList<Texts.QuestionView> Questions, IReadOnlyList<AnswerView> Answers);
 
 public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<TicketRow> Tickets);
 
@@ -64,13 +70,13 @@ public static class AssignmentEndpoints
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
         var title = (await texts.Find(request.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
-        if ((await texts.Questions(request.TextId)).Count == 0) throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
+        if ((await texts.Questions(request.TextId)).All(q => q.Guided)) throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
         var fits = (await Fits(request.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
         if (fits.Count == 0) throw Refused.Field("readerIds", "Nobody is left to give this to: everyone chosen has had it already.");
         var versions = await texts.Versions(request.TextId, place.SchoolId);
         var tickets = fits.Select(f => Fixed(f, request.Versions, versions, chosen)).ToList();
         var id = Guid.CreateVersion7();
-        await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets));
+        await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets, request.Guided ?? true));
         var change = await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });
         return new(id, change, tickets.Count);
     }
@@ -122,13 +128,14 @@ public static class AssignmentEndpoints
     private static async Task<TicketView> Ticket(Guid ticketId, Desk desk, AssignmentStore assignments, TextStore texts, TicketStore tickets)
     {
         var (ticket, classId, textId, title) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        await desk.Class(classId, Deed.SeeClass);
-        var questions = await texts.Questions(textId);
+        var place = await desk.Class(classId, Deed.SeeClass);
         var answers = (await tickets.Answers(ticketId)).ToLookup(a => a.QuestionId);
-        return new(ticket, classId, title, [.. questions.Select(q => new Texts.QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs))],
-            [.. questions.Select(q => Shown(q.Id, [.. answers[q.Id].OrderBy(a => a.Attempt)]))]);
+        // Guided questions are shown where they were answered; the quiz is shown whole.
+        var questions = (await texts.Questions(textId)).Where(q => !q.Guided || answers[q.Id].Any()).ToList();
+        var mayMark = AccessRules.May(desk.Who.Role, Deed.Mark, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, desk.Who.Lead));
+        return new(ticket, classId, title, mayMark, [.. questions.Select(Texts.QuestionView.Of)], [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))]);
     }
 
-    private static AnswerView Shown(Guid questionId, IReadOnlyList<AnswerRow> attempts) =>
-        new(questionId, [.. attempts.Select(a => a.Choice)], TicketLife.MarkOf([.. attempts.Select(a => a.Correct)]).ToString(), attempts.Count > 0 && attempts[0].Rushed);
+    private static AnswerView Shown(Question q, IReadOnlyList<AnswerRow> attempts) =>
+        new(q.Id, [.. attempts.Select(a => new TryView(a.Id, a.Response.Picks, a.Response.Words, a.Correct, a.Mark, a.Comment))], TicketLife.MarkOf([.. attempts.Select(a => a.Right)]).ToString(), attempts.Count > 0 && attempts[0].Rushed);
 }

@@ -69,7 +69,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -155,6 +155,8 @@ public static class Application
         LibraryEndpoints.Map(api);
         OwnTextEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
+        QuizEndpoints.Map(api);
+        MarkingEndpoints.Map(api);
         MyEndpoints.Map(api);
         GoalEndpoints.Map(api);
         GroupEndpoints.Map(api);

@@ -39,8 +39,8 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
         return text with { Id = id, Versions = [.. text.Versions.Select(v => v with { Id = versions.GetValueOrDefault(v.Label, v.Id) })], Questions = [.. text.Questions.Select(q => q with { Id = questions.GetValueOrDefault(q.Stem, q.Id) })] };
     }
 
-    private static NewText Measured(TextFolder text) => new(Guid.CreateVersion7(), null, text.Slug, text.Title, text.Kind, text.Topic, text.Fiction, text.Spelling, text.Blurb,
+    internal static NewText Measured(TextFolder text) => new(Guid.CreateVersion7(), null, text.Slug, text.Title, text.Kind, text.Topic, text.Fiction, text.Spelling, text.Blurb,
         [.. text.Versions.Select((v, i) => TextMeasuring.Version(Guid.CreateVersion7(), v.Label, i, v, paged: true))],
-        [.. text.Questions.Select((q, i) => new Question(Guid.CreateVersion7(), i, q.Strand, q.Stem, [.. q.Choices.Select(c => new Choice(c.Text, c.Right, c.Reason))], q.Proof))],
-        [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))]);
+        [.. text.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
+        [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))], Season: text.Season);
 }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
@@ -85,9 +86,10 @@ public static class OwnTextEndpoints
         desk.Library();
         var before = textId is { } id ? await Changeable(id, desk, texts) : null;
         Check(r);
-        var known = before is null ? [] : (await texts.Bodies(before.Id)).Select(v => v.Id).ToHashSet();
+        var bodies = before is null ? [] : await texts.Bodies(before.Id);
+        var known = bodies.Select(v => v.Id).ToHashSet();
         var versions = r.Versions.Select((v, i) => TextMeasuring.Version(v.Id is { } vid && known.Contains(vid) ? vid : Guid.CreateVersion7(), Short(v.Label, ((char)('a' + i)).ToString(), 20), i, new VersionFile("", 0, v.Body), v.Body.Contains("\n---\n", StringComparison.Ordinal))).ToList();
-        var questions = before is null ? [] : await texts.Questions(before.Id);
+        var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
         var made = new NewText(before?.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}", r.Title.Trim(), r.Kind.Trim(), r.Topic.Trim(), r.Fiction, Short(r.Spelling, "British", 20), r.Blurb?.Trim() ?? "",
             versions, questions, [.. (r.Words ?? []).Where(w => !string.IsNullOrWhiteSpace(w.Text)).Select(w => new Word(w.Text.Trim(), w.Part?.Trim() ?? "", w.Meaning?.Trim() ?? "", w.Example?.Trim() ?? ""))],
             before?.OwnerId ?? desk.Who.Id, r.Mine, r.Season?.Trim() ?? "", before?.CopiedFrom);
@@ -100,7 +102,7 @@ public static class OwnTextEndpoints
     {
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
             foreach (var v in text.Versions)
-                if (q.Proof(v.Label) is not { } proof || !string.Join("\n", v.Pages.SelectMany(p => p)).Contains(proof, StringComparison.Ordinal))
+                if (!q.Written && (q.Proof(v.Label) is not { } proof || !string.Join("\n", v.Pages.SelectMany(p => p)).Contains(proof, StringComparison.Ordinal)))
                     yield return $"Question {i}: the sentence that proves its answer is not in version {v.Label}.";
         foreach (var w in text.Words)
             if (!text.Versions.Any(v => v.Pages.SelectMany(p => p).Any(p => p.Contains(w.Text, StringComparison.OrdinalIgnoreCase)))) yield return $"The word {w.Text} is not in the text.";
@@ -171,7 +173,7 @@ public static class OwnTextEndpoints
         return new(textId, await Keep(text, now.Revision, $"Back to revision {revision}", desk, keeper, shelf), [.. Lost(text)]);
     }
 
-    private static async Task<int> Keep(NewText text, int expected, string note, Desk desk, TextKeeper keeper, LibraryShelf shelf)
+    internal static async Task<int> Keep(NewText text, int expected, string note, Desk desk, TextKeeper keeper, LibraryShelf shelf)
     {
         try
         {
@@ -183,15 +185,26 @@ public static class OwnTextEndpoints
     }
 
     /// <summary>A text its owner, or the lead of its school, may change. One that ships is copied first.</summary>
-    private static async Task<TextOwning> Changeable(Guid textId, Desk desk, TextStore texts)
+    internal static async Task<TextOwning> Changeable(Guid textId, Desk desk, TextStore texts)
     {
         desk.Library();
         var text = await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         if (text.SchoolId is null) throw Refused.Conflict("ships", "This text ships with the library and stays as it is. Copy it to change it.");
-        return AccessRules.May(desk.Who.Role, Deed.ChangeText, new(SameSchool: true, Part.None, Self: text.OwnerId == desk.Who.Id, desk.Who.Lead)) ? text : throw Refused.Conflict("not-yours", "A colleague made this text. Copy it to change it.");
+        return MayChange(text, desk) ? text : throw Refused.Conflict("not-yours", "A colleague made this text. Copy it to change it.");
     }
 
-    private static string Short(string? text, string instead, int most) => text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
+    /// <summary>True for a text its asker may change as it is.</summary>
+    internal static bool MayChange(TextOwning text, Desk desk) => text.SchoolId is not null && AccessRules.May(desk.Who.Role, Deed.ChangeText, new(SameSchool: true, Part.None, Self: text.OwnerId == desk.Who.Id, desk.Who.Lead));
+
+    /// <summary>The questions with the names that versions have now, where they had others.</summary>
+    private static IReadOnlyList<Question> Renamed(IReadOnlyList<Question> questions, IReadOnlyList<VersionBody> before, IReadOnlyList<NewVersion> now)
+    {
+        var names = before.ToDictionary(v => v.Label, v => now.FirstOrDefault(n => n.Id == v.Id)?.Label ?? v.Label);
+        Dictionary<string, T> Named<T>(IReadOnlyDictionary<string, T> by) => by.GroupBy(p => names.GetValueOrDefault(p.Key, p.Key)).ToDictionary(g => g.Key, g => g.First().Value);
+        return names.All(n => n.Key == n.Value) ? questions : [.. questions.Select(q => q with { Proofs = Named(q.Proofs), After = q.After is null ? null : Named(q.After) })];
+    }
+
+    internal static string Short(string? text, string instead, int most) => text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
 
     private static string Slug(string title) => string.Join('-', new string([.. title.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries)) is { Length: > 0 } slug ? slug[..Math.Min(30, slug.Length)] : "text";
 }

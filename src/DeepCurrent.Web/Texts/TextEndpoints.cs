@@ -1,5 +1,6 @@
 using System.Text.Json;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Web.Hosting;
@@ -14,7 +15,13 @@ public sealed record MeasureView(int Words, int Sentences, int Syllables, int Di
 
 public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated);
 
-public sealed record QuestionView(Guid Id, string Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs);
+/// <param name="Kind">Single, Multiple, Order, Match, Sentence, Short or Long.</param>
+/// <param name="Evidence">Asks for the proof of the question before it.</param>
+/// <param name="After">For a guided question: the paragraph it comes after, by version label or "all".</param>
+public sealed record QuestionView(Guid Id, string Kind, string Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs, bool Evidence, double Offset, IReadOnlyDictionary<string, int>? After, Rubric? Rubric)
+{
+    public static QuestionView Of(Question q) => new(q.Id, q.Kind.ToString(), q.Strand.ToString(), q.Stem, q.Choices, q.Proofs, q.Evidence, q.Offset, q.After, q.Rubric);
+}
 
 public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Spelling, string Season, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words,
     bool Ships, string? Owner, bool Mine, bool Retired, int Revision, bool MayChange);
@@ -46,9 +53,9 @@ public static class TextEndpoints
         var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var chart = (await desk.School()).Chart;
         var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart)).ToList();
-        var questions = (await texts.Questions(textId)).Select(q => new QuestionView(q.Id, q.Strand.ToString(), q.Stem, q.Choices, q.Proofs)).ToList();
+        var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
-        var mayChange = own.SchoolId is not null && Core.Access.AccessRules.May(desk.Who.Role, Core.Access.Deed.ChangeText, new(SameSchool: true, Core.Access.Part.None, Self: own.OwnerId == desk.Who.Id, desk.Who.Lead));
+        var mayChange = OwnTextEndpoints.MayChange(own, desk);
         return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, own.Spelling, own.Season, versions, questions, await texts.Words(textId), own.SchoolId is null, own.Owner, own.Mine, own.RetiredAt is not null, own.Revision, mayChange);
     }
 

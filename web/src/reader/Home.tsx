@@ -43,7 +43,7 @@ export function Home({ session }: { session: Session }) {
             </section>
             <section aria-labelledby="done"><h2 id="done">{t('Finished')}</h2>
               <p className="thisweek">{words > 0 ? t('You read {{n}} words this week.', { n: number(words) }) : t('No text finished this week yet.')}</p>
-              <ul className="finished">{done.slice(0, 12).map((k) => <li key={k.id}><Link to={`/text/${k.id}/result`}><b>{k.title}</b><span className="soft">{dayOf(k.handedInAt!)}{k.score != null && ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}</span></Link></li>)}</ul>
+              <ul className="finished">{done.slice(0, 12).map((k) => <li key={k.id}><Link to={`/text/${k.id}/result`}><b>{k.title}</b><span className="soft">{dayOf(k.handedInAt!)}{k.state !== 'released' && ` · ${t('your teacher is reading it')}`}{k.state === 'released' && k.score != null && ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}</span></Link></li>)}</ul>
             </section>
           </main>
         );

@@ -1,11 +1,15 @@
 import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
-import { useEffect, useRef, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { post } from '../shared/api';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
-import { letters, useWork, type Work } from './queries';
+import { useOutbox, waitingFor } from './outbox';
+import { finished, letters, useWork, type Work } from './queries';
+import { Asked } from './questions/Asked';
+import type { Question } from './questions/draft';
 import { useSpell } from './useSpell';
 import { useReadAloud } from './useReadAloud';
 
@@ -27,12 +31,13 @@ function Pages({ work }: { work: Work }) {
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
   const aloud = useReadAloud(work.pages[page]!.map((p) => p.replace(/^#+\s*/, '').replace(/\*/g, '')).join(' '));
-  useSpell(work.id, page, work.state !== 'released');
+  useSpell(work.id, page, !finished(work.state));
   useEffect(() => { if (work.state === 'waiting') void post(`/my/tickets/${work.id}/open`).catch(() => undefined); }, [work.id, work.state]);
   useEffect(() => { setWord(null); body.current?.focus({ preventScroll: true }); scrollTo(0, 0); }, [page]);
+  const before = work.pages.slice(0, page).flat().length, paragraphs = work.pages.flat().length;
   const last = page === work.pages.length - 1;
   const turn = (to: number) => { aloud.stop(); setPage(to); };
-  const toQuiz = () => navigate(work.state === 'released' ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
+  const toQuiz = () => navigate(finished(work.state) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
   return (
     <div className="readerside">
       <header className="bar">
@@ -46,17 +51,28 @@ function Pages({ work }: { work: Work }) {
       <main className="water">
         <LeadLine label={t('Pages')} title={t('Page {{n}} of {{of}}', { n: page + 1, of: work.pages.length })} here={page} go={turn} knots={work.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))} />
         <article className={`page ${font === 'serif' ? 'serif' : ''} tint-${tint} ${guide ? 'guided' : ''}`} aria-label={`${work.title}, ${t('page {{n}}', { n: page + 1 })}`} tabIndex={-1} ref={body} onPointerMove={guide ? follow : undefined}>
-          {work.pages[page]!.map((p, i) => <Paragraph key={i} text={p} words={work.words} open={setWord} chosen={word?.text} spoken={aloud.word} offset={work.pages[page]!.slice(0, i).reduce((n, x) => n + plain(x).length + 1, 0)} />)}
+          {work.pages[page]!.map((p, i) => <Fragment key={i}><Paragraph text={p} words={work.words} open={setWord} chosen={word?.text} spoken={aloud.word} offset={work.pages[page]!.slice(0, i).reduce((n, x) => n + plain(x).length + 1, 0)} /><Between work={work} after={before + i + 1} last={before + i + 1 === paragraphs} /></Fragment>)}
         </article>
         {word && <aside className="card" aria-label={t('The word {{word}}', { word: word.text })}><h2>{word.text}</h2><button className="shut" aria-label={t('Close the word card')} onClick={() => setWord(null)}><X size={24} aria-hidden /></button><p>{word.meaning}</p><p className="also">{word.example}</p></aside>}
       </main>
       <footer className="bar foot">
         <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>
         {aloud.can && <button className="rbtn" onClick={aloud.toggle}>{aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{aloud.on ? t('Stop reading aloud') : t('Read aloud')}</button>}
-        {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{work.state === 'released' ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}
+        {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{finished(work.state) ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}
       </footer>
     </div>
   );
+}
+
+/** Questions on the way: they help while reading and count for nothing. */
+function Between({ work, after, last }: { work: Work; after: number; last: boolean }) {
+  const client = useQueryClient();
+  useOutbox();
+  const here = work.guided.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
+  if (here.length === 0) return null;
+  const kept = new Set(waitingFor(work.id).map((k) => (k.body as { questionId: string }).questionId));
+  const patch = (next: Question) => client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) });
+  return <aside className="between" aria-label={t('A question on the way')}><p>{t('Stop and think')}</p>{here.map((q, i) => <Asked key={q.id} work={work} q={q} before={here[i - 1]} kept={kept.has(q.id)} said={(next) => next && patch(next)} />)}</aside>;
 }
 
 const plain = (p: string) => p.replace(/^#+\s*/, '').replace(/\*/g, '');

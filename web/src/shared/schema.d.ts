@@ -4041,6 +4041,225 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/texts/{textId}/quiz": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["QuizView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["QuizRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SavedTextView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/quiz/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["QuizRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["QuizCheckView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/marking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ToMarkRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tickets/{ticketId}/marks/{answerId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    ticketId: string;
+                    answerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MarkRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MarkedView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tickets/{ticketId}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    ticketId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MarkedView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/my/tickets": {
         parameters: {
             query?: never;
@@ -4577,8 +4796,8 @@ export interface components {
         AnswerRequest: {
             /** Format: uuid */
             questionId: string;
-            /** Format: int32 */
-            choice: number;
+            picks: null | number[];
+            words: null | string;
             /** Format: date-time */
             at: string;
             /** Format: int32 */
@@ -4587,7 +4806,7 @@ export interface components {
         AnswerView: {
             /** Format: uuid */
             questionId: string;
-            choices: number[];
+            tries: components["schemas"]["TryView"][];
             mark: string;
             rushed: boolean;
         };
@@ -4610,6 +4829,7 @@ export interface components {
             versions: null | {
                 [key: string]: string;
             };
+            guided: null | boolean;
         };
         AssignedView: {
             /** Format: uuid */
@@ -4642,6 +4862,8 @@ export interface components {
             underWay: number;
             /** Format: int32 */
             done: number;
+            /** Format: int32 */
+            toMark: number;
             /** Format: double */
             meanScore: null | number;
         };
@@ -4743,10 +4965,16 @@ export interface components {
             readings: components["schemas"]["ChildReading"][];
             goals: components["schemas"]["GoalStandingView"][];
         };
+        /** @description One choice, one thing to put in order, or one half of a pair. */
         Choice: {
+            /** @description Empty for a second half that belongs to nothing, which is there to be left over. */
             text: string;
+            /** @description Of single and multiple choice only. */
             right: boolean;
+            /** @description Why it is right, or what went wrong. */
             reason: string;
+            /** @description What belongs to it, in a match. */
+            match?: null | string;
         };
         ClassAdultRequest: {
             /** Format: uuid */
@@ -5198,6 +5426,11 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        MarkRequest: {
+            /** Format: int32 */
+            mark: number;
+            comment: null | string;
+        };
         MarkView: {
             /** Format: date-time */
             at: string;
@@ -5209,6 +5442,9 @@ export interface components {
             ticketId: null | string;
             /** Format: double */
             moved: null | number;
+        };
+        MarkedView: {
+            state: string;
         };
         MeasureRequest: {
             text: string;
@@ -5296,16 +5532,27 @@ export interface components {
         MyAttempt: {
             /** Format: uuid */
             answerId: string;
+            picks: number[];
+            words: string;
+            correct: null | boolean;
             /** Format: int32 */
-            choice: number;
-            correct: boolean;
+            fitting: number;
+            /** Format: int32 */
+            of: number;
             reason: string;
         };
         MyQuestion: {
             /** Format: uuid */
             id: string;
+            kind: string;
             stem: string;
             choices: string[];
+            rights: string[];
+            /** Format: int32 */
+            wanted: number;
+            evidence: boolean;
+            /** Format: int32 */
+            after: null | number;
             attempts: components["schemas"]["MyAttempt"][];
             mayTry: boolean;
         };
@@ -5324,10 +5571,14 @@ export interface components {
         MyResultLine: {
             stem: string;
             mark: string;
-            myChoice: null | string;
-            rightChoice: null | string;
+            written: boolean;
+            myAnswer: null | string;
+            rightAnswer: null | string;
             reason: string;
             proof: null | string;
+            /** Format: int32 */
+            points: null | number;
+            comment: string;
         };
         MyTicket: {
             /** Format: uuid */
@@ -5374,6 +5625,8 @@ export interface components {
             pages: string[][];
             words: components["schemas"]["MyWord"][];
             questions: components["schemas"]["MyQuestion"][];
+            guided: components["schemas"]["MyQuestion"][];
+            sentences: string[][];
         };
         NewClassRequest: {
             name: string;
@@ -5404,6 +5657,24 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+        };
+        OwnQuestion: {
+            /** Format: uuid */
+            id: null | string;
+            kind: string;
+            strand: string;
+            stem: string;
+            choices: null | components["schemas"]["Choice"][];
+            proofs: null | {
+                [key: string]: string;
+            };
+            evidence: boolean;
+            /** Format: double */
+            offset: number;
+            after: null | {
+                [key: string]: number;
+            };
+            rubric: null | components["schemas"]["Rubric"];
         };
         OwnTextRequest: {
             /** Format: int32 */
@@ -5515,12 +5786,52 @@ export interface components {
         QuestionView: {
             /** Format: uuid */
             id: string;
+            kind: string;
             strand: string;
             stem: string;
             choices: components["schemas"]["Choice"][];
             proofs: {
                 [key: string]: string;
             };
+            evidence: boolean;
+            /** Format: double */
+            offset: number;
+            after: null | {
+                [key: string]: number;
+            };
+            rubric: null | components["schemas"]["Rubric"];
+        };
+        QuizCheckView: {
+            faults: components["schemas"]["QuizFaultView"][];
+        };
+        QuizFaultView: {
+            /** Format: int32 */
+            at: null | number;
+            stops: boolean;
+            sentence: string;
+        };
+        QuizRequest: {
+            /** Format: int32 */
+            revision: number;
+            note: null | string;
+            questions: components["schemas"]["OwnQuestion"][];
+        };
+        QuizVersionView: {
+            label: string;
+            /** Format: double */
+            depth: number;
+            paragraphs: string[][];
+        };
+        QuizView: {
+            /** Format: uuid */
+            textId: string;
+            title: string;
+            /** Format: int32 */
+            revision: number;
+            mayChange: boolean;
+            questions: components["schemas"]["QuestionView"][];
+            versions: components["schemas"]["QuizVersionView"][];
+            faults: components["schemas"]["QuizFaultView"][];
         };
         ReadListView: {
             kind: string;
@@ -5703,6 +6014,13 @@ export interface components {
         };
         RosterWithdrawn: {
             sentence: string;
+        };
+        /** @description What a written answer earns. */
+        Rubric: {
+            /** @description What earns 0, 1, 2 and 3 marks. */
+            marks: string[];
+            /** @description Answers as readers could give them. */
+            samples: string[];
         };
         SaveGroupsRequest: {
             groups: components["schemas"]["NewGroup"][];
@@ -6048,6 +6366,8 @@ export interface components {
             /** Format: int32 */
             questions: number;
             /** Format: int32 */
+            onTheWay: number;
+            /** Format: int32 */
             used: number;
             versions: components["schemas"]["VersionHead"][];
         };
@@ -6141,6 +6461,7 @@ export interface components {
             /** Format: uuid */
             classId: string;
             title: string;
+            mayMark: boolean;
             questions: components["schemas"]["QuestionView"][];
             answers: components["schemas"]["AnswerView"][];
         };
@@ -6149,6 +6470,22 @@ export interface components {
             id: string;
             givenName: string;
             secretKind: string;
+        };
+        ToMarkRow: {
+            /** Format: uuid */
+            ticketId: string;
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            title: string;
+            /** Format: date-time */
+            handedInAt: string;
+            state: string;
+            /** Format: int32 */
+            written: number;
+            /** Format: int32 */
+            marked: number;
         };
         Transfer: {
             /** Format: uuid */
@@ -6181,6 +6518,16 @@ export interface components {
             coming: components["schemas"]["Transfer"][];
             going: components["schemas"]["Transfer"][];
             schools: components["schemas"]["OtherSchoolView"][];
+        };
+        TryView: {
+            /** Format: uuid */
+            id: string;
+            picks: number[];
+            words: string;
+            correct: null | boolean;
+            /** Format: int32 */
+            mark: null | number;
+            comment: string;
         };
         TwinView: {
             /** Format: uuid */

@@ -17,6 +17,8 @@ const ClassPage = lazy(() => import('./readers/roster/ClassPage'));
 const Profile = lazy(() => import('./readers/Profile'));
 const Texts = lazy(() => import('./texts/Texts'));
 const TextPage = lazy(() => import('./texts/TextPage'));
+const QuizEditor = lazy(() => import('./texts/quiz/QuizEditor'));
+const Marking = lazy(() => import('./marking/Marking'));
 const TextEditor = lazy(() => import('./texts/TextEditor'));
 const Assignments = lazy(() => import('./assignments/Assignments'));
 const Assignment = lazy(() => import('./assignments/Assignment'));
@@ -57,6 +59,8 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="assignments" element={<Assignments />} />
             <Route path="assignments/:assignmentId" element={<Assignment />} />
             <Route path="tickets/:ticketId" element={<Ticket />} />
+            <Route path="texts/:textId/quiz" element={<QuizEditor />} />
+            <Route path="marking" element={<Marking />} />
             <Route path="goals" element={<Goals />} />
             <Route path="groups" element={<Groups />} />
             <Route path="history" element={<History />} />

@@ -1,11 +1,15 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useOutletContext, useParams } from 'react-router';
-import { get, type Api } from '../../shared/api';
-import { dayOf, fm, minutes, percent, signed, strandName, timeOf } from '../../shared/format';
+import { toast } from 'sonner';
+import { get, post, sentence, type Api } from '../../shared/api';
+import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
 import { markName, TideMarks } from '../../shared/TideMarks';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
+import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
+import '../texts/texts.css';
+import { MarkAnswer } from './MarkAnswer';
 
 type TicketData = Api<'TicketView'>;
 
@@ -13,23 +17,23 @@ type TicketData = Api<'TicketView'>;
 export default function Ticket() {
   const { data } = useOutletContext<Place>();
   const { ticketId = '' } = useParams();
+  const client = useQueryClient();
   const ticket = useQuery({ queryKey: ['ticket', ticketId], queryFn: () => get<TicketData>(`/tickets/${ticketId}`) });
   return (
     <Show query={ticket}>{(x) => (
       <section className="ticketpage" aria-labelledby="title">
         <div className="head"><h1 id="title"><Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>{x.ticket.givenName} {x.ticket.familyName}</Link>, {x.title}</h1>
-          <p className="soft">{t(x.ticket.state)}{x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} · {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')} {minutes(x.ticket.seconds)}</p></div>
+          <p className="soft">{t(x.ticket.state)}{x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} · {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')} {minutes(x.ticket.seconds)}</p><span className="grow" />
+          {x.ticket.state === 'marked' && x.mayMark && <button className="btn main" onClick={() => void post(`/tickets/${x.ticket.id}/release`).then(() => { toast.success(t('{{name}} sees the result now', { name: x.ticket.givenName })); void client.invalidateQueries(); }, (e: unknown) => toast.error(sentence(e)))}>{t('Let {{name}} see the result', { name: x.ticket.givenName })}</button>}</div>
         <div className="ticketcols">
           <ol className="answers">{x.questions.map((q, i) => {
             const a = x.answers[i]!;
             return (
               <li key={q.id}>
-                <h2><span className="strand">{strandName(q.strand)}</span> {q.stem}</h2>
-                <p className="tide"><TideMarks of={[a.mark]} /> {markName(a.mark)}{a.rushed && ` · ${t('rushed, left out of the level')}`}</p>
-                <ul>{q.choices.map((c, n) => {
-                  const tries = a.choices.map((chosen, k) => (chosen === n ? k + 1 : 0)).filter(Boolean);
-                  return <li key={c.text} className={tries.length ? 'chosen' : undefined}><b aria-hidden>{c.right ? '✓' : tries.length ? '✗' : ''}</b><span>{c.text}{c.right && <span className="hide"> {t('(right)')}</span>}{tries.map((n2) => <em key={n2}> {t('try {{n}}', { n: n2 })}</em>)}{tries.length > 0 && <span className="soft"> {c.reason}</span>}</span></li>;
-                })}</ul>
+                <h2><Tags q={q} /> {q.stem}</h2>
+                <p className="tide"><TideMarks of={[a.mark]} /> {markName(a.mark)}{a.rushed && ` · ${t('rushed, left out of the level')}`}{q.after && ` · ${t('counts for nothing')}`}</p>
+                <QuestionKey q={q} tries={a.tries} />
+                {a.tries.map((k) => (q.kind === 'Short' || q.kind === 'Long') && <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />)}
               </li>
             );
           })}</ol>
@@ -48,7 +52,7 @@ function LevelMove({ x }: { x: TicketData }) {
   const rows = [{ name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--ink-soft)' }, { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--overlay)' }];
   const from = Math.min(...rows.map((r) => r.mean - wide * r.sd)) - 2, to = Math.max(...rows.map((r) => r.mean + wide * r.sd)) + 2;
   const px = (d: number) => 10 + ((d - from) / (to - from)) * 260;
-  const counted = x.answers.filter((a) => a.choices.length > 0 && !a.rushed);
+  const counted = x.answers.filter((a, i) => a.tries.length > 0 && !a.rushed && !x.questions[i]!.after && a.tries[0]!.correct != null);
   const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
   const expected = Math.round(k.forecast * counted.length * 10) / 10;
   const step = to - from > 20 ? 5 : 2;
@@ -62,7 +66,7 @@ function LevelMove({ x }: { x: TicketData }) {
       </svg>
       <p>{t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', { right, n: counted.length, expected })}</p>
       <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: (wide * k.beforeSd).toFixed(1), b: (wide * k.afterSd).toFixed(1) })}</p>
-      <p><TideMarks of={x.answers.map((a) => a.mark)} /></p>
+      <p><TideMarks of={x.answers.filter((_, i) => !x.questions[i]!.after).map((a) => a.mark)} /></p>
     </aside>
   );
 }

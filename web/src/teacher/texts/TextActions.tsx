@@ -24,6 +24,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
     <>
       <Menu label={t('More')}>
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Change it…')}</DropdownMenu.Item>}
+        {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Change its quiz…')}</DropdownMenu.Item>}
         <DropdownMenu.Item className="item" onSelect={copy}>{t('Copy to change')}</DropdownMenu.Item>
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => setStating(true)}>{t('State its depth…')}</DropdownMenu.Item>}
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => retire(!x.retired)}>{x.retired ? t('Bring it back') : t('Retire it')}</DropdownMenu.Item>}

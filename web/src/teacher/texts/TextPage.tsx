@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useOutletContext, useParams } from 'react-router';
+import { Link, useOutletContext, useParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
-import { dayOf, fm, strandName } from '../../shared/format';
+import { dayOf, fm } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
+import { QuestionKey, Tags } from './quiz/QuestionKey';
 import { TextActions } from './TextActions';
 import { TextHistory } from './TextHistory';
 import { bodyOf, wordsOf } from './textForm';
@@ -48,13 +49,10 @@ export default function TextPage() {
               </article>)}
             <div className="side">
               <MeasuredSide v={version} />
-              <section aria-labelledby="quiz"><h2 id="quiz">{t('Quiz')} <span className="soft small">{t('{{count}} questions', { count: x.questions.length })}</span></h2>
+              <section aria-labelledby="quiz"><h2 id="quiz">{t('Quiz')} <span className="soft small">{t('{{count}} questions', { count: x.questions.filter((q) => !q.after).length })}</span></h2>
                 {x.questions.length === 0 && <p className="soft">{t('It has no questions yet, so it cannot be assigned.')}</p>}
-                <ol className="quizlist">{x.questions.map((q) => (
-                  <li key={q.id}><details><summary><span className="strand">{strandName(q.strand)}</span> {q.stem}</summary>
-                    <ul>{q.choices.map((c) => <li key={c.text}><b aria-hidden>{c.right ? '✓' : '✗'}</b> <span className={c.right ? 'right' : undefined}>{c.text}<span className="hide"> {c.right ? t('(right)') : t('(wrong)')}</span></span><p className="soft">{c.reason}</p></li>)}</ul>
-                    <p className="proof">{t('Proof:')} “{q.proofs[version.label] ?? q.proofs['all']}”</p></details></li>
-                ))}</ol></section>
+                <ol className="quizlist">{x.questions.map((q) => <li key={q.id}><details><summary><Tags q={q} /> {q.stem}</summary><QuestionKey q={q} version={version.label} reasons /></details></li>)}</ol>
+                {x.mayChange && <p><Link className="btn small" to={`/class/${data.id}/texts/${x.id}/quiz`}>{x.questions.length === 0 ? t('Write its quiz') : t('Change the quiz')}</Link></p>}</section>
               {x.words.length > 0 && <section aria-labelledby="wordsto"><h2 id="wordsto">{t('Words to know')}</h2><dl className="wordlist">{x.words.map((w) => <div key={w.text}><dt>{w.text} <i>{w.part}</i></dt><dd>{w.meaning}</dd></div>)}</dl></section>}
             </div>
           </div>}

@@ -1,0 +1,104 @@
+using DeepCurrent.Core.Depth;
+
+namespace DeepCurrent.Core.Questions;
+
+/// <summary>How a question is answered.</summary>
+public enum QuestionKind
+{
+    /// <summary>Choose one.</summary>
+    Single,
+
+    /// <summary>Choose several; how many is said.</summary>
+    Multiple,
+
+    /// <summary>Put in order. The choices are kept in the right order.</summary>
+    Order,
+
+    /// <summary>Put together what belongs together.</summary>
+    Match,
+
+    /// <summary>Pick the sentence of the text that shows it.</summary>
+    Sentence,
+
+    /// <summary>Write a sentence or two.</summary>
+    Short,
+
+    /// <summary>Write a paragraph or more.</summary>
+    Long,
+}
+
+/// <summary>One choice, one thing to put in order, or one half of a pair.</summary>
+/// <param name="Text">Empty for a second half that belongs to nothing, which is there to be left over.</param>
+/// <param name="Right">Of single and multiple choice only.</param>
+/// <param name="Reason">Why it is right, or what went wrong.</param>
+/// <param name="Match">What belongs to it, in a match.</param>
+public sealed record Choice(string Text, bool Right, string Reason, string? Match = null);
+
+/// <summary>What a written answer earns.</summary>
+/// <param name="Marks">What earns 0, 1, 2 and 3 marks.</param>
+/// <param name="Samples">Answers as readers could give them.</param>
+public sealed record Rubric(IReadOnlyList<string> Marks, IReadOnlyList<string> Samples)
+{
+    /// <summary>The highest mark.</summary>
+    public const int Most = 3;
+
+    /// <summary>The lowest mark that counts as a right answer.</summary>
+    public const int Right = 2;
+}
+
+/// <summary>A question about a text.</summary>
+/// <param name="Proofs">The sentence or sentences that prove the answer, by version label; "all" where the versions share it.</param>
+/// <param name="Evidence">Asks for the proof of the question before it.</param>
+/// <param name="Offset">Fathoms by which it is harder than its strand, as its writer thinks.</param>
+/// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after, by version label or "all". Null for a question of the quiz.</param>
+/// <param name="Rubric">Of written answers only.</param>
+public sealed record Question(Guid Id, int Position, Strand Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs,
+    QuestionKind Kind = QuestionKind.Single, bool Evidence = false, double Offset = 0, IReadOnlyDictionary<string, int>? After = null, Rubric? Rubric = null)
+{
+    /// <summary>Stands between paragraphs: it helps while reading and counts neither for the score nor for the level.</summary>
+    public bool Guided => After is { Count: > 0 };
+
+    /// <summary>Needs a person to mark it.</summary>
+    public bool Written => Kind is QuestionKind.Short or QuestionKind.Long;
+
+    public string? Proof(string version) => Proofs.GetValueOrDefault(version) ?? Proofs.GetValueOrDefault("all");
+
+    /// <summary>The paragraph of a version that a guided question comes after.</summary>
+    public int? Place(string version) => After is null ? null : After.TryGetValue(version, out var at) || After.TryGetValue("all", out at) ? at : null;
+
+    /// <summary>Words a reader has to read before answering.</summary>
+    public int Words => Choices.Select(c => c.Text).Concat(Choices.Select(c => c.Match ?? "")).Append(Stem).Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
+
+    /// <summary>Things on the right-hand side of a match.</summary>
+    public int Rights => Choices.Count(c => !string.IsNullOrEmpty(c.Match));
+
+    /// <summary>Things on the left-hand side of a match.</summary>
+    public int Lefts => Choices.Count(c => c.Text.Length > 0);
+
+    /// <summary>Choices to choose: 1, or as many as are right.</summary>
+    public int Wanted => Kind is QuestionKind.Multiple ? Choices.Count(c => c.Right) : 1;
+
+    /// <summary>Chance to be right by guessing, 0 to 1.</summary>
+    /// <param name="sentences">Sentences of the text, which a pick-the-sentence question offers.</param>
+    public double Guess(int sentences) => Kind switch
+    {
+        QuestionKind.Single => QuestionDifficulty.Guess(Math.Max(2, Choices.Count)),
+        QuestionKind.Multiple => Ways(Wanted, Wanted) / Ways(Choices.Count, Wanted),
+        QuestionKind.Order => 1 / Ways(Choices.Count, Choices.Count),
+        QuestionKind.Match => 1 / Ways(Rights, Lefts),
+        QuestionKind.Sentence => 1.0 / Math.Max(2, sentences),
+        _ => 0,
+    };
+
+    /// <summary>How hard it is before anybody has answered it, on a text of that depth.</summary>
+    /// <param name="sentences">Sentences of the text.</param>
+    public Fathoms Difficulty(Fathoms text, int sentences) => QuestionDifficulty.Default(text, Guess(sentences), Strand, Offset);
+
+    /// <summary>Ways to lay <paramref name="k"/> of <paramref name="n"/> things in a row.</summary>
+    private static double Ways(int n, int k)
+    {
+        var ways = 1.0;
+        for (var i = 0; i < k; i++) ways *= Math.Max(1, n - i);
+        return Math.Max(1, ways);
+    }
+}

@@ -1,0 +1,51 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Tickets;
+
+/// <param name="Mark">0 to 3.</param>
+public sealed record MarkRequest(int Mark, string? Comment);
+
+public sealed record MarkedView(string State);
+
+/// <summary>Answers that need a person.</summary>
+public static class MarkingEndpoints
+{
+    private const int LongestComment = 500;
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/classes/{classId:guid}/marking", Waiting);
+        api.MapPut("/tickets/{ticketId:guid}/marks/{answerId:guid}", Mark);
+        api.MapPost("/tickets/{ticketId:guid}/release", Release);
+    }
+
+    private static async Task<IReadOnlyList<ToMarkRow>> Waiting(Guid classId, Desk desk, MarkingStore marking)
+    {
+        await desk.Class(classId, Deed.SeeClass);
+        return await marking.Waiting(classId);
+    }
+
+    private static async Task<MarkedView> Mark(Guid ticketId, Guid answerId, MarkRequest request, Desk desk, AssignmentStore assignments, SchoolStore schools, MarkingStore marking)
+    {
+        var (ticket, classId, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var place = await desk.Class(classId, Deed.Mark);
+        if (request.Mark is < 0 or > Rubric.Most) throw Refused.Field("mark", "A mark is 0, 1, 2 or 3.");
+        if (request.Comment?.Length > LongestComment) throw Refused.Field("comment", $"Keep the comment under {LongestComment} letters.");
+        var year = await schools.Year(place.SchoolYearId);
+        var state = await marking.Mark(ticketId, ticket.ReaderId, answerId, request.Mark, request.Comment?.Trim() ?? "", desk.Who.Id, year, (await desk.School()).Chart, desk.Now);
+        return new(state ?? throw Refused.Conflict("not-to-mark", "There is no written answer to mark here."));
+    }
+
+    private static async Task<MarkedView> Release(Guid ticketId, Desk desk, AssignmentStore assignments, MarkingStore marking)
+    {
+        var (_, classId, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        await desk.Class(classId, Deed.Mark);
+        return await marking.Release(ticketId, classId, desk.Now) ? new("released") : throw Refused.Conflict("not-marked", "Something is still to be marked.");
+    }
+}

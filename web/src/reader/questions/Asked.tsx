@@ -1,0 +1,70 @@
+import { useRef, useState } from 'react';
+import { sentence } from '../../shared/api';
+import { useSession } from '../../shared/session';
+import { t } from '../../shared/words';
+import { send } from '../outbox';
+import { letters, type Work } from '../queries';
+import { Choose } from './Choose';
+import { emptyDraft, hintOf, isWritten, ready, type Draft, type Question } from './draft';
+import { PickSentence } from './PickSentence';
+import { PutInOrder } from './PutInOrder';
+import { PutTogether } from './PutTogether';
+import { Write } from './Write';
+import './questions.css';
+
+type Props = { work: Work; q: Question; kept: boolean; said: (next: Question | null) => void; before?: Question };
+
+/** One question, whatever its kind: what is asked, a way to answer, and what is said to the answer. */
+export function Asked({ work, q, kept, said, before }: Props) {
+  const one = useSession().data?.supports?.oneChoice ?? false;
+  const [draft, setDraft] = useState<Draft>(() => emptyDraft(work.id, q));
+  const [error, setError] = useState('');
+  const [sending, setSending] = useState(false);
+  const seen = useRef(performance.now());
+  const lastTry = q.attempts.at(-1);
+  const open = q.mayTry && !kept;
+  const heading = `q-${q.id}`;
+
+  const answer = async () => {
+    if (sending || !ready(q, draft)) return;
+    setSending(true);
+    setError('');
+    const id = crypto.randomUUID();
+    try {
+      const next = await send<Question>({ id, ticketId: work.id, kind: 'answer', path: `/my/tickets/${work.id}/answers/${id}`, body: { questionId: q.id, picks: draft.picks, words: draft.words, at: new Date().toISOString(), milliseconds: Math.round(performance.now() - seen.current) } });
+      said(next);
+      seen.current = performance.now();
+      setDraft({ picks: [], words: '' });
+    } catch (e) { setError(sentence(e)); } finally { setSending(false); }
+  };
+  const shared = { q, draft, setDraft, open, heading };
+  return (
+    <form className={`page question ${letters(work.depth) === 'serif' ? 'serif' : ''}`} aria-labelledby={heading} onSubmit={(e) => { e.preventDefault(); void answer(); }}>
+      {q.evidence && before && <Before q={before} />}
+      <h2 id={heading}>{q.stem}</h2>
+      <p className="hint">{open ? `${hintOf(q)} ${isWritten(q) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}` : kept ? t('Your answer is kept and will be sent.') : ' '}</p>
+      {(q.kind === 'Single' || q.kind === 'Multiple') && <Choose key={q.attempts.length} {...shared} oneAtATime={one} />}
+      {q.kind === 'Order' && <PutInOrder {...shared} />}
+      {q.kind === 'Match' && <PutTogether {...shared} />}
+      {q.kind === 'Sentence' && <PickSentence {...shared} text={work.sentences} />}
+      {isWritten(q) && <Write {...shared} ticketId={work.id} />}
+      <div className="feedback" role="status">{lastTry && <Feedback q={q} open={open} />}</div>
+      {error && <p className="say" role="alert">{error}</p>}
+      {open && <p className="row end"><button className="rbtn main" disabled={!ready(q, draft) || sending}>{t('This is my answer')}</button></p>}
+    </form>
+  );
+}
+
+/** The question whose proof is asked for, and what was answered to it. */
+function Before({ q }: { q: Question }) {
+  const last = q.attempts.at(-1);
+  const answer = last && (q.kind === 'Single' || q.kind === 'Multiple' ? last.picks.map((p) => q.choices[p]).join('; ') : last.words);
+  return <p className="asked">{t('You were asked:')} {q.stem}{answer && <> {t('You said:')} <b>{answer}</b></>}</p>;
+}
+
+function Feedback({ q, open }: { q: Question; open: boolean }) {
+  const last = q.attempts.at(-1)!;
+  if (last.correct == null) return <p><b>{t('Your answer is kept. Your teacher will read it.')}</b></p>;
+  const parts = !last.correct && last.of > 1 ? t('{{n}} of {{of}} fit.', { n: last.fitting, of: last.of }) : '';
+  return <p><b>{last.correct ? t('✓ Right.') : open ? t('✗ Not yet. Look again.') : t('✗ Not this time.')}</b> {parts} {last.reason}</p>;
+}

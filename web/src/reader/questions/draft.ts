@@ -1,0 +1,29 @@
+import { t } from '../../shared/words';
+import type { Work } from '../queries';
+
+export type Question = Work['questions'][number];
+/** An answer on its way: places that were picked (−1 for a place still empty), or words. */
+export type Draft = { picks: number[]; words: string };
+export type Widget = { q: Question; draft: Draft; setDraft: (d: Draft) => void; open: boolean; heading: string };
+
+export const isWritten = (q: Question) => q.kind === 'Short' || q.kind === 'Long';
+export const draftKey = (ticketId: string, q: Question) => `dc-draft-${ticketId}-${q.id}`;
+
+/** What a reader has written stays on the device until it is sent. */
+export const emptyDraft = (ticketId: string, q: Question): Draft => ({ picks: [], words: isWritten(q) ? (localStorage.getItem(draftKey(ticketId, q)) ?? '') : '' });
+
+/** True if all of it is answered. */
+export const ready = (q: Question, d: Draft) =>
+  isWritten(q) ? d.words.trim().length > 0 : d.picks.every((p) => p >= 0) && d.picks.length === (q.kind === 'Order' || q.kind === 'Match' ? q.choices.length : q.wanted);
+
+export const hintOf = (q: Question) => {
+  switch (q.kind) {
+    case 'Multiple': return t('Choose {{n}}.', { n: q.wanted });
+    case 'Order': return t('Tap them in order, from the first to the last.');
+    case 'Match': return t('Tap what belongs to each.');
+    case 'Sentence': return t('Tap the sentence.');
+    case 'Short': return t('Write a sentence or two.');
+    case 'Long': return t('Write a few sentences.');
+    default: return t('Choose one.');
+  }
+};
