@@ -23,7 +23,7 @@ public static class ContentCheck
                 misses.Add(m.Depth.Value - v.Target);
                 output.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{text.Slug,-28} {v.Label,-12} {m.Words,4} words  target {v.Target,4:0}  measured {m.Depth.Value,5:0.0} ± {m.DepthError:0.0}"));
             }
-            output.WriteLine($"{"",-28} {text.Questions.Count} questions, strands {string.Join(", ", text.Questions.GroupBy(q => q.Strand).Select(g => $"{g.Key} {g.Count()}"))}; right at {string.Join("", text.Questions.Where(q => q.Kind is Core.Questions.QuestionKind.Single).Select(q => "ABCDEF"[q.Choices.ToList().FindIndex(c => c.Right)]))}");
+            output.WriteLine($"{"",-28} {text.Questions.Count(q => !q.Guided)} questions and {text.Questions.Count(q => q.Guided)} on the way, strands {string.Join(", ", text.Questions.GroupBy(q => q.Strand).Select(g => $"{g.Key} {g.Count()}"))}; right at {string.Join("", text.Questions.Where(q => q.Kind is Core.Questions.QuestionKind.Single).Select(q => "ABCDEF"[q.Choices.ToList().FindIndex(c => c.Right)]))}");
             foreach (var fault in ContentRules.Faults(text)) { output.WriteLine($"{"",-28} FAULT {fault}"); faults++; }
         }
         var mean = misses.DefaultIfEmpty().Average();

@@ -21,7 +21,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -32,7 +32,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     public static readonly IReadOnlyList<string> KnownPictures = ["boat", "gull", "shell"];
 
     private const string KeptForThisWeek = "the-mill-that-waits", KeptForTrying = "how-a-barometer-listens";
-    private const int Seed = 20, WeeksGone = 11;
+    private const int Seed = 20, WeeksGone = 11, LeftToMark = 45;
     private static readonly LevelChart Chart = LevelChart.Default;
     private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
 
@@ -163,11 +163,11 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
                 [.. given.Select(g => new NewTicket(g.Ticket, g.Reader.Id, g.Version.Id, Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value))]);
             await assignments.Add(assignment);
             await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "assigned", $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}", new { assignmentId = assignment.Id });
-            foreach (var (reader, version, ticket) in given) await Read(reader, same.Key, version, ticket, year, at, thisWeek, now);
+            foreach (var (reader, version, ticket) in given) await Read(reader, same.Key, version, ticket, year, at, thisWeek, now, teacher, classId);
         }
     }
 
-    private async Task Read(SimulatedReader reader, SimulatedText text, VersionHead version, Guid ticketId, YearCalendar year, DateTimeOffset at, bool thisWeek, DateTimeOffset now)
+    private async Task Read(SimulatedReader reader, SimulatedText text, VersionHead version, Guid ticketId, YearCalendar year, DateTimeOffset at, bool thisWeek, DateTimeOffset now, Adult teacher, Guid classId)
     {
         reader.Seen.Add(text.Row.Id);
         var when = at.AddHours(random.Next(4) * 24 + random.NextDouble() * 5);
@@ -192,7 +192,11 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
                 await tickets.Answer(ticketId, reader.Id, new(Guid.CreateVersion7(), q.Id, answer, clock, 9000 + random.Next(12000)), clock);
                 if (right) break;
             }
-        if (stopAfter == int.MaxValue) await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5));
+        if (stopAfter < int.MaxValue || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5)) is not "to mark" || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)) return;
+        foreach (var q in text.Questions.Where(q => q is { Written: true, Guided: false }))
+            foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
+                await marking.Mark(ticketId, reader.Id, a.Id, a.Response.Words == q.Rubric!.Samples[0] ? 3 : 1, "", teacher.Id, year, Chart, clock.AddDays(1));
+        await marking.Release(ticketId, classId, clock.AddDays(1));
     }
 
     private async Task Record(SimulatedReader p, Adult teacher, YearCalendar year, DateTimeOffset at)

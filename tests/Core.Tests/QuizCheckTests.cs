@@ -68,6 +68,7 @@ public sealed class QuizCheckTests
     public void Of_kinds_that_lack_what_they_need()
     {
         Stops(new(Guid.Empty, 0, Strand.Retrieve, "Put in order?", [new("a", false, ""), new("b", false, "")], Good.Proofs, QuestionKind.Order)).ShouldContain(f => f.Contains("three things"));
+        Stops(new(Guid.Empty, 0, Strand.Retrieve, "Put in order?", [new("a", false, ""), new(" ", false, ""), new("c", false, "")], Good.Proofs, QuestionKind.Order)).ShouldContain(f => f.Contains("empty choice"));
         Stops(new(Guid.Empty, 0, Strand.Retrieve, "Match?", [new("a", false, "", "x"), new("b", false, "", "")], Good.Proofs, QuestionKind.Match)).ShouldContain(f => f.Contains("pairs"));
         Stops(new(Guid.Empty, 0, Strand.Retrieve, "Where?", [], new Dictionary<string, string>(), QuestionKind.Sentence)).ShouldContain(f => f.Contains("sentence that is to be picked"));
         Stops(new(Guid.Empty, 0, Strand.Retrieve, "Why?", [], Good.Proofs, QuestionKind.Long)).ShouldContain(f => f.Contains("rubric"));

@@ -37,7 +37,7 @@ internal static partial class CheckWords
     /// <summary>Neither familiar nor often heard, and no word for speaking about texts.</summary>
     public static bool Rare(string word, double zipf) => word.Length > 3 && !AboutTexts.Contains(word) && !AboutTexts.Contains(Stem(word)) && !Familiarity.DaleChall(word) && WordList.Find(word) is { } known && Math.Max(known.Zipf, WordList.Find(word.Replace("our", "or", StringComparison.Ordinal))?.Zipf ?? 0) < zipf;
 
-    public static bool Denies(string stem) => NotSo().IsMatch(stem);
+    public static bool Denies(string stem) => NotSo().IsMatch(Said().Replace(stem, ""));
 
     public static bool SumsUp(string choice) => AllOrNone().IsMatch(choice);
 
@@ -75,6 +75,9 @@ internal static partial class CheckWords
 
     [GeneratedRegex(@"\b(always|never|all|none|nobody|everybody|every)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Always();
+
+    [GeneratedRegex("[\"“][^\"”]*[\"”]")]
+    private static partial Regex Said();
 
     [GeneratedRegex(@"\b(an?)\s*[:.…_]*\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex LastArticle();

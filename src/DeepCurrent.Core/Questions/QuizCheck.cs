@@ -42,7 +42,10 @@ public static class QuizCheck
                 if (q.Kind is QuestionKind.Single && right != 1) yield return right == 0 ? "has no right choice." : $"has {right} right choices where one is to be chosen.";
                 if (q.Kind is QuestionKind.Multiple && (right < 2 || right == choices.Count)) yield return "needs at least two right choices and one wrong one.";
                 break;
-            case QuestionKind.Order when choices.Count < 3: yield return "needs at least three things to put in order."; break;
+            case QuestionKind.Order:
+                if (choices.Count < 3) yield return "needs at least three things to put in order.";
+                if (choices.Any(c => string.IsNullOrWhiteSpace(c.Text))) yield return "has an empty choice.";
+                break;
             case QuestionKind.Match:
                 if (q.Lefts < 2 || choices.Any(c => c.Text.Length > 0 && string.IsNullOrWhiteSpace(c.Match))) yield return "needs at least two pairs with both halves.";
                 if (choices.Where(c => !string.IsNullOrEmpty(c.Match)).GroupBy(c => CheckWords.Same(c.Match!)).Any(g => g.Count() > 1)) yield return "has the same right half twice.";

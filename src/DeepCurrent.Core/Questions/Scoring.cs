@@ -21,7 +21,7 @@ public sealed record Scored(bool? Right, int Fitting, int Of);
 public static class Scoring
 {
     /// <summary>The sentences of a version that a reader can pick from; headings are none.</summary>
-    public static IReadOnlyList<string> SentencesOf(IEnumerable<IReadOnlyList<string>> pages) => [.. pages.SelectMany(p => p).Where(p => !p.StartsWith('#')).SelectMany(p => Sentences.Of(p))];
+    public static IReadOnlyList<string> SentencesOf(IEnumerable<IReadOnlyList<string>> pages) => [.. pages.SelectMany(p => p).Where(Paragraphs.IsProse).SelectMany(p => Sentences.Of(p))];
 
     /// <summary>True if it is an answer to this question at all: choices that there are, each once, as many as are asked for.</summary>
     /// <param name="sentences">Sentences of the version that was read.</param>

@@ -15,16 +15,16 @@ public sealed record VersionFile(string Label, double Target, string Body)
     public CheckedVersion Checked => new(Label, [.. Pages.SelectMany(p => p)], TextMeasurer.Measure(Prose).Depth.Value);
 
     /// <summary>The words a reader reads: no marks of Markdown.</summary>
-    public string PlainText => string.Join("\n\n", Pages.SelectMany(p => p).Select(p => p.TrimStart('#', ' ')));
+    public string PlainText => string.Join("\n\n", Pages.SelectMany(p => p).Where(p => !Paragraphs.IsPicture(p)).Select(p => p.TrimStart('#', ' ')));
 
     /// <summary>What is measured: the words without headings, which are no sentences.</summary>
-    public string Prose => string.Join("\n\n", Pages.SelectMany(p => p).Where(p => !p.StartsWith('#')));
+    public string Prose => string.Join("\n\n", Pages.SelectMany(p => p).Where(Paragraphs.IsProse));
 
     /// <summary>Pages of paragraphs; a heading is a paragraph that begins with #.</summary>
     public IReadOnlyList<IReadOnlyList<string>> Pages =>
-        [.. Body.Replace("\r", "").Split("\n---\n").Select(Paragraphs).Where(p => p.Count > 0)];
+        [.. Body.Replace("\r", "").Split("\n---\n").Select(Parts).Where(p => p.Count > 0)];
 
-    private static IReadOnlyList<string> Paragraphs(string page) =>
+    private static IReadOnlyList<string> Parts(string page) =>
         [.. Heading.Replace(page, "$1\n\n").Split("\n\n").Select(p => p.Trim().Replace('\n', ' ')).Where(p => p.Length > 0)];
 
     /// <summary>A heading stands alone, whether or not a blank line follows it.</summary>

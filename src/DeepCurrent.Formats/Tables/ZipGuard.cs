@@ -32,7 +32,7 @@ public static class ZipGuard
             int n;
             try { n = inner.Read(buffer); }
             catch (InvalidDataException) { throw new Unreadable("This archive is damaged or cut short."); }
-            return (left -= n) < 0 ? throw new Unreadable("This archive unpacks to far more than a roster needs and was not opened.") : n;
+            return (left -= n) < 0 ? throw new Unreadable("This archive unpacks to far more than it should and was not opened.") : n;
         }
 
         protected override void Dispose(bool disposing)

@@ -69,7 +69,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -155,6 +155,7 @@ public static class Application
         LibraryEndpoints.Map(api);
         OwnTextEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
+        BringEndpoints.Map(api);
         QuizEndpoints.Map(api);
         MarkingEndpoints.Map(api);
         MyEndpoints.Map(api);
@@ -185,7 +186,7 @@ public static class Application
         // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is made again.
         await using var db = Database.Open(new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString);
         var texts = new TextStore(db);
-        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db), new(db), new(db), new(db));
+        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db, texts), new(db), new(db), new(db), new(db));
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
     }

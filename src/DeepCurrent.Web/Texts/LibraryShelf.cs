@@ -24,6 +24,13 @@ public sealed class LibraryShelf(ShelfStore store)
         finally { one.Release(); }
     }
 
+    /// <summary>The topics that texts have which a whole school sees.</summary>
+    public async Task<IReadOnlyList<string>> Topics(Guid schoolId)
+    {
+        await Now();
+        return [.. (cards ?? []).Values.Where(c => !c.Mine && (c.SchoolId is null || c.SchoolId == schoolId)).Select(c => c.Topic).Distinct()];
+    }
+
     /// <summary>Reads one text's card anew.</summary>
     public async Task Refresh(Guid textId)
     {

@@ -47,7 +47,7 @@ public sealed record TextVersionBody(string Label, IReadOnlyList<IReadOnlyList<s
 public static class OwnTextEndpoints
 {
     private const long LargestText = 2 << 20;
-    private const int LongestBody = 200_000, MostVersions = 6, MostWords = 40;
+    internal const int LongestBody = 200_000, MostVersions = 6, MostWords = 40;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -121,6 +121,7 @@ public static class OwnTextEndpoints
         foreach (var (v, i) in r.Versions.Select((v, i) => (v, i)))
         {
             if (v.Body is null || v.Body.Length > LongestBody) throw Refused.Field($"versions[{i}].body", $"A version has at most {LongestBody:N0} letters.");
+            if (v.Body.Split("\n\n").Any(p => Paragraphs.PictureOf(p.Trim()) is { Alt.Length: 0 })) throw Refused.Field($"versions[{i}].body", "A picture needs words for those who do not see it: ![what it shows](…).");
             if (TextSense.Remarks(new VersionFile("", 0, v.Body).Prose).FirstOrDefault(x => x.Stops) is { } stop) throw Refused.Field($"versions[{i}].body", stop.Sentence);
         }
     }
@@ -206,5 +207,5 @@ public static class OwnTextEndpoints
 
     internal static string Short(string? text, string instead, int most) => text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
 
-    private static string Slug(string title) => string.Join('-', new string([.. title.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries)) is { Length: > 0 } slug ? slug[..Math.Min(30, slug.Length)] : "text";
+    internal static string Slug(string title) => string.Join('-', new string([.. title.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries)) is { Length: > 0 } slug ? slug[..Math.Min(30, slug.Length)] : "text";
 }

@@ -40,7 +40,7 @@ public static class QuizEndpoints
         var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
         var questions = await texts.Questions(textId);
-        var versions = (await texts.Bodies(textId)).Select(v => new QuizVersionView(v.Label, v.Depth, [.. v.Pages.SelectMany(p => p).Select(p => p.StartsWith('#') ? [p] : Sentences.Of(p))])).ToList();
+        var versions = (await texts.Bodies(textId)).Select(v => new QuizVersionView(v.Label, v.Depth, [.. v.Pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p])])).ToList();
         return new(textId, head.Title, own.Revision, OwnTextEndpoints.MayChange(own, desk), [.. questions.Select(QuestionView.Of)], versions, await Faults(textId, questions, texts));
     }
 

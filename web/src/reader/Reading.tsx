@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { post } from '../shared/api';
+import { isHeading, pictureOf, plain, TextPicture } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
@@ -30,7 +31,7 @@ function Pages({ work }: { work: Work }) {
   const [guide, setGuide] = useState(false);
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
-  const aloud = useReadAloud(work.pages[page]!.map((p) => p.replace(/^#+\s*/, '').replace(/\*/g, '')).join(' '));
+  const aloud = useReadAloud(work.pages[page]!.map(plain).join(' '));
   useSpell(work.id, page, !finished(work.state));
   useEffect(() => { if (work.state === 'waiting') void post(`/my/tickets/${work.id}/open`).catch(() => undefined); }, [work.id, work.state]);
   useEffect(() => { setWord(null); body.current?.focus({ preventScroll: true }); scrollTo(0, 0); }, [page]);
@@ -75,8 +76,6 @@ function Between({ work, after, last }: { work: Work; after: number; last: boole
   return <aside className="between" aria-label={t('A question on the way')}><p>{t('Stop and think')}</p>{here.map((q, i) => <Asked key={q.id} work={work} q={q} before={here[i - 1]} kept={kept.has(q.id)} said={(next) => next && patch(next)} />)}</aside>;
 }
 
-const plain = (p: string) => p.replace(/^#+\s*/, '').replace(/\*/g, '');
-
 /** The line guide follows the pointer; its place is a style, so that moving it draws nothing anew. */
 function follow(e: React.PointerEvent<HTMLElement>) {
   const box = e.currentTarget.getBoundingClientRect();
@@ -85,7 +84,8 @@ function follow(e: React.PointerEvent<HTMLElement>) {
 
 /** A paragraph whose words to know can be tapped, and whose spoken word is marked. */
 function Paragraph({ text, words, open, chosen, spoken, offset }: { text: string; words: Work['words']; open: (w: Work['words'][number]) => void; chosen: string | undefined; spoken: number | null; offset: number }) {
-  const heading = text.startsWith('#');
+  const heading = isHeading(text), picture = pictureOf(text);
+  if (picture) return <TextPicture of={picture} />;
   let at = offset;
   const parts = plain(text).split(/([\p{L}’'-]+)/u).map((part, i) => {
     const start = at;

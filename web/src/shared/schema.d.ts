@@ -4041,6 +4041,198 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/texts/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftFileView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/bring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BringRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BroughtText"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/quiz/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["QuizFileView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    format: string;
+                    version?: string;
+                };
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{pictureId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    pictureId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/texts/{textId}/quiz": {
         parameters: {
             query?: never;
@@ -4871,6 +5063,19 @@ export interface components {
             assignment: components["schemas"]["AssignmentRow"];
             tickets: components["schemas"]["TicketRow"][];
         };
+        BringRequest: {
+            name: string;
+            /** Format: byte */
+            file: string;
+            mine: boolean;
+            texts: components["schemas"]["TakenText"][];
+        };
+        BroughtText: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            warnings: string[];
+        };
         BulkRequest: {
             readerIds: string[];
             /** Format: int32 */
@@ -5081,6 +5286,40 @@ export interface components {
             supports: components["schemas"]["Supports"];
             before: null | components["schemas"]["SeenDetails"];
         };
+        DraftFileView: {
+            texts: components["schemas"]["DraftTextView"][];
+            notes: string[];
+        };
+        DraftPictureView: {
+            name: string;
+            alt: string;
+            type: null | string;
+            /** Format: byte */
+            bytes: null | string;
+        };
+        DraftTextView: {
+            /** Format: int32 */
+            number: number;
+            title: string;
+            kind: string;
+            topic: string;
+            fiction: boolean;
+            start: string;
+            /** Format: int32 */
+            words: number;
+            /** Format: int32 */
+            versions: number;
+            /** Format: int32 */
+            questions: number;
+            /** Format: double */
+            depth: null | number;
+            /** Format: double */
+            depthError: null | number;
+            gradeLabel: null | string;
+            remarks: components["schemas"]["RemarkView"][];
+            suggestedWords: components["schemas"]["SuggestedWord"][];
+            pictures: components["schemas"]["DraftPictureView"][];
+        };
         DraftView: {
             rows: components["schemas"]["ListRowView"][];
             /** Format: date-time */
@@ -5094,6 +5333,11 @@ export interface components {
         FacetView: {
             name: string;
             values: components["schemas"]["FacetValue"][];
+        };
+        FileRequest: {
+            name: string;
+            /** Format: byte */
+            file: string;
         };
         FirstRunRequest: {
             schoolName: string;
@@ -5810,6 +6054,10 @@ export interface components {
             stops: boolean;
             sentence: string;
         };
+        QuizFileView: {
+            questions: components["schemas"]["QuestionView"][];
+            leftOut: string[];
+        };
         QuizRequest: {
             /** Format: int32 */
             revision: number;
@@ -6275,6 +6523,14 @@ export interface components {
             /** Format: double */
             high: number;
         };
+        /** @description A word that may be worth keeping. */
+        SuggestedWord: {
+            word: string;
+            /** Format: int32 */
+            times: number;
+            /** @description The sentence of the text it first stands in. */
+            example: string;
+        };
         /** @description What is done for one reader everywhere, set once. */
         Supports: {
             /**
@@ -6311,6 +6567,18 @@ export interface components {
             retry: boolean;
             /** @description True if every value lies in its range. */
             holds?: boolean;
+        };
+        TakenText: {
+            /** Format: int32 */
+            number: number;
+            title: string;
+            kind: string;
+            topic: string;
+            fiction: boolean;
+            alts: null | {
+                [key: string]: string;
+            };
+            words: null | components["schemas"]["Word"][];
         };
         Term: {
             /** Format: uuid */

@@ -17,6 +17,7 @@ const ClassPage = lazy(() => import('./readers/roster/ClassPage'));
 const Profile = lazy(() => import('./readers/Profile'));
 const Texts = lazy(() => import('./texts/Texts'));
 const TextPage = lazy(() => import('./texts/TextPage'));
+const Bring = lazy(() => import('./texts/Bring'));
 const QuizEditor = lazy(() => import('./texts/quiz/QuizEditor'));
 const Marking = lazy(() => import('./marking/Marking'));
 const TextEditor = lazy(() => import('./texts/TextEditor'));
@@ -54,6 +55,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="readers/:readerId" element={<Profile />} />
             <Route path="texts" element={<Texts />} />
             <Route path="texts/new" element={<TextEditor />} />
+            <Route path="texts/bring" element={<Bring />} />
             <Route path="texts/:textId" element={<TextPage />} />
             <Route path="texts/:textId/change" element={<TextEditor />} />
             <Route path="assignments" element={<Assignments />} />

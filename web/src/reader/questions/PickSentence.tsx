@@ -1,3 +1,4 @@
+import { isProse, pictureOf, plain, TextPicture } from '../../shared/paragraphs';
 import type { Work } from '../queries';
 import { t } from '../../shared/words';
 import type { Widget } from './draft';
@@ -9,7 +10,7 @@ export function PickSentence({ q, draft, setDraft, open, heading, text }: Widget
   let number = 0;
   return (
     <div className="sentences" role="radiogroup" aria-labelledby={heading}>
-      {text.map((paragraph, i) => paragraph[0]?.startsWith('#') ? <h3 key={i}>{paragraph[0].replace(/^#+\s*/, '')}</h3> : (
+      {text.map((paragraph, i) => !isProse(paragraph[0] ?? '') ? <Unnumbered key={i} text={paragraph[0] ?? ''} /> : (
         <p key={i}>{paragraph.map((s) => {
           const n = number++;
           return <label key={n} className={['sentence', mine === n && 'mine', wrong.has(n) && 'not'].filter(Boolean).join(' ')}><input type="radio" className="hide" name={`sentence-${q.id}`} disabled={!open || wrong.has(n)} checked={mine === n} onChange={() => setDraft({ ...draft, picks: [n] })} />{s.replace(/\*/g, '')}{wrong.has(n) && <span className="hide"> {t('not this')}</span>} </label>;
@@ -17,4 +18,10 @@ export function PickSentence({ q, draft, setDraft, open, heading, text }: Widget
       ))}
     </div>
   );
+}
+
+/** A heading or a picture, which are no sentences. */
+function Unnumbered({ text }: { text: string }) {
+  const picture = pictureOf(text);
+  return picture ? <TextPicture of={picture} /> : <h3>{plain(text)}</h3>;
 }

@@ -11,6 +11,8 @@ import { Menu } from '../frame/Menu';
 import { Field, Window } from '../frame/Window';
 import type { TextData, Version } from './TextPage';
 
+const files = [['epub', 'EPUB'], ['docx', 'DOCX'], ['html', 'HTML'], ['md', 'Markdown'], ['txt', 'Plain text'], ['zip', 'Content folder (ZIP)'], ['qti', 'QTI 3.0']] as const;
+
 /** What can be done with a text besides giving it. */
 export function TextActions({ x, version, classId }: { x: TextData; version: Version; classId: string }) {
   const go = useNavigate();
@@ -26,6 +28,9 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Change it…')}</DropdownMenu.Item>}
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Change its quiz…')}</DropdownMenu.Item>}
         <DropdownMenu.Item className="item" onSelect={copy}>{t('Copy to change')}</DropdownMenu.Item>
+        <DropdownMenu.Label className="item soft">{t('Save as a file')}</DropdownMenu.Label>
+        {files.map(([format, name]) => <DropdownMenu.Item key={format} className="item" asChild><a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>{t(name)}</a></DropdownMenu.Item>)}
+        <DropdownMenu.Separator className="rule" />
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => setStating(true)}>{t('State its depth…')}</DropdownMenu.Item>}
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => retire(!x.retired)}>{x.retired ? t('Bring it back') : t('Retire it')}</DropdownMenu.Item>}
       </Menu>

@@ -1,6 +1,7 @@
-import { t } from '../../../shared/words';
-import { fm } from '../../../shared/format';
 import { useState } from 'react';
+import { fm } from '../../../shared/format';
+import { isProse, plain } from '../../../shared/paragraphs';
+import { t } from '../../../shared/words';
 import { joined, withProof, type FormQuestion, type QuizData } from './quizForm';
 
 /** The text: pressing a sentence makes it the proof, with Shift up to there; for a question on the way, pressing a gap puts it there. */
@@ -21,7 +22,7 @@ export function ProofText({ quiz, version, setVersion, q, change }: { quiz: Quiz
       {q && <p className="small soft">{proof ? t('Marked is what proves the answer. Press another sentence to change it, with Shift to take in more.') : t('Press the sentence that proves the answer.')}{q.after && ` ${t('Press a line between paragraphs to ask it there.')}`}</p>}
       {shown.paragraphs.map((paragraph, p) => (
         <div key={p}>
-          {paragraph[0]?.startsWith('#') ? <h3>{paragraph[0].replace(/^#+\s*/, '')}</h3> : <p>{paragraph.map((s, i) => <button key={i} type="button" className={proof && (proof.includes(s) || s.includes(proof)) ? 'chosen' : undefined} aria-pressed={!!proof && (proof.includes(s) || s.includes(proof))} onClick={(e) => press(p, i, e.shiftKey)}>{s.replace(/\*/g, '')} </button>)}</p>}
+          {!isProse(paragraph[0] ?? '') ? <h3>{plain(paragraph[0] ?? '')}</h3> : <p>{paragraph.map((s, i) => <span key={i} role="button" tabIndex={0} className={proof && (proof.includes(s) || s.includes(proof)) ? 'chosen' : undefined} aria-pressed={!!proof && (proof.includes(s) || s.includes(proof))} onClick={(e) => press(p, i, e.shiftKey)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); press(p, i, e.shiftKey); } }}>{s.replace(/\*/g, '')} </span>)}</p>}
           {q?.after && <button type="button" className="gap" aria-pressed={q.after[shown.label] === p + 1} aria-label={t('Ask it after paragraph {{n}}', { n: p + 1 })} onClick={() => change({ ...q, after: { ...Object.fromEntries(quiz.versions.filter((v) => v.paragraphs.length > p).map((v) => [v.label, q.after?.[v.label] ?? p + 1])), [shown.label]: p + 1 } })}><span /></button>}
         </div>
       ))}

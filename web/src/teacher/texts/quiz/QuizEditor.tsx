@@ -10,6 +10,7 @@ import { Empty, Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Menu } from '../../frame/Menu';
+import { base64 } from '../bring';
 import { kindName } from './QuestionKey';
 import { ProofText } from './ProofText';
 import { QuestionForm } from './QuestionForm';
@@ -52,6 +53,14 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   const add = (kind: string) => { setQuestions([...questions, blank(kind, questions.length % 2 ? 'Infer' : 'Retrieve')]); setAt(questions.length); };
   const move = (to: number) => { setQuestions(moved(questions, at, to)); setAt(to); };
   const remove = () => { const had = questions; setQuestions(questions.filter((_, i) => i !== at)); setAt(Math.max(0, at - 1)); toast(t('Question {{n}} taken out', { n: at + 1 }), { action: { label: t('Undo'), onClick: () => setQuestions(had) } }); };
+  const bringIn = async (file: File) => {
+    try {
+      const found = await post<Api<'QuizFileView'>>(`/texts/${quiz.textId}/quiz/read`, { name: file.name, file: await base64(file) });
+      setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
+      setAt(questions.length);
+      toast.success(t('{{count}} questions brought in', { count: found.questions.length }), { description: found.leftOut.join(' ') || undefined });
+    } catch (e) { toast.error(sentence(e)); }
+  };
   const save = async () => {
     try {
       const done = await put<Api<'SavedTextView'>>(`/texts/${quiz.textId}/quiz`, { revision: quiz.revision, note: null, questions });
@@ -72,6 +81,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
             <li key={i}><button type="button" aria-current={i === at ? 'true' : undefined} onClick={() => setAt(i)}><b>{i + 1}</b><span>{x.stem || t('(asks nothing yet)')}<small>{strandName(x.strand)} · {kindName(x.kind)}{x.after && ` · ${t('on the way')}`}{x.evidence && ` · ${t('proof')}`}</small></span>
               {mine.length > 0 && <WarningDiamond size={18} weight={mine.some((f) => f.stops) ? 'fill' : 'regular'} color="var(--buoy)" aria-label={t('{{count}} remarks', { count: mine.length })} />}</button></li>); })}</ol>
           <Menu label={t('Add a question')} className="btn">{kinds.map((k) => <DropdownMenu.Item key={k} className="item" onSelect={() => add(k)}><Plus size={16} aria-hidden /> {kindName(k)}</DropdownMenu.Item>)}</Menu>
+          <label className="btn small filebtn">{t('Bring in questions (QTI)')}<input type="file" accept=".zip" onChange={(e) => { const file = e.target.files?.[0]; if (file) void bringIn(file); e.target.value = ''; }} /></label>
           {questions.length > 0 && <ul className="wholefaults" aria-label={t('About the whole quiz')}>{faults.filter((f) => f.at == null).map((f) => <li key={f.sentence}>{f.sentence}</li>)}</ul>}
         </aside>
         {q ? <div className="quizform">

@@ -1,0 +1,20 @@
+using System.Text.RegularExpressions;
+
+namespace DeepCurrent.Core.Texts;
+
+/// <summary>What a paragraph of a version is: words, a heading (begins with #), or a picture (![what it shows](name)).</summary>
+public static partial class Paragraphs
+{
+    public static bool IsHeading(string paragraph) => paragraph.StartsWith('#');
+
+    public static bool IsPicture(string paragraph) => PictureOf(paragraph) is not null;
+
+    /// <summary>True for what is measured: no heading and no picture.</summary>
+    public static bool IsProse(string paragraph) => !IsHeading(paragraph) && !IsPicture(paragraph);
+
+    /// <summary>What a picture shows and its name; null for anything else.</summary>
+    public static (string Alt, string Name)? PictureOf(string paragraph) => Picture().Match(paragraph) is { Success: true } m ? (m.Groups[1].Value.Trim(), m.Groups[2].Value) : null;
+
+    [GeneratedRegex(@"^!\[([^\]]*)\]\(([^()\s]+)\)$")]
+    private static partial Regex Picture();
+}

@@ -1,0 +1,112 @@
+using System.IO.Compression;
+using System.Net;
+using System.Text;
+using System.Text.RegularExpressions;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Formats.Content;
+using DeepCurrent.Formats.Qti;
+using DocumentFormat.OpenXml;
+using DocumentFormat.OpenXml.Packaging;
+using DocumentFormat.OpenXml.Wordprocessing;
+
+namespace DeepCurrent.Formats.Texts;
+
+/// <summary>A file to give out.</summary>
+public sealed record TextFile(string Name, string Type, byte[] Bytes);
+
+/// <summary>Writes a text in open formats.</summary>
+public static partial class TextWriters
+{
+    /// <summary>The formats there are, by the name they are asked for.</summary>
+    public static readonly IReadOnlyList<string> Formats = ["txt", "md", "html", "docx", "epub", "zip", "qti"];
+
+    /// <param name="label">The version, for formats that hold one.</param>
+    /// <param name="id">What the text is known by, wherever its file goes.</param>
+    /// <exception cref="ArgumentException">There is no such format or version.</exception>
+    public static TextFile Write(TextFolder text, IReadOnlyList<DraftPicture> pictures, string format, string label, Guid id, DateTimeOffset changed)
+    {
+        var version = text.Versions.FirstOrDefault(v => v.Label == label) ?? throw new ArgumentException($"There is no version {label}.", nameof(label));
+        return format switch
+        {
+            "txt" => new($"{text.Slug}.txt", "text/plain; charset=utf-8", Encoding.UTF8.GetBytes($"{text.Title}\n\n{Plain(version)}\n")),
+            "md" => new($"{text.Slug}.md", "text/markdown; charset=utf-8", Encoding.UTF8.GetBytes($"# {text.Title}\n\n{version.Body}\n")),
+            "html" => new($"{text.Slug}.html", "text/html; charset=utf-8", Encoding.UTF8.GetBytes(HtmlPage(text, version, pictures))),
+            "docx" => new($"{text.Slug}.docx", "application/vnd.openxmlformats-officedocument.wordprocessingml.document", Document(text, version)),
+            "epub" => new($"{text.Slug}.epub", "application/epub+zip", EpubWriter.Write(text, version, pictures, id, changed)),
+            "zip" => new($"{text.Slug}.zip", "application/zip", Folder(text, pictures)),
+            "qti" => new($"{text.Slug}-qti.zip", "application/zip", QtiWriter.Write(new(text.Title, [.. text.Versions.Select(v => new QtiVersion(v.Label, v.Pages))], text.Questions))),
+            _ => throw new ArgumentException($"There is no format {format}.", nameof(format)),
+        };
+    }
+
+    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Marks().Replace(p.TrimStart('#', ' '), "$1$2")));
+
+    private static byte[] Folder(TextFolder text, IReadOnlyList<DraftPicture> pictures)
+    {
+        using var bytes = new MemoryStream();
+        using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            foreach (var (name, content) in ContentWriter.Files(text)) Put(zip, $"{text.Slug}/{name}", Encoding.UTF8.GetBytes(content));
+            foreach (var p in pictures) Put(zip, $"{text.Slug}/{p.Name}", p.Bytes);
+        }
+        return bytes.ToArray();
+    }
+
+    internal static void Put(ZipArchive zip, string path, byte[] content, CompressionLevel level = CompressionLevel.Optimal)
+    {
+        using var stream = zip.CreateEntry(path, level).Open();
+        stream.Write(content);
+    }
+
+    private static string HtmlPage(TextFolder text, VersionFile v, IReadOnlyList<DraftPicture> pictures) =>
+        $"<!doctype html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><title>{WebUtility.HtmlEncode(text.Title)}</title></head><body>\n<h1>{WebUtility.HtmlEncode(text.Title)}</h1>\n{Blocks(v, n => pictures.FirstOrDefault(p => p.Name == n) is { } p ? $"data:{TypeOf(p.Name)};base64,{Convert.ToBase64String(p.Bytes)}" : null)}</body></html>\n";
+
+    internal static string TypeOf(string name) => Path.GetExtension(name).ToLowerInvariant() is ".png" ? "image/png" : "image/jpeg";
+
+    /// <summary>The paragraphs of a version as well-formed HTML; headings begin one level below the title.</summary>
+    internal static string Blocks(VersionFile v, Func<string, string?> picture)
+    {
+        var html = new StringBuilder();
+        foreach (var p in v.Pages.SelectMany(p => p))
+            if (Paragraphs.PictureOf(p) is { } shown) { if (picture(shown.Name) is { } src) html.Append($"<p><img src=\"{src}\" alt=\"{WebUtility.HtmlEncode(shown.Alt)}\" /></p>\n"); }
+            else if (Paragraphs.IsHeading(p)) html.Append($"<h2>{Inline(p.TrimStart('#', ' '))}</h2>\n");
+            else html.Append($"<p>{Inline(p)}</p>\n");
+        return html.ToString();
+    }
+
+    private static string Inline(string text) => Marks().Replace(WebUtility.HtmlEncode(text), m => m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>");
+
+    private static byte[] Document(TextFolder text, VersionFile v)
+    {
+        using var bytes = new MemoryStream();
+        using (var document = WordprocessingDocument.Create(bytes, WordprocessingDocumentType.Document))
+        {
+            document.PackageProperties.Title = text.Title;
+            var main = document.AddMainDocumentPart();
+            main.AddNewPart<StyleDefinitionsPart>().Styles = new Styles(Named("Title", "Title", 40), Named("Heading1", "heading 1", 30));
+            main.Document = new Document(new Body([Paragraph(text.Title, "Title"), .. v.Pages.SelectMany(p => p).Select(p =>
+                Paragraphs.PictureOf(p) is { } picture ? Paragraph($"[{picture.Alt}]", null) : Paragraphs.IsHeading(p) ? Paragraph(p.TrimStart('#', ' '), "Heading1") : Paragraph(p, null))]));
+        }
+        return bytes.ToArray();
+    }
+
+    private static Style Named(string id, string name, int halfPoints) => new(new StyleName { Val = name }, new StyleRunProperties(new Bold(), new FontSize { Val = $"{halfPoints}" })) { Type = StyleValues.Paragraph, StyleId = id };
+
+    private static Paragraph Paragraph(string text, string? style)
+    {
+        var paragraph = style is null ? new Paragraph() : new Paragraph(new ParagraphProperties(new ParagraphStyleId { Val = style }));
+        var at = 0;
+        void Add(string said, OpenXmlElement? mark) { if (said.Length > 0) paragraph.Append(new Run([.. mark is null ? Array.Empty<OpenXmlElement>() : [new RunProperties(mark)], new Text(said) { Space = SpaceProcessingModeValues.Preserve }])); }
+        foreach (Match m in Marks().Matches(text))
+        {
+            Add(text[at..m.Index], null);
+            Add(m.Groups[1].Success ? m.Groups[1].Value : m.Groups[2].Value, m.Groups[1].Success ? new Bold() : new Italic());
+            at = m.Index + m.Length;
+        }
+        Add(text[at..], null);
+        return paragraph;
+    }
+
+    [GeneratedRegex(@"\*\*([^*]+)\*\*|\*([^*]+)\*")]
+    private static partial Regex Marks();
+}
