@@ -71,9 +71,9 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
 
   await page.getByRole('button', { name: 'Pick up this text' }).click();
   await place(page, 'Readers');
-  await page.getByRole('checkbox', { name: 'Pick up Mateo Rivas', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
   await page.getByRole('button', { name: /^Assign to 1 reader/ }).click();
-  await expect(page.getByLabel(/^With questions on the way/)).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /^With questions on the way/ })).toBeChecked();
   await page.getByRole('button', { name: 'Assign to 1 reader', exact: true }).click();
   await expect(page.getByText(`${title}: Assigned to 1 reader`)).toBeVisible();
 });

@@ -18,7 +18,7 @@ public sealed class QtiTests
 
     private static readonly Gen<string> Words = Gen.Select(Of("gull", "mill & quay", "a <small> boat", "“tide”", "5 fm", "Zoë's lamp"), Gen.Int[0, 999]).Select((w, n) => $"{w} {n}");
 
-    private static readonly Gen<Question> AnyQuestion = Gen.Select(Of(Enum.GetValues<QuestionKind>()), Of(Enum.GetValues<Strand>()), Words, Words.Array[4, 5], Gen.Int[0, 3], Gen.Bool, Of(0.0, 2.5, -3), Gen.Int[0, 4]).Select((kind, strand, stem, parts, right, evidence, offset, place) =>
+    internal static readonly Gen<Question> AnyQuestion = Gen.Select(Of(Enum.GetValues<QuestionKind>()), Of(Enum.GetValues<Strand>()), Words, Words.Array[4, 5], Gen.Int[0, 3], Gen.Bool, Of(0.0, 2.5, -3), Gen.Int[0, 4]).Select((kind, strand, stem, parts, right, evidence, offset, place) =>
     {
         string[] texts = [.. parts.Select((p, i) => $"{p} {i}")];
         Choice[] choices = kind switch

@@ -11,7 +11,7 @@ public static class ContentRules
     /// <summary>Faults of a text, each a sentence for its writer; none if it is clean.</summary>
     public static IEnumerable<string> Faults(TextFolder text)
     {
-        var versions = text.Versions.Select(v => v.Checked).ToList();
+        var versions = text.Versions.Select(v => v.Checked()).ToList();
         foreach (var fault in QuizCheck.Faults(text.Questions, versions)) yield return fault.At is { } at ? $"Question {at + 1}: {fault.Sentence}" : fault.Sentence;
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
             if (q.Kind is QuestionKind.Single && q.Choices.Count < 3) yield return $"Question {i}: has fewer than three choices.";

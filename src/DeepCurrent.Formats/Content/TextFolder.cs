@@ -12,7 +12,7 @@ public sealed record TextFolder(string Slug, string Title, string Kind, string T
 public sealed record VersionFile(string Label, double Target, string Body)
 {
     /// <summary>The version as a quiz is checked against it.</summary>
-    public CheckedVersion Checked => new(Label, [.. Pages.SelectMany(p => p)], TextMeasurer.Measure(Prose).Depth.Value);
+    public CheckedVersion Checked() => new(Label, [.. Pages.SelectMany(p => p)], TextMeasurer.Measure(Prose).Depth.Value);
 
     /// <summary>The words a reader reads: no marks of Markdown.</summary>
     public string PlainText => string.Join("\n\n", Pages.SelectMany(p => p).Where(p => !Paragraphs.IsPicture(p)).Select(p => p.TrimStart('#', ' ')));

@@ -19,7 +19,8 @@ internal static class Docx
             if (main.VbaProjectPart is not null) notes.Add("The document has macros. They were left out and never run.");
             var pictures = new Dictionary<string, DraftPicture>();
             var blocks = new List<string>();
-            foreach (var element in body.ChildElements) Block(element, main, blocks, pictures);
+            var titled = body.Elements<Paragraph>().Any(p => StyleOf(p, main).Equals("Title", StringComparison.OrdinalIgnoreCase));
+            foreach (var element in body.ChildElements) Block(element, main, titled, blocks, pictures);
             var text = string.Join("\n\n", blocks.Where(b => b.Length > 0));
             if (text.Length == 0) throw new Unreadable("This document has no text in it.");
             var name = document.PackageProperties.Title is { Length: > 0 } said ? said.Trim() : title;
@@ -29,27 +30,33 @@ internal static class Docx
         catch (Exception e) when (e is OpenXmlPackageException or FileFormatException or System.Xml.XmlException or InvalidDataException or InvalidOperationException) { throw new Unreadable("This document is damaged and could not be opened."); }
     }
 
-    private static void Block(OpenXmlElement element, MainDocumentPart main, List<string> blocks, Dictionary<string, DraftPicture> pictures)
+    private static void Block(OpenXmlElement element, MainDocumentPart main, bool titled, List<string> blocks, Dictionary<string, DraftPicture> pictures)
     {
         switch (element)
         {
             case Paragraph p:
-                var before = Before(p, main);
+                var before = Before(p, main, titled);
                 if (Words(p) is { Length: > 0 } words) blocks.Add(before + words);
                 foreach (var blip in p.Descendants<Drawing.Blip>()) Picture(blip, p, main, blocks, pictures);
                 if (p.Descendants<Break>().Any(b => b.Type?.Value == BreakValues.Page)) blocks.Add("---");
                 break;
             case Table t: foreach (var row in t.Elements<TableRow>()) blocks.Add(string.Join(" | ", row.Elements<TableCell>().Select(c => string.Join(' ', c.Descendants<Paragraph>().Select(Words))))); break;
-            case SdtBlock s when s.SdtContentBlock is { } inner: foreach (var child in inner.ChildElements) Block(child, main, blocks, pictures); break;
+            case SdtBlock s when s.SdtContentBlock is { } inner: foreach (var child in inner.ChildElements) Block(child, main, titled, blocks, pictures); break;
         }
     }
 
-    private static string Before(Paragraph p, MainDocumentPart main)
+    private static string StyleOf(Paragraph p, MainDocumentPart main)
     {
         var style = p.ParagraphProperties?.ParagraphStyleId?.Val?.Value ?? "";
-        var name = main.StyleDefinitionsPart?.Styles?.Elements<Style>().FirstOrDefault(s => s.StyleId == style)?.StyleName?.Val?.Value ?? style;
+        return main.StyleDefinitionsPart?.Styles?.Elements<Style>().FirstOrDefault(s => s.StyleId == style)?.StyleName?.Val?.Value ?? style;
+    }
+
+    /// <param name="titled">The document has a title of its own, so that its headings stand below it.</param>
+    private static string Before(Paragraph p, MainDocumentPart main, bool titled)
+    {
+        var name = StyleOf(p, main);
         if (name.Equals("Title", StringComparison.OrdinalIgnoreCase)) return "# ";
-        if (name.StartsWith("heading ", StringComparison.OrdinalIgnoreCase) && name.Length > 8 && char.IsAsciiDigit(name[8])) return $"{new string('#', Math.Clamp(name[8] - '0', 1, 6))} ";
+        if (name.StartsWith("heading ", StringComparison.OrdinalIgnoreCase) && name.Length > 8 && char.IsAsciiDigit(name[8])) return $"{new string('#', Math.Clamp(name[8] - '0' + (titled ? 1 : 0), 1, 6))} ";
         return p.ParagraphProperties?.NumberingProperties is not null ? "• " : "";
     }
 

@@ -31,11 +31,14 @@ internal static class Epub
             var draft = Html.Read(page, Path.GetFileNameWithoutExtension(item.Href), src => zip.GetEntry(Resolve(item.Href, Uri.UnescapeDataString(src))) is { } picture && Pictures.Named(picture.Name) && picture.Length <= Pictures.Most ? Pictures.Bytes(picture) : null);
             draft = Chapters.Split(draft) is { Texts: [var one] } ? one : draft;
             if (names.TryGetValue(item.Href, out var name)) draft = draft with { Title = name };
-            if (draft.Versions[0].Body.Split(' ').Length < FewestWords) continue;
-            texts.Add(draft);
+            if (draft.Versions[0].Body.Length > 0) texts.Add(draft);
         }
+        // Covers and title pages are no chapters, unless there is nothing else.
+        if (texts.Exists(t => !Few(t))) texts.RemoveAll(Few);
         return texts.Count > 0 ? new(texts, notes) : throw new Unreadable("This book has no chapter with text in it.");
     }
+
+    private static bool Few(TextDraft text) => text.Versions[0].Body.Split(' ').Length < FewestWords;
 
     /// <summary>Chapter names by file, as the book's own list of contents gives them.</summary>
     private static Dictionary<string, string> Names(ZipArchive zip, string? nav, string? ncx)

@@ -17,7 +17,9 @@ internal static partial class Html
         var page = new HtmlParser().ParseDocument(html);
         var kept = new Dictionary<string, DraftPicture>();
         var blocks = new List<string>();
-        if (page.Body is { } body) Walk(body, blocks, new StringBuilder(), (src, alt) => Keep(kept, src, alt, pictures));
+        var line = new StringBuilder();
+        if (page.Body is { } body) Walk(body, blocks, line, (src, alt) => Keep(kept, src, alt, pictures));
+        Flush(blocks, line, "");
         var text = string.Join("\n\n", blocks.Where(b => b.Length > 0));
         var name = page.Title is { Length: > 0 } t ? Tidy(t) : title;
         return TextDraft.Of(name.Length > 0 ? name : title, text, [.. kept.Values]);

@@ -20,12 +20,17 @@ public static class TextFiles
         if (bytes is [(byte)'P', (byte)'K', 3, 4, ..] or [(byte)'P', (byte)'K', 5, 6, ..]) return Archive(title, bytes);
         if (bytes is [0xD0, 0xCF, 0x11, 0xE0, ..]) throw new Unreadable("This is a document of an old word processor, or one that is locked. Save it as .docx and bring it again.");
         if (bytes is [(byte)'%', (byte)'P', (byte)'D', (byte)'F', ..]) throw new Unreadable("A PDF is a picture of pages and has no sure order of sentences. Bring the document it was made from, or copy its text and paste it.");
-        var text = Decoding.Read(bytes, out _);
-        if (text.Contains('\0')) throw new Unreadable("This is no text: it holds bytes that no text has.");
+        var text = Decoded(bytes);
         if (name.EndsWith(".htm", StringComparison.OrdinalIgnoreCase) || name.EndsWith(".html", StringComparison.OrdinalIgnoreCase) || name.EndsWith(".xhtml", StringComparison.OrdinalIgnoreCase) || text.TrimStart().StartsWith("<!doctype html", StringComparison.OrdinalIgnoreCase) || text.TrimStart().StartsWith("<html", StringComparison.OrdinalIgnoreCase))
             return Chapters.Split(Html.Read(text, title));
         if (string.IsNullOrWhiteSpace(text)) throw new Unreadable("There is nothing in this file but blanks.");
         return Chapters.Split(TextDraft.Of(title, text.Replace("\r\n", "\n").Replace('\r', '\n').Trim()));
+    }
+
+    private static string Decoded(byte[] bytes)
+    {
+        try { return Decoding.Read(bytes, out _); }
+        catch (Unreadable) { throw new Unreadable("This is no text: it holds bytes that no text has."); }
     }
 
     private static DraftFile Archive(string title, byte[] bytes)

@@ -144,11 +144,11 @@ public static class BringEndpoints
 
     /// <param name="format">txt, md, html, docx, epub, zip or qti.</param>
     /// <param name="version">Label of the version, for formats that hold one; the first if it is not said.</param>
-    private static async Task<IResult> File(Guid textId, string format, string? version, Desk desk, TextStore texts, PictureStore pictures)
+    private static async Task<IResult> File(Guid textId, string? format, string? version, Desk desk, TextStore texts, PictureStore pictures)
     {
         desk.Library();
         var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
-        if (!TextWriters.Formats.Contains(format)) throw Refused.Field("format", "There is no such format.");
+        if (format is null || !TextWriters.Formats.Contains(format)) throw Refused.Field("format", "There is no such format.");
         var shown = new Dictionary<string, DraftPicture>();
         foreach (var p in whole.Versions.SelectMany(v => v.Pages).SelectMany(p => p))
             if (Paragraphs.PictureOf(p) is { } at && Guid.TryParse(at.Name, out var id) && !shown.ContainsKey(at.Name) && await pictures.Find(id, desk.Who.SchoolId) is { } found)

@@ -4169,8 +4169,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    format: string;
+                query?: {
+                    format?: string;
                     version?: string;
                 };
                 header?: never;

@@ -17,7 +17,7 @@ export function MarkAnswer({ ticketId, q, answer, mayMark }: { ticketId: string;
     <div className="markanswer">
       <blockquote>{answer.words}</blockquote>
       <fieldset disabled={!mayMark}><legend>{answer.mark == null ? t('Mark it') : t('Marked {{n}} of 3', { n: answer.mark })}</legend>
-        {(q.rubric?.marks ?? ['', '', '', '']).map((m, points) => <button key={points} type="button" aria-pressed={answer.mark === points} onClick={() => mark(points)}><b>{points}</b><span>{m}</span></button>)}
+        {(q.rubric?.marks ?? ['', '', '', '']).map((m, points) => <button key={points} type="button" aria-pressed={answer.mark === points} onClick={() => mark(points)}><b>{points}</b> <span>{m}</span></button>)}
         <label>{t('A word to the reader')} <input type="text" maxLength={500} value={comment} onChange={(e) => setComment(e.target.value)} onBlur={() => { if (answer.mark != null && comment !== answer.comment) mark(answer.mark); }} /></label>
       </fieldset>
       {error && <p className="error" role="alert">{error}</p>}
