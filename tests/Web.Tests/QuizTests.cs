@@ -1,6 +1,7 @@
 using System.Net;
 using System.Text.Json.Nodes;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Texts;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace Web.Tests;
@@ -168,5 +169,38 @@ public sealed class QuizTests(Harness harness)
         var text = await ana.Get($"/api/texts/{id}");
         (await ana.Put($"/api/texts/{id}", new { revision = 3, title = "A lamp with a quiz", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = new[] { new { id = (string)text["versions"]![0]!["id"]!, label = "first", body = Story } }, words = Array.Empty<object>() })).EnsureSuccessStatusCode();
         (await ana.Get($"/api/texts/{id}/quiz"))["questions"]![0]!["proofs"]!.ToJsonString().ShouldContain("first");
+    }
+
+    [Fact]
+    public async Task Answers_move_a_text_s_depth_once_enough_have_read_it_and_the_page_says_how_they_did()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 6);
+        var (id, _) = await Written(ana, [.. Quiz().Take(1), .. Quiz().Skip(2).Take(3)]);
+        var formulas = (double)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["depth"]!;
+        for (var r = 0; r < 6; r++)
+        {
+            var (reader, ticket, work) = await Given(ana, room, id, reader: r);
+            var q = work["questions"]!;
+            await Answer(reader, ticket, q[0]!, [1]);
+            await Answer(reader, ticket, q[1]!, [0, 1]);
+            await Answer(reader, ticket, q[2]!, Places(q[2]!["choices"]!, "The captain came.", "The wind rose.", "He climbed."));
+            await Answer(reader, ticket, q[3]!, Places(q[3]!["rights"]!, "wound", "lit"));
+            await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
+            if (r == 3) { await harness.Services.GetRequiredService<AnsweredDepths>().Recompute(); (await ana.Get($"/api/texts/{id}"))["versions"]![0]!["shown"].ShouldBeNull("four readers are too few"); }
+        }
+        await harness.Services.GetRequiredService<AnsweredDepths>().Recompute();
+        var version = (await ana.Get($"/api/texts/{id}"))["versions"]![0]!;
+        ((double)version["formulaDepth"]!).ShouldBe(formulas);
+        ((int)version["shown"]!["readers"]!, (int)version["shown"]!["answers"]!).ShouldBe((6, 24));
+        ((double)version["shown"]!["alone"]!).ShouldBeGreaterThan(formulas, "everything was wrong");
+        ((double)version["shown"]!["weight"]!).ShouldBeInRange(0.05, 0.95);
+        var use = await ana.Get($"/api/texts/{id}/use?classId={room.Id}");
+        ((int)use["class"]!["handedIn"]!, (double)use["class"]!["score"]!).ShouldBe((6, 0));
+        var first = use["class"]!["questions"]!.AsArray().Single(q => (string?)q!["wrong"] is not null)!;
+        ((string)first["wrong"]!, (int)first["wrongTimes"]!).ShouldBe(("the stairs", 6));
+        ((int)use["school"]!["readers"]!).ShouldBe(6);
+        var other = await harness.Room(ana, 1);
+        ((int)(await ana.Get($"/api/texts/{id}/use?classId={other.Id}"))["class"]!["given"]!).ShouldBe(0);
     }
 }

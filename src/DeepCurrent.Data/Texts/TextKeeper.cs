@@ -82,7 +82,8 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
                 values (@Id, @text, @Label, @Position, @pages::jsonb, @Words, @Depth, @DepthError, @Depth, @DepthError, @Measure::jsonb)
                 on conflict (id) do update set label = @Label, position = @Position, pages = @pages::jsonb, words = @Words, measure = @Measure::jsonb, formula_depth = @Depth, formula_error = @DepthError, retired = false,
                   shown_depth = case when version.pages = @pages::jsonb then version.shown_depth end, shown_error = case when version.pages = @pages::jsonb then version.shown_error end,
-                  shown_answers = case when version.pages = @pages::jsonb then version.shown_answers else 0 end,
+                  shown_answers = case when version.pages = @pages::jsonb then version.shown_answers else 0 end, shown_readers = case when version.pages = @pages::jsonb then version.shown_readers else 0 end,
+                  shown_weight = case when version.pages = @pages::jsonb then version.shown_weight end, shown_alone = case when version.pages = @pages::jsonb then version.shown_alone end,
                   depth = coalesce(version.stated_depth, case when version.pages = @pages::jsonb then version.shown_depth end, @Depth),
                   depth_error = case when version.stated_depth is not null then version.depth_error when version.pages = @pages::jsonb then coalesce(version.shown_error, @DepthError) else @DepthError end
                 where version.text_id = @text

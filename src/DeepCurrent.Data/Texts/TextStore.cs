@@ -24,7 +24,12 @@ public sealed record NewText(Guid Id, Guid? SchoolId, string Slug, string Title,
 /// <summary>One version with its pages and how it was measured.</summary>
 /// <param name="Depth">What counts; the formulas' own say is beside it.</param>
 public sealed record VersionBody(Guid Id, Guid TextId, string Title, string Label, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure,
-    double FormulaDepth, double FormulaError, StatedDepth? Stated);
+    double FormulaDepth, double FormulaError, StatedDepth? Stated, ShownDepth? Shown);
+
+/// <summary>A depth to which readers' answers have moved the formulas'.</summary>
+/// <param name="Alone">What the answers alone say; null where they say next to nothing.</param>
+/// <param name="Weight">The answers' part in it, 0 to 1.</param>
+public sealed record ShownDepth(double Depth, double Error, double? Alone, double Weight, int Readers, int Answers);
 
 /// <summary>A depth that a person has set by hand.</summary>
 public sealed record StatedDepth(double Depth, string Reason, string? By, DateTimeOffset At);
@@ -157,13 +162,14 @@ public sealed class TextStore(NpgsqlDataSource db)
         return (await c.QueryAsync<Word>("select word as text, part, meaning, example from word where text_id = @textId order by position limit 50", new { textId })).ToList();
     }
 
-    private const string BodySql = "select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error, v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason, a.name as stated_by, v.stated_at from version v join text t on t.id = v.text_id left join adult a on a.id = v.stated_by";
+    private const string BodySql = "select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error, v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason, a.name as stated_by, v.stated_at, v.shown_depth, v.shown_error, v.shown_alone, v.shown_weight, v.shown_readers, v.shown_answers from version v join text t on t.id = v.text_id left join adult a on a.id = v.stated_by";
 
     private sealed record TextFlat(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int OnTheWay, int Used);
 
-    private sealed record VersionFlat(Guid Id, Guid TextId, string Title, string Label, string Pages, int Words, double Depth, double DepthError, string Measure, double FormulaDepth, double FormulaError, double? StatedDepth, string? StatedReason, string? StatedBy, DateTimeOffset? StatedAt)
+    private sealed record VersionFlat(Guid Id, Guid TextId, string Title, string Label, string Pages, int Words, double Depth, double DepthError, string Measure, double FormulaDepth, double FormulaError, double? StatedDepth, string? StatedReason, string? StatedBy, DateTimeOffset? StatedAt, double? ShownDepth, double? ShownError, double? ShownAlone, double? ShownWeight, int ShownReaders, int ShownAnswers)
     {
-        public VersionBody Body() => new(Id, TextId, Title, Label, Database.FromJson<List<List<string>>>(Pages), Words, Depth, DepthError, Measure, FormulaDepth, FormulaError, StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null);
+        public VersionBody Body() => new(Id, TextId, Title, Label, Database.FromJson<List<List<string>>>(Pages), Words, Depth, DepthError, Measure, FormulaDepth, FormulaError, StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null,
+            ShownDepth is { } shown ? new(shown, ShownError ?? 0, ShownAlone, ShownWeight ?? 0, ShownReaders, ShownAnswers) : null);
     }
 
     private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs, string Kind, bool Evidence, double Harder, string? Place, string? Rubric)

@@ -69,7 +69,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -80,7 +80,7 @@ public static class Application
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<ContentLoader>();
         services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
-        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>();
+        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
         services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
         services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; });
@@ -189,5 +189,6 @@ public static class Application
         var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db, texts), new(db), new(db), new(db), new(db));
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
+        await services.GetRequiredService<AnsweredDepths>().Recompute();
     }
 }

@@ -13,7 +13,7 @@ public sealed record FormulaView(string Formula, double Grade, double Weight);
 public sealed record MeasureView(int Words, int Sentences, int Syllables, int DistinctWords, double FleschKincaidGrade, double Spache, double DaleChall, double GradeEquivalent, double RarityGrades, bool Short,
     IReadOnlyList<FormulaView> Formulas, IReadOnlyList<string> RarestWords, IReadOnlyList<LongSentence> LongestSentences);
 
-public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated);
+public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated, ShownDepth? Shown);
 
 /// <param name="Kind">Single, Multiple, Order, Match, Sentence, Short or Long.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
@@ -26,6 +26,9 @@ public sealed record QuestionView(Guid Id, string Kind, string Strand, string St
 public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Spelling, string Season, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words,
     bool Ships, string? Owner, bool Mine, bool Retired, int Revision, bool MayChange);
 
+/// <param name="School">Null while too few have read it.</param>
+public sealed record UseView(TextUse Class, TextUse? School);
+
 /// <summary>The library.</summary>
 public static class TextEndpoints
 {
@@ -35,6 +38,7 @@ public static class TextEndpoints
     {
         api.MapGet("/texts", Some);
         api.MapGet("/texts/{textId:guid}", View);
+        api.MapGet("/texts/{textId:guid}/use", Use);
     }
 
     /// <param name="ids">With commas between; at most 50.</param>
@@ -59,9 +63,18 @@ public static class TextEndpoints
         return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, own.Spelling, own.Season, versions, questions, await texts.Words(textId), own.SchoolId is null, own.Owner, own.Mine, own.RetiredAt is not null, own.Revision, mayChange);
     }
 
+    /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it that nobody can be made out.</summary>
+    private static async Task<UseView> Use(Guid textId, Guid classId, Desk desk, TextStore texts, UseStore use)
+    {
+        var place = await desk.Class(classId, Core.Access.Deed.SeeClass);
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var school = await use.Of(textId, place.SchoolId, null);
+        return new(await use.Of(textId, place.SchoolId, classId), school.Readers >= UseStore.FewestReaders ? school : null);
+    }
+
     private static TextVersionView Shown(VersionBody v, LevelChart chart)
     {
         var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
-        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure, v.FormulaDepth, v.FormulaError, v.Stated);
+        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure, v.FormulaDepth, v.FormulaError, v.Stated, v.Shown);
     }
 }

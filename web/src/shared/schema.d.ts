@@ -3448,6 +3448,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/texts/{textId}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query: {
+                    classId: string;
+                };
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["UseView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/library": {
         parameters: {
             query?: never;
@@ -6027,6 +6066,17 @@ export interface components {
             deepest: number;
             readers: components["schemas"]["PlacementView"][];
         };
+        QuestionUse: {
+            /** Format: uuid */
+            questionId: string;
+            /** Format: int32 */
+            answered: number;
+            /** Format: double */
+            right: null | number;
+            wrong: null | string;
+            /** Format: int32 */
+            wrongTimes: number;
+        };
         QuestionView: {
             /** Format: uuid */
             id: string;
@@ -6433,6 +6483,20 @@ export interface components {
             changed: number;
         };
         ShelfSort: number;
+        ShownDepth: {
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            error: number;
+            /** Format: double */
+            alone: null | number;
+            /** Format: double */
+            weight: number;
+            /** Format: int32 */
+            readers: number;
+            /** Format: int32 */
+            answers: number;
+        };
         SignInRow: {
             /** Format: uuid */
             readerId: string;
@@ -6639,6 +6703,23 @@ export interface components {
             used: number;
             versions: components["schemas"]["VersionHead"][];
         };
+        TextUse: {
+            /** Format: int32 */
+            given: number;
+            /** Format: int32 */
+            handedIn: number;
+            /** Format: int32 */
+            readers: number;
+            /** Format: double */
+            forecast: null | number;
+            /** Format: double */
+            score: null | number;
+            /** Format: double */
+            minutes: null | number;
+            /** Format: date-time */
+            last: null | string;
+            questions: components["schemas"]["QuestionUse"][];
+        };
         TextVersionBody: {
             label: string;
             pages: string[][];
@@ -6659,6 +6740,7 @@ export interface components {
             /** Format: double */
             formulaError: number;
             stated: null | components["schemas"]["StatedDepth"];
+            shown: null | components["schemas"]["ShownDepth"];
         };
         TextView: {
             /** Format: uuid */
@@ -6807,6 +6889,10 @@ export interface components {
         };
         UndoneView: {
             sentence: string;
+        };
+        UseView: {
+            class: components["schemas"]["TextUse"];
+            school: null | components["schemas"]["TextUse"];
         };
         VersionHead: {
             /** Format: uuid */

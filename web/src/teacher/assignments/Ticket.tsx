@@ -8,7 +8,7 @@ import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
-import '../texts/texts.css';
+import '../texts/quiz/quiz.css';
 import { MarkAnswer } from './MarkAnswer';
 
 type TicketData = Api<'TicketView'>;
@@ -31,7 +31,7 @@ export default function Ticket() {
             return (
               <li key={q.id}>
                 <h2><Tags q={q} /> {q.stem}</h2>
-                <p className="tide"><TideMarks of={[a.mark]} /> {markName(a.mark)}{a.rushed && ` · ${t('rushed, left out of the level')}`}{q.after && ` · ${t('counts for nothing')}`}</p>
+                <p className="tide">{a.tries.some((k) => k.correct == null) ? t('to mark') : <><TideMarks of={[a.mark]} /> {markName(a.mark)}</>}{a.rushed && ` · ${t('rushed, left out of the level')}`}{q.after && ` · ${t('counts for nothing')}`}</p>
                 <QuestionKey q={q} tries={a.tries} />
                 {a.tries.map((k) => (q.kind === 'Short' || q.kind === 'Long') && <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />)}
               </li>

@@ -11,6 +11,7 @@ import { useTray } from '../tray/useTray';
 import { QuestionKey, Tags } from './quiz/QuestionKey';
 import { TextActions } from './TextActions';
 import { TextHistory } from './TextHistory';
+import { TextUse } from './TextUse';
 import { bodyOf, wordsOf } from './textForm';
 import { Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import './texts.css';
@@ -18,7 +19,7 @@ import './texts.css';
 export type TextData = Api<'TextView'>;
 export type Version = TextData['versions'][number];
 
-type Shown = 'text' | 'why' | 'versions' | 'history';
+type Shown = 'text' | 'why' | 'versions' | 'use' | 'history';
 
 /** One text: how deep and how that was measured, the text itself, its quiz and its words. */
 export default function TextPage() {
@@ -31,7 +32,7 @@ export default function TextPage() {
   return (
     <Show query={text}>{(x) => {
       const version = x.versions[Math.min(at, x.versions.length - 1)]!;
-      const views: [Shown, string][] = [['text', t('The text')], ['why', t('What makes it deep')], ...(x.versions.length > 1 ? [['versions', t('Versions side by side')] as [Shown, string]] : []), ['history', t('History')]];
+      const views: [Shown, string][] = [['text', t('The text')], ['why', t('What makes it deep')], ...(x.versions.length > 1 ? [['versions', t('Versions side by side')] as [Shown, string]] : []), ['use', t('How it was used')], ['history', t('History')]];
       return (
         <div className="textpage">
           <div className="head">
@@ -43,7 +44,7 @@ export default function TextPage() {
             <div className="switch" role="group" aria-label={t('View')}>{views.map(([key, name]) => <button key={key} aria-pressed={shows === key} onClick={() => setShows(key)}>{name}</button>)}</div>
             {x.versions.length > 1 && (shows === 'text' || shows === 'why') && <div className="switch" role="group" aria-label={t('Version')}>{x.versions.map((v, i) => <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>{fm(v.depth)} fm</button>)}</div>}
           </div>
-          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : <div className="textcols">
+          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : shows === 'use' ? <TextUse textId={x.id} classId={data.id} questions={x.questions} /> : <div className="textcols">
             {shows === 'why' ? <Reasons v={version} /> : (
               <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
                 {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => { const picture = pictureOf(p); return picture ? <TextPicture key={k} of={picture} /> : isHeading(p) ? <h3 key={k}>{headingOf(p)}</h3> : <Marked key={k} text={p} />; })}</section>)}
@@ -95,6 +96,7 @@ function MeasuredSide({ v }: { v: Version }) {
     <section aria-labelledby="how">
       <h2 id="how">{t('Depth {{depth}} fm', { depth: fm(v.depth) })} <span className="soft small">± {v.depthError.toFixed(1)}, {t('typical of grade {{grade}}', { grade: v.gradeLabel })}</span></h2>
       {v.stated && <p className="small"><b>{t('Stated by {{name}}, {{day}}:', { name: v.stated.by ?? t('a former colleague'), day: dayOf(v.stated.at) })}</b> “{v.stated.reason}” {t('The formulas say {{depth}} fm ± {{error}}.', { depth: fm(v.formulaDepth), error: v.formulaError.toFixed(1) })}</p>}
+      <FromWhere v={v} />
       <p className="small">{t('{{words}} words, {{sentences}} sentences of {{each}} words on average, {{distinct}} different words.', { words: m.words, sentences: m.sentences, each: (m.words / m.sentences).toFixed(1), distinct: m.distinctWords })}{m.short && ` ${t('Under 100 words: the depth is less sure.')}`}</p>
       <table className="formulas"><caption className="hide">{t('How the formulas agree')}</caption><thead><tr><th>{t('Formula')}</th><th className="num">{t('Grade')}</th><th>{t('weight shown by size')}</th></tr></thead>
         <tbody>{used.map((f) => <tr key={f.formula}><th scope="row">{f.formula}</th><td className="num">{f.grade.toFixed(1).replace('-', '−')}</td><td><svg width="176" height="14" aria-hidden><path d="M4 7H172" stroke="var(--line)" /><circle cx={x(f.grade)} cy="7" r={2 + f.weight * 1.6} fill="var(--depth-6)" /><path d={`M${x(m.gradeEquivalent)} 0v14`} stroke="var(--overlay)" strokeWidth="2" /></svg></td></tr>)}</tbody></table>
@@ -102,5 +104,18 @@ function MeasuredSide({ v }: { v: Version }) {
       {m.rarestWords.length > 0 && <p className="small">{t('Rarest words:')} {m.rarestWords.join(', ')}</p>}
       {m.longestSentences[0] && <p className="small">{t('Longest sentence ({{n}} words):', { n: m.longestSentences[0].words })} “{m.longestSentences[0].sentence}”</p>}
     </section>
+  );
+}
+
+/** What the formulas say, what readers' answers say, and how much each weighs. */
+function FromWhere({ v }: { v: Version }) {
+  const shown = v.shown;
+  if (!shown) return <p className="small soft">{t('From the formulas alone: fewer than five readers have answered on it.')}</p>;
+  const rows = [{ name: t('formulas'), depth: v.formulaDepth, weight: 1 - shown.weight }, ...(shown.alone == null ? [] : [{ name: t('answers'), depth: shown.alone, weight: shown.weight }])];
+  const low = Math.min(...rows.map((r) => r.depth), shown.depth) - 3, high = Math.max(...rows.map((r) => r.depth), shown.depth) + 3;
+  const x = (d: number) => 4 + ((d - low) / (high - low)) * 168;
+  return (
+    <table className="formulas"><caption className="small">{t('From the formulas and from {{count}} readers’ answers', { count: shown.readers })}</caption><thead><tr><th>{t('Says')}</th><th className="num">fm</th><th>{t('weight shown by size')}</th><th className="num">{t('Weight')}</th></tr></thead>
+      <tbody>{rows.map((r) => <tr key={r.name}><th scope="row">{r.name}</th><td className="num">{fm(r.depth)}</td><td><svg width="176" height="14" aria-hidden><path d="M4 7H172" stroke="var(--line)" /><circle cx={x(r.depth)} cy="7" r={2 + r.weight * 5} fill="var(--depth-6)" /><path d={`M${x(shown.depth)} 0v14`} stroke="var(--overlay)" strokeWidth="2" /></svg></td><td className="num">{Math.round(r.weight * 100)} %</td></tr>)}</tbody></table>
   );
 }
