@@ -26,7 +26,7 @@ internal static partial class CheckWords
     }
 
     /// <summary>The words of a choice that carry its meaning: not the very common ones.</summary>
-    public static HashSet<string> Content(string text) => [.. All(text).Where(w => w.Length > 2 && (WordList.Find(w)?.Zipf ?? 0) < VeryCommon)];
+    public static HashSet<string> Content(string text) => [.. Keys(text).Where(w => w.Length > 2 && (WordList.Find(w)?.Zipf ?? 0) < VeryCommon).Select(Stem)];
 
     /// <summary>How two texts are compared for being the same.</summary>
     public static string Same(string text) => string.Join(' ', All(text));
@@ -60,7 +60,7 @@ internal static partial class CheckWords
     public static string Stem(string word)
     {
         foreach (var ending in Endings)
-            if (word.Length - ending.Length > 2 && word.EndsWith(ending, StringComparison.Ordinal)) return word[..^ending.Length];
+            if (word.Length - ending.Length > 2 && word.EndsWith(ending, StringComparison.Ordinal) && (ending != "es" || word[^3] is 's' or 'x' or 'z' or 'h' or 'o')) return word[..^ending.Length];
         return word;
     }
 
