@@ -52,3 +52,31 @@ test('a text is saved as a book and as a content folder, and both come back', as
   await page.getByRole('link', { name: 'The Ferry Cat, Content folder (ZIP)' }).click();
   await expect(page.getByRole('heading', { name: /^Quiz [0-9]+ questions/ })).toBeVisible();
 });
+
+test('a copy on paper is lent with a user name and its code, and taken back with the code', async ({ page }) => {
+  const code = `FC-${Date.now() % 100000}`;
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('link', { name: 'Copies on paper' }).click();
+  await page.getByRole('button', { name: 'Add copies' }).first().click();
+  await page.getByLabel('Title').fill('The Ferry Cat');
+  await page.getByLabel('Codes, one a line').fill(`${code}\n${code}b`);
+  await expect(page.getByText('It is in the library; its copies lead there.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByText('2 copies added')).toBeVisible();
+  const field = page.getByLabel('User name or copy');
+  await field.fill('nobody');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('Neither a copy nor a reader is known as “nobody”.');
+  await field.fill('mateo.r');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Mateo Rivas takes the next copy.')).toBeVisible();
+  await page.getByLabel('Copy for Mateo Rivas').fill(code.toLowerCase());
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Mateo Rivas has “The Ferry Cat” until/)).toBeVisible();
+  await expect(page.getByRole('row', { name: new RegExp(`${code} The Ferry Cat Mateo Rivas`) })).toBeVisible();
+  await axe(page, 'copies on paper');
+  await field.fill(code);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('“The Ferry Cat” is back.')).toBeVisible();
+});

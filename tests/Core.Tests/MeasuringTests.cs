@@ -103,7 +103,7 @@ public sealed class MeasuringTests
     public void A_reader_at_the_texts_depth_answers_four_in_five(int choices)
     {
         var guess = QuestionDifficulty.Guess(choices);
-        var b = QuestionDifficulty.Default(new(33), choices, Strand.Structure).Value;
+        var b = QuestionDifficulty.Default(new(33), QuestionDifficulty.Guess(choices), Strand.Structure).Value;
         (guess + (1 - guess) / (1 + Math.Exp(-(33 - b) / 10))).ShouldBe(0.8, 1e-9);
     }
 

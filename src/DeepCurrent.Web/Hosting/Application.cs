@@ -69,7 +69,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<AnsweredDepths>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -156,6 +156,7 @@ public static class Application
         OwnTextEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
         BringEndpoints.Map(api);
+        CopyEndpoints.Map(api);
         QuizEndpoints.Map(api);
         MarkingEndpoints.Map(api);
         MyEndpoints.Map(api);

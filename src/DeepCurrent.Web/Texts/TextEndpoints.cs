@@ -64,9 +64,10 @@ public static class TextEndpoints
     }
 
     /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it that nobody can be made out.</summary>
-    private static async Task<UseView> Use(Guid textId, Guid classId, Desk desk, TextStore texts, UseStore use)
+    private static async Task<UseView> Use(Guid textId, Guid? classId, Desk desk, TextStore texts, UseStore use)
     {
-        var place = await desk.Class(classId, Core.Access.Deed.SeeClass);
+        desk.Library();
+        var place = await desk.Class(classId ?? throw Refused.Field("classId", "Say for which class."), Core.Access.Deed.SeeClass);
         _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var school = await use.Of(textId, place.SchoolId, null);
         return new(await use.Of(textId, place.SchoolId, classId), school.Readers >= UseStore.FewestReaders ? school : null);

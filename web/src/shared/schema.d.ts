@@ -4272,6 +4272,138 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CopyView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewCopiesRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CopiesMade"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DeskRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeskAnswer"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/{copyId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    copyId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/texts/{textId}/quiz": {
         parameters: {
             query?: never;
@@ -5095,6 +5227,8 @@ export interface components {
             done: number;
             /** Format: int32 */
             toMark: number;
+            /** Format: date-time */
+            correctedAt: null | string;
             /** Format: double */
             meanScore: null | number;
         };
@@ -5296,9 +5430,30 @@ export interface components {
         ConfirmRequest: {
             token: string;
         };
+        CopiesMade: {
+            /** Format: int32 */
+            made: number;
+            taken: string[];
+        };
         CopyClassRequest: {
             name: string;
             withReaders: boolean;
+        };
+        CopyView: {
+            /** Format: uuid */
+            id: string;
+            code: string;
+            title: string;
+            /** Format: uuid */
+            textId: null | string;
+            /** Format: uuid */
+            readerId: null | string;
+            reader: null | string;
+            /** Format: date-time */
+            lentAt: null | string;
+            /** Format: date */
+            dueOn: null | string;
+            late: boolean;
         };
         DeleteRequest: {
             name: string;
@@ -5314,6 +5469,20 @@ export interface components {
             low: number;
             /** Format: double */
             high: number;
+        };
+        DeskAnswer: {
+            what: string;
+            /** Format: uuid */
+            readerId: null | string;
+            reader: null | string;
+            copy: null | components["schemas"]["CopyView"];
+        };
+        DeskRequest: {
+            typed: string;
+            /** Format: uuid */
+            readerId: null | string;
+            /** Format: int32 */
+            days: number;
         };
         DetailsRequest: {
             givenName: string;
@@ -5917,6 +6086,12 @@ export interface components {
             firstDay: null | string;
             /** Format: date */
             lastDay: null | string;
+        };
+        NewCopiesRequest: {
+            /** Format: uuid */
+            textId: null | string;
+            title: string;
+            codes: string[];
         };
         NewGroup: {
             name: string;

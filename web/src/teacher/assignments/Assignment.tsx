@@ -15,6 +15,7 @@ export default function Assignment() {
     <Show query={one}>{({ assignment: a, tickets }) => (
       <section className="listpage" aria-labelledby="title">
         <div className="head"><h1 id="title">{a.title}</h1><p className="soft">{t('given {{day}}', { day: dayOf(a.assignedAt) })}{a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`} · {t('tries at each question')} {a.attempts}</p></div>
+        {a.correctedAt && <p className="note" role="status">{t('This text was corrected on {{day}}, after it was given.', { day: dayOf(a.correctedAt) })} <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See the text and its history')}</Link></p>}
         <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
           <thead><tr><th>{t('Reader')}</th><th>{t('State')}</th><th className="num">{t('Version')}</th><th className="num">{t('Fit')}</th><th className="num">{t('Page')}</th><th className="num">{t('Time open')}</th><th>{t('Handed in')}</th><th className="num">{t('First try')}</th><th className="num">{t('Level after')}</th><th><span className="hide">{t('Open')}</span></th></tr></thead>
           <tbody>{tickets.map((k) => (
