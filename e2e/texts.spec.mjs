@@ -50,6 +50,15 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await page.getByRole('button', { name: 'Versions side by side' }).click();
   await expect(page.getByText('Underlined words stand in this version only.')).toBeVisible();
   await axe(page, 'versions side by side');
+  await page.getByRole('button', { name: 'Maze passage' }).click();
+  await expect(page.getByText(/choices\. Score: right ones less half the wrong ones/)).toBeVisible();
+  const first = await page.getByRole('article', { name: 'Maze passage' }).textContent();
+  await axe(page, 'a maze passage');
+  await page.getByRole('button', { name: 'Another draft' }).click();
+  await expect(page.getByRole('article', { name: 'Maze passage' })).not.toHaveText(first);
+  await page.getByRole('button', { name: 'How it was used' }).click();
+  await expect(page.getByRole('table', { name: 'Question by question' }).or(page.getByText('Nobody here has been given this text yet.'))).toBeVisible();
+  await axe(page, 'how a text was used');
 });
 
 test('a text is pasted, measured while it is written, kept, changed, brought back and retired', async ({ page }) => {

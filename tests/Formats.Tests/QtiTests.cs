@@ -76,7 +76,7 @@ public sealed class QtiTests
         return XElement.Load(stream);
     }
 
-    private static MemoryStream Zip(params (string Path, string Text)[] files)
+    internal static MemoryStream Zip(params (string Path, string Text)[] files)
     {
         var bytes = new MemoryStream();
         using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))

@@ -77,7 +77,7 @@ public sealed class TextFileTests
         var picture = Png(40, 20);
         string Page(string body) => $"<html xmlns='http://www.w3.org/1999/xhtml'><head><title>x</title></head><body>{body}</body></html>";
         var words = string.Join(' ', Enumerable.Repeat("The tide fell again.", 8));
-        var book = Zip(("META-INF/container.xml", "<container xmlns='urn:oasis:names:tc:opendocument:xmlns:container'><rootfiles><rootfile full-path='O/p.opf'/></rootfiles></container>"),
+        var book = QtiTests.Zip(("META-INF/container.xml", "<container xmlns='urn:oasis:names:tc:opendocument:xmlns:container'><rootfiles><rootfile full-path='O/p.opf'/></rootfiles></container>"),
             ("O/p.opf", "<package xmlns='http://www.idpf.org/2007/opf'><manifest><item id='n' href='nav.xhtml' media-type='application/xhtml+xml' properties='nav'/><item id='c1' href='c/1.xhtml' media-type='application/xhtml+xml'/><item id='c2' href='c/2.xhtml' media-type='application/xhtml+xml'/><item id='t' href='c/t.xhtml' media-type='application/xhtml+xml'/></manifest><spine><itemref idref='t'/><itemref idref='c2'/><itemref idref='c1'/></spine></package>"),
             ("O/nav.xhtml", Page("<nav><ol><li><a href='c/1.xhtml'>Ebb</a></li><li><a href='c/2.xhtml#top'>Flow</a></li></ol></nav>")),
             ("O/c/1.xhtml", Page($"<h1>Chapter</h1><p>{words}</p><img src='../i/mill.png' alt='A mill'/>")), ("O/c/2.xhtml", Page($"<script>x()</script><p>{words}</p><img src='../../../../etc/passwd' alt='no'/>")), ("O/c/t.xhtml", Page("<p>Cover</p>")));
@@ -97,11 +97,11 @@ public sealed class TextFileTests
     [Fact]
     public void Archives_that_are_no_texts_bombs_and_tricks_are_refused()
     {
-        Should.Throw<Unreadable>(() => TextFiles.Read("x.zip", Zip(("readme", "hello")).ToArray())).Message.ShouldContain("nothing we know");
-        Should.Throw<Unreadable>(() => TextFiles.Read("x.epub", Zip(("META-INF/container.xml", new string(' ', 70 << 20))).ToArray())).Message.ShouldContain("unpacks to far more");
-        Should.Throw<Unreadable>(() => TextFiles.Read("x.docx", Zip(("word/document.xml", "<w:nothing/>")).ToArray())).Message.ShouldContain("no text in it");
-        Should.Throw<Unreadable>(() => TextFiles.Read("x.zip", Zip(("a/text.yaml", "title: [")).ToArray()));
-        var tricky = Zip(("../../a/text.yaml", "title: T\nkind: story\ntopic: Sea\n"), ("../../a/a.md", "---\ntarget: 3\n---\n\nThe tide fell."));
+        Should.Throw<Unreadable>(() => TextFiles.Read("x.zip", QtiTests.Zip(("readme", "hello")).ToArray())).Message.ShouldContain("nothing we know");
+        Should.Throw<Unreadable>(() => TextFiles.Read("x.epub", QtiTests.Zip(("META-INF/container.xml", new string(' ', 70 << 20))).ToArray())).Message.ShouldContain("unpacks to far more");
+        Should.Throw<Unreadable>(() => TextFiles.Read("x.docx", QtiTests.Zip(("word/document.xml", "<w:nothing/>")).ToArray())).Message.ShouldContain("no text in it");
+        Should.Throw<Unreadable>(() => TextFiles.Read("x.zip", QtiTests.Zip(("a/text.yaml", "title: [")).ToArray()));
+        var tricky = QtiTests.Zip(("../../a/text.yaml", "title: T\nkind: story\ntopic: Sea\n"), ("../../a/a.md", "---\ntarget: 3\n---\n\nThe tide fell."));
         TextFiles.Read("x.zip", tricky.ToArray()).Texts.Single().Title.ShouldBe("T", "a path is only a name");
         Should.Throw<Unreadable>(() => TextFiles.Read("x.txt", new byte[(20 << 20) + 1])).Message.ShouldContain("20 MB");
     }
@@ -122,14 +122,5 @@ public sealed class TextFileTests
         using var bitmap = new SKBitmap(width, height);
         bitmap.Erase(SKColors.Teal);
         return bitmap.Encode(SKEncodedImageFormat.Png, 90).ToArray();
-    }
-
-    private static MemoryStream Zip(params (string Path, string Text)[] files)
-    {
-        var bytes = new MemoryStream();
-        using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (var (path, text) in files) { using var s = zip.CreateEntry(path).Open(); s.Write(Encoding.UTF8.GetBytes(text)); }
-        bytes.Position = 0;
-        return bytes;
     }
 }

@@ -89,4 +89,16 @@ public sealed class BringTests(Harness harness)
         (await (await harness.Teacher("ben")).Send(HttpMethod.Get, $"/api/texts/{id}/file?format={format}")).StatusCode.ShouldBe(HttpStatusCode.NotFound, "it is hers alone");
         (await ana.Send(HttpMethod.Get, $"/api/texts/{id}/file?format=exe")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
+
+    [Fact]
+    public async Task A_maze_passage_is_drafted_anew_each_time_it_is_asked_for()
+    {
+        var ana = await harness.Teacher("ana");
+        var id = (string)(await ana.Json(await ana.Post("/api/texts/bring", Taking("x.txt", string.Join(' ', Enumerable.Repeat(Story, 3)), One()))))[0]!["id"]!;
+        var maze = (await ana.Get($"/api/texts/{id}/maze?version=a"))["pieces"]!.AsArray();
+        maze.Count(p => p!["choices"]!.AsArray().Count == 3).ShouldBeGreaterThan(8);
+        maze.ToJsonString().ShouldBe((await ana.Get($"/api/texts/{id}/maze"))["pieces"]!.ToJsonString());
+        maze.ToJsonString().ShouldNotBe((await ana.Get($"/api/texts/{id}/maze?draft=1"))["pieces"]!.ToJsonString());
+        (await ana.Send(HttpMethod.Get, $"/api/texts/{id}/maze?version=z")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
 }

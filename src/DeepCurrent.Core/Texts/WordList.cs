@@ -19,6 +19,11 @@ public static class WordList
     public static WordFacts? Find(ReadOnlySpan<char> word) =>
         Words.Value.GetAlternateLookup<ReadOnlySpan<char>>().TryGetValue(word, out var facts) ? facts : null;
 
+    /// <summary>The words of the familiar-word lists that are also in use, shortest first, then by the alphabet: words any child may be shown.</summary>
+    public static IReadOnlyList<(string Word, float Zipf)> Familiar => FamiliarWords.Value;
+
+    private static readonly Lazy<IReadOnlyList<(string Word, float Zipf)>> FamiliarWords = new(() => [.. Words.Value.Where(w => w.Value is { DaleChall: true, Zipf: > 2 } && w.Key.All(char.IsAsciiLetterLower)).Select(w => (w.Key, w.Value.Zipf)).OrderBy(w => w.Key.Length).ThenBy(w => w.Key, StringComparer.Ordinal)]);
+
     private static Dictionary<string, WordFacts> Load()
     {
         using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream("words.txt")

@@ -26,6 +26,8 @@ public sealed record QuestionView(Guid Id, string Kind, string Strand, string St
 public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Spelling, string Season, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words,
     bool Ships, string? Owner, bool Mine, bool Retired, int Revision, bool MayChange);
 
+public sealed record MazeView(int Draft, IReadOnlyList<Core.Measuring.MazePiece> Pieces);
+
 /// <param name="School">Null while too few have read it.</param>
 public sealed record UseView(TextUse Class, TextUse? School);
 
@@ -39,6 +41,7 @@ public static class TextEndpoints
         api.MapGet("/texts", Some);
         api.MapGet("/texts/{textId:guid}", View);
         api.MapGet("/texts/{textId:guid}/use", Use);
+        api.MapGet("/texts/{textId:guid}/maze", MazeOf);
     }
 
     /// <param name="ids">With commas between; at most 50.</param>
@@ -61,6 +64,18 @@ public static class TextEndpoints
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
         var mayChange = OwnTextEndpoints.MayChange(own, desk);
         return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, own.Spelling, own.Season, versions, questions, await texts.Words(textId), own.SchoolId is null, own.Owner, own.Mine, own.RetiredAt is not null, own.Revision, mayChange);
+    }
+
+    /// <summary>A draft of a maze passage.</summary>
+    /// <param name="version">Label of the version; the first if it is not said.</param>
+    /// <param name="draft">Another number makes another draft.</param>
+    private static async Task<MazeView> MazeOf(Guid textId, string? version, int? draft, Desk desk, TextStore texts)
+    {
+        desk.Library();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var bodies = await texts.Bodies(textId);
+        var body = version is null ? bodies[0] : bodies.FirstOrDefault(v => v.Label == version) ?? throw Refused.NotFound();
+        return new(draft ?? 0, Core.Measuring.Maze.Of(string.Join("\n\n", body.Pages.SelectMany(p => p).Where(Core.Texts.Paragraphs.IsProse)), draft ?? 0));
     }
 
     /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it that nobody can be made out.</summary>

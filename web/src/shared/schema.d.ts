@@ -3457,8 +3457,8 @@ export interface paths {
         };
         get: {
             parameters: {
-                query: {
-                    classId: string;
+                query?: {
+                    classId?: string;
                 };
                 header?: never;
                 path: {
@@ -3475,6 +3475,46 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["UseView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/texts/{textId}/maze": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    version?: string;
+                    draft?: number;
+                };
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MazeView"];
                     };
                 };
             };
@@ -5897,6 +5937,23 @@ export interface components {
         };
         MarkedView: {
             state: string;
+        };
+        /** @description A piece of a maze passage: words as they are, or a choice of three. */
+        MazePiece: {
+            /** @description The words; for a choice, what stands between it and the word before. */
+            text: string;
+            /** @description Three words in the order they are shown; empty where nothing is to be chosen. */
+            choices: string[];
+            /**
+             * Format: int32
+             * @description Which of them belongs there.
+             */
+            right: number;
+        };
+        MazeView: {
+            /** Format: int32 */
+            draft: number;
+            pieces: components["schemas"]["MazePiece"][];
         };
         MeasureRequest: {
             text: string;

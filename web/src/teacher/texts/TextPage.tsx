@@ -9,6 +9,7 @@ import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { QuestionKey, Tags } from './quiz/QuestionKey';
+import { MazeDraft } from './MazeDraft';
 import { TextActions } from './TextActions';
 import { TextHistory } from './TextHistory';
 import { TextUse } from './TextUse';
@@ -19,7 +20,7 @@ import './texts.css';
 export type TextData = Api<'TextView'>;
 export type Version = TextData['versions'][number];
 
-type Shown = 'text' | 'why' | 'versions' | 'use' | 'history';
+type Shown = 'text' | 'why' | 'versions' | 'maze' | 'use' | 'history';
 
 /** One text: how deep and how that was measured, the text itself, its quiz and its words. */
 export default function TextPage() {
@@ -32,7 +33,7 @@ export default function TextPage() {
   return (
     <Show query={text}>{(x) => {
       const version = x.versions[Math.min(at, x.versions.length - 1)]!;
-      const views: [Shown, string][] = [['text', t('The text')], ['why', t('What makes it deep')], ...(x.versions.length > 1 ? [['versions', t('Versions side by side')] as [Shown, string]] : []), ['use', t('How it was used')], ['history', t('History')]];
+      const views: [Shown, string][] = [['text', t('The text')], ['why', t('What makes it deep')], ...(x.versions.length > 1 ? [['versions', t('Versions side by side')] as [Shown, string]] : []), ['maze', t('Maze passage')], ['use', t('How it was used')], ['history', t('History')]];
       return (
         <div className="textpage">
           <div className="head">
@@ -42,9 +43,9 @@ export default function TextPage() {
           </div>
           <div className="head under">
             <div className="switch" role="group" aria-label={t('View')}>{views.map(([key, name]) => <button key={key} aria-pressed={shows === key} onClick={() => setShows(key)}>{name}</button>)}</div>
-            {x.versions.length > 1 && (shows === 'text' || shows === 'why') && <div className="switch" role="group" aria-label={t('Version')}>{x.versions.map((v, i) => <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>{fm(v.depth)} fm</button>)}</div>}
+            {x.versions.length > 1 && (shows === 'text' || shows === 'why' || shows === 'maze') && <div className="switch" role="group" aria-label={t('Version')}>{x.versions.map((v, i) => <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>{fm(v.depth)} fm</button>)}</div>}
           </div>
-          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : shows === 'use' ? <TextUse textId={x.id} classId={data.id} questions={x.questions} /> : <div className="textcols">
+          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : shows === 'maze' ? <MazeDraft textId={x.id} title={x.title} version={version.label} /> : shows === 'use' ? <TextUse textId={x.id} classId={data.id} questions={x.questions} /> : <div className="textcols">
             {shows === 'why' ? <Reasons v={version} /> : (
               <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
                 {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => { const picture = pictureOf(p); return picture ? <TextPicture key={k} of={picture} /> : isHeading(p) ? <h3 key={k}>{headingOf(p)}</h3> : <Marked key={k} text={p} />; })}</section>)}
