@@ -15,6 +15,10 @@ public static partial class Paragraphs
     /// <summary>What a picture shows and its name; null for anything else.</summary>
     public static (string Alt, string Name)? PictureOf(string paragraph) => Picture().Match(paragraph) is { Success: true } m ? (m.Groups[1].Value.Trim(), m.Groups[2].Value) : null;
 
+    /// <summary>Bold (group 1) and slanted (group 2) words.</summary>
+    [GeneratedRegex(@"\*\*([^*]+)\*\*|\*([^*]+)\*")]
+    public static partial Regex Emphasis();
+
     [GeneratedRegex(@"^!\[([^\]]*)\]\(([^()\s]+)\)$")]
     private static partial Regex Picture();
 }

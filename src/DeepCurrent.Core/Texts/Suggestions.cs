@@ -35,18 +35,19 @@ public static partial class Suggestions
     public static bool Fiction(string kind) => kind is "story" or "play" or "poem" or "letter" or "diary";
 
     /// <summary>The topic, of those there are, whose own words the text says most often; null if it says none.</summary>
-    public static string? Topic(string text, IEnumerable<string> topics)
+    public static string? Topic(TextCounts counts, IEnumerable<string> topics)
     {
-        var words = TextCounter.Count(text).Vocabulary.ToDictionary(w => w.Word, w => w.Times);
+        var words = counts.Vocabulary.ToDictionary(w => w.Word, w => w.Times);
         int Said(string topic) => topic.ToLowerInvariant().Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Where(t => t.Length > 2 && t != "and").Sum(t => words.GetValueOrDefault(t) + words.GetValueOrDefault($"{t}s") + (t.EndsWith('s') ? words.GetValueOrDefault(t[..^1]) : 0));
         return topics.Distinct().Select(t => (t, Times: Said(t))).Where(x => x.Times > 1).OrderByDescending(x => x.Times).ThenBy(x => x.t, StringComparer.Ordinal).Select(x => x.t).FirstOrDefault();
     }
 
     /// <summary>Words worth keeping: not familiar, no names, neither so common that they are known nor so rare that they are met nowhere else; those said most first.</summary>
-    public static IReadOnlyList<SuggestedWord> Words(string text)
+    /// <param name="counts">Of that text.</param>
+    public static IReadOnlyList<SuggestedWord> Words(string text, TextCounts counts)
     {
         var sentences = Sentences.Of(text);
-        return [.. TextCounter.Count(text).Vocabulary.Where(w => w.Unfamiliar && !w.Name && w.Word.Length > 3 && w.Zipf is > (float)Rarest and < (float)Commonest && w.Word.All(char.IsAsciiLetter))
+        return [.. counts.Vocabulary.Where(w => w.Unfamiliar && !w.Name && w.Word.Length > 3 && w.Zipf is > (float)Rarest and < (float)Commonest && w.Word.All(char.IsAsciiLetter))
             .OrderByDescending(w => w.Times).ThenByDescending(w => w.Zipf).ThenBy(w => w.Word, StringComparer.Ordinal).Take(MostWords)
             .Select(w => new SuggestedWord(w.Word, w.Times, sentences.FirstOrDefault(s => Regex.IsMatch(s, $@"\b{w.Word}\b", RegexOptions.IgnoreCase)) ?? ""))];
     }

@@ -162,7 +162,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                count(k.id) filter (where k.state = 'under way')::int as under_way,
                count(k.id) filter (where k.handed_in_at is not null and k.state <> 'withdrawn')::int as done,
                count(k.id) filter (where k.state in ('to mark', 'marked'))::int as to_mark,
-               (select max(r.at) from text_revision r where r.text_id = a.text_id and r.at > a.assigned_at) as corrected_at,
+               (select max(r.at) from text_revision r where r.text_id = a.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
                avg(k.score) as mean_score
         from assignment a join text t on t.id = a.text_id left join ticket k on k.assignment_id = a.id
         """;

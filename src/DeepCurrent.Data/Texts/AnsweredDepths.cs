@@ -33,9 +33,10 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
               depth = coalesce(stated_depth, @shown), depth_error = case when stated_depth is null then @Sd else depth_error end
             where id = @id
             """, found.Select(v => new { id = v.First.VersionId, shown = v.Estimate.Mean - common * v.Estimate.Weight, v.Estimate.Sd, v.Estimate.Answers, v.Estimate.Readers, v.Estimate.Weight, alone = v.Estimate.AnswersAlone is { } a ? a - common : (double?)null }), t);
-        foreach (var text in found.Select(v => v.First.TextId).Distinct()) await c.ExecuteAsync("select pg_notify('text', @id)", new { id = text.ToString() }, t);
+        var moved = found.Select(v => v.First.TextId).Distinct().ToArray();
+        await c.ExecuteAsync("select pg_notify('text', id::text) from unnest(@moved) id", new { moved }, t);
         await t.CommitAsync();
-        foreach (var text in found.Select(v => v.First.TextId).Distinct()) texts.Forget(text);
+        foreach (var text in moved) texts.Forget(text);
         return found.Count;
     }
 

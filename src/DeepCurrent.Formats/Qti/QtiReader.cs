@@ -39,13 +39,14 @@ public static class QtiReader
         {
             var item = documents[path];
             var title = (string?)item.Attribute("title") ?? Path.GetFileNameWithoutExtension(path);
-            var stimulus = item.Descendants(Ns + "qti-assessment-stimulus-ref").Select(r => documents.GetValueOrDefault(Resolve(path, (string?)r.Attribute("href") ?? ""))).FirstOrDefault(s => s is not null);
+            var place = item.Descendants(Ns + "qti-assessment-stimulus-ref").Select(r => Resolve(path, (string?)r.Attribute("href") ?? "")).FirstOrDefault(documents.ContainsKey);
+            var stimulus = place is null ? null : documents[place];
             var version = stimulus is null ? null : Version(stimulus);
             if (ItemReader.Question(item, version?.Label ?? "all") is not { } question) { leftOut.Add($"“{title}” is a kind of question that we do not have."); continue; }
             var body = stimulus?.Descendants().FirstOrDefault(e => e.Attribute(Text) is not null);
             var textTitle = (string?)body?.Attribute(Text) ?? (string?)stimulus?.Attribute("title") ?? "";
-            var key = body is not null ? $"ours {textTitle}" : stimulus is null ? "" : path + (string?)stimulus.Attribute("identifier");
-            if (stimulus is not null && body is null) key = $"theirs {documents.First(d => d.Value == stimulus).Key}";
+            // Our versions of one text belong together; others' texts are told apart by where they lie.
+            var key = body is not null ? $"ours {textTitle}" : $"theirs {place}";
             if (!texts.TryGetValue(key, out var list)) texts[key] = list = [];
             list.Add((version, textTitle, question, title));
         }

@@ -10,7 +10,7 @@ namespace DeepCurrent.Formats.Qti;
 
 /// <summary>Writes a text and its quiz as a QTI 3.0 package: a stimulus, a test and its items for each version.</summary>
 /// <remarks>1EdTech, Question and Test Interoperability 3.0: Assessment, Section and Item information model; Best Practices and Implementation Guide.</remarks>
-public static partial class QtiWriter
+public static class QtiWriter
 {
     /// <exception cref="ArgumentException">The text has no version.</exception>
     public static byte[] Write(QtiText text)
@@ -66,7 +66,7 @@ public static partial class QtiWriter
     private static IEnumerable<object> Inline(string text)
     {
         var at = 0;
-        foreach (Match m in Marks().Matches(text))
+        foreach (Match m in Paragraphs.Emphasis().Matches(text))
         {
             yield return text[at..m.Index];
             yield return m.Groups[1].Success ? El("strong", m.Groups[1].Value) : El("em", m.Groups[2].Value);
@@ -161,7 +161,4 @@ public static partial class QtiWriter
             El("qti-response-condition", El("qti-response-if", El("qti-match", Variable(), El("qti-correct", At("identifier", "RESPONSE"))), Score(Number(1))), El("qti-response-else", Score(Number(0)))),
             feedback ? El("qti-set-outcome-value", At("identifier", "FEEDBACK"), Variable()) : null);
     }
-
-    [GeneratedRegex(@"\*\*([^*]+)\*\*|\*([^*]+)\*")]
-    private static partial Regex Marks();
 }

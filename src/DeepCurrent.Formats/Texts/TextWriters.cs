@@ -15,7 +15,7 @@ namespace DeepCurrent.Formats.Texts;
 public sealed record TextFile(string Name, string Type, byte[] Bytes);
 
 /// <summary>Writes a text in open formats.</summary>
-public static partial class TextWriters
+public static class TextWriters
 {
     /// <summary>The formats there are, by the name they are asked for.</summary>
     public static readonly IReadOnlyList<string> Formats = ["txt", "md", "html", "docx", "epub", "zip", "qti"];
@@ -39,7 +39,7 @@ public static partial class TextWriters
         };
     }
 
-    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Marks().Replace(p.TrimStart('#', ' '), "$1$2")));
+    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Paragraphs.Emphasis().Replace(p.TrimStart('#', ' '), "$1$2")));
 
     private static byte[] Folder(TextFolder text, IReadOnlyList<DraftPicture> pictures)
     {
@@ -74,7 +74,7 @@ public static partial class TextWriters
         return html.ToString();
     }
 
-    private static string Inline(string text) => Marks().Replace(WebUtility.HtmlEncode(text), m => m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>");
+    private static string Inline(string text) => Paragraphs.Emphasis().Replace(WebUtility.HtmlEncode(text), m => m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>");
 
     private static byte[] Document(TextFolder text, VersionFile v)
     {
@@ -97,7 +97,7 @@ public static partial class TextWriters
         var paragraph = style is null ? new Paragraph() : new Paragraph(new ParagraphProperties(new ParagraphStyleId { Val = style }));
         var at = 0;
         void Add(string said, OpenXmlElement? mark) { if (said.Length > 0) paragraph.Append(new Run([.. mark is null ? Array.Empty<OpenXmlElement>() : [new RunProperties(mark)], new Text(said) { Space = SpaceProcessingModeValues.Preserve }])); }
-        foreach (Match m in Marks().Matches(text))
+        foreach (Match m in Paragraphs.Emphasis().Matches(text))
         {
             Add(text[at..m.Index], null);
             Add(m.Groups[1].Success ? m.Groups[1].Value : m.Groups[2].Value, m.Groups[1].Success ? new Bold() : new Italic());
@@ -106,7 +106,4 @@ public static partial class TextWriters
         Add(text[at..], null);
         return paragraph;
     }
-
-    [GeneratedRegex(@"\*\*([^*]+)\*\*|\*([^*]+)\*")]
-    private static partial Regex Marks();
 }

@@ -65,10 +65,11 @@ public static class BringEndpoints
         var prose = t.Versions[0].Prose;
         var remarks = TextSense.Remarks(prose).Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence)).ToList();
         var measure = remarks.Exists(r => r.Stops) ? null : TextMeasurer.Measure(prose);
+        var counts = TextCounter.Count(prose);
         var kind = t.Kind.Length > 0 ? t.Kind : Suggestions.Kind(t.Versions[0].Body);
         var pictures = t.Pictures.Select(p => (p, Clean: PictureCleaner.Clean(p.Bytes))).Select(x => new DraftPictureView(x.p.Name, x.p.Alt, x.Clean?.Type, x.Clean?.Bytes)).ToList();
-        return new(number, t.Title, kind, t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(prose, topics) ?? "", t.Fiction ?? Suggestions.Fiction(kind), prose[..Math.Min(StartLength, prose.Length)], TextCounter.Count(prose).Words, t.Versions.Count, t.Questions.Count,
-            measure?.Depth.Value, measure?.DepthError, measure is null ? null : chart.GradeLabel(measure.Depth), remarks, t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose), pictures);
+        return new(number, t.Title, kind, t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(counts, topics) ?? "", t.Fiction ?? Suggestions.Fiction(kind), prose[..Math.Min(StartLength, prose.Length)], counts.Words, t.Versions.Count, t.Questions.Count,
+            measure?.Depth.Value, measure?.DepthError, measure is null ? null : chart.GradeLabel(measure.Depth), remarks, t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose, counts), pictures);
     }
 
     /// <summary>Takes texts of a file into the library, each whole or not at all.</summary>

@@ -12,15 +12,13 @@ public sealed record OwnQuestion(Guid? Id, string Kind, string Strand, string St
 /// <param name="Revision">The revision of the text that was changed.</param>
 public sealed record QuizRequest(int Revision, string? Note, IReadOnlyList<OwnQuestion> Questions);
 
-public sealed record QuizFaultView(int? At, bool Stops, string Sentence);
-
 /// <param name="Paragraphs">Each as its sentences; a heading is one sentence that begins with #.</param>
 public sealed record QuizVersionView(string Label, double Depth, IReadOnlyList<IReadOnlyList<string>> Paragraphs);
 
 /// <summary>A quiz as it is written: its questions beside the sentences that can prove them.</summary>
-public sealed record QuizView(Guid TextId, string Title, int Revision, bool MayChange, IReadOnlyList<QuestionView> Questions, IReadOnlyList<QuizVersionView> Versions, IReadOnlyList<QuizFaultView> Faults);
+public sealed record QuizView(Guid TextId, string Title, int Revision, bool MayChange, IReadOnlyList<QuestionView> Questions, IReadOnlyList<QuizVersionView> Versions, IReadOnlyList<QuizFault> Faults);
 
-public sealed record QuizCheckView(IReadOnlyList<QuizFaultView> Faults);
+public sealed record QuizCheckView(IReadOnlyList<QuizFault> Faults);
 
 /// <summary>The questions of texts that teachers bring and change.</summary>
 public static class QuizEndpoints
@@ -63,10 +61,10 @@ public static class QuizEndpoints
         return new(own.Id, revision, [.. faults.Select(f => f.At is { } at ? $"Question {at + 1}: {f.Sentence}" : f.Sentence)]);
     }
 
-    private static async Task<IReadOnlyList<QuizFaultView>> Faults(Guid textId, IReadOnlyList<Question> questions, TextStore texts)
+    private static async Task<IReadOnlyList<QuizFault>> Faults(Guid textId, IReadOnlyList<Question> questions, TextStore texts)
     {
         var versions = (await texts.Bodies(textId)).Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth)).ToList();
-        return [.. QuizCheck.Faults(questions, versions).Select(f => new QuizFaultView(f.At, f.Stops, f.Sentence))];
+        return QuizCheck.Faults(questions, versions);
     }
 
     /// <param name="known">Ids that are this text's own; a question with another id is new.</param>

@@ -77,7 +77,7 @@ public static class MyEndpoints
             case AnswerOutcome.NoAttemptLeft: throw Refused.Conflict("no-attempt-left", "This question has been answered as often as it may be.");
             case AnswerOutcome.NotOpen: throw Refused.Conflict("not-open", "This text is not open for answers. It may have been handed in already.");
         }
-        return (await QuestionSheet.Of(ticket, texts, tickets)).View(question);
+        return asked.With(await tickets.Answers(ticketId)).View(question);
     }
 
     /// <returns>The result; nothing while a person has to mark it first.</returns>

@@ -33,6 +33,9 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
         return new(ticket, questions, await tickets.Answers(ticket.Id), sentences);
     }
 
+    /// <summary>The same sheet with the answers there are by now.</summary>
+    public QuestionSheet With(IReadOnlyList<AnswerRow> now) => new(ticket, questions, now, sentences);
+
     public IReadOnlyList<Question> Questions => questions;
 
     public IReadOnlyList<AnswerRow> AnswersTo(Question q) => [.. answers[q.Id]];

@@ -9,7 +9,7 @@ import type { Session } from '../shared/session';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { LeadLine } from './LeadLine';
-import { flush, useOutbox, waitingFor } from './outbox';
+import { flush, keptQuestions, useOutbox } from './outbox';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
@@ -26,7 +26,7 @@ const tried = (q: Question, kept: Set<string>) => q.attempts.length > 0 || kept.
 /** One question at a time, the text one tap away. */
 function Questions({ work, name }: { work: Work; name: string }) {
   const outbox = useOutbox();
-  const kept = new Set(waitingFor(work.id).map((k) => (k.body as { questionId: string }).questionId));
+  const kept = keptQuestions(work.id);
   const first = work.questions.findIndex((q) => !tried(q, kept));
   const [at, setAt] = useState(first < 0 ? work.questions.length - 1 : first);
   const [peek, setPeek] = useState(false);

@@ -7,7 +7,7 @@ import { isHeading, pictureOf, plain, TextPicture } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
-import { useOutbox, waitingFor } from './outbox';
+import { keptQuestions, useOutbox } from './outbox';
 import { finished, letters, useWork, type Work } from './queries';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
@@ -71,7 +71,7 @@ function Between({ work, after, last }: { work: Work; after: number; last: boole
   useOutbox();
   const here = work.guided.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
   if (here.length === 0) return null;
-  const kept = new Set(waitingFor(work.id).map((k) => (k.body as { questionId: string }).questionId));
+  const kept = keptQuestions(work.id);
   const patch = (next: Question) => client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) });
   return <aside className="between" aria-label={t('A question on the way')}><p>{t('Stop and think')}</p>{here.map((q, i) => <Asked key={q.id} work={work} q={q} before={here[i - 1]} kept={kept.has(q.id)} said={(next) => next && patch(next)} />)}</aside>;
 }

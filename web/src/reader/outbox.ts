@@ -20,6 +20,9 @@ const tell = () => {
 export const useOutbox = () => useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, () => state);
 export const waitingFor = (ticketId: string) => waiting.filter((k) => k.ticketId === ticketId && k.kind === 'answer');
 
+/** Questions of a ticket whose answer is kept here and not yet sent. */
+export const keptQuestions = (ticketId: string) => new Set(waitingFor(ticketId).map((k) => (k.body as { questionId: string }).questionId));
+
 async function load() {
   try { waiting = ((await (await db()).getAll('outbox')) as Kept[]).sort((a, b) => a.at - b.at); } catch { waiting = []; }
   tell();

@@ -6328,11 +6328,16 @@ export interface components {
             rubric: null | components["schemas"]["Rubric"];
         };
         QuizCheckView: {
-            faults: components["schemas"]["QuizFaultView"][];
+            faults: components["schemas"]["QuizFault"][];
         };
-        QuizFaultView: {
-            /** Format: int32 */
+        /** @description What is wrong with a quiz, for its writer. */
+        QuizFault: {
+            /**
+             * Format: int32
+             * @description The question, from 0; null where it is about the whole quiz.
+             */
             at: null | number;
+            /** @description It cannot be asked like this. */
             stops: boolean;
             sentence: string;
         };
@@ -6361,7 +6366,7 @@ export interface components {
             mayChange: boolean;
             questions: components["schemas"]["QuestionView"][];
             versions: components["schemas"]["QuizVersionView"][];
-            faults: components["schemas"]["QuizFaultView"][];
+            faults: components["schemas"]["QuizFault"][];
         };
         ReadListView: {
             kind: string;

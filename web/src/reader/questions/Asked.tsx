@@ -1,11 +1,12 @@
 import { useRef, useState } from 'react';
 import { sentence } from '../../shared/api';
+import { isWritten } from '../../shared/kinds';
 import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { send } from '../outbox';
 import { letters, type Work } from '../queries';
 import { Choose } from './Choose';
-import { emptyDraft, hintOf, isWritten, ready, type Draft, type Question } from './draft';
+import { emptyDraft, hintOf, draftKey, ready, type Draft, type Question } from './draft';
 import { PickSentence } from './PickSentence';
 import { PutInOrder } from './PutInOrder';
 import { PutTogether } from './PutTogether';
@@ -32,6 +33,8 @@ export function Asked({ work, q, kept, said, before }: Props) {
     const id = crypto.randomUUID();
     try {
       const next = await send<Question>({ id, ticketId: work.id, kind: 'answer', path: `/my/tickets/${work.id}/answers/${id}`, body: { questionId: q.id, picks: draft.picks, words: draft.words, at: new Date().toISOString(), milliseconds: Math.round(performance.now() - seen.current) } });
+      // Sent or in the outbox: what was written does not stay on a shared device.
+      localStorage.removeItem(draftKey(work.id, q));
       said(next);
       seen.current = performance.now();
       setDraft({ picks: [], words: '' });
@@ -42,12 +45,12 @@ export function Asked({ work, q, kept, said, before }: Props) {
     <form className={`page question ${letters(work.depth) === 'serif' ? 'serif' : ''}`} aria-labelledby={heading} onSubmit={(e) => { e.preventDefault(); void answer(); }}>
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
-      <p className="hint">{open ? `${hintOf(q)} ${isWritten(q) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}` : kept ? t('Your answer is kept and will be sent.') : ' '}</p>
+      <p className="hint">{open ? `${hintOf(q)} ${isWritten(q.kind) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}` : kept ? t('Your answer is kept and will be sent.') : ' '}</p>
       {(q.kind === 'Single' || q.kind === 'Multiple') && <Choose key={q.attempts.length} {...shared} oneAtATime={one} />}
       {q.kind === 'Order' && <PutInOrder {...shared} />}
       {q.kind === 'Match' && <PutTogether {...shared} />}
       {q.kind === 'Sentence' && <PickSentence {...shared} text={work.sentences} />}
-      {isWritten(q) && <Write {...shared} ticketId={work.id} />}
+      {isWritten(q.kind) && <Write {...shared} ticketId={work.id} />}
       <div className="feedback" role="status">{lastTry && <Feedback q={q} open={open} />}</div>
       {error && <p className="say" role="alert">{error}</p>}
       {open && <p className="row end"><button className="rbtn main" disabled={!ready(q, draft) || sending}>{t('This is my answer')}</button></p>}

@@ -1,3 +1,4 @@
+import { isWritten } from '../../shared/kinds';
 import { t } from '../../shared/words';
 import type { Work } from '../queries';
 
@@ -6,15 +7,14 @@ export type Question = Work['questions'][number];
 export type Draft = { picks: number[]; words: string };
 export type Widget = { q: Question; draft: Draft; setDraft: (d: Draft) => void; open: boolean; heading: string };
 
-export const isWritten = (q: Question) => q.kind === 'Short' || q.kind === 'Long';
 export const draftKey = (ticketId: string, q: Question) => `dc-draft-${ticketId}-${q.id}`;
 
 /** What a reader has written stays on the device until it is sent. */
-export const emptyDraft = (ticketId: string, q: Question): Draft => ({ picks: [], words: isWritten(q) ? (localStorage.getItem(draftKey(ticketId, q)) ?? '') : '' });
+export const emptyDraft = (ticketId: string, q: Question): Draft => ({ picks: [], words: isWritten(q.kind) ? (localStorage.getItem(draftKey(ticketId, q)) ?? '') : '' });
 
 /** True if all of it is answered. */
 export const ready = (q: Question, d: Draft) =>
-  isWritten(q) ? d.words.trim().length > 0 : d.picks.every((p) => p >= 0) && d.picks.length === (q.kind === 'Order' || q.kind === 'Match' ? q.choices.length : q.wanted);
+  isWritten(q.kind) ? d.words.trim().length > 0 : d.picks.every((p) => p >= 0) && d.picks.length === (q.kind === 'Order' || q.kind === 'Match' ? q.choices.length : q.wanted);
 
 export const hintOf = (q: Question) => {
   switch (q.kind) {

@@ -3,6 +3,7 @@ import { Link, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { get, post, sentence, type Api } from '../../shared/api';
 import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
+import { isWritten } from '../../shared/kinds';
 import { markName, TideMarks } from '../../shared/TideMarks';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
@@ -33,7 +34,7 @@ export default function Ticket() {
                 <h2><Tags q={q} /> {q.stem}</h2>
                 <p className="tide">{a.tries.some((k) => k.correct == null) ? t('to mark') : <><TideMarks of={[a.mark]} /> {markName(a.mark)}</>}{a.rushed && ` · ${t('rushed, left out of the level')}`}{q.after && ` · ${t('counts for nothing')}`}</p>
                 <QuestionKey q={q} tries={a.tries} />
-                {a.tries.map((k) => (q.kind === 'Short' || q.kind === 'Long') && <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />)}
+                {a.tries.map((k) => isWritten(q.kind) && <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />)}
               </li>
             );
           })}</ol>

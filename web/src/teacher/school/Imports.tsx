@@ -1,4 +1,4 @@
-import { DownloadSimple, FileArrowUp } from '@phosphor-icons/react';
+import { DownloadSimple } from '@phosphor-icons/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -6,6 +6,7 @@ import { get, post, send, sentence, type Api } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
+import { FileButton } from '../frame/FileButton';
 
 const states: Record<string, string> = { waiting: 'waiting', working: 'being worked on', ready: 'looked at, not taken in', applied: 'taken in', failed: 'stopped' };
 export const stateWord = (state: string) => t(states[state] ?? state);
@@ -21,7 +22,7 @@ export default function Imports() {
   return (
     <section className="listpage" aria-labelledby="title">
       <div className="head"><h1 id="title">{t('Roster files')}</h1>
-        <label className={busy ? 'btn filebtn' : 'btn main filebtn'}><FileArrowUp size={20} aria-hidden />{busy ? t('Sending…') : t('Choose a OneRoster zip')}<input type="file" accept=".zip" disabled={busy} onChange={(e) => { const file = e.target.files?.[0]; if (file) upload.mutate(file); e.target.value = ''; }} /></label>
+        <FileButton label={busy ? t('Sending…') : t('Choose a OneRoster zip')} accept=".zip" main={!busy} disabled={busy} take={(file) => upload.mutate(file)} />
         {imports.data?.source && <button className="btn" disabled={busy} onClick={() => fetchIt.mutate()}>{t('Fetch from {{name}}', { name: imports.data.source })}</button>}
         <span className="grow" /><a className="btn" href="/api/school/roster.zip"><DownloadSimple size={20} aria-hidden />{t('The school as a OneRoster zip')}</a></div>
       <Show query={imports}>{(v) => v.imports.length === 0 ? <Empty title={t('No roster file yet')}><p>{t('A OneRoster 1.2 zip brings in teachers, classes and readers at once. You see what it would do before anything is done, and can take all of it back.')}</p></Empty> : (

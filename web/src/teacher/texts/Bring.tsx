@@ -1,4 +1,3 @@
-import { FileArrowUp } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
@@ -6,6 +5,7 @@ import { post, sentence, type Api } from '../../shared/api';
 import { fm, number } from '../../shared/format';
 import { Empty } from '../../shared/Whole';
 import { t } from '../../shared/words';
+import { FileButton } from '../frame/FileButton';
 import type { Place } from '../frame/Frame';
 import { base64 } from './bring';
 import './texts.css';
@@ -54,7 +54,7 @@ export default function Bring() {
     <section className="bring" aria-labelledby="title" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); const file = e.dataTransfer.files[0]; if (file) void read(file); }}>
       <div className="head"><h1 id="title">{t('Bring texts in')}</h1><span className="grow" />
         {busy && <p role="status">{busy}</p>}
-        <label className={open ? 'btn filebtn' : 'btn main filebtn'}><FileArrowUp size={20} aria-hidden />{open ? t('Another file') : t('Choose a file')}<input type="file" accept={accepts} disabled={!!busy} onChange={(e) => { const file = e.target.files?.[0]; if (file) void read(file); e.target.value = ''; }} /></label>
+        <FileButton label={open ? t('Another file') : t('Choose a file')} accept={accepts} main={!open} disabled={!!busy} take={(file) => void read(file)} />
         {open && <button className="btn main" disabled={!!busy || taken === 0} onClick={() => void bring()}>{t('Take in {{count}} texts', { count: taken })}</button>}</div>
       {error && <p className="error" role="alert">{error}</p>}
       {done && <div className="brought" role="status"><h2>{t('Taken in {{count}} texts', { count: done.length })}</h2><ul>{done.map((x) => <li key={x.id}><Link to={`/class/${data.id}/texts/${x.id}`}>{x.title}</Link>{x.warnings.map((w) => <p key={w} className="small">{w}</p>)}</li>)}</ul></div>}

@@ -1,4 +1,4 @@
-import { ClipboardText, DownloadSimple, FileArrowUp } from '@phosphor-icons/react';
+import { ClipboardText, DownloadSimple } from '@phosphor-icons/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
@@ -9,6 +9,7 @@ import { Secret } from '../../../shared/Secret';
 import { Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
 import { useRefresh, useSaid, type ClassData } from '../../classQueries';
+import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
 import { Window } from '../../frame/Window';
 import { LevelTable } from '../LevelTable';
@@ -72,7 +73,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
     <section className="manypage" aria-labelledby="title">
       <div className="head">
         <h1 id="title">{t('Add many readers')}</h1>
-        <label className="btn filebtn"><FileArrowUp size={20} aria-hidden />{t('Choose a file')}<input type="file" accept=".csv,.tsv,.txt,.xlsx" onChange={(e) => { const file = e.target.files?.[0]; if (file) void take(file); e.target.value = ''; }} /></label>
+        <FileButton label={t('Choose a file')} accept=".csv,.tsv,.txt,.xlsx" take={(file) => void take(file)} />
         <a className="btn" href="/api/list-template.xlsx"><DownloadSimple size={20} aria-hidden />{t('Template')}</a>
         <label>{t('Levels are in')} <select value={system} onChange={(e) => setSystem(e.target.value)}>{systems.map((s) => <option key={s}>{s}</option>)}</select></label>
         <button className="btn plain" onClick={() => setLevels(true)}>{t('Levels side by side')}</button>

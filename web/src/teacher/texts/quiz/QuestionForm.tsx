@@ -1,8 +1,9 @@
 import { Plus, X } from '@phosphor-icons/react';
 import { strandName } from '../../../shared/format';
+import { isWritten } from '../../../shared/kinds';
 import { t } from '../../../shared/words';
 import { kindName } from './QuestionKey';
-import { asKind, isWritten, kinds, strands, type FormQuestion } from './quizForm';
+import { asKind, kinds, strands, type FormQuestion } from './quizForm';
 
 type Props = { q: FormQuestion; change: (q: FormQuestion) => void };
 

@@ -8,6 +8,7 @@ import { get, post, put, sentence, type Api } from '../../../shared/api';
 import { strandName } from '../../../shared/format';
 import { Empty, Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
+import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
 import { Menu } from '../../frame/Menu';
 import { base64 } from '../bring';
@@ -81,7 +82,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
             <li key={i}><button type="button" aria-current={i === at ? 'true' : undefined} onClick={() => setAt(i)}><b>{i + 1}</b><span>{x.stem || t('(asks nothing yet)')}<small>{strandName(x.strand)} · {kindName(x.kind)}{x.after && ` · ${t('on the way')}`}{x.evidence && ` · ${t('proof')}`}</small></span>
               {mine.length > 0 && <WarningDiamond size={18} weight={mine.some((f) => f.stops) ? 'fill' : 'regular'} color="var(--buoy)" aria-label={t('{{count}} remarks', { count: mine.length })} />}</button></li>); })}</ol>
           <Menu label={t('Add a question')} className="btn">{kinds.map((k) => <DropdownMenu.Item key={k} className="item" onSelect={() => add(k)}><Plus size={16} aria-hidden /> {kindName(k)}</DropdownMenu.Item>)}</Menu>
-          <label className="btn small filebtn">{t('Bring in questions (QTI)')}<input type="file" accept=".zip" onChange={(e) => { const file = e.target.files?.[0]; if (file) void bringIn(file); e.target.value = ''; }} /></label>
+          <FileButton label={t('Bring in questions (QTI)')} accept=".zip" small take={(file) => void bringIn(file)} />
           {questions.length > 0 && <ul className="wholefaults" aria-label={t('About the whole quiz')}>{faults.filter((f) => f.at == null).map((f) => <li key={f.sentence}>{f.sentence}</li>)}</ul>}
         </aside>
         {q ? <div className="quizform">

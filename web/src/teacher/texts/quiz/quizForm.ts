@@ -1,11 +1,11 @@
 import type { Api } from '../../../shared/api';
+import { isWritten } from '../../../shared/kinds';
 
 export type QuizData = Api<'QuizView'>;
 export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & { choices: Api<'Choice'>[]; proofs: Record<string, string> };
 
 export const kinds = ['Single', 'Multiple', 'Order', 'Match', 'Sentence', 'Short', 'Long'] as const;
 export const strands = ['Retrieve', 'Infer', 'WordMeaning', 'Summarise', 'Structure', 'AuthorsCraft', 'Connect'] as const;
-export const isWritten = (kind: string) => kind === 'Short' || kind === 'Long';
 
 const choice = (text = '', right = false) => ({ text, right, reason: '', match: null });
 const rubric = () => ({ marks: ['', '', '', ''], samples: ['', ''] });
