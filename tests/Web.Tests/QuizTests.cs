@@ -203,4 +203,17 @@ public sealed class QuizTests(Harness harness)
         var other = await harness.Room(ana, 1);
         ((int)(await ana.Get($"/api/texts/{id}/use?classId={other.Id}"))["class"]!["given"]!).ShouldBe(0);
     }
+
+    [Fact]
+    public async Task An_assignment_says_when_its_text_was_corrected_afterwards_and_only_then()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var (id, key) = await Written(ana);
+        await Given(ana, room, id);
+        JsonNode? Corrected(JsonNode all) => all[0]!["correctedAt"];
+        Corrected(await ana.Get($"/api/classes/{room.Id}/assignments")).ShouldBeNull("its quiz was written before it was given");
+        (await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = key })).EnsureSuccessStatusCode();
+        Corrected(await ana.Get($"/api/classes/{room.Id}/assignments")).ShouldNotBeNull();
+    }
 }

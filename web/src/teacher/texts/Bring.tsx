@@ -8,6 +8,7 @@ import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 import type { Place } from '../frame/Frame';
 import { base64 } from './bring';
+import { textsChanged } from './useLibrary';
 import './texts.css';
 
 type Draft = Api<'DraftTextView'>;
@@ -47,7 +48,7 @@ export default function Bring() {
       const made = await post<Api<'BroughtText'>[]>('/texts/bring', { name: open.name, file: open.file, mine: !share, texts: open.taking.flatMap((x, i) => x.taken ? [{ number: i, title: x.title, kind: x.kind, topic: x.topic, fiction: x.fiction, alts: x.alts, words: open.texts[i]!.suggestedWords.filter((w) => x.words.includes(w.word)).map((w) => ({ text: w.word, part: '', meaning: '', example: w.example })) }] : []) });
       setDone(made);
       setOpen(null);
-      await client.invalidateQueries({ predicate: (q) => ['texts', 'library', 'library-facets'].includes(String(q.queryKey[0])) });
+      await textsChanged(client);
     } catch (e) { setError(sentence(e)); } finally { setBusy(''); }
   };
   return (

@@ -9,6 +9,8 @@ import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { Field } from '../frame/Window';
 import { bodyOf, emptyText, type TextForm } from './textForm';
+import { textsChanged } from './useLibrary';
+import { useKept } from './useKept';
 import { depthLine, Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import './texts.css';
 
@@ -26,13 +28,10 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
   const { data } = useOutletContext<Place>();
   const go = useNavigate();
   const client = useQueryClient();
-  const kept = `dc-text-${textId ?? 'new'}-${revision}`;
-  const [before] = useState<TextForm | null>(() => { try { return JSON.parse(localStorage.getItem(kept) ?? 'null') as TextForm | null; } catch { return null; } });
-  const [form, setForm] = useState(before ?? start);
+  const kept = useKept(`dc-text-${textId ?? 'new'}-${revision}`, start);
+  const { value: form, set: setForm } = kept;
   const [at, setAt] = useState(0);
   const [error, setError] = useState<unknown>();
-  // What is written stays on this device until it is kept, whatever becomes of the page.
-  useEffect(() => { if (form === start) localStorage.removeItem(kept); else localStorage.setItem(kept, JSON.stringify(form)); }, [form, start, kept]);
   const version = form.versions[Math.min(at, form.versions.length - 1)]!;
   const set = (changes: Partial<TextForm>) => setForm({ ...form, ...changes });
   const write = (changes: Partial<typeof version>) => set({ versions: form.versions.map((v) => (v === version ? { ...v, ...changes } : v)) });
@@ -41,8 +40,8 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
     try {
       const body = { ...form, revision, note: form.note || null };
       const done = await (textId ? put<Api<'SavedTextView'>>(`/texts/${textId}`, body) : post<Api<'SavedTextView'>>('/texts', body));
-      localStorage.removeItem(kept);
-      await client.invalidateQueries({ predicate: (q) => ['text', 'texts', 'library'].includes(String(q.queryKey[0])) });
+      kept.letGo();
+      await textsChanged(client);
       toast.success(t('Kept “{{title}}”', { title: form.title }), { description: done.warnings.join(' ') || undefined });
       void go(`/class/${data.id}/texts/${done.id}`);
     } catch (problem) { setError(problem); }
@@ -58,7 +57,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
         <button type="button" className="btn" onClick={() => void go(-1)}>{t('Cancel')}</button><button className="btn main">{textId ? t('Keep the changes') : t('Keep the text')}</button></div>
       <div className="editcols">
         <div className="editing">
-          {before && form !== start && <p className="note" role="status">{t('What you had written here was kept on this device.')} <button type="button" className="btn small" onClick={() => setForm(start)}>{t('Begin again')}</button></p>}
+          {kept.found && <p className="note" role="status">{t('What you had written here was kept on this device.')} <button type="button" className="btn small" onClick={kept.again}>{t('Begin again')}</button></p>}
           <div className="fields three">{label('title', t('Title'))}{label('kind', t('Kind'), false, 'kinds')}{label('topic', t('Topic'), false, 'topics')}</div>
           <Known />
           {label('blurb', t('What it is about, in a sentence'), true)}

@@ -1,4 +1,4 @@
-import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
@@ -57,3 +57,6 @@ export const useLibrary = (classId: string, readers: string[], text: string) => 
   queryFn: ({ pageParam }) => get<Answer>(`/library?classId=${classId}${readers.length > 0 ? `&readers=${readers.join(',')}` : ''}${text && `&${text}`}${pageParam > 0 ? `&from=${pageParam}` : ''}`),
   getNextPageParam: (last, pages) => { const shown = pages.reduce((n, p) => n + p.rows.length, 0); return shown < last.all ? shown : undefined; },
 });
+
+/** After texts were kept, brought in or changed: whatever shows them asks again. */
+export const textsChanged = (client: QueryClient) => client.invalidateQueries({ predicate: (q) => ['text', 'texts', 'library', 'library-facets'].includes(String(q.queryKey[0])) });

@@ -12,6 +12,8 @@ import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
 import { Menu } from '../../frame/Menu';
 import { base64 } from '../bring';
+import { useKept } from '../useKept';
+import { textsChanged } from '../useLibrary';
 import { kindName } from './QuestionKey';
 import { ProofText } from './ProofText';
 import { QuestionForm } from './QuestionForm';
@@ -39,15 +41,11 @@ function useFaults(textId: string, revision: number, questions: FormQuestion[], 
 function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   const go = useNavigate();
   const client = useQueryClient();
-  const kept = `dc-quiz-${quiz.textId}-${quiz.revision}`;
-  const [start] = useState(() => formOf(quiz));
-  const [before] = useState<FormQuestion[] | null>(() => { try { return JSON.parse(localStorage.getItem(kept) ?? 'null') as FormQuestion[] | null; } catch { return null; } });
-  const [questions, setQuestions] = useState(before ?? start);
+  const kept = useKept(`dc-quiz-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
+  const { value: questions, set: setQuestions } = kept;
   const [at, setAt] = useState(0);
   const [version, setVersion] = useState(quiz.versions[0]!.label);
   const [error, setError] = useState('');
-  // What is written stays on this device until it is kept.
-  useEffect(() => { if (questions === start) localStorage.removeItem(kept); else localStorage.setItem(kept, JSON.stringify(questions)); }, [questions, start, kept]);
   const faults = useFaults(quiz.textId, quiz.revision, questions, quiz.faults);
   const q = questions[at];
   const change = (next: FormQuestion) => setQuestions(questions.map((x, i) => (i === at ? next : x)));
@@ -65,8 +63,8 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   const save = async () => {
     try {
       const done = await put<Api<'SavedTextView'>>(`/texts/${quiz.textId}/quiz`, { revision: quiz.revision, note: null, questions });
-      localStorage.removeItem(kept);
-      await client.invalidateQueries({ predicate: (x) => ['text', 'texts', 'library'].includes(String(x.queryKey[0])) });
+      kept.letGo();
+      await textsChanged(client);
       toast.success(t('Quiz kept'), { description: done.warnings.length > 0 ? t('{{count}} remarks were left as they are', { count: done.warnings.length }) : undefined });
       void go(`/class/${classId}/texts/${quiz.textId}`);
     } catch (e) { setError(sentence(e)); }
@@ -77,7 +75,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
         <Link className="btn" to={`/class/${classId}/texts/${quiz.textId}`}>{t('Cancel')}</Link><button className="btn main">{t('Keep the quiz')}</button></div>
       <div className="quizcols">
         <aside className="quizside" aria-label={t('Questions')}>
-          {before && questions !== start && <p className="note small" role="status">{t('What you had written here was kept on this device.')} <button type="button" className="btn small" onClick={() => { setQuestions(start); setAt(0); }}>{t('Begin again')}</button></p>}
+          {kept.found && <p className="note small" role="status">{t('What you had written here was kept on this device.')} <button type="button" className="btn small" onClick={() => { kept.again(); setAt(0); }}>{t('Begin again')}</button></p>}
           <ol>{questions.map((x, i) => { const mine = faults.filter((f) => f.at === i); return (
             <li key={i}><button type="button" aria-current={i === at ? 'true' : undefined} onClick={() => setAt(i)}><b>{i + 1}</b><span>{x.stem || t('(asks nothing yet)')}<small>{strandName(x.strand)} · {kindName(x.kind)}{x.after && ` · ${t('on the way')}`}{x.evidence && ` · ${t('proof')}`}</small></span>
               {mine.length > 0 && <WarningDiamond size={18} weight={mine.some((f) => f.stops) ? 'fill' : 'regular'} color="var(--buoy)" aria-label={t('{{count}} remarks', { count: mine.length })} />}</button></li>); })}</ol>
