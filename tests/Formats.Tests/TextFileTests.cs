@@ -106,6 +106,17 @@ public sealed class TextFileTests
         Should.Throw<Unreadable>(() => TextFiles.Read("x.txt", new byte[(20 << 20) + 1])).Message.ShouldContain("20 MB");
     }
 
+    [Theory]
+    [InlineData("docx"), InlineData("epub"), InlineData("zip")]
+    public void Pictures_go_out_with_their_words_and_come_back(string format)
+    {
+        var picture = new DraftPicture("mill.png", Png(40, 20), "");
+        var text = new TextFolder("t", "Mill", "report", "Sea", false, "British", "", "", [new("a", 0, "The tide fell.\n\n![A mill at low tide](mill.png)\n\nThe wheel stood still.")], [], []);
+        var back = TextFiles.Read($"x.{format}", TextWriters.Write(text, [picture], format, "a", Guid.NewGuid(), DateTimeOffset.UnixEpoch).Bytes).Texts.ShouldHaveSingleItem();
+        back.Versions[0].Body.ShouldContain("![A mill at low tide](");
+        back.Pictures.ShouldHaveSingleItem().Bytes.ShouldBe(picture.Bytes);
+    }
+
     [Fact]
     public void A_picture_is_drawn_anew_and_anything_else_is_none()
     {

@@ -1,13 +1,9 @@
 using System.IO.Compression;
 using System.Net;
 using System.Text;
-using System.Text.RegularExpressions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Formats.Content;
 using DeepCurrent.Formats.Qti;
-using DocumentFormat.OpenXml;
-using DocumentFormat.OpenXml.Packaging;
-using DocumentFormat.OpenXml.Wordprocessing;
 
 namespace DeepCurrent.Formats.Texts;
 
@@ -31,7 +27,7 @@ public static class TextWriters
             "txt" => new($"{text.Slug}.txt", "text/plain; charset=utf-8", Encoding.UTF8.GetBytes($"{text.Title}\n\n{Plain(version)}\n")),
             "md" => new($"{text.Slug}.md", "text/markdown; charset=utf-8", Encoding.UTF8.GetBytes($"# {text.Title}\n\n{version.Body}\n")),
             "html" => new($"{text.Slug}.html", "text/html; charset=utf-8", Encoding.UTF8.GetBytes(HtmlPage(text, version, pictures))),
-            "docx" => new($"{text.Slug}.docx", "application/vnd.openxmlformats-officedocument.wordprocessingml.document", Document(text, version)),
+            "docx" => new($"{text.Slug}.docx", "application/vnd.openxmlformats-officedocument.wordprocessingml.document", DocxWriter.Write(text, version, pictures)),
             "epub" => new($"{text.Slug}.epub", "application/epub+zip", EpubWriter.Write(text, version, pictures, id, changed)),
             "zip" => new($"{text.Slug}.zip", "application/zip", Folder(text, pictures)),
             "qti" => new($"{text.Slug}-qti.zip", "application/zip", QtiWriter.Write(new(text.Title, [.. text.Versions.Select(v => new QtiVersion(v.Label, v.Pages))], text.Questions))),
@@ -75,35 +71,4 @@ public static class TextWriters
     }
 
     private static string Inline(string text) => Paragraphs.Emphasis().Replace(WebUtility.HtmlEncode(text), m => m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>");
-
-    private static byte[] Document(TextFolder text, VersionFile v)
-    {
-        using var bytes = new MemoryStream();
-        using (var document = WordprocessingDocument.Create(bytes, WordprocessingDocumentType.Document))
-        {
-            document.PackageProperties.Title = text.Title;
-            var main = document.AddMainDocumentPart();
-            main.AddNewPart<StyleDefinitionsPart>().Styles = new Styles(Named("Title", "Title", 40), Named("Heading1", "heading 1", 30));
-            main.Document = new Document(new Body([Paragraph(text.Title, "Title"), .. v.Pages.SelectMany(p => p).Select(p =>
-                Paragraphs.PictureOf(p) is { } picture ? Paragraph($"[{picture.Alt}]", null) : Paragraphs.IsHeading(p) ? Paragraph(p.TrimStart('#', ' '), "Heading1") : Paragraph(p, null))]));
-        }
-        return bytes.ToArray();
-    }
-
-    private static Style Named(string id, string name, int halfPoints) => new(new StyleName { Val = name }, new StyleRunProperties(new Bold(), new FontSize { Val = $"{halfPoints}" })) { Type = StyleValues.Paragraph, StyleId = id };
-
-    private static Paragraph Paragraph(string text, string? style)
-    {
-        var paragraph = style is null ? new Paragraph() : new Paragraph(new ParagraphProperties(new ParagraphStyleId { Val = style }));
-        var at = 0;
-        void Add(string said, OpenXmlElement? mark) { if (said.Length > 0) paragraph.Append(new Run([.. mark is null ? Array.Empty<OpenXmlElement>() : [new RunProperties(mark)], new Text(said) { Space = SpaceProcessingModeValues.Preserve }])); }
-        foreach (Match m in Paragraphs.Emphasis().Matches(text))
-        {
-            Add(text[at..m.Index], null);
-            Add(m.Groups[1].Success ? m.Groups[1].Value : m.Groups[2].Value, m.Groups[1].Success ? new Bold() : new Italic());
-            at = m.Index + m.Length;
-        }
-        Add(text[at..], null);
-        return paragraph;
-    }
 }
