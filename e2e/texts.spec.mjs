@@ -61,6 +61,23 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await axe(page, 'how a text was used');
 });
 
+test('what has been taught is ticked, and the words of an early text that break it are named', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('link', { name: 'The Wet Hen' }).click();
+  await page.getByRole('button', { name: 'What makes it deep' }).click();
+  await page.getByText(/^Letter–sound patterns/).click();
+  const ticks = page.locator('.patterns').getByRole('checkbox');
+  await ticks.first().check();
+  await expect(page.getByText(/^[0-9]+ words break it:/)).toBeVisible();
+  await axe(page, 'what has been taught');
+  for (const tick of await ticks.all()) await tick.check();
+  await expect(page.getByText('Every word keeps to what was taught.')).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'What makes it deep' }).click();
+  await expect(page.getByText('Every word keeps to what was taught.')).toBeVisible();
+});
+
 test('a text is pasted, measured while it is written, kept, changed, brought back and retired', async ({ page }) => {
   await teacher(page);
   await place(page, 'Texts');

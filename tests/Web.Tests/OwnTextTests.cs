@@ -31,6 +31,17 @@ public sealed class OwnTextTests(Harness harness)
     }
 
     [Fact]
+    public async Task The_words_that_break_what_was_taught_are_named()
+    {
+        var ana = await harness.Teacher("ana");
+        async Task<JsonNode> Measured(params string[] taught) => await ana.Json(await ana.Post("/api/texts/measure", new { text = "The cat sat on the mat. A ship came in the rain, and the cat ran to the dock.", taught }));
+        (await Measured())["breaks"]!.AsArray().ShouldBeEmpty("nothing was said to be taught");
+        var patterns = (await Measured("x"))["patterns"]!.AsArray().Select(p => (string)p!["key"]!).ToArray();
+        (await Measured(patterns))["breaks"]!.AsArray().ShouldBeEmpty("all of it is taught");
+        (await Measured([.. patterns.Where(p => p != "sh")]))["breaks"]!.AsArray().Select(b => (string)b!["word"]!).ShouldBe(["ship"]);
+    }
+
+    [Fact]
     public async Task Nobody_else_sees_what_is_mine_and_colleagues_see_what_is_shared()
     {
         var ana = await harness.Teacher("ana");

@@ -11,7 +11,8 @@ namespace DeepCurrent.Web.Texts;
 
 /// <param name="SentenceLength">What if sentences were this many times as long.</param>
 /// <param name="Unfamiliar">What if there were this many times as many unfamiliar words.</param>
-public sealed record MeasureRequest(string Text, double? SentenceLength, double? Unfamiliar);
+/// <param name="Taught">Keys of the letter–sound patterns taught so far; the answer then says which words of an early text break them.</param>
+public sealed record MeasureRequest(string Text, double? SentenceLength, double? Unfamiliar, IReadOnlyList<string>? Taught = null);
 
 public sealed record RemarkView(string Doubt, bool Stops, string Sentence);
 
@@ -20,7 +21,7 @@ public sealed record PatternUseView(string Key, string Name, int Times, IReadOnl
 /// <param name="Measure">Null where the text cannot be measured; the remarks say why.</param>
 /// <param name="Why">Places are in <paramref name="Plain"/>, the text without marks and headings.</param>
 /// <param name="IfChanged">Depth if it were changed as asked.</param>
-public sealed record MeasuredView(double? Depth, double? DepthError, string? GradeLabel, string Plain, MeasureView? Measure, TextWhy? Why, IReadOnlyList<RemarkView> Remarks, IReadOnlyList<PatternUseView> Patterns, double? IfChanged);
+public sealed record MeasuredView(double? Depth, double? DepthError, string? GradeLabel, string Plain, MeasureView? Measure, TextWhy? Why, IReadOnlyList<RemarkView> Remarks, IReadOnlyList<PatternUseView> Patterns, IReadOnlyList<PatternBreak> Breaks, double? IfChanged);
 
 /// <param name="Id">Null for a new version.</param>
 /// <param name="Body">Markdown: paragraphs, # headings, --- between pages; without --- pages are made.</param>
@@ -68,7 +69,7 @@ public static class OwnTextEndpoints
         if (text.Length > LongestBody) throw Refused.Field("text", $"A version has at most {LongestBody:N0} letters.");
         var plain = new VersionFile("", 0, text).Prose;
         var remarks = TextSense.Remarks(plain).Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence)).ToList();
-        if (remarks.Exists(r => r.Stops)) return new(null, null, null, plain, null, null, remarks, [], null);
+        if (remarks.Exists(r => r.Stops)) return new(null, null, null, plain, null, null, remarks, [], [], null);
         var chart = (await desk.School()).Chart;
         var m = TextMeasurer.Measure(plain);
         double? changed = null;
@@ -78,7 +79,7 @@ public static class OwnTextEndpoints
             catch (ArgumentOutOfRangeException e) { throw Refused.Field(e.ParamName ?? "text", e.Message); }
         }
         var patterns = m.Depth.Value > LetterSounds.DeepestOfUse ? [] : LetterSounds.Uses(plain).Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words)).ToList();
-        return new(m.Depth.Value, m.DepthError, chart.GradeLabel(m.Depth), plain, TextMeasuring.View(plain, m), TextReasons.Explain(plain), remarks, patterns, changed);
+        return new(m.Depth.Value, m.DepthError, chart.GradeLabel(m.Depth), plain, TextMeasuring.View(plain, m), TextReasons.Explain(plain), remarks, patterns, patterns.Count == 0 || request.Taught is not { Count: > 0 } taught ? [] : LetterSounds.Breaks(plain, LetterSounds.All.Select(p => p.Key).Intersect(taught).ToHashSet()), changed);
     }
 
     private static async Task<SavedTextView> Save(Guid? textId, OwnTextRequest r, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)

@@ -5961,6 +5961,7 @@ export interface components {
             sentenceLength: null | number;
             /** Format: double */
             unfamiliar: null | number;
+            taught?: null | string[];
         };
         MeasureView: {
             /** Format: int32 */
@@ -5997,6 +5998,7 @@ export interface components {
             why: null | components["schemas"]["TextWhy"];
             remarks: components["schemas"]["RemarkView"][];
             patterns: components["schemas"]["PatternUseView"][];
+            breaks: components["schemas"]["PatternBreak"][];
             /** Format: double */
             ifChanged: null | number;
         };
@@ -6229,6 +6231,13 @@ export interface components {
         PasswordRequest: {
             old: string;
             new: string;
+        };
+        /** @description A word that a set of patterns does not open, and which patterns it still needs; none for words that are not said as they are spelt. */
+        PatternBreak: {
+            word: string;
+            /** Format: int32 */
+            times: number;
+            needs: string[];
         };
         PatternUseView: {
             key: string;

@@ -3,15 +3,19 @@ import { Fragment } from 'react';
 import { post, type Api } from '../../shared/api';
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
+import { Patterns, useTaught } from './Patterns';
 import { pieces, strongest } from './whyPieces';
 
 export type Measured = Api<'MeasuredView'>;
 
 /** A text measured as it stands, also while it is being written. */
-export const useMeasured = (text: string, change: { sentenceLength: number; unfamiliar: number } = { sentenceLength: 1, unfamiliar: 1 }) => useQuery({
-  queryKey: ['measure', text, change], enabled: text.trim().length > 0, placeholderData: keepPreviousData, staleTime: Infinity, gcTime: 60_000,
-  queryFn: () => post<Measured>('/texts/measure', { text, ...change }),
-});
+export const useMeasured = (text: string, change: { sentenceLength: number; unfamiliar: number } = { sentenceLength: 1, unfamiliar: 1 }) => {
+  const taught = useTaught();
+  return useQuery({
+    queryKey: ['measure', text, change, taught], enabled: text.trim().length > 0, placeholderData: keepPreviousData, staleTime: Infinity, gcTime: 60_000,
+    queryFn: () => post<Measured>('/texts/measure', { text, ...change, taught }),
+  });
+};
 
 const more = (adds: number) => `${adds < 0 ? '−' : '+'}${Math.abs(adds).toFixed(1)} fm`;
 
@@ -41,7 +45,7 @@ export function WhyLists({ m }: { m: Measured }) {
       <h3>{t('Words that add most')}</h3>
       {m.why.words.length === 0 ? <p className="small soft">{t('All words are familiar.')}</p> : <ul className="addwords">{m.why.words.slice(0, 14).map((w) => <li key={w.word}>{w.word}{w.times > 1 && ` ×${w.times}`} <b>{more(w.adds)}</b></li>)}</ul>}
       {m.why.dialogueShare > 0.05 && <p className="small">{t('{{share}} % of the words are spoken by somebody.', { share: Math.round(100 * m.why.dialogueShare) })}</p>}
-      {m.patterns.length > 0 && <details><summary>{t('Letter–sound patterns ({{n}})', { n: m.patterns.length })}</summary><dl className="patterns">{m.patterns.map((p) => <div key={p.key}><dt>{p.name} <span className="soft">{p.times}</span></dt><dd>{p.words.join(', ')}</dd></div>)}</dl></details>}
+      <Patterns m={m} />
     </>
   );
 }
