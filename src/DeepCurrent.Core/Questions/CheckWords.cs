@@ -29,10 +29,10 @@ internal static partial class CheckWords
     public static HashSet<string> Content(string text) => [.. Keys(text).Where(w => w.Length > 2 && (WordList.Find(w)?.Zipf ?? 0) < VeryCommon).Select(Stem)];
 
     /// <summary>How two texts are compared for being the same.</summary>
-    public static string Same(string text) => string.Join(' ', All(text));
+    public static string Same(string text) => string.Join(' ', All(text).Concat(Figures().Matches(text).Select(m => m.Value)));
 
     /// <summary>Words for speaking about texts, which readers learn as such.</summary>
-    private static readonly HashSet<string> AboutTexts = ["text", "paragraph", "heading", "headings", "section", "title", "author", "writer", "narrator", "introduce", "introduces", "contrast", "contrasts", "argue", "argues", "chapter", "verse", "stanza"];
+    private static readonly HashSet<string> AboutTexts = ["text", "paragraph", "heading", "headings", "section", "title", "author", "writer", "narrator", "introduce", "introduces", "contrast", "contrasts", "argue", "argues", "chapter", "verse", "stanza", "diary", "poem", "speech"];
 
     /// <summary>Neither familiar nor often heard, and no word for speaking about texts.</summary>
     public static bool Rare(string word, double zipf) => word.Length > 3 && !AboutTexts.Contains(word) && !AboutTexts.Contains(Stem(word)) && !Familiarity.DaleChall(word) && WordList.Find(word) is { } known && Math.Max(known.Zipf, WordList.Find(word.Replace("our", "or", StringComparison.Ordinal))?.Zipf ?? 0) < zipf;
@@ -81,6 +81,9 @@ internal static partial class CheckWords
 
     [GeneratedRegex(@"\b(an?)\s*[:.…_]*\s*$", RegexOptions.IgnoreCase)]
     private static partial Regex LastArticle();
+
+    [GeneratedRegex(@"\d+(?:[.,:]\d+)*")]
+    private static partial Regex Figures();
 
     [GeneratedRegex(@"(\d+(?:\.\d+)?)\s*(?:to|–|-|and)\s*(\d+(?:\.\d+)?)")]
     private static partial Regex Numbers();
