@@ -32,6 +32,8 @@ public sealed class QuizCheckTests
         Of(Ask("When does the wheel turn?", ("when the tide falls", true), ("when the tide falls and Jo sleeps", false), ("at noon", false))).ShouldContain(f => f.Contains("two choices can be right"));
         Of(Ask("How many sacks are there?", ("2 to 4", true), ("3 to 6", false), ("9 to 12", false))).ShouldContain(f => f.Contains("two choices can be right"));
         Of(Ask("How many sacks are there?", ("2 to 4", true), ("5 to 8", false), ("9 to 12", false))).ShouldNotContain(f => f.Contains("overlap"));
+        Of(Ask("How many sacks are there?", ("4 sacks", true), ("8 sacks", false), ("8 sacks", false))).ShouldContain(f => f.Contains("same choice twice"));
+        Of(Ask("How many sacks are there?", ("4 sacks", true), ("8 sacks", false), ("9 sacks", false))).ShouldNotContain(f => f.Contains("same choice twice"));
     }
 
     [Theory]

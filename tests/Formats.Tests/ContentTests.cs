@@ -60,6 +60,36 @@ public sealed class ContentTests : IDisposable
     }
 }
 
+/// <summary>What ships: how much of it there is. Whether it is good, the content check says.</summary>
+public sealed class ShippedTests
+{
+    private static readonly Lazy<IReadOnlyList<TextFolder>> All = new(() =>
+    {
+        var at = new DirectoryInfo(AppContext.BaseDirectory);
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "content", "salt-letters"))) at = at.Parent;
+        return [.. Directory.EnumerateDirectories(Path.Combine(at!.FullName, "content")).Select(ContentReader.Read)];
+    });
+
+    [Fact]
+    public void Sixty_texts_of_twelve_kinds_and_topics_half_of_them_stories()
+    {
+        All.Value.Count.ShouldBeGreaterThanOrEqualTo(60);
+        All.Value.Select(t => t.Kind).Distinct().Count().ShouldBeGreaterThanOrEqualTo(12);
+        All.Value.Select(t => t.Topic).Distinct().Count().ShouldBeGreaterThanOrEqualTo(12);
+        (All.Value.Count(t => t.Fiction) / (double)All.Value.Count).ShouldBeInRange(.4, .6);
+    }
+
+    [Fact]
+    public void Twenty_five_have_versions_half_have_questions_on_the_way_and_every_strand_is_asked_for()
+    {
+        All.Value.Count(t => t.Versions.Count is >= 2 and <= 4).ShouldBeGreaterThanOrEqualTo(25);
+        All.Value.Count(t => t.Questions.Any(q => q.Guided)).ShouldBeGreaterThanOrEqualTo(30);
+        All.Value.SelectMany(t => t.Questions).Select(q => q.Strand).Distinct().Count().ShouldBe(Enum.GetValues<Strand>().Length);
+        All.Value.SelectMany(t => t.Questions).Select(q => q.Kind).Distinct().Count().ShouldBeGreaterThanOrEqualTo(6);
+        All.Value.SelectMany(t => t.Versions).Max(v => v.Target).ShouldBeGreaterThan(55);
+    }
+}
+
 public sealed class CsvTests
 {
     [Fact]

@@ -35,8 +35,11 @@ public sealed class AccessTests(Harness harness)
         var asked = Guid.NewGuid();
         await new Person(harness).Post("/api/session/join", new { id = asked, code = room.Code, givenName = "Joy", familyName = "" });
         var search = (string)(await ana.Json(await ana.Post("/api/library/searches", new { name = $"Kept {asked}", query = "q=sea" })))["id"]!;
+        var deck = Guid.NewGuid().ToString();
+        await ana.Json(await ana.Put($"/api/decks/{deck}", new { revision = 0, name = "Hers", mine = true, words = new[] { new { text = "tide", part = "noun", meaning = "the sea coming and going", example = "" } } }));
         return new()
         {
+            ["deckId"] = deck,
             ["searchId"] = search, ["copyId"] = Guid.NewGuid().ToString(), ["pictureId"] = Guid.NewGuid().ToString(), ["versionId"] = Guid.NewGuid().ToString(), ["revision"] = "1", ["classId"] = room.Id, ["readerId"] = room.Readers[0].Id, ["textId"] = text, ["assignmentId"] = assignment, ["changeId"] = (string)made["changeId"]!, ["code"] = room.Code,
             ["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!, ["answerId"] = Guid.NewGuid().ToString(), ["spellId"] = Guid.NewGuid().ToString(),
             ["adultId"] = lead.Id.ToString(), ["importId"] = import.ToString(), ["yearId"] = year, ["joiningId"] = asked.ToString(), ["listId"] = Guid.NewGuid().ToString(), ["transferId"] = Guid.NewGuid().ToString(), ["form"] = "cards",
@@ -47,6 +50,8 @@ public sealed class AccessTests(Harness harness)
     private static object Body(string path, IReadOnlyDictionary<string, string> ids) => path.Split('/')[^1] switch
     {
         _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new { revision = 1, title = "X", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = Array.Empty<object>(), words = Array.Empty<object>(), text = "We ran.", retired = true, depth = 30, reason = "x", questions = Array.Empty<object>(), name = "x.txt", file = "V2UgcmFuLg==", texts = Array.Empty<object>() },
+        _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new { revision = 1, name = "X", mine = false, words = new[] { new { text = "tide", part = "noun", meaning = "the sea", example = "" } } },
+        "choosing" => new { open = true },
         "copies" or "desk" => new { title = "X", codes = new[] { "X1" }, typed = "X1", days = 3 },
         _ when path.Contains("/marks/", StringComparison.Ordinal) => new { mark = 2, comment = "" },
         "read" or "imports" => System.Text.Encoding.UTF8.GetBytes("Name\nX Y"),
@@ -96,7 +101,7 @@ public sealed class AccessTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var stranger = await harness.Reader(await harness.Room(ana, 1), 0);
-        (await Opened(stranger, await Ids(), d => !d.Anonymous && d.Path != "/api/my/tickets", 404)).ShouldBeEmpty();
+        (await Opened(stranger, await Ids(), d => !d.Anonymous && d.Path is not ("/api/my/tickets" or "/api/my/choices"), 404)).ShouldBeEmpty();
     }
 
     [Fact]

@@ -8,8 +8,9 @@ public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Fo
 public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets, bool Guided = true);
 
 /// <param name="CorrectedAt">When the text was last changed, if that was after it was given.</param>
+/// <param name="Chosen">Readers took it themselves; nobody gave it.</param>
 public sealed record AssignmentRow(Guid Id, Guid ClassId, Guid TextId, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions,
-    int Tickets, int Waiting, int UnderWay, int Done, int ToMark, DateTimeOffset? CorrectedAt, double? MeanScore);
+    int Tickets, int Waiting, int UnderWay, int Done, int ToMark, DateTimeOffset? CorrectedAt, double? MeanScore, bool Chosen);
 
 public sealed record TicketRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, string Version, double VersionDepth, string State, double Forecast, int Page, int Pages,
     double? Score, double Seconds, DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? BeforeSd, double? AfterMean, double? AfterSd);
@@ -163,7 +164,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                count(k.id) filter (where k.handed_in_at is not null and k.state <> 'withdrawn')::int as done,
                count(k.id) filter (where k.state in ('to mark', 'marked'))::int as to_mark,
                (select max(r.at) from text_revision r where r.text_id = a.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
-               avg(k.score) as mean_score
+               avg(k.score) as mean_score, a.chosen
         from assignment a join text t on t.id = a.text_id left join ticket k on k.assignment_id = a.id
         """;
 

@@ -11,7 +11,7 @@ using Npgsql;
 namespace DeepCurrent.Data.Tickets;
 
 /// <summary>A ticket as its reader sees it in a list.</summary>
-public sealed record MyTicket(Guid Id, string Title, string Blurb, int Words, int Pages, int Page, int Questions, int Answered, string State, DateOnly? DueOn, string Directions, double? Score, DateTimeOffset? HandedInAt);
+public sealed record MyTicket(Guid Id, string Title, string Blurb, int Words, int Pages, int Page, int Questions, int Answered, string State, DateOnly? DueOn, string Directions, double? Score, DateTimeOffset? HandedInAt, bool Chosen);
 
 /// <summary>One ticket, ready to be worked on.</summary>
 public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid VersionId, string State, int Attempts, int Page, double? Score, string Directions, Guid ClassId, Guid SchoolYearId, double VersionDepth, string VersionLabel, bool Guided);
@@ -40,10 +40,10 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
             select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
                    (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null) as questions,
                    (select count(distinct w.question_id)::int from answer w join question q on q.id = w.question_id where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
-                   k.state, a.due_on, a.directions, k.score, k.handed_in_at
+                   k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen
             from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
-            order by k.handed_in_at desc nulls first, a.due_on nulls last, a.assigned_at
+            order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
             limit 200
             """, new { readerId })).ToList();
     }

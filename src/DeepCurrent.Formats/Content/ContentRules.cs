@@ -6,7 +6,7 @@ namespace DeepCurrent.Formats.Content;
 public static class ContentRules
 {
     private const double VersionsApart = 5;
-    private const int FewestWords = 2;
+    private const int FewestWords = 6;
 
     /// <summary>Faults of a text, each a sentence for its writer; none if it is clean.</summary>
     public static IEnumerable<string> Faults(TextFolder text)

@@ -2,6 +2,8 @@ using System.Text.Json.Serialization;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Choosing;
+using DeepCurrent.Data.Decks;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
@@ -20,7 +22,9 @@ using DeepCurrent.Formats.OneRoster;
 using DeepCurrent.Web.Adults;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Changes;
+using DeepCurrent.Web.Choosing;
 using DeepCurrent.Web.Classes;
+using DeepCurrent.Web.Decks;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Groups;
 using DeepCurrent.Web.Guardians;
@@ -69,7 +73,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<AnsweredDepths>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -139,6 +143,8 @@ public static class Application
         SignInEndpoints.Map(api);
         ClassEndpoints.Map(api);
         ClassSettings.Map(api);
+        ChoosingEndpoints.Map(api);
+        DeckEndpoints.Map(api);
         MemberEndpoints.Map(api);
         ListEndpoints.Map(api);
         JoinEndpoints.Map(api);

@@ -24,11 +24,17 @@ public sealed class LibraryShelf(ShelfStore store)
         finally { one.Release(); }
     }
 
+    /// <summary>Every card.</summary>
+    public async Task<IReadOnlyCollection<Card>> Cards()
+    {
+        await Now();
+        return cards?.Values.ToList() ?? [];
+    }
+
     /// <summary>The topics that texts have which a whole school sees.</summary>
     public async Task<IReadOnlyList<string>> Topics(Guid schoolId)
     {
-        await Now();
-        return [.. (cards ?? []).Values.Where(c => !c.Mine && (c.SchoolId is null || c.SchoolId == schoolId)).Select(c => c.Topic).Distinct()];
+        return [.. (await Cards()).Where(c => !c.Mine && (c.SchoolId is null || c.SchoolId == schoolId)).Select(c => c.Topic).Distinct()];
     }
 
     /// <summary>Reads one text's card anew.</summary>
