@@ -126,7 +126,7 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
       await reader(page);
       await axe(page, 'home');
       await page.getByRole('link', { name: /Mill That Waits/ }).click();
-      await expect(page.getByRole('article')).toBeVisible();
+      await expect(page.getByRole('article', { name: /The Mill That Waits, page/ })).toBeVisible();
       await axe(page, 'reading');
       await toQuestions(page);
       await expect(page.getByRole('radiogroup')).toBeVisible();

@@ -8,6 +8,7 @@ using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Choosing;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
@@ -21,7 +22,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes, ChoosingStore choosing)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -64,6 +65,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             var people = await Enrol(school, new(classId, null, year.Id, name, code, null, null, Closed: false), year, teacher, name == "4 Tern" ? bram : null, grade, People.Readers[from..(from + size)], seal);
             from += size;
             if (people.Find(p => p.Name == KnownReader) is { } known) await Guardian(school, known.Id, hash, seal, now);
+            await choosing.Put(classId, new(Open: true));
             await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
         }
         await Neighbour(hash, seal, now, today);
@@ -155,7 +157,9 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     private async Task Assign(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateTimeOffset at, DateOnly due, bool thisWeek, DateTimeOffset now)
     {
         var depths = (await readers.Roster(classId, at)).ToDictionary(r => r.Id, r => new Fathoms(r.Depth));
-        var chosen = people.Select(p => (Reader: p, Text: p.NextText(library, depths[p.Id]))).Where(x => x.Text is not null).GroupBy(x => x.Text!).ToList();
+        // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
+        var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
+        var chosen = people.Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id]))).Where(x => x.Text is not null).GroupBy(x => x.Text!).ToList();
         foreach (var same in chosen)
         {
             var given = same.Select(x => (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: Guid.CreateVersion7())).ToList();

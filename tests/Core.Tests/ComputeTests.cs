@@ -65,5 +65,32 @@ public sealed class ComputeTests
     }
 
     [Fact]
+    public void Oral_answers_with_figures_and_marks()
+    {
+        var (exit, o, _) = Run(ComputeOral.Run, """{"text":"The mast fell.","heard":[{"word":"the","start":0.3,"end":0.5},{"word":"mist","start":0.6,"end":0.9},{"word":"mast","told":true,"start":2,"end":2.4},{"word":"fell","start":2.5,"end":3.3}]}""");
+        exit.ShouldBe(0);
+        o.ShouldNotBeNull();
+        o.Select(p => p.Key).ShouldBe(["words", "errors", "selfCorrections", "repetitions", "accuracy", "wordsCorrectPerMinute", "marks"]);
+        ((int)o["words"]!, (int)o["errors"]!).ShouldBe((3, 1));
+        ((double)o["wordsCorrectPerMinute"]!).ShouldBe(40, 1e-9);
+        o["marks"]!.AsArray().Select(m => $"{m!["index"]} {m["expected"]} {m["heard"]} {m["kind"]}").ShouldBe(["0 The the correct", "1 mast mist told", "2 fell fell correct"]);
+    }
+
+    [Theory]
+    [InlineData("""{"heard":[]}""", "text")]
+    [InlineData("""{"text":"…","heard":[]}""", "text")]
+    [InlineData("""{"text":"We ran."}""", "heard")]
+    [InlineData("""{"text":"We ran.","heard":[{"word":"we","start":1,"end":0.5}]}""", "heard[0].end")]
+    [InlineData("""{"text":"We ran.","heard":[{"word":"we","start":1,"end":2},{"word":"ran","start":0.2,"end":3}]}""", "heard[1].start")]
+    [InlineData("""{"text":"We ran.","heard":[{"word":7,"start":1,"end":2}]}""", "heard[0].word")]
+    [InlineData("""{"text":"We ran.","heard":[{"word":"we","start":-1,"end":2}]}""", "heard[0].start")]
+    public void Bad_readings_name_the_field(string input, string path)
+    {
+        var (exit, _, error) = Run(ComputeOral.Run, input);
+        exit.ShouldBe(2);
+        ((string)error!["path"]!).ShouldBe(path);
+    }
+
+    [Fact]
     public void A_text_without_words_is_bad_input() => Run(ComputeText.Run, "…").Exit.ShouldBe(2);
 }

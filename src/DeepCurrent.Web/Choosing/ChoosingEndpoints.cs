@@ -8,13 +8,14 @@ using DeepCurrent.Web.Texts;
 
 namespace DeepCurrent.Web.Choosing;
 
+/// <param name="Depth">WithinReach, OrEasier or Any.</param>
 /// <param name="Without">Topics that are left out.</param>
-public sealed record ChoiceRulesRequest(bool Open, ChoiceDepth? Depth, bool? Fiction, IReadOnlyList<string>? Without, int? MostOpen);
+public sealed record ChoiceRulesRequest(bool Open, string? Depth, bool? Fiction, IReadOnlyList<string>? Without, int? MostOpen);
 
 /// <param name="Topics">Every topic there is to leave out.</param>
 /// <param name="Fewest">Texts that the reader with the fewest may choose from, whatever was read before.</param>
 /// <param name="Most">Texts that the reader with the most may choose from.</param>
-public sealed record ChoiceRulesView(bool Open, ChoiceDepth Depth, bool? Fiction, IReadOnlyList<string> Without, int MostOpen, IReadOnlyList<string> Topics, int Fewest, int Most);
+public sealed record ChoiceRulesView(bool Open, string Depth, bool? Fiction, IReadOnlyList<string> Without, int MostOpen, IReadOnlyList<string> Topics, int Fewest, int Most);
 
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
 public sealed record OfferView(Guid TextId, string Title, string Kind, string Topic, string Blurb, int Words, int Questions, string Zone);
@@ -50,9 +51,9 @@ public static class ChoosingEndpoints
         await desk.Class(classId, Deed.Assign);
         var most = request.MostOpen ?? new ChoiceRules().MostOpen;
         if (most is < 1 or > ChoiceRules.MostOpenEver) throw Refused.Field("mostOpen", $"Let readers have 1 to {ChoiceRules.MostOpenEver} chosen texts open at once.");
-        if (request.Depth is { } depth && !Enum.IsDefined(depth)) throw Refused.Field("depth", "There is no such rule for depth.");
+        if (!Enum.TryParse<ChoiceDepth>(request.Depth ?? nameof(ChoiceDepth.WithinReach), out var depth) || !Enum.IsDefined(depth)) throw Refused.Field("depth", "There is no such rule for depth.");
         var topics = await library.Topics(desk.Who.SchoolId);
-        var rules = new ChoiceRules(request.Open, request.Depth ?? ChoiceDepth.WithinReach, request.Fiction, [.. (request.Without ?? []).Intersect(topics).Order(StringComparer.Ordinal)], most);
+        var rules = new ChoiceRules(request.Open, depth, request.Fiction, [.. (request.Without ?? []).Intersect(topics).Order(StringComparer.Ordinal)], most);
         await store.Put(classId, rules);
         return await View(classId, rules, desk, store, library);
     }
@@ -62,7 +63,7 @@ public static class ChoosingEndpoints
         var cards = await library.Cards();
         var school = await desk.School();
         var counts = (await store.Depths(classId)).Select(r => Math.Round(r.Depth)).Distinct().Select(d => FreeChoice.Offers(cards, school.Id, new(d), new(school.ZoneLow, school.ZoneHigh), rules with { Open = true }, new HashSet<Guid>(), new Dictionary<string, int>()).Count).ToList();
-        return new(rules.Open, rules.Depth, rules.Fiction, rules.Without ?? [], rules.MostOpen, [.. (await library.Topics(school.Id)).Order(StringComparer.Ordinal)], counts.DefaultIfEmpty(0).Min(), counts.DefaultIfEmpty(0).Max());
+        return new(rules.Open, rules.Depth.ToString(), rules.Fiction, rules.Without ?? [], rules.MostOpen, [.. (await library.Topics(school.Id)).Order(StringComparer.Ordinal)], counts.DefaultIfEmpty(0).Min(), counts.DefaultIfEmpty(0).Max());
     }
 
     private static async Task<ChoicesView> Mine(Desk desk, ChoosingStore store, LibraryShelf library)

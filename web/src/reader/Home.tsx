@@ -5,6 +5,7 @@ import { signOut, useSignInBy, type Session } from '../shared/session';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
+import { ChooseNext, PutBack } from './ChooseNext';
 import { useMine, type MyTicket } from './queries';
 
 const today = () => new Date().toLocaleDateString('sv');
@@ -39,7 +40,9 @@ export function Home({ session }: { session: Session }) {
                   <Link className="rbtn main" to={to(next)} aria-label={`${next.state === 'under way' ? t('Go on reading') : t('Start reading')}: ${next.title}`}>{next.state === 'under way' ? t('Go on reading') : t('Start reading')}</Link>
                 </article>
               ) : <article className="nextcard"><h3>{t('All done')}</h3><p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p></article>}
-              {rest.length > 0 && <><h2>{t('After that')}</h2><ul className="later">{rest.map((k) => <li key={k.id}><Link to={to(k)}><b>{k.title}</b><span className="soft">{length(k)}{k.dueOn && ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}</span></Link></li>)}</ul></>}
+              {next?.chosen && <PutBack ticketId={next.id} title={next.title} />}
+              {rest.length > 0 && <><h2>{t('After that')}</h2><ul className="later">{rest.map((k) => <li key={k.id}><Link to={to(k)}><b>{k.title}</b><span className="soft">{length(k)}{k.dueOn && ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}</span></Link>{k.chosen && <PutBack ticketId={k.id} title={k.title} />}</li>)}</ul></>}
+              <ChooseNext />
             </section>
             <section aria-labelledby="done"><h2 id="done">{t('Finished')}</h2>
               <p className="thisweek">{words > 0 ? t('You read {{n}} words this week.', { n: number(words) }) : t('No text finished this week yet.')}</p>

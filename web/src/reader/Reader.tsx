@@ -11,6 +11,7 @@ import './readerviews.css';
 const Reading = lazy(() => import('./Reading'));
 const Quiz = lazy(() => import('./Quiz'));
 const Result = lazy(() => import('./Result'));
+const Choose = lazy(() => import('./Choose'));
 
 /** The reader's side. */
 export default function Reader({ session }: { session: Session }) {
@@ -24,6 +25,7 @@ export default function Reader({ session }: { session: Session }) {
         <Route path="/text/:ticketId" element={<Reading />} />
         <Route path="/text/:ticketId/quiz" element={<Quiz session={session} />} />
         <Route path="/text/:ticketId/result" element={<Result />} />
+        <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
       </div>

@@ -8,3 +8,5 @@ export const useWork = (ticketId: string) => useQuery({ queryKey: ['my', 'ticket
 export const letters = (depth: number) => (depth < 30 ? 'first' : 'serif');
 /** Handed in: nothing more can be answered. */
 export const finished = (state: string) => ['handed in', 'to mark', 'marked', 'released'].includes(state);
+export type Choices = Api<'ChoicesView'>;
+export const useChoices = () => useQuery({ queryKey: ['my', 'choices'], queryFn: () => get<Choices>('/my/choices') });

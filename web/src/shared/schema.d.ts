@@ -665,6 +665,270 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{classId}/choosing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChoiceRulesView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChoiceRulesRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChoiceRulesView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChoicesView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/choices/{textId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    textId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ChosenView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/choices/{ticketId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    ticketId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/decks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeckView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/decks/{deckId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    deckId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DeckRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeckView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    deckId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{classId}/roster": {
         parameters: {
             query?: never;
@@ -5271,6 +5535,7 @@ export interface components {
             correctedAt: null | string;
             /** Format: double */
             meanScore: null | number;
+            chosen: boolean;
         };
         AssignmentView: {
             assignment: components["schemas"]["AssignmentRow"];
@@ -5394,6 +5659,37 @@ export interface components {
             /** @description What belongs to it, in a match. */
             match?: null | string;
         };
+        ChoiceRulesRequest: {
+            open: boolean;
+            depth: null | string;
+            fiction: null | boolean;
+            without: null | string[];
+            /** Format: int32 */
+            mostOpen: null | number;
+        };
+        ChoiceRulesView: {
+            open: boolean;
+            depth: string;
+            fiction: null | boolean;
+            without: string[];
+            /** Format: int32 */
+            mostOpen: number;
+            topics: string[];
+            /** Format: int32 */
+            fewest: number;
+            /** Format: int32 */
+            most: number;
+        };
+        ChoicesView: {
+            open: boolean;
+            /** Format: int32 */
+            left: number;
+            offers: components["schemas"]["OfferView"][];
+        };
+        ChosenView: {
+            /** Format: uuid */
+            ticketId: string;
+        };
         ClassAdultRequest: {
             /** Format: uuid */
             adultId: string;
@@ -5494,6 +5790,37 @@ export interface components {
             /** Format: date */
             dueOn: null | string;
             late: boolean;
+        };
+        DeckRequest: {
+            /** Format: int32 */
+            revision: number;
+            name: string;
+            mine: boolean;
+            words: components["schemas"]["DeckWord"][];
+        };
+        DeckView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            owner: null | string;
+            own: boolean;
+            mine: boolean;
+            mayChange: boolean;
+            /** Format: int32 */
+            revision: number;
+            /** Format: date-time */
+            changedAt: string;
+            words: components["schemas"]["DeckWord"][];
+            rounds: number[];
+        };
+        /** @description A word to practise. */
+        DeckWord: {
+            text: string;
+            part: string;
+            /** @description In words that are easier than the word. */
+            meaning: string;
+            /** @description A sentence that uses it; may be empty. */
+            example: string;
         };
         DeleteRequest: {
             name: string;
@@ -6114,6 +6441,7 @@ export interface components {
             score: null | number;
             /** Format: date-time */
             handedInAt: null | string;
+            chosen: boolean;
         };
         MyWord: {
             text: string;
@@ -6164,6 +6492,19 @@ export interface components {
             /** Format: double */
             level: number;
             guardianMail: null | string;
+        };
+        OfferView: {
+            /** Format: uuid */
+            textId: string;
+            title: string;
+            kind: string;
+            topic: string;
+            blurb: string;
+            /** Format: int32 */
+            words: number;
+            /** Format: int32 */
+            questions: number;
+            zone: string;
         };
         OrgLine: {
             id: string;

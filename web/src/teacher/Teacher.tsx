@@ -18,6 +18,7 @@ const Profile = lazy(() => import('./readers/Profile'));
 const Texts = lazy(() => import('./texts/Texts'));
 const TextPage = lazy(() => import('./texts/TextPage'));
 const Copies = lazy(() => import('./texts/Copies'));
+const Decks = lazy(() => import('./texts/Decks'));
 const Bring = lazy(() => import('./texts/Bring'));
 const QuizEditor = lazy(() => import('./texts/quiz/QuizEditor'));
 const Marking = lazy(() => import('./marking/Marking'));
@@ -57,6 +58,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="texts" element={<Texts />} />
             <Route path="texts/new" element={<TextEditor />} />
             <Route path="texts/copies" element={<Copies />} />
+            <Route path="texts/decks" element={<Decks />} />
             <Route path="texts/bring" element={<Bring />} />
             <Route path="texts/:textId" element={<TextPage />} />
             <Route path="texts/:textId/change" element={<TextEditor />} />

@@ -16,7 +16,7 @@ export default function Assignments() {
       <Show query={all}>{(rows) => rows.length === 0 ? <Empty title={t('Nothing given yet')}><p>{t('Pick up readers and a text; the tray at the bottom assigns them.')}</p><Link className="btn main" to={`/class/${data.id}/texts`}>{t('Find a text')}</Link></Empty> : (
         <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
           <thead><tr><th>{t('Text')}</th><th>{t('Given')}</th><th>{t('Due')}</th><th className="num">{t('Readers')}</th><th>{t('Not opened · under way · handed in')}</th><th className="num">{t('First try')}</th></tr></thead>
-          <tbody>{rows.map((a) => <tr key={a.id}><th scope="row"><Link to={`/class/${data.id}/assignments/${a.id}`}>{a.title}</Link>{a.correctedAt && <small className="corrected"> {t('corrected since, {{day}}', { day: dayOf(a.correctedAt) })}</small>}</th><td>{dayOf(a.assignedAt)}</td><td>{a.dueOn ? dayOf(a.dueOn) : '–'}</td><td className="num">{a.tickets}</td><td><States a={a} /></td><td className="num">{a.meanScore == null ? '–' : percent(a.meanScore)}</td></tr>)}</tbody>
+          <tbody>{rows.map((a) => <tr key={a.id}><th scope="row"><Link to={`/class/${data.id}/assignments/${a.id}`}>{a.title}</Link>{a.correctedAt && <small className="corrected"> {t('corrected since, {{day}}', { day: dayOf(a.correctedAt) })}</small>}</th><td>{a.chosen ? t('chosen by readers, last {{day}}', { day: dayOf(a.assignedAt) }) : dayOf(a.assignedAt)}</td><td>{a.dueOn ? dayOf(a.dueOn) : '–'}</td><td className="num">{a.tickets}</td><td><States a={a} /></td><td className="num">{a.meanScore == null ? '–' : percent(a.meanScore)}</td></tr>)}</tbody>
         </table></div>
       )}</Show>
     </section>

@@ -12,6 +12,7 @@ import { bodyOf, emptyText, type TextForm } from './textForm';
 import { textsChanged } from './useLibrary';
 import { useKept } from './useKept';
 import { depthLine, Remarks, useMeasured, WhyLists, WhyText } from './Why';
+import { WordRows } from './WordRows';
 import './texts.css';
 
 type TextData = Api<'TextView'>;
@@ -71,7 +72,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
             <label className="numline">{t('Name')} <input type="text" value={version.label} onChange={(e) => write({ label: e.target.value })} /></label></div>
           <Field id="x-body" label={t('The text')} hint={t('Paste or write. An empty line parts paragraphs, # begins a heading, --- a new page; without it pages are made for you.')} error={form.versions.map((_, i) => fieldOf(error, `versions[${i}].body`)).find(Boolean) ?? fieldOf(error, 'versions')}>
             <textarea id="x-body" className="writing" rows={16} spellCheck value={version.body} onChange={(e) => write({ body: e.target.value })} /></Field>
-          <Words form={form} set={set} error={fieldOf(error, 'words')} />
+          <WordRows words={form.words} set={(words) => set({ words })} error={fieldOf(error, 'words')} />
           {textId && label('note', t('What was changed, for the history'))}
         </div>
         <Measure text={version.body} />
@@ -87,19 +88,6 @@ function Known() {
   const library = useQuery({ queryKey: ['library-facets'], queryFn: () => get<Api<'LibraryAnswer'>>('/library'), staleTime: 60_000 });
   const values = (name: string) => library.data?.facets.find((f) => f.name === name)?.values.map((v) => v.value) ?? [];
   return <><datalist id="kinds">{[...new Set([...values('kind'), ...kinds])].map((k) => <option key={k} value={k} />)}</datalist><datalist id="topics">{values('topic').map((k) => <option key={k} value={k} />)}</datalist></>;
-}
-
-function Words({ form, set, error }: { form: TextForm; set: (changes: Partial<TextForm>) => void; error?: string }) {
-  const rows = [...form.words, { text: '', part: '', meaning: '', example: '' }];
-  const change = (i: number, changes: Partial<TextForm['words'][number]>) => set({ words: rows.map((w, k) => (k === i ? { ...w, ...changes } : w)).filter((w) => w.text || w.meaning || w.part || w.example) });
-  return (
-    <fieldset className="wordrows"><legend>{t('Words to know')}</legend>{error && <p className="error" role="alert">{error}</p>}
-      {rows.map((w, i) => <div key={i} className="wordrow">
-        <input type="text" aria-label={t('Word {{n}}', { n: i + 1 })} placeholder={t('word')} value={w.text} onChange={(e) => change(i, { text: e.target.value })} /><input type="text" aria-label={t('Part of speech of word {{n}}', { n: i + 1 })} placeholder={t('noun, verb…')} value={w.part} onChange={(e) => change(i, { part: e.target.value })} />
-        <input type="text" aria-label={t('Meaning of word {{n}}', { n: i + 1 })} placeholder={t('meaning, in easier words')} value={w.meaning} onChange={(e) => change(i, { meaning: e.target.value })} /><input type="text" aria-label={t('Example of word {{n}}', { n: i + 1 })} placeholder={t('a sentence with it')} value={w.example} onChange={(e) => change(i, { example: e.target.value })} />
-      </div>)}
-    </fieldset>
-  );
 }
 
 /** How deep the text is as it stands, why, and what if. */

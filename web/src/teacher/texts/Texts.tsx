@@ -37,7 +37,7 @@ export default function Texts() {
         <div className="find"><MagnifyingGlass className="icon" size={16} aria-hidden /><input type="search" aria-label={t('Search texts')} placeholder={t('Any word, or "words together"')} value={typed} onChange={(e) => setTyped(e.target.value)} /></div>
         <label className="pick">{t('Sort by')} <select value={ask.of('sort')} onChange={(e) => ask.put({ sort: e.target.value, down: '' })}>{sorts.map(([key, name]) => <option key={key} value={key}>{t(name)}</option>)}</select></label>
         <button className="btn small" aria-pressed={ask.of('down') === 'true'} onClick={() => ask.put({ down: ask.of('down') === 'true' ? '' : 'true' })}>{t('Turn round')}</button>
-        <span className="grow" /><Searches ask={ask} />{list.menu}<Link className="btn" to={`/class/${data.id}/texts/copies`}>{t('Copies on paper')}</Link><Link className="btn" to={`/class/${data.id}/texts/bring`}>{t('Bring files in')}</Link><Link className="btn main" to={`/class/${data.id}/texts/new`}>{t('New text')}</Link>
+        <span className="grow" /><Searches ask={ask} />{list.menu}<Link className="btn" to={`/class/${data.id}/texts/decks`}>{t('Word decks')}</Link><Link className="btn" to={`/class/${data.id}/texts/copies`}>{t('Copies on paper')}</Link><Link className="btn" to={`/class/${data.id}/texts/bring`}>{t('Bring files in')}</Link><Link className="btn main" to={`/class/${data.id}/texts/new`}>{t('New text')}</Link>
       </div>
       <Show query={{ ...found, data: found.data?.pages[0] }}>{(first) => {
         const rows = found.data!.pages.flatMap((p) => p.rows);

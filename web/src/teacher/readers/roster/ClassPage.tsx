@@ -9,6 +9,7 @@ import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Field } from '../../frame/Window';
 import { RosterTabs } from '../RosterTabs';
+import { Choosing } from './Choosing';
 import { useRoster, useRosterChange, type Roster } from './rosterQueries';
 
 /** The class itself: its name and dates, its code, who teaches it, and its end. */
@@ -18,7 +19,7 @@ export default function ClassPage() {
   return (
     <section className="formpage" aria-labelledby="title">
       <div className="head"><h1 id="title">{t('Readers')}</h1><RosterTabs classId={data.id} /></div>
-      <Show query={roster}>{(r) => <div className="cards"><Details key={`${r.name}${r.firstDay}${r.lastDay}`} roster={r} /><Code roster={r} /><Adults roster={r} /><End roster={r} /></div>}</Show>
+      <Show query={roster}>{(r) => <div className="cards"><Details key={`${r.name}${r.firstDay}${r.lastDay}`} roster={r} /><Code roster={r} /><Adults roster={r} /><Choosing roster={r} /><End roster={r} /></div>}</Show>
     </section>
   );
 }

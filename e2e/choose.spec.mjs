@@ -1,0 +1,61 @@
+import { expect, test } from '@playwright/test';
+import { axe, place, reader, teacher, view } from './people.mjs';
+
+// Reading of one's own choosing, and the words that go with reading.
+test('a teacher sets what readers may choose, and a reader chooses, begins and puts it back', async ({ page }) => {
+  await teacher(page);
+  await view(page, 'Class');
+  const rules = page.getByRole('region', { name: 'What readers may choose' });
+  await expect(rules.getByLabel('Readers may choose texts for themselves')).toBeChecked();
+  await rules.getByLabel('Open at once, at most').selectOption('1');
+  await rules.getByLabel('How deep').selectOption({ label: 'within their reach, or easier' });
+  await expect(rules.getByRole('status')).toContainText('Saved.');
+  await rules.getByText('All topics').click();
+  await rules.getByLabel('Sport').uncheck();
+  await expect(rules.getByText('1 topic left out')).toBeVisible();
+  await axe(page, 'class rules');
+
+  await page.context().clearCookies();
+  await reader(page);
+  await page.getByRole('link', { name: /^See all/ }).click();
+  await expect(page.getByRole('button', { name: 'Sport' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Animals' }).click();
+  await axe(page, 'choosing');
+  const first = page.getByRole('article').first();
+  const title = await first.getByRole('heading').textContent();
+  await first.getByRole('button', { name: /^Read / }).click();
+  await expect(page.getByRole('heading', { name: title })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByText('You have chosen enough for now.')).toBeVisible();
+  await page.getByRole('button', { name: `Put ${title} back` }).click();
+  await expect(page.getByRole('link', { name: /^See all/ })).toBeVisible();
+  await axe(page, 'home with texts to choose');
+});
+
+test('a deck gathers words of texts, is practised in rounds of at most ten, and comes back when it was removed', async ({ page }) => {
+  const name = `Kitchen words ${Date.now()}`;
+  await teacher(page);
+  await place(page, 'Texts');
+  await page.getByRole('link', { name: 'Word decks' }).click();
+  await page.getByRole('button', { name: 'New deck' }).first().click();
+  await page.getByRole('button', { name: 'Keep the deck' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give the deck a name');
+  await page.getByLabel('Name').fill(name);
+  for (const text of ['Why the Kettle Sings', 'Why Cats Land on Their Feet']) {
+    await page.getByLabel('Add the words of a text').fill(text);
+    await page.getByRole('button', { name: new RegExp(`^${text}`) }).click();
+  }
+  await page.getByLabel('Word 13').fill('ladle');
+  await page.getByRole('button', { name: 'Keep the deck' }).click();
+  await expect(page.getByRole('alert')).toContainText('Say what “ladle” means.');
+  await page.getByLabel('Meaning of word 13').fill('a deep spoon');
+  await axe(page, 'deck editor');
+  await page.getByRole('button', { name: 'Keep the deck' }).click();
+  const row = page.getByRole('row').filter({ hasText: name });
+  await expect(row).toContainText(/rounds of (\d+, )+\d+/);
+  await page.getByRole('button', { name: `Remove ${name}` }).click();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toHaveCount(1);
+  await axe(page, 'word decks');
+});
