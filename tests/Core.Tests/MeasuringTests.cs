@@ -38,6 +38,43 @@ public sealed class MeasuringTests
     }
 
     [Fact]
+    public void What_each_piece_did_adds_up_to_the_level() =>
+        Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50]).Array[1, 12].Sample(answers =>
+        {
+            var evidence = answers.Select(a => (Evidence)new AnswerEvidence(Start.AddDays(a.Item3), new(a.Item1), 0.25, a.Item2)).ToList();
+            var effects = EvidenceAccount.Effects(Prior, evidence, Still);
+            effects.Select(e => e.Piece.At).ShouldBeInOrder();
+            effects[^1].After.Mean.ShouldBe(Run([.. evidence]).Mean, 1e-9);
+            (effects[0].Before.Mean + effects.Sum(e => e.Moved)).ShouldBe(effects[^1].After.Mean, 1e-6);
+            effects.ShouldAllBe(e => e.Moved > 0 == ((AnswerEvidence)e.Piece).Correct);
+        });
+
+    [Theory]
+    [InlineData(2), InlineData(5), InlineData(9)]
+    public void More_evidence_is_said_to_make_a_level_surer_by_what_it_does(double sd)
+    {
+        var surer = EvidenceAccount.Surer(sd);
+        surer.ShouldAllBe(s => s.Sd < sd);
+        // A running record is a normal likelihood, so what is promised can be reckoned: the level as it is, joined with one of 5 fm.
+        surer.Single(s => s.What == "running record").Sd.ShouldBe(1 / Math.Sqrt(1 / (sd * sd) + 1 / 25.0), 1e-12);
+        var check = surer.Single(s => s.What == "level check").Sd;
+        check.ShouldBeLessThan(surer.Single(s => s.What == "quiz").Sd);
+        Should.Throw<ArgumentOutOfRangeException>(() => EvidenceAccount.Surer(0));
+    }
+
+    [Theory]
+    [InlineData(0, 26.5, "26.5"), InlineData(1, 26.5, "2.5"), InlineData(2, 26.5, "Year 4"), InlineData(3, 26.5, "8–9")]
+    public void A_depth_is_written_in_every_label_system(int system, double depth, string label) =>
+        LevelLabels.Write(new(depth), LevelLabels.Systems(LevelChart.Default)[system], LevelChart.Default).ShouldBe(label);
+
+    [Fact]
+    public void A_level_written_in_fathoms_or_grades_is_read_back() => Gen.Double[3, 61].Sample(d =>
+    {
+        foreach (var system in new[] { LevelLabels.InFathoms, LevelLabels.InGrades })
+            LevelLabels.Read(LevelLabels.Write(new(d), system, LevelChart.Default), system, LevelChart.Default)!.Value.Value.ShouldBe(d, system == LevelLabels.InFathoms ? 0.051 : 0.7);
+    });
+
+    [Fact]
     public void Evidence_may_come_in_any_order() =>
         Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50]).Select(x => (Evidence)new AnswerEvidence(Start.AddDays(x.Item3), new(x.Item1), 0.25, x.Item2)).Array[2, 12].Sample(evidence =>
         {

@@ -52,6 +52,8 @@ public sealed class AccessTests(Harness harness)
         _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new { revision = 1, title = "X", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = Array.Empty<object>(), words = Array.Empty<object>(), text = "We ran.", retired = true, depth = 30, reason = "x", questions = Array.Empty<object>(), name = "x.txt", file = "V2UgcmFuLg==", texts = Array.Empty<object>() },
         _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new { revision = 1, name = "X", mine = false, words = new[] { new { text = "tide", part = "noun", meaning = "the sea", example = "" } } },
         "choosing" => new { open = true },
+        "levels" => new { level = "30", system = "fm", sd = 4, reason = "x" },
+        "evidence" => new { ids = new[] { Guid.NewGuid() }, reason = "x" },
         "copies" or "desk" => new { title = "X", codes = new[] { "X1" }, typed = "X1", days = 3 },
         _ when path.Contains("/marks/", StringComparison.Ordinal) => new { mark = 2, comment = "" },
         "read" or "imports" => System.Text.Encoding.UTF8.GetBytes("Name\nX Y"),

@@ -7,7 +7,7 @@ public enum Role { Nobody, Reader, Teacher, Guardian }
 public enum Part { None, Assistant, CoTeacher, Teacher }
 
 /// <summary>What is asked of a class, a reader, a ticket, a school or its library.</summary>
-public enum Deed { SeeClass, ChangeRoster, Assign, SetGoals, FormGroups, SeeReader, TakeRecords, SeeLibrary, DoOwnTicket, MakeClass, FindReaders, LeadSchool, SeeOwnChild, ChangeText, Mark }
+public enum Deed { SeeClass, ChangeRoster, Assign, SetGoals, FormGroups, SeeReader, TakeRecords, SeeLibrary, DoOwnTicket, MakeClass, FindReaders, LeadSchool, SeeOwnChild, ChangeText, Mark, JudgeLevel }
 
 /// <summary>How the one who asks stands to what is asked for.</summary>
 /// <param name="SameSchool">The thing belongs to their school, or ships for all schools.</param>
@@ -26,7 +26,7 @@ public static class AccessRules
         (Role.Teacher, Deed.ChangeText) => relation.SameSchool && (relation.Self || relation.Lead),
         (Role.Teacher, Deed.SeeClass or Deed.SeeReader) => relation.SameSchool && (relation.Part != Part.None || relation.Lead),
         (Role.Teacher, Deed.ChangeRoster) => relation.SameSchool && (relation.Part >= Part.CoTeacher || relation.Lead),
-        (Role.Teacher, Deed.Assign or Deed.Mark or Deed.SetGoals or Deed.FormGroups) => relation is { SameSchool: true, Part: >= Part.CoTeacher },
+        (Role.Teacher, Deed.Assign or Deed.Mark or Deed.JudgeLevel or Deed.SetGoals or Deed.FormGroups) => relation is { SameSchool: true, Part: >= Part.CoTeacher },
         (Role.Teacher, Deed.TakeRecords) => relation is { SameSchool: true, Part: >= Part.Assistant },
         (Role.Reader, Deed.DoOwnTicket) => relation.Self,
         (Role.Guardian, Deed.SeeOwnChild) => relation is { SameSchool: true, Self: true },

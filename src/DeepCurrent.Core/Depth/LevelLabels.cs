@@ -33,6 +33,22 @@ public static class LevelLabels
         return asked.StartsWith("grade ", StringComparison.OrdinalIgnoreCase) && Number(asked[6..]) is { } grade ? chart.DepthAt(grade) : null;
     }
 
+    /// <summary>A depth as it is written in a label system: fathoms and grades with one decimal, else the label of the row it falls in.</summary>
+    /// <returns>Empty where a school's own column has no label for that row, or does not exist.</returns>
+    public static string Write(Fathoms depth, string system, LevelChart chart)
+    {
+        var row = chart.Rows.FirstOrDefault(r => depth.Value <= r.Depth.Value) ?? chart.Rows[^1];
+        var own = chart.OwnColumns.ToList().IndexOf(system);
+        return system switch
+        {
+            InFathoms => FormattableString.Invariant($"{depth.Value:0.0}"),
+            InGrades => FormattableString.Invariant($"{Math.Clamp(chart.GradeAt(depth), chart.Rows[0].Grade - 1, chart.Rows[^1].Grade):0.0}"),
+            InSchoolYears => row.SchoolYear,
+            InAges => row.Ages,
+            _ => own >= 0 ? row.Own[own] : "",
+        };
+    }
+
     private static Fathoms? AtAge(double age, LevelChart chart)
     {
         foreach (var row in chart.Rows)

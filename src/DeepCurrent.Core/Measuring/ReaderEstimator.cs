@@ -19,8 +19,16 @@ public static class ReaderEstimator
     /// <remarks>Exact Bayes on a grid: Mislevy, R. J. and Bock, R. D. (1982), Biweight/EAP estimates of latent ability; movement between pieces as in a hidden Markov model.</remarks>
     public static DepthTrail Run(Prior prior, IEnumerable<Evidence> evidence, Movement movement, DateTimeOffset asOf)
     {
-        var depth = DepthDistribution.Normal(prior.Mean.Value, prior.Sd);
         var steps = new List<DepthEstimate>();
+        return new(Walk(prior, evidence, movement, asOf, (_, _, after) => steps.Add(after), withBefore: false), steps);
+    }
+
+    /// <summary>Goes through the evidence in order of time and tells of each piece.</summary>
+    /// <param name="withBefore">Whether what was known before a piece is worked out, too; else it is told the same as after.</param>
+    /// <returns>The estimate at <paramref name="asOf"/>, or after the last piece where that is not a time to reckon to.</returns>
+    internal static DepthEstimate Walk(Prior prior, IEnumerable<Evidence> evidence, Movement movement, DateTimeOffset asOf, Action<Evidence, DepthEstimate, DepthEstimate> tell, bool withBefore)
+    {
+        var depth = DepthDistribution.Normal(prior.Mean.Value, prior.Sd);
         var at = prior.At;
         foreach (var piece in evidence.OrderBy(e => e.At))
         {
@@ -28,11 +36,13 @@ public static class ReaderEstimator
             if (piece.At < prior.At) throw new ArgumentException("A piece of evidence is older than the prior.", nameof(evidence));
             Pass(depth, movement, at, piece.At);
             at = piece.At;
+            var before = withBefore ? depth.Estimate(at) : null;
             Weigh(depth, piece);
-            steps.Add(depth.Estimate(at));
+            var after = depth.Estimate(at);
+            tell(piece, before ?? after, after);
         }
-        if (asOf > at) { Pass(depth, movement, at, asOf); at = asOf; }
-        return new(depth.Estimate(at), steps);
+        if (asOf > at && asOf < DateTimeOffset.MaxValue) { Pass(depth, movement, at, asOf); at = asOf; }
+        return depth.Estimate(at);
     }
 
     /// <summary>What a running record's accuracy says about the reader, in fathoms from the text's depth.</summary>

@@ -10,11 +10,17 @@ namespace DeepCurrent.Data.Measuring;
 public sealed record EvidenceRow(Guid Id, DateTimeOffset At, string Kind, double? Difficulty, double? Guess, bool? Correct, double? Value, double? Sd, double? TextDepth,
     int? Words, int? Errors, string? Strand, Guid? TicketId, string? LeftOut, string Note);
 
+/// <summary>A piece of evidence and why it was left out before; null if it counted.</summary>
+public sealed record LeftOutBefore(Guid Id, string? Before);
+
 public sealed record DepthDay(DateOnly Day, double Mean, double Sd, double Low, double High);
 
 /// <summary>Keeps evidence, and each reader's depth current with it.</summary>
 public sealed class DepthKeeper(NpgsqlDataSource db)
 {
+    /// <summary>What a teacher's reason for leaving a piece out begins with, to tell it from what is left out by rule.</summary>
+    public const string ByTeacher = "teacher: ";
+
     private const string Columns = "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, left_out, note";
 
     public async Task<IReadOnlyList<EvidenceRow>> Evidence(Guid readerId)
@@ -27,6 +33,60 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<DepthDay>("select day, mean, sd, low, high from depth_day where reader_id = @readerId order by day limit 5000", new { readerId })).ToList();
+    }
+
+    /// <summary>What each piece of a reader's evidence that counts did to the level.</summary>
+    public async Task<IReadOnlyList<(EvidenceRow Row, EvidenceEffect Effect)>> Effects(Guid readerId, YearCalendar year, LevelChart chart)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId", new { readerId });
+        var rows = (await Evidence(readerId)).Where(e => e.LeftOut is null).ToList();
+        var effects = EvidenceAccount.Effects(new(new(mean), sd, at), rows.Select(Piece), Growing(year, chart));
+        return [.. rows.Zip(effects)];
+    }
+
+    /// <summary>Leaves pieces of evidence out, or takes them in again, and recomputes. What was left out by rule is not changed.</summary>
+    /// <param name="reason">Null to take in again.</param>
+    /// <returns>The pieces that changed, and the reason each had before.</returns>
+    public async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(Guid readerId, IReadOnlyList<Guid> ids, string? reason, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
+        var wanted = reason is null ? null : ByTeacher + reason;
+        var before = (await c.QueryAsync<LeftOutBefore>("""
+            select id, left_out as before from evidence
+            where reader_id = @readerId and id = any(@ids) and left_out is distinct from @wanted and (left_out is null or starts_with(left_out, @ByTeacher))
+            """, new { readerId, ids = ids.ToArray(), wanted, ByTeacher }, t)).ToList();
+        await c.ExecuteAsync("update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)", new { readerId, changed = before.Select(b => b.Id).ToArray(), wanted }, t);
+        if (before.Count > 0) await Recompute(c, t, readerId, year, chart, now);
+        await t.CommitAsync();
+        return before;
+    }
+
+    /// <summary>Puts reasons back as they were.</summary>
+    public async Task<int> Restore(Guid readerId, IReadOnlyList<LeftOutBefore> before, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
+        var n = 0;
+        foreach (var b in before) n += await c.ExecuteAsync("update evidence set left_out = @Before where id = @Id and reader_id = @readerId", new { b.Id, b.Before, readerId }, t);
+        if (n > 0) await Recompute(c, t, readerId, year, chart, now);
+        await t.CommitAsync();
+        return n;
+    }
+
+    /// <summary>Takes a stated level away for good and recomputes.</summary>
+    public async Task<bool> Remove(Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
+        if (await c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level'", new { evidenceId, readerId }, t) == 0) return false;
+        await Recompute(c, t, readerId, year, chart, now);
+        await t.CommitAsync();
+        return true;
     }
 
     /// <summary>Adds a stated level or a running record and recomputes.</summary>
@@ -70,9 +130,10 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     {
         var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for no key update", new { readerId }, t);
         var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null order by at, id limit 20000", new { readerId }, t);
-        var movement = new Movement(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks);
-        return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(Piece), movement, now);
+        return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(Piece), Growing(year, chart), now);
     }
+
+    private static Movement Growing(YearCalendar year, LevelChart chart) => new(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks);
 
     private static Evidence Piece(EvidenceRow r) => r.Kind switch
     {

@@ -3,9 +3,11 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
+using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Readers;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.SignIn;
 
@@ -25,7 +27,7 @@ public static class ChangeEndpoints
         api.MapPost("/changes/{changeId:guid}/undo", Undo);
     }
 
-    private static async Task<UndoneView> Undo(Guid changeId, Desk desk, ChangeStore changes, AssignmentStore assignments, GoalStore goals, GroupStore groups, RosterDesk roster, MergeStore merges)
+    private static async Task<UndoneView> Undo(Guid changeId, Desk desk, ChangeStore changes, AssignmentStore assignments, GoalStore goals, GroupStore groups, RosterDesk roster, MergeStore merges, DepthKeeper keeper)
     {
         var change = await Allowed(changeId, desk, changes);
         if (change.UndoneAt is not null) throw Refused.Conflict("undone", "This has been undone already.");
@@ -41,6 +43,7 @@ public static class ChangeEndpoints
             "goals" => Changed(await goals.Undo(Database.FromJson<List<GoalChange>>(change.Detail))),
             "groups" => await groups.Undo(change.ClassId!.Value, Database.FromJson<Regrouping>(change.Detail)) ? "The groups are as they were before." : throw Refused.Conflict("built-on", "The groups have been changed again since. Undo that first."),
             "merged" => await merges.Undo(Database.FromJson<Merged>(change.Detail), await roster.Yardstick(), desk.Now) ? "They are two readers again." : throw Refused.Conflict("built-on", "One of the two has been merged again since. Undo that first."),
+            "evidence" => await EvidenceEndpoints.Undo(Database.FromJson<EvidenceChange>(change.Detail), keeper, roster, desk.Now) ? "The level is worked out as before." : throw Refused.Conflict("built-on", "This is no longer there."),
             _ => throw Refused.Conflict("cannot-undo", "This cannot be undone."),
         };
         await changes.MarkUndone(changeId, desk.Now);
@@ -52,7 +55,7 @@ public static class ChangeEndpoints
     {
         if (desk.Who.Role != Role.Teacher) throw Refused.NotFound();
         var change = await changes.Find(changeId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (change.ClassId is { } classId) await desk.Class(classId, change.Kind switch { "assigned" => Deed.Assign, "goals" => Deed.SetGoals, "groups" => Deed.FormGroups, _ => Deed.ChangeRoster });
+        if (change.ClassId is { } classId) await desk.Class(classId, change.Kind switch { "assigned" => Deed.Assign, "goals" => Deed.SetGoals, "groups" => Deed.FormGroups, "evidence" => Deed.JudgeLevel, _ => Deed.ChangeRoster });
         else if (change.AdultId != desk.Who.Id) await desk.Lead();
         return change;
     }

@@ -157,6 +157,7 @@ public static class Application
         RecordEndpoints.Map(api);
         ImportEndpoints.Map(api);
         ReaderEndpoints.Map(api);
+        EvidenceEndpoints.Map(api);
         TextEndpoints.Map(api);
         LibraryEndpoints.Map(api);
         OwnTextEndpoints.Map(api);

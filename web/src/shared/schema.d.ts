@@ -3589,6 +3589,127 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/readers/{readerId}/evidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AccountView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/readers/{readerId}/evidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LeaveOutRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/readers/{readerId}/levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JudgementRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/texts": {
         parameters: {
             query?: never;
@@ -5447,6 +5568,15 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AccountView: {
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            sd: number;
+            pieces: components["schemas"]["PieceView"][];
+            surer: components["schemas"]["SurerBy"][];
+            labels: components["schemas"]["LabelView"][];
+        };
         AddedReader: {
             /** Format: uuid */
             id: string;
@@ -6139,6 +6269,13 @@ export interface components {
             /** Format: date-time */
             askedAt: string;
         };
+        JudgementRequest: {
+            level: string;
+            system: null | string;
+            /** Format: double */
+            sd: number;
+            reason: null | string;
+        };
         KindCounts: {
             kind: string;
             /** Format: int32 */
@@ -6149,6 +6286,14 @@ export interface components {
             ended: number;
             /** Format: int32 */
             back: number;
+        };
+        LabelView: {
+            system: string;
+            label: string;
+        };
+        LeaveOutRequest: {
+            ids: string[];
+            reason: null | string;
         };
         LevelRowView: {
             grade: string;
@@ -6593,6 +6738,26 @@ export interface components {
             /** Format: int32 */
             stage: number;
             example: string;
+        };
+        PieceView: {
+            ids: string[];
+            /** Format: date-time */
+            at: string;
+            what: string;
+            note: string;
+            /** Format: uuid */
+            ticketId: null | string;
+            /** Format: int32 */
+            counted: number;
+            leftOut: string[];
+            /** Format: double */
+            moved: number;
+            /** Format: double */
+            after: null | number;
+            /** Format: double */
+            sdAfter: null | number;
+            reason: null | string;
+            may: boolean;
         };
         PlacementView: {
             /** Format: uuid */
@@ -7218,6 +7383,16 @@ export interface components {
             retry: boolean;
             /** @description True if every value lies in its range. */
             holds?: boolean;
+        };
+        /** @description Something a teacher could do, and how sure the level would then be. */
+        SurerBy: {
+            /** @description quiz, running record or level check. */
+            what: string;
+            /**
+             * Format: double
+             * @description Expected standard deviation afterwards, fm.
+             */
+            sd: number;
         };
         TakenText: {
             /** Format: int32 */

@@ -26,8 +26,11 @@ export function DepthScale({ r }: { r: ReaderData }) {
 const glyphs: Record<string, string> = { quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z', 'running record': 'M-3.500-3.500h7v7h-7z', level: 'M0-4.500L4 3.500h-8z' };
 const glyphNames: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement' };
 
+/** Where the table of evidence tells of a mark. */
+export const pieceId = (m: { ticketId?: string | null; at: string }) => `piece-${m.ticketId ?? Date.parse(m.at)}`;
+
 /** The trail of the estimate with its range, and each piece of evidence as a mark. */
-export function Trail({ r, width = 408, height = 130 }: { r: ReaderData; width?: number; height?: number }) {
+export function Trail({ r, width = 408, height = 130, links = false }: { r: ReaderData; width?: number; height?: number; links?: boolean }) {
   if (r.trail.length < 2) return <p className="soft small">{t('The trail begins when there is more than one day of evidence.')}</p>;
   const time = (iso: string) => new Date(iso).getTime();
   const start = time(r.trail[0]!.day), end = Math.max(time(r.trail.at(-1)!.day), Date.now());
@@ -42,11 +45,15 @@ export function Trail({ r, width = 408, height = 130 }: { r: ReaderData; width?:
   const used = [...new Set(r.marks.map((m) => m.what))];
   return (
     <>
-      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="full" role="img" aria-label={t('Depth from {{first}} to {{last}} fm since {{day}}', { first: fm(r.trail[0]!.mean), last: fm(r.trail.at(-1)!.mean), day: shortDay(r.trail[0]!.day) })}>
+      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="full" role={links ? 'group' : 'img'} aria-label={t('Depth from {{first}} to {{last}} fm since {{day}}', { first: fm(r.trail[0]!.mean), last: fm(r.trail.at(-1)!.mean), day: shortDay(r.trail[0]!.day) })}>
         {ticks.map((d) => <g key={d}><path d={`M30 ${y(d)}H${width}`} stroke="var(--ink-soft)" strokeWidth=".6" strokeDasharray="1 5" /><text x="24" y={y(d) + 4.5} textAnchor="end">{d}</text></g>)}
         <path d={`M${line((d) => d.low).join('L')}L${line((d) => d.high).reverse().join('L')}z`} fill="var(--depth-2)" />
         <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--ink)" strokeWidth="1.8" />
-        {r.marks.map((m, i) => <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} fill="var(--ink)"><title>{`${shortDay(m.at)}: ${m.note || t(glyphNames[m.what] ?? m.what)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`}</title></path>)}
+        {r.marks.map((m, i) => {
+          const said = `${shortDay(m.at)}: ${m.note || t(glyphNames[m.what] ?? m.what)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`;
+          const mark = <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} fill="var(--ink)"><title>{said}</title></path>;
+          return links ? <a key={i} href={`#${pieceId(m)}`} aria-label={said} className="evidencemark"><circle cx={x(time(m.at))} cy={y(m.place)} r="12" fill="transparent" />{mark}</a> : mark;
+        })}
         <circle cx={x(time(r.trail.at(-1)!.day))} cy={y(r.trail.at(-1)!.mean)} r="4.500" fill="var(--overlay)" />
         <path d={`M30 ${height - 20}H${width - 6}`} stroke="var(--ink)" />
         {months.map((ms) => <g key={ms}><path d={`M${x(ms)} ${height - 20}v4`} stroke="var(--ink)" /><text x={x(ms) + 3} y={height - 5}>{new Date(ms).toLocaleDateString('en-GB', { month: 'short' })}</text></g>)}

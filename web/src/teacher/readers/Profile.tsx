@@ -11,6 +11,7 @@ import { useReader } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Window } from '../frame/Window';
 import { useTray } from '../tray/useTray';
+import { Account } from './Account';
 import { DepthScale, Trail } from './DepthPieces';
 import { GoalBar, ReadingTable, Strands } from './ReaderPieces';
 
@@ -30,10 +31,11 @@ export default function Profile() {
           <button className="btn" onClick={() => tray.toggleReader(r.id)}>{tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}</button></div>
         <div className="panels">
           <section><h2>{t('Depth and reach')}</h2><p className="soft small">{t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', { low: fm(r.low), high: fm(r.high), grade: r.gradeLabel })}</p><DepthScale r={r} /></section>
-          <section className="wide"><h2>{t('Level over time')}</h2><Trail r={r} width={640} height={180} /></section>
+          <section className="wide"><h2>{t('Level over time')}</h2><Trail r={r} width={640} height={180} links /></section>
           <section><h2>{t('Goals')}</h2>{r.goals.length === 0 ? <p className="soft">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</section>
           <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('right at the first try, with 90 % range')}</span></h2><Strands strands={r.strands} /></section>
         </div>
+        <Account classId={data.id} reader={r} />
         <section aria-labelledby="history"><h2 id="history">{t('Reading history')}</h2>
           {r.readings.length === 0 ? <Empty title={t('Nothing read yet')}><p>{t('Texts given to {{name}} are listed here with dates, time and results.', { name: r.givenName })}</p></Empty> : <ReadingTable classId={data.id} readings={r.readings} />}</section>
         {card && <SignInCard readerId={r.id} code={data.code} close={() => setCard(false)} />}

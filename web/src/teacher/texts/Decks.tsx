@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, get, put, remove, sentence, type Api } from '../../shared/api';
+import { fieldOf, get, Problem, put, remove, sentence, type Api } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
@@ -46,7 +46,7 @@ export default function Decks() {
 function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept: () => void }) {
   const [deck, setDeck] = useState(draft);
   const keep = useMutation({ mutationFn: () => save(deck), onSuccess: kept });
-  const at = Object.keys((keep.error as { errors?: object } | null)?.errors ?? {}).find((k) => k.startsWith('words'));
+  const at = keep.error instanceof Problem ? Object.keys(keep.error.fields).find((k) => k.startsWith('words')) : undefined;
   const add = (words: WordRow[]) => setDeck({ ...deck, words: [...deck.words, ...words.filter((w) => !deck.words.some((o) => o.text.toLowerCase() === w.text.toLowerCase()))] });
   return (
     <Window title={draft.revision === 0 ? t('New deck') : t('Change the deck')} close={close} wide>

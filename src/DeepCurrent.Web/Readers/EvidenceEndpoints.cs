@@ -1,0 +1,119 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Data.Assignments;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readers;
+using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Roster;
+using DeepCurrent.Web.SignIn;
+
+namespace DeepCurrent.Web.Readers;
+
+/// <summary>One thing a level was built from: a quiz with all its answers, a running record, a stated level.</summary>
+/// <param name="What">quiz, running record or level.</param>
+/// <param name="Counted">Answers, or 1, that count.</param>
+/// <param name="LeftOut">Why pieces of it do not count, a sentence each.</param>
+/// <param name="Moved">Fathoms it moved the level by; 0 where nothing of it counts.</param>
+/// <param name="After">The level with it; null where nothing of it counts.</param>
+/// <param name="Reason">A teacher's reason for leaving it out; null while it counts.</param>
+/// <param name="May">Whether somebody may leave it out: there is something that is not left out by rule.</param>
+public sealed record PieceView(IReadOnlyList<Guid> Ids, DateTimeOffset At, string What, string Note, Guid? TicketId, int Counted, IReadOnlyList<string> LeftOut, double Moved, double? After, double? SdAfter, string? Reason, bool May);
+
+public sealed record LabelView(string System, string Label);
+
+/// <param name="Surer">What would make the level surer.</param>
+/// <param name="Labels">The level in every label system of the school.</param>
+public sealed record AccountView(double Depth, double Sd, IReadOnlyList<PieceView> Pieces, IReadOnlyList<SurerBy> Surer, IReadOnlyList<LabelView> Labels);
+
+/// <param name="Reason">Why they are left out; null takes them in again.</param>
+public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
+
+/// <param name="System">The label system a bare number is in.</param>
+/// <param name="Sd">How sure it is: 2, 4 or 6 fm.</param>
+public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason);
+
+/// <summary>What is needed to take a change to a reader's evidence back.</summary>
+internal sealed record EvidenceChange(Guid ReaderId, IReadOnlyList<LeftOutBefore> Before, Guid? Stated);
+
+/// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, overruled with a reason.</summary>
+public static class EvidenceEndpoints
+{
+    private const int LongestReason = 200;
+    private static readonly double[] Sures = [2, 4, 6];
+
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapGet("/readers/{readerId:guid}/evidence", Account);
+        api.MapPut("/classes/{classId:guid}/readers/{readerId:guid}/evidence", LeaveOut);
+        api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/levels", State);
+    }
+
+    private static async Task<AccountView> Account(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, RosterDesk roster)
+    {
+        var r = await desk.Reader(readerId, Deed.SeeReader);
+        var yardstick = await roster.Yardstick();
+        var effects = (await keeper.Effects(readerId, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
+        var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
+        var pieces = (await keeper.Evidence(readerId)).GroupBy(e => e.TicketId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
+        return new(r.Depth, r.Sd, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
+    }
+
+    private static PieceView Piece(IReadOnlyList<EvidenceRow> rows, Dictionary<Guid, EvidenceEffect> effects, Dictionary<Guid, string> titles)
+    {
+        var counted = rows.Where(e => effects.ContainsKey(e.Id)).ToList();
+        var last = counted.Count == 0 ? null : effects[counted[^1].Id].After;
+        var byTeacher = rows.Where(e => e.LeftOut?.StartsWith(DepthKeeper.ByTeacher, StringComparison.Ordinal) == true).ToList();
+        var byRule = rows.Except(byTeacher).Where(e => e.LeftOut is not null).GroupBy(e => e.LeftOut!).Select(g => $"{g.Count()} {(g.Key == "rushed" ? "answered faster than the question could be read" : g.Key)}");
+        var first = rows[0];
+        var quiz = first.Kind == "answer";
+        var right = rows.Count(e => e.Correct == true);
+        var note = quiz ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} right at the first try" : first.Kind == "level" ? $"{first.Value:0.#} fm ± {first.Sd:0.#}{(first.Note.Length > 0 ? $", {first.Note}" : "")}" : first.Note;
+        return new([.. rows.Select(e => e.Id)], rows[^1].At, quiz ? "quiz" : first.Kind, note, first.TicketId, counted.Count, [.. byRule], counted.Sum(e => effects[e.Id].Moved), last?.Mean, last?.Sd,
+            byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null, counted.Count + byTeacher.Count > 0);
+    }
+
+    private static async Task<RosterChanged> LeaveOut(Guid classId, Guid readerId, LeaveOutRequest request, Desk desk, DepthKeeper keeper, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    {
+        var reader = await Member(classId, readerId, desk, readers);
+        var reason = request.Reason?.Trim();
+        if (reason is { Length: 0 or > LongestReason }) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
+        if (request.Ids is not { Count: > 0 and <= 500 }) throw Refused.Field("ids", "Choose what is left out.");
+        var yardstick = await roster.Yardstick();
+        var before = await keeper.LeaveOut(readerId, request.Ids, reason, yardstick.Year, yardstick.Chart, desk.Now);
+        if (before.Count == 0) throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule.");
+        var sentence = reason is null ? $"Took {Count(before.Count)} of {reader.GivenName}’s in again" : $"Left {Count(before.Count)} of {reader.GivenName}’s out: {reason}";
+        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "evidence", sentence, new EvidenceChange(readerId, before, null)), sentence);
+    }
+
+    private static async Task<RosterChanged> State(Guid classId, Guid readerId, JudgementRequest request, Desk desk, DepthKeeper keeper, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    {
+        var reader = await Member(classId, readerId, desk, readers);
+        var reason = request.Reason?.Trim() ?? "";
+        if (reason.Length is 0 or > LongestReason) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
+        if (!Sures.Contains(request.Sd)) throw Refused.Field("sd", "Say how sure you are.");
+        var yardstick = await roster.Yardstick();
+        if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        var id = Guid.CreateVersion7();
+        await keeper.Add(readerId, new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason), desk.Who.Id, yardstick.Year, yardstick.Chart, desk.Now);
+        var sentence = $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}";
+        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "evidence", sentence, new EvidenceChange(readerId, [], id)), sentence);
+    }
+
+    /// <summary>Takes a change back.</summary>
+    /// <returns>False if there is nothing left to take back.</returns>
+    internal static async Task<bool> Undo(EvidenceChange change, DepthKeeper keeper, RosterDesk roster, DateTimeOffset now)
+    {
+        var yardstick = await roster.Yardstick();
+        return change.Stated is { } stated ? await keeper.Remove(change.ReaderId, stated, yardstick.Year, yardstick.Chart, now) : await keeper.Restore(change.ReaderId, change.Before, yardstick.Year, yardstick.Chart, now) > 0;
+    }
+
+    private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)
+    {
+        await desk.Class(classId, Deed.JudgeLevel);
+        return (await readers.Roster(classId, desk.Now)).FirstOrDefault(r => r.Id == readerId) ?? throw Refused.NotFound();
+    }
+
+    private static string Count(int pieces) => pieces == 1 ? "one piece of evidence" : $"{pieces} pieces of evidence";
+}

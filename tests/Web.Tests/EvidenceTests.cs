@@ -1,0 +1,88 @@
+using System.Text.Json.Nodes;
+
+namespace Web.Tests;
+
+/// <summary>What a level is built from: explained, left out, overruled, and all of it taken back.</summary>
+[Collection("application")]
+public sealed class EvidenceTests(Harness harness)
+{
+    private static Task<JsonNode> Account(Person who, Room room) => who.Get($"/api/readers/{room.Readers[0].Id}/evidence");
+
+    private static Task<HttpResponseMessage> LeaveOut(Person who, Room room, JsonNode piece, string? reason) => who.Put($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/evidence", new { ids = piece["ids"]!.AsArray().Select(i => (string)i!), reason });
+
+    private static Task<HttpResponseMessage> Judge(Person who, Room room, string level, string system = "fm", double sd = 2, string reason = "Reads far harder books at home") => who.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/levels", new { level, system, sd, reason });
+
+    private static double Depth(JsonNode account) => (double)account["depth"]!;
+
+    [Fact]
+    public async Task A_level_is_explained_in_every_label_system()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var account = await Account(ana, room);
+        var piece = account["pieces"]!.AsArray().Single()!;
+        ((string)piece["what"]!, (int)piece["counted"]!).ShouldBe(("level", 1));
+        ((double)piece["after"]!).ShouldBe(Depth(account), 0.2);
+        account["labels"]!.AsArray().Select(l => (string)l!["system"]!).ShouldBe(["fm", "grade", "school year", "age"]);
+        account["surer"]!.AsArray().ShouldAllBe(s => (double)s!["sd"]! < (double)account["sd"]!);
+    }
+
+    [Fact]
+    public async Task A_teacher_overrules_with_a_reason_and_takes_it_back()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var before = Depth(await Account(ana, room));
+        var change = await ana.Json(await Judge(ana, room, "46"));
+        var after = await Account(ana, room);
+        Depth(after).ShouldBeInRange(before + 5, 46);
+        ((string)after["pieces"]![0]!["note"]!).ShouldContain("Reads far harder books at home");
+        await ana.Json(await ana.Post($"/api/changes/{(string)change["changeId"]!}/undo"));
+        Depth(await Account(ana, room)).ShouldBe(before, 0.05);
+        (await ana.Problem(await ana.Post($"/api/changes/{(string)change["changeId"]!}/undo"), 409)).ToJsonString().ShouldContain("undone");
+    }
+
+    [Fact]
+    public async Task A_piece_is_left_out_with_a_reason_and_taken_in_again_and_the_level_follows()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        await ana.Json(await Judge(ana, room, "grade 6", reason: "A bad guess"));
+        var with = await Account(ana, room);
+        var piece = with["pieces"]!.AsArray().Single(p => ((string)p!["note"]!).Contains("bad guess"))!;
+        var change = await ana.Json(await LeaveOut(ana, room, piece, "Was ill"));
+        var without = await Account(ana, room);
+        Depth(without).ShouldBeLessThan(Depth(with) - 3);
+        var left = without["pieces"]!.AsArray().Single(p => (string?)p!["reason"] == "Was ill")!;
+        ((int)left["counted"]!).ShouldBe(0);
+        ((string)(await ana.Problem(await LeaveOut(ana, room, piece, "Was ill"), 409))["code"]!).ShouldBe("no-change");
+        await ana.Json(await LeaveOut(ana, room, left, null));
+        Depth(await Account(ana, room)).ShouldBe(Depth(with), 0.05);
+        // Undoing the first change still leads to where it began.
+        await ana.Json(await ana.Post($"/api/changes/{(string)change["changeId"]!}/undo"));
+        Depth(await Account(ana, room)).ShouldBe(Depth(with), 0.05);
+    }
+
+    [Theory]
+    [InlineData("46", "fm", 2, "", "reason")]
+    [InlineData("deep", "fm", 2, "x", "level")]
+    [InlineData("4000", "fm", 2, "x", "level")]
+    [InlineData("46", "fm", 0.1, "x", "sd")]
+    public async Task A_judgement_that_makes_no_sense_is_refused_in_words(string level, string system, double sd, string reason, string field)
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        (await ana.Problem(await Judge(ana, room, level, system, sd, reason), 422))["fields"]![field].ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task Evidence_of_a_reader_of_another_class_is_not_found()
+    {
+        var ana = await harness.Teacher("ana");
+        var (room, other) = (await harness.Room(ana, 1), await harness.Room(ana, 1));
+        var piece = (await Account(ana, room))["pieces"]![0]!;
+        (await ana.Put($"/api/classes/{other.Id}/readers/{room.Readers[0].Id}/evidence", new { ids = new[] { (string)piece["ids"]![0]! }, reason = "x" })).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        // Another reader's evidence is not touched under this reader's name.
+        ((string)(await ana.Problem(await LeaveOut(ana, other, piece, "x"), 409))["code"]!).ShouldBe("no-change");
+    }
+}
