@@ -25,6 +25,10 @@ public sealed class DepthDistribution
         return d;
     }
 
+    /// <summary>Probability of a cell.</summary>
+    /// <param name="cell">0 to <see cref="Cells"/> − 1.</param>
+    public double ShareOf(int cell) => share[cell];
+
     public static double DepthOf(int cell) => Lowest + cell * Step;
 
     /// <summary>Bayes with the answer to one question (three-parameter logistic without slope).</summary>
