@@ -17,7 +17,9 @@ const page = await browser.newPage({ baseURL: base });
 await signIn(page, 'marit');
 await page.getByRole('navigation', { name: 'Places' }).waitFor();
 const get = async (path) => (await page.request.get(`${base}/api${path}`)).body();
-const texts = JSON.parse(await get('/library')).rows.filter((x) => x.whose === 'Shipped');
+const rows = [];
+for (let all = 1; rows.length < all;) { const answer = JSON.parse(await get(`/library?from=${rows.length}`)); all = answer.all; rows.push(...answer.rows); if (answer.rows.length === 0) break; }
+const texts = rows.filter((x) => x.whose === 'Shipped');
 const saved = [];
 for (const x of texts) { const path = join(folder, `${x.id}.epub`); writeFileSync(path, await get(`/texts/${x.id}/file?format=epub`)); saved.push([x.title, path]); }
 

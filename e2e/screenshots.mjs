@@ -103,7 +103,7 @@ const child = await open();
 await reader(child);
 await shot(child, 'home');
 await child.getByRole('link', { name: /Mill That Waits/ }).click();
-await child.getByRole('article').waitFor();
+await child.getByRole('article', { name: /, page 1/ }).waitFor();
 await child.getByRole('navigation', { name: 'Pages' }).getByRole('button', { name: 'Page 2' }).click();
 const word = child.getByRole('button', { name: /what does it mean/ });
 if (await word.count()) await word.first().click();

@@ -24,7 +24,7 @@ internal static class Checks
             var grade = random.Next(1, 9);
             // Within the range of the grade: what is typical, give or take what readers differ by.
             var typical = LevelChart.Default.Typical(grade, 0.5).Value;
-            var depth = typical + ReaderEstimator.PriorSd * Normal(random);
+            var depth = typical + ReaderEstimator.PriorSd * Draw.Normal(random);
             // A form for the grade: passages around what is typical for it, from easy to hard and back.
             var form = bank.OrderBy(p => Math.Abs(p.Depth - typical)).Take(12).ToList();
             chosen.Add(Questions(depth, typical, random, (known, seen) => PassageChoice.Next(known, bank, seen, new())));
@@ -40,7 +40,7 @@ internal static class Checks
     {
         var known = DepthDistribution.Normal(typical, ReaderEstimator.PriorSd);
         // The starting level that a teacher typed.
-        known.TimesNormal(depth + ReaderEstimator.StartingLevelSd * Normal(random), ReaderEstimator.StartingLevelSd);
+        known.TimesNormal(depth + ReaderEstimator.StartingLevelSd * Draw.Normal(random), ReaderEstimator.StartingLevelSd);
         var seen = new HashSet<Guid>();
         var asked = 0;
         while (known.Estimate(default).Sd > Wanted && next(known, seen) is { } passage)
@@ -52,6 +52,4 @@ internal static class Checks
         }
         return asked;
     }
-
-    private static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 }

@@ -33,21 +33,21 @@ internal static class ReaderYears
         var chart = LevelChart.Default;
         var grade = random.Next(band.From, band.To + 1);
         var prior = new Prior(chart.Typical(grade, 0), ReaderEstimator.PriorSd, Start);
-        var depth = prior.Mean.Value + prior.Sd * Normal(random);
+        var depth = prior.Mean.Value + prior.Sd * Draw.Normal(random);
         var known = 1 / (prior.Sd * prior.Sd);
         var evidence = new List<Evidence>();
         for (var week = 1; week <= Weeks; week++)
         {
-            depth += chart.GrowthPerWeek(new(depth)) + Math.Sqrt(ReaderEstimator.DriftPerWeek) * Normal(random);
+            depth += chart.GrowthPerWeek(new(depth)) + Math.Sqrt(ReaderEstimator.DriftPerWeek) * Draw.Normal(random);
             known = 1 / (1 / known + ReaderEstimator.DriftPerWeek);
             var at = Start.AddDays(7 * week);
             if (random.NextDouble() < 0.6)
             {
-                var text = depth + 5 * Normal(random);
+                var text = depth + 5 * Draw.Normal(random);
                 for (var q = 0; q < QuizQuestions; q++)
                 {
-                    var believed = text - 10 * Math.Log((0.8 - Guess) / 0.2) + 3 * Normal(random);
-                    var chance = Chance(depth - believed - wrong * Normal(random));
+                    var believed = text - 10 * Math.Log((0.8 - Guess) / 0.2) + 3 * Draw.Normal(random);
+                    var chance = Chance(depth - believed - wrong * Draw.Normal(random));
                     evidence.Add(new AnswerEvidence(at.AddMinutes(q), new(believed), Guess, random.NextDouble() < chance));
                     known += EvidenceAccount.Information(Chance(depth - believed), Guess);
                 }
@@ -55,8 +55,8 @@ internal static class ReaderYears
             if (week % 12 == 1)
             {
                 const int words = 400;
-                var text = depth + 3 * Normal(random);
-                var shift = Math.Clamp(depth + ReaderEstimator.RunningRecordSd * Normal(random) - text, -16, 10);
+                var text = depth + 3 * Draw.Normal(random);
+                var shift = Math.Clamp(depth + ReaderEstimator.RunningRecordSd * Draw.Normal(random) - text, -16, 10);
                 evidence.Add(new RunningRecordEvidence(at.AddHours(1), new(text), words, (int)Math.Round(words * (1 - AccuracyFor(shift)))));
                 known += 1 / (ReaderEstimator.RunningRecordSd * ReaderEstimator.RunningRecordSd);
             }
@@ -85,6 +85,4 @@ internal static class ReaderYears
         for (var i = 0; i < 40; i++) (low, high) = ReaderEstimator.RecordShift((low + high) / 2) < shift ? ((low + high) / 2, high) : (low, (low + high) / 2);
         return (low + high) / 2;
     }
-
-    private static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 }
