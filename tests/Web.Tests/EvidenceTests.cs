@@ -63,6 +63,19 @@ public sealed class EvidenceTests(Harness harness)
         Depth(await Account(ana, room)).ShouldBe(Depth(with), 0.05);
     }
 
+    [Fact]
+    public async Task An_assistant_sees_what_a_level_is_built_from_and_may_not_judge()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var dina = (await ana.Get("/api/colleagues")).AsArray().Single(c => (string)c!["name"]! == "Dina")!;
+        (await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = (string)dina["id"]!, role = "assistant" })).EnsureSuccessStatusCode();
+        var assistant = await harness.Teacher("dina");
+        ((bool)(await Account(assistant, room))["mayJudge"]!).ShouldBeFalse();
+        ((bool)(await Account(ana, room))["mayJudge"]!).ShouldBeTrue();
+        (await Judge(assistant, room, "46")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+    }
+
     [Theory]
     [InlineData("46", "fm", 2, "", "reason")]
     [InlineData("deep", "fm", 2, "x", "level")]

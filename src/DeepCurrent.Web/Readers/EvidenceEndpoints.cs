@@ -23,9 +23,10 @@ public sealed record PieceView(IReadOnlyList<Guid> Ids, DateTimeOffset At, strin
 
 public sealed record LabelView(string System, string Label);
 
+/// <param name="MayJudge">Whether the asker may leave pieces out and overrule.</param>
 /// <param name="Surer">What would make the level surer.</param>
 /// <param name="Labels">The level in every label system of the school.</param>
-public sealed record AccountView(double Depth, double Sd, IReadOnlyList<PieceView> Pieces, IReadOnlyList<SurerBy> Surer, IReadOnlyList<LabelView> Labels);
+public sealed record AccountView(double Depth, double Sd, bool MayJudge, IReadOnlyList<PieceView> Pieces, IReadOnlyList<SurerBy> Surer, IReadOnlyList<LabelView> Labels);
 
 /// <param name="Reason">Why they are left out; null takes them in again.</param>
 public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
@@ -57,7 +58,8 @@ public static class EvidenceEndpoints
         var effects = (await keeper.Effects(readerId, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
         var pieces = (await keeper.Evidence(readerId)).GroupBy(e => e.TicketId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
-        return new(r.Depth, r.Sd, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
+        var mayJudge = AccessRules.May(desk.Who.Role, Deed.JudgeLevel, new(SameSchool: true, AccessRules.PartOf(r.Part), Self: false, desk.Who.Lead));
+        return new(r.Depth, r.Sd, mayJudge, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
     }
 
     private static PieceView Piece(IReadOnlyList<EvidenceRow> rows, Dictionary<Guid, EvidenceEffect> effects, Dictionary<Guid, string> titles)

@@ -5573,6 +5573,7 @@ export interface components {
             depth: number;
             /** Format: double */
             sd: number;
+            mayJudge: boolean;
             pieces: components["schemas"]["PieceView"][];
             surer: components["schemas"]["SurerBy"][];
             labels: components["schemas"]["LabelView"][];

@@ -21,7 +21,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
   const change = useChange();
   const path = `/classes/${classId}/readers/${reader.id}`;
   return (
-    <section aria-labelledby="account" className="account"><div className="row"><h2 id="account">{t('What the level is built from')}</h2><span className="grow" /><button className="btn" onClick={() => setJudging(true)}>{t('Overrule the level')}</button></div>
+    <section aria-labelledby="account" className="account"><div className="row"><h2 id="account">{t('What the level is built from')}</h2><span className="grow" />{account.data?.mayJudge && <button className="btn" onClick={() => setJudging(true)}>{t('Overrule the level')}</button>}</div>
       <Show query={account}>{(a) => (
         <>
           <dl className="labels">{a.labels.map((l) => <div key={l.system}><dt>{t(l.system)}</dt><dd>{l.label}</dd></div>)}
@@ -33,7 +33,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                 <tr key={pieceId(p)} id={pieceId(p)} className={p.counted === 0 ? 'out' : undefined}>
                   <td>{dayOf(p.at)}</td><td>{t(names[p.what] ?? p.what)}</td><th scope="row">{p.ticketId ? <Link to={`/class/${classId}/tickets/${p.ticketId}`}>{p.note}</Link> : p.note}{p.leftOut.map((l) => <small key={l}>{t('left out: {{what}}', { what: l })}</small>)}</th>
                   <td className="num">{p.counted === 0 ? '–' : signed(p.moved)}</td><td className="num">{p.after == null ? '–' : `${fm(p.after)} ± ${p.sdAfter!.toFixed(1)}`}</td>
-                  <td>{p.reason != null ? <><span>{t('left out: {{what}}', { what: p.reason })}</span> <button className="btn small" onClick={() => change.mutate(() => put(`${path}/evidence`, { ids: p.ids, reason: null }))} aria-label={t('Take in again: {{what}}', { what: p.note })}>{t('Take in again')}</button></> : p.may ? <button className="btn small" onClick={() => setLeaving(p)} aria-label={t('Leave out: {{what}}', { what: p.note })}>{t('Leave out')}</button> : t('no')}</td>
+                  <td>{p.reason != null ? <><span>{t('left out: {{what}}', { what: p.reason })}</span> {a.mayJudge && <button className="btn small" onClick={() => change.mutate(() => put(`${path}/evidence`, { ids: p.ids, reason: null }))} aria-label={t('Take in again: {{what}}', { what: p.note })}>{t('Take in again')}</button>}</> : !a.mayJudge ? (p.counted > 0 ? t('yes') : t('no')) : p.may ? <button className="btn small" onClick={() => setLeaving(p)} aria-label={t('Leave out: {{what}}', { what: p.note })}>{t('Leave out')}</button> : t('no')}</td>
                 </tr>))}</tbody>
             </table></div>)}
           {judging && <Judge path={path} labels={a.labels} now={a.depth} close={() => setJudging(false)} />}
