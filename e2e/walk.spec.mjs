@@ -197,7 +197,7 @@ test('the reader’s page shows the history with dates, time and results', async
   const sheet = page.getByRole('complementary', { name: 'Reader' });
   await expect(sheet.getByText('Depth and reach')).toBeVisible();
   await sheet.getByRole('link', { name: 'Open profile' }).click();
-  const row = page.getByRole('row', { name: new RegExp(text) });
+  const row = page.getByRole('region', { name: 'Reading history' }).getByRole('row', { name: new RegExp(text) });
   await expect(row).toContainText('finished');
   await expect(row).toContainText(/\d+ (s|min)/);
   await expect(row).toContainText(/\d+ %/);
