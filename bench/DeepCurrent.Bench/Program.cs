@@ -5,6 +5,7 @@ using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Texts;
+using Core.Tests;
 using DeepCurrent.Listener;
 
 // Prints one row a figure. Each is the median of several runs after a warm-up, on one thread.

@@ -32,7 +32,7 @@ internal sealed class MarkWriter(IReadOnlyList<PassageWord> passage, IReadOnlyLi
         switch (e.Kind)
         {
             case EventKind.Two:
-                marks.Add(new(first, $"{passage[first].Shown} {passage[e.At].Shown}", words, MarkKind.Substitution));
+                marks.Add(new(first, $"{passage[first].Shown} {passage[e.At].Shown}", words, MarkKind.Substitution, Span: 2));
                 (markOf[first], markOf[e.At]) = (marks.Count - 1, marks.Count - 1);
                 break;
             case EventKind.PutRight: Outcome(e.At, Attempts(e), MarkKind.SelfCorrection); break;
@@ -47,7 +47,7 @@ internal sealed class MarkWriter(IReadOnlyList<PassageWord> passage, IReadOnlyLi
     private void Reread(ReadingEvent e, string words)
     {
         var before = marks[markOf[e.At]];
-        if (e.Kind is EventKind.Right or EventKind.PutRight && before.Kind is MarkKind.Substitution or MarkKind.Omission && !before.Expected.Contains(' ')) marks[markOf[e.At]] = before with { Kind = MarkKind.SelfCorrection };
+        if (e.Kind is EventKind.Right or EventKind.PutRight && before.Kind is MarkKind.Substitution or MarkKind.Omission && before.Span == 1) marks[markOf[e.At]] = before with { Kind = MarkKind.SelfCorrection };
         else marks.Add(new(e.Furthest, e.Kind is EventKind.Right ? passage[e.At].Shown : "", words, e.Kind is EventKind.Right ? MarkKind.Repetition : MarkKind.Insertion));
     }
 

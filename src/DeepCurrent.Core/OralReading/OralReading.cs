@@ -16,7 +16,8 @@ public enum MarkKind { Correct, Substitution, Omission, Insertion, Repetition, S
 /// <param name="Index">The text word, from 0; for an insertion or a repetition the text word it follows, −1 before the first.</param>
 /// <param name="Expected">What stands in the text; empty for an insertion.</param>
 /// <param name="Heard">What was said in its place; empty for an omission.</param>
-public sealed record ReadingMark(int Index, string Expected, string Heard, MarkKind Kind);
+/// <param name="Span">Text words it stands for: 1 for most, 2 for "I am" read as "I'm".</param>
+public sealed record ReadingMark(int Index, string Expected, string Heard, MarkKind Kind, int Span = 1);
 
 /// <summary>The figures of an oral reading.</summary>
 /// <param name="Words">Words of the passage.</param>
@@ -75,8 +76,7 @@ public static class RunningRecords
     {
         if (passage.Count == 0) throw new ArgumentException("The passage has no words.", nameof(passage));
         var errors = Errors(marks, passage);
-        // Words that a mark stands for: one for most, two for "I am" read as "I'm".
-        var lost = marks.Where(m => m.Kind is MarkKind.Substitution or MarkKind.Omission or MarkKind.Told).Sum(m => Math.Max(1, m.Expected.Count(c => c == ' ') + 1));
+        var lost = marks.Where(m => m.Kind is MarkKind.Substitution or MarkKind.Omission or MarkKind.Told).Sum(m => m.Span);
         return new(passage.Count, errors, marks.Count(m => m.Kind == MarkKind.SelfCorrection), marks.Count(m => m.Kind == MarkKind.Repetition), Accuracy(passage.Count, errors), seconds > 0 ? Math.Max(0, passage.Count - lost) / seconds * 60 : 0, pauses);
     }
 

@@ -36,11 +36,12 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     }
 
     /// <summary>What each piece of a reader's evidence that counts did to the level.</summary>
-    public async Task<IReadOnlyList<(EvidenceRow Row, EvidenceEffect Effect)>> Effects(Guid readerId, YearCalendar year, LevelChart chart)
+    /// <param name="evidence">All of it, in order of time.</param>
+    public async Task<IReadOnlyList<(EvidenceRow Row, EvidenceEffect Effect)>> Effects(Guid readerId, IReadOnlyList<EvidenceRow> evidence, YearCalendar year, LevelChart chart)
     {
         await using var c = await db.OpenConnectionAsync();
         var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId", new { readerId });
-        var rows = (await Evidence(readerId)).Where(e => e.LeftOut is null).ToList();
+        var rows = evidence.Where(e => e.LeftOut is null).ToList();
         var effects = EvidenceAccount.Effects(new(new(mean), sd, at), rows.Select(Piece), Growing(year, chart));
         return [.. rows.Zip(effects)];
     }
@@ -50,43 +51,41 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// <returns>The pieces that changed, and the reason each had before.</returns>
     public async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(Guid readerId, IReadOnlyList<Guid> ids, string? reason, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
-        var wanted = reason is null ? null : ByTeacher + reason;
-        var before = (await c.QueryAsync<LeftOutBefore>("""
-            select id, left_out as before from evidence
-            where reader_id = @readerId and id = any(@ids) and left_out is distinct from @wanted and (left_out is null or starts_with(left_out, @ByTeacher))
-            """, new { readerId, ids = ids.ToArray(), wanted, ByTeacher }, t)).ToList();
-        await c.ExecuteAsync("update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)", new { readerId, changed = before.Select(b => b.Id).ToArray(), wanted }, t);
-        if (before.Count > 0) await Recompute(c, t, readerId, year, chart, now);
-        await t.CommitAsync();
+        List<LeftOutBefore> before = [];
+        await Change(readerId, year, chart, now, async (c, t) =>
+        {
+            var wanted = reason is null ? null : ByTeacher + reason;
+            before = (await c.QueryAsync<LeftOutBefore>("""
+                select id, left_out as before from evidence
+                where reader_id = @readerId and id = any(@ids) and left_out is distinct from @wanted and (left_out is null or starts_with(left_out, @ByTeacher))
+                """, new { readerId, ids = ids.ToArray(), wanted, ByTeacher }, t)).ToList();
+            return await c.ExecuteAsync("update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)", new { readerId, changed = before.Select(b => b.Id).ToArray(), wanted }, t);
+        });
         return before;
     }
 
     /// <summary>Puts reasons back as they were.</summary>
-    public async Task<int> Restore(Guid readerId, IReadOnlyList<LeftOutBefore> before, YearCalendar year, LevelChart chart, DateTimeOffset now)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
-        var n = 0;
-        foreach (var b in before) n += await c.ExecuteAsync("update evidence set left_out = @Before where id = @Id and reader_id = @readerId", new { b.Id, b.Before, readerId }, t);
-        if (n > 0) await Recompute(c, t, readerId, year, chart, now);
-        await t.CommitAsync();
-        return n;
-    }
+    public Task<int> Restore(Guid readerId, IReadOnlyList<LeftOutBefore> before, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
+        Change(readerId, year, chart, now, (c, t) => c.ExecuteAsync("""
+            update evidence e set left_out = b.reason
+            from unnest(@ids, @reasons) b (id, reason)
+            where e.id = b.id and e.reader_id = @readerId
+            """, new { readerId, ids = before.Select(b => b.Id).ToArray(), reasons = before.Select(b => b.Before).ToArray() }, t));
 
     /// <summary>Takes a stated level away for good and recomputes.</summary>
-    public async Task<bool> Remove(Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task<bool> Remove(Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
+        await Change(readerId, year, chart, now, (c, t) => c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level'", new { evidenceId, readerId }, t)) > 0;
+
+    /// <summary>Changes a reader's evidence under a lock, and recomputes if anything changed.</summary>
+    private async Task<int> Change(Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now, Func<NpgsqlConnection, NpgsqlTransaction, Task<int>> change)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
-        if (await c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level'", new { evidenceId, readerId }, t) == 0) return false;
-        await Recompute(c, t, readerId, year, chart, now);
+        var changed = await change(c, t);
+        if (changed > 0) await Recompute(c, t, readerId, year, chart, now);
         await t.CommitAsync();
-        return true;
+        return changed;
     }
 
     /// <summary>Adds a stated level or a running record and recomputes.</summary>

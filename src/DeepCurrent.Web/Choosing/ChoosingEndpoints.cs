@@ -87,10 +87,10 @@ public static class ChoosingEndpoints
     private static async Task<ChosenView> Choose(Guid textId, Desk desk, ChoosingStore store, LibraryShelf library)
     {
         var reader = desk.Self();
-        var classes = await store.Classes(reader, await desk.Today());
-        var past = await store.Past(reader);
         // Asked twice, the second answer is the first.
         if (await store.Chosen(reader, textId) is { } before) return new(before);
+        var classes = await store.Classes(reader, await desk.Today());
+        var past = await store.Past(reader);
         var (offer, from) = (await Offers(classes, past, desk, library)).FirstOrDefault(o => o.Offer.Card.Id == textId);
         if (offer is null) throw Refused.NotFound();
         return new(await store.Choose(new(Guid.CreateVersion7(), reader, from.ClassId, textId, offer.Version.Id, offer.Forecast.Value, desk.Now), from.Rules.MostOpen)

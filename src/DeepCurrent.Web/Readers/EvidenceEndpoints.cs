@@ -55,9 +55,10 @@ public static class EvidenceEndpoints
     {
         var r = await desk.Reader(readerId, Deed.SeeReader);
         var yardstick = await roster.Yardstick();
-        var effects = (await keeper.Effects(readerId, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
+        var evidence = await keeper.Evidence(readerId);
+        var effects = (await keeper.Effects(readerId, evidence, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
-        var pieces = (await keeper.Evidence(readerId)).GroupBy(e => e.TicketId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
+        var pieces = evidence.GroupBy(e => e.TicketId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
         var mayJudge = AccessRules.May(desk.Who.Role, Deed.JudgeLevel, new(SameSchool: true, AccessRules.PartOf(r.Part), Self: false, desk.Who.Lead));
         return new(r.Depth, r.Sd, mayJudge, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
     }

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.OralReading;
+using DeepCurrent.Listener;
 
-namespace DeepCurrent.Listener;
+namespace Core.Tests;
 
 /// <summary>How well alignment finds what truly happened, over many made-up readings.</summary>
 /// <param name="F1">Of miscue marks: the same kind at the same text word.</param>
