@@ -30,6 +30,9 @@ var words = TextCounter.Count(big).Words;
 var seconds = Median(7, () => TextMeasurer.Measure(big));
 Row("Text measuring", $"{words / seconds / 1e6:0.0} million words a second", "at least 2 million");
 
+var typed = prose[..SpokenForms.Of(prose)[2000].Start];
+Row("What the editor asks for while one types, 2,000 words: depth, why, remarks, rarest words, what if", $"{1e3 * Median(15, () => { TextSense.Remarks(typed); TextMeasurer.Measure(typed); TextReasons.Explain(typed); TextReasons.WhatIf(TextCounter.Count(typed), 0.8, 1); TextMeasurer.RarestWords(typed); TextMeasurer.LongestSentences(typed); }):0} ms", "under 50 ms");
+
 var start = new DateTimeOffset(2026, 9, 1, 0, 0, 0, TimeSpan.Zero);
 var depth = DepthDistribution.Normal(30, 8);
 const int Many = 20_000;

@@ -14,7 +14,7 @@ public sealed class FreeChoiceTests
     private static readonly HashSet<Guid> Nothing = [];
     private static readonly Dictionary<string, int> NoInterest = [];
 
-    private static Card Text(string topic, bool fiction, params double[] depths) => new(Guid.NewGuid(), 1, null, null, Mine: false, Retired: false, $"{topic} {depths.FirstOrDefault()}", "story", topic, fiction, "", "", default, 6, 6, Audio: false, [], [.. depths.Select((d, i) => new CardVersion(Guid.NewGuid(), ((char)('a' + i)).ToString(), 200, d, 3))]);
+    private static Card Text(string topic, bool fiction, params double[] depths) => new(Guid.NewGuid(), 1, null, null, Mine: false, Retired: false, $"{topic} {depths.FirstOrDefault()}", "story", topic, fiction, "", "", default, 6, 6, HeardIn: [], [], [.. depths.Select((d, i) => new CardVersion(Guid.NewGuid(), ((char)('a' + i)).ToString(), 200, d, 3))]);
 
     private static IReadOnlyList<Offer> Offered(ChoiceRules rules, IEnumerable<Card> cards, IReadOnlySet<Guid>? had = null, IReadOnlyDictionary<string, int>? interests = null) => FreeChoice.Offers(cards, School, new(30), Cuts, rules, had ?? Nothing, interests ?? NoInterest);
 

@@ -11,7 +11,7 @@ public sealed class LibraryTests
 
     private static readonly Gen<Card> AnyCard = Gen.Select(Some.Of("story", "report", "poem"), Some.Of("Sea", "Space"), Gen.Bool, Gen.Double[-5, 70].Array[1, 3], Gen.Int[0, 2], Gen.Int[0, 4], Gen.Guid)
         .Select((kind, topic, fiction, depths, questions, whose, id) => new Card(id, Math.Abs(id.GetHashCode() % 100_000), whose switch { 0 or 1 => null, 4 => OtherSchool, _ => School }, whose switch { 2 => Me, 3 => Colleague, _ => null }, Mine: questions == 1 && whose > 1, Retired: false, $"T{id:N}"[..6], kind, topic, fiction, "", "",
-            DateTimeOffset.UnixEpoch.AddDays(depths[0]), questions, questions, false, depths[0] < 15 ? ["sh", "ck"] : [], [.. depths.Order().Select((d, i) => new CardVersion(Guid.NewGuid(), $"{i}", (int)(d * 5) + 60, d, 2))]));
+            DateTimeOffset.UnixEpoch.AddDays(depths[0]), questions, questions, whose == 2 ? [School, OtherSchool] : whose == 3 ? [OtherSchool] : [], depths[0] < 15 ? ["sh", "ck"] : [], [.. depths.Order().Select((d, i) => new CardVersion(Guid.NewGuid(), $"{i}", (int)(d * 5) + 60, d, 2))]));
 
     private static readonly Gen<Card[]> AnyCards = AnyCard.Array[0, 40].Select(cards => cards.DistinctBy(c => c.Number).ToArray());
 
@@ -54,9 +54,17 @@ public sealed class LibraryTests
         new Shelf(cards).Search(new(), Asker(), most: 200).Rows.ShouldAllBe(r => r.Card.SchoolId != OtherSchool && !(r.Card.Mine && r.Card.OwnerId == Colleague)));
 
     [Fact]
+    public void Sound_is_a_schools_own() => AnyCards.Sample(cards =>
+    {
+        var found = new Shelf(cards).Search(new(Audio: true), Asker(), most: 200);
+        found.Rows.Select(r => r.Card.Id).ShouldBe(cards.Where(c => c.SeenBy(School, Me) && c.HeardIn.Contains(School)).Select(c => c.Id), ignoreOrder: true);
+        new Shelf(cards).Search(new(), Asker(), most: 200).Facets.Single(f => f.Name == "has").Values.Where(v => v.Value == "audio").Sum(v => v.Count).ShouldBe(found.All);
+    });
+
+    [Fact]
     public void A_text_fits_whoever_has_a_version_within_reach()
     {
-        var card = new Card(Guid.NewGuid(), 1, null, null, false, false, "T", "story", "Sea", true, "", "", DateTimeOffset.UnixEpoch, 0, 0, false, [], [new(Guid.NewGuid(), "a", 100, 20, 2), new(Guid.NewGuid(), "b", 100, 45, 2)]);
+        var card = new Card(Guid.NewGuid(), 1, null, null, false, false, "T", "story", "Sea", true, "", "", DateTimeOffset.UnixEpoch, 0, 0, [], [], [new(Guid.NewGuid(), "a", 100, 20, 2), new(Guid.NewGuid(), "b", 100, 45, 2)]);
         var seventy = Enumerable.Range(0, 70).Select(i => 45.0).ToArray();
         new Shelf([card]).Search(new(), Asker(20, 45, 90, -10)).Rows.Single().Fits.ShouldBe(2);
         new Shelf([card]).Search(new(), Asker(seventy)).Rows.Single().Fits.ShouldBe(70, "more readers than one machine word holds");

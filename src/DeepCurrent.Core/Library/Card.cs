@@ -9,9 +9,10 @@ public sealed record CardVersion(Guid Id, string Label, int Words, double Depth,
 /// <param name="SchoolId">Null for texts that ship for all schools.</param>
 /// <param name="OwnerId">Who made it; null for texts that ship.</param>
 /// <param name="Mine">Only its owner sees it.</param>
+/// <param name="HeardIn">Schools that have a reading of one of its versions, as sound.</param>
 /// <param name="Patterns">Letter–sound patterns of its shallowest version, where that is for early readers.</param>
 public sealed record Card(Guid Id, int Number, Guid? SchoolId, Guid? OwnerId, bool Mine, bool Retired, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Season, DateTimeOffset ChangedAt,
-    int Questions, int Deck, bool Audio, IReadOnlyList<string> Patterns, IReadOnlyList<CardVersion> Versions)
+    int Questions, int Deck, IReadOnlyList<Guid> HeardIn, IReadOnlyList<string> Patterns, IReadOnlyList<CardVersion> Versions)
 {
     /// <summary>Whether somebody of a school sees it.</summary>
     public bool SeenBy(Guid schoolId, Guid adultId) => SchoolId is null || (SchoolId == schoolId && (!Mine || OwnerId == adultId));

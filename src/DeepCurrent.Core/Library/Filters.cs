@@ -28,7 +28,8 @@ internal sealed class Codes
         School = [.. cards.Select(c => c.SchoolId)];
         Fiction = [.. cards.Select(c => c.Fiction)];
         Retired = [.. cards.Select(c => c.Retired)];
-        Has = [.. cards.Select(c => (byte)((c.Questions > 0 ? Quiz : 0) | (c.Deck > 0 ? Deck : 0) | (c.Audio ? Audio : 0)))];
+        Has = [.. cards.Select(c => (byte)((c.Questions > 0 ? Quiz : 0) | (c.Deck > 0 ? Deck : 0)))];
+        HeardIn = [.. cards.Select(c => c.HeardIn)];
         Shallowest = [.. cards.Select(c => c.Versions.Count == 0 ? 0 : c.Versions.Min(v => v.Depth))];
     }
 
@@ -46,6 +47,10 @@ internal sealed class Codes
     public bool[] Fiction { get; }
     public bool[] Retired { get; }
     public byte[] Has { get; }
+    public IReadOnlyList<Guid>[] HeardIn { get; }
+
+    /// <summary>What a text has, for somebody of a school: sound belongs to schools.</summary>
+    public uint HasFor(Guid schoolId, int i) => HeardIn[i].Count > 0 && HeardIn[i].Contains(schoolId) ? (uint)(Has[i] | Audio) : Has[i];
 
     /// <summary>Where each card's versions begin in the three lists of versions that follow.</summary>
     public int[] First { get; }
@@ -70,7 +75,8 @@ internal sealed class Filters
     private readonly bool[] read;
     private readonly bool[]? kinds, topics;
     private readonly ulong pattern;
-    private readonly int season, has;
+    private readonly int season;
+    private readonly uint has;
     private readonly int[] kindCounts, topicCounts, fictionCounts = new int[2], bandCounts = new int[Codes.Bands], patternCounts, hasCounts = new int[3], readCounts = new int[2], ownerCounts = new int[3], seasonCounts;
 
     public Filters(ShelfQuery query, ShelfAsker asker, Codes codes, bool[] read)
@@ -79,7 +85,7 @@ internal sealed class Filters
         kinds = q.Kinds is { Count: > 0 } k ? [.. codes.Kinds.Select(k.Contains)] : null;
         topics = q.Topics is { Count: > 0 } t ? [.. codes.Topics.Select(t.Contains)] : null;
         pattern = q.Pattern is { } p ? (Array.IndexOf(codes.Patterns, p) is var at and >= 0 ? 1UL << at : 0) : ulong.MaxValue;
-        has = (q.Quiz ? Codes.Quiz : 0) | (q.Deck ? Codes.Deck : 0) | (q.Audio ? Codes.Audio : 0);
+        has = (uint)((q.Quiz ? Codes.Quiz : 0) | (q.Deck ? Codes.Deck : 0) | (q.Audio ? Codes.Audio : 0));
         season = q.Season is { } s ? Array.IndexOf(codes.Seasons, s) : -1;
         (kindCounts, topicCounts, patternCounts, seasonCounts) = (new int[codes.Kinds.Length], new int[codes.Topics.Length], new int[codes.Patterns.Length], new int[codes.Seasons.Length]);
     }
@@ -94,7 +100,7 @@ internal sealed class Filters
         if ((q.DepthFrom is not null || q.DepthTo is not null) && !Deep(i)) failed |= 1 << Depth;
         if ((q.WordsFrom is not null || q.WordsTo is not null) && !Long(i)) failed |= 1 << Words;
         if (q.Pattern is not null && (codes.Pattern[i] & pattern) == 0) failed |= 1 << Pattern;
-        if ((codes.Has[i] & has) != has) failed |= 1 << Has;
+        if ((codes.HasFor(asker.SchoolId, i) & has) != has) failed |= 1 << Has;
         if (q.Read is { } wanted && read[i] != wanted) failed |= 1 << Read;
         if (q.Whose != Whose.Any && OwnerOf(cards, i) != (int)q.Whose - 1) failed |= 1 << Owner;
         if (q.Season is not null && codes.Season[i] != season) failed |= 1 << Season;
@@ -125,7 +131,7 @@ internal sealed class Filters
         if (At(Fiction)) fictionCounts[codes.Fiction[i] ? 1 : 0]++;
         if (At(Depth)) for (var bits = codes.Band[i]; bits != 0; bits &= bits - 1) bandCounts[BitOperations.TrailingZeroCount(bits)]++;
         if (At(Pattern)) for (var bits = codes.Pattern[i]; bits != 0; bits &= bits - 1) patternCounts[BitOperations.TrailingZeroCount(bits)]++;
-        if (At(Has)) for (uint bits = codes.Has[i]; bits != 0; bits &= bits - 1) hasCounts[BitOperations.TrailingZeroCount(bits)]++;
+        if (At(Has)) for (uint bits = codes.HasFor(asker.SchoolId, i); bits != 0; bits &= bits - 1) hasCounts[BitOperations.TrailingZeroCount(bits)]++;
         if (At(Read)) readCounts[read[i] ? 1 : 0]++;
         if (At(Owner)) ownerCounts[OwnerOf(cards, i)]++;
         if (At(Season)) seasonCounts[codes.Season[i]]++;

@@ -28,10 +28,13 @@ public sealed class ShelfStore(NpgsqlDataSource db)
             join text_terms x on x.text_id = t.id
             left join (select text_id, count(*)::int as n from question where not retired and place is null and (@textId::uuid is null or text_id = @textId) group by text_id) q on q.text_id = t.id
             left join (select text_id, count(*)::int as n from word where @textId::uuid is null or text_id = @textId group by text_id) w on w.text_id = t.id
-            where @textId::uuid is null or t.id = @textId
+            where @textId::uuid is null or t.id = @textId;
+            select distinct v.text_id, s.school_id from version_sound s join version v on v.id = s.version_id where @textId::uuid is null or v.text_id = @textId
             """, new { textId });
         var versions = (await all.ReadAsync<(Guid TextId, Guid Id, string Label, int Words, double Depth, double Error)>()).ToLookup(v => v.TextId, v => new CardVersion(v.Id, v.Label, v.Words, v.Depth, v.Error));
-        return [.. (await all.ReadAsync<Flat>()).Select(t => new Card(t.Id, t.Number, t.SchoolId, t.OwnerId, t.Mine, t.Retired, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Season, t.ChangedAt, t.Questions, t.Deck, Audio: false,
+        var flat = (await all.ReadAsync<Flat>()).ToList();
+        var heard = (await all.ReadAsync<(Guid TextId, Guid SchoolId)>()).ToLookup(h => h.TextId, h => h.SchoolId);
+        return [.. flat.Select(t => new Card(t.Id, t.Number, t.SchoolId, t.OwnerId, t.Mine, t.Retired, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Season, t.ChangedAt, t.Questions, t.Deck, [.. heard[t.Id]],
             t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries), [.. versions[t.Id]]))];
     }
 

@@ -73,7 +73,7 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<AnsweredDepths>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<ReadingStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -117,7 +117,7 @@ public static class Application
             h.XContentTypeOptions = "nosniff";
             h.XFrameOptions = "DENY";
             h["Referrer-Policy"] = "no-referrer";
-            h.ContentSecurityPolicy = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
+            h.ContentSecurityPolicy = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; media-src 'self' blob:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
             return next();
         });
         app.UseDefaultFiles();
@@ -161,6 +161,7 @@ public static class Application
         TextEndpoints.Map(api);
         LibraryEndpoints.Map(api);
         OwnTextEndpoints.Map(api);
+        ReadingEndpoints.Map(api);
         AssignmentEndpoints.Map(api);
         BringEndpoints.Map(api);
         CopyEndpoints.Map(api);

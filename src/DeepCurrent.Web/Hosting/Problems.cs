@@ -34,7 +34,7 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         }
         catch (BadHttpRequestException large) when (large.StatusCode == StatusCodes.Status413PayloadTooLarge)
         {
-            await Write(http, large.StatusCode, "too-large", "This is larger than can be taken in: a list may have 20 MB, a roster zip 60 MB. Nothing was changed.");
+            await Write(http, large.StatusCode, "too-large", "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 MB. Nothing was changed.");
         }
         catch (BadHttpRequestException bad)
         {

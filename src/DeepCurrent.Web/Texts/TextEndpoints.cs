@@ -13,7 +13,8 @@ public sealed record FormulaView(string Formula, double Grade, double Weight);
 public sealed record MeasureView(int Words, int Sentences, int Syllables, int DistinctWords, double FleschKincaidGrade, double Spache, double DaleChall, double GradeEquivalent, double RarityGrades, bool Short,
     IReadOnlyList<FormulaView> Formulas, IReadOnlyList<string> RarestWords, IReadOnlyList<LongSentence> LongestSentences);
 
-public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated, ShownDepth? Shown);
+/// <param name="Sound">The school has a reading of it.</param>
+public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated, ShownDepth? Shown, bool Sound);
 
 /// <param name="Kind">Single, Multiple, Order, Match, Sentence, Short or Long.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
@@ -25,8 +26,6 @@ public sealed record QuestionView(Guid Id, string Kind, string Strand, string St
 
 public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Spelling, string Season, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words,
     bool Ships, string? Owner, bool Mine, bool Retired, int Revision, bool MayChange);
-
-public sealed record MazeView(int Draft, IReadOnlyList<Core.Measuring.MazePiece> Pieces);
 
 /// <param name="School">Null while too few have read it.</param>
 public sealed record UseView(TextUse Class, TextUse? School);
@@ -41,7 +40,6 @@ public static class TextEndpoints
         api.MapGet("/texts", Some);
         api.MapGet("/texts/{textId:guid}", View);
         api.MapGet("/texts/{textId:guid}/use", Use);
-        api.MapGet("/texts/{textId:guid}/maze", MazeOf);
     }
 
     /// <param name="ids">With commas between; at most 50.</param>
@@ -54,28 +52,17 @@ public static class TextEndpoints
         return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Id, classId);
     }
 
-    private static async Task<TextView> View(Guid textId, Desk desk, TextStore texts)
+    private static async Task<TextView> View(Guid textId, Desk desk, TextStore texts, ReadingStore readings)
     {
         desk.Library();
         var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var chart = (await desk.School()).Chart;
-        var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart)).ToList();
+        var heard = await readings.Heard(textId, desk.Who.SchoolId);
+        var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart, heard.Contains(v.Id))).ToList();
         var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
         var mayChange = OwnTextEndpoints.MayChange(own, desk);
         return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, own.Spelling, own.Season, versions, questions, await texts.Words(textId), own.SchoolId is null, own.Owner, own.Mine, own.RetiredAt is not null, own.Revision, mayChange);
-    }
-
-    /// <summary>A draft of a maze passage.</summary>
-    /// <param name="version">Label of the version; the first if it is not said.</param>
-    /// <param name="draft">Another number makes another draft.</param>
-    private static async Task<MazeView> MazeOf(Guid textId, string? version, int? draft, Desk desk, TextStore texts)
-    {
-        desk.Library();
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
-        var bodies = await texts.Bodies(textId);
-        var body = version is null ? bodies[0] : bodies.FirstOrDefault(v => v.Label == version) ?? throw Refused.NotFound();
-        return new(draft ?? 0, Core.Measuring.Maze.Of(string.Join("\n\n", body.Pages.SelectMany(p => p).Where(Core.Texts.Paragraphs.IsProse)), draft ?? 0));
     }
 
     /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it that nobody can be made out.</summary>
@@ -88,9 +75,9 @@ public static class TextEndpoints
         return new(await use.Of(textId, place.SchoolId, classId), school.Readers >= UseStore.FewestReaders ? school : null);
     }
 
-    private static TextVersionView Shown(VersionBody v, LevelChart chart)
+    private static TextVersionView Shown(VersionBody v, LevelChart chart, bool sound)
     {
         var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
-        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure, v.FormulaDepth, v.FormulaError, v.Stated, v.Shown);
+        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure, v.FormulaDepth, v.FormulaError, v.Stated, v.Shown, sound);
     }
 }

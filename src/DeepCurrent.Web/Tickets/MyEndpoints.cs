@@ -14,8 +14,9 @@ public sealed record MyWord(string Text, string Part, string Meaning, string Exa
 
 /// <param name="Questions">Of the quiz.</param>
 /// <param name="Guided">Between the paragraphs.</param>
+/// <param name="Sound">Somebody of the school has read it aloud.</param>
 /// <param name="Sentences">Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in this order; a heading begins with # and has no number.</param>
-public sealed record MyWork(Guid Id, string Title, string State, int Attempts, int Page, string Directions, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<MyWord> Words, IReadOnlyList<MyQuestion> Questions, IReadOnlyList<MyQuestion> Guided, IReadOnlyList<IReadOnlyList<string>> Sentences);
+public sealed record MyWork(Guid Id, string Title, string State, int Attempts, int Page, string Directions, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<MyWord> Words, IReadOnlyList<MyQuestion> Questions, IReadOnlyList<MyQuestion> Guided, IReadOnlyList<IReadOnlyList<string>> Sentences, bool Sound);
 
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
 /// <param name="Points">0 to 3, of a written answer.</param>
@@ -35,6 +36,7 @@ public static class MyEndpoints
     {
         api.MapGet("/my/tickets", (Desk desk, TicketStore tickets) => tickets.Mine(desk.Self()));
         api.MapGet("/my/tickets/{ticketId:guid}", Work);
+        api.MapGet("/my/tickets/{ticketId:guid}/sound", Listen);
         api.MapPost("/my/tickets/{ticketId:guid}/open", Open);
         api.MapPut("/my/tickets/{ticketId:guid}/spells/{spellId:guid}", Spend);
         api.MapPut("/my/tickets/{ticketId:guid}/answers/{answerId:guid}", Answer);
@@ -44,14 +46,21 @@ public static class MyEndpoints
 
     private static async Task<OpenTicket> Mine(Guid ticketId, Desk desk, TicketStore tickets) => await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
-    private static async Task<MyWork> Work(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts)
+    private static async Task<MyWork> Work(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts, ReadingStore readings)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var body = await texts.Body(ticket.VersionId);
         var words = (await texts.Words(ticket.TextId)).Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example)).ToList();
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
         var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence) ? body.Pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p]).ToList() : [];
-        return new(ticket.Id, body.Title, ticket.State, ticket.Attempts, ticket.Page, ticket.Directions, body.Depth, body.Pages, words, [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)], [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)], sentences);
+        return new(ticket.Id, body.Title, ticket.State, ticket.Attempts, ticket.Page, ticket.Directions, body.Depth, body.Pages, words, [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)], [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)], sentences, (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId));
+    }
+
+    private static async Task<IResult> Listen(Guid ticketId, Desk desk, TicketStore tickets, ReadingStore readings)
+    {
+        var ticket = await Mine(ticketId, desk, tickets);
+        var sound = await readings.SoundOf(ticket.VersionId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
     private static async Task Open(Guid ticketId, Desk desk, TicketStore tickets) => await tickets.Open(await Mine(ticketId, desk, tickets), desk.Now);

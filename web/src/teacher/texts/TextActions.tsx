@@ -9,6 +9,7 @@ import { t } from '../../shared/words';
 import { useRefresh } from '../classQueries';
 import { Menu } from '../frame/Menu';
 import { Field, Window } from '../frame/Window';
+import { SoundWindow } from './SoundWindow';
 import type { TextData, Version } from './TextPage';
 
 const files = [['epub', 'EPUB'], ['docx', 'DOCX'], ['html', 'HTML'], ['md', 'Markdown'], ['txt', 'Plain text'], ['zip', 'Content folder (ZIP)'], ['qti', 'QTI 3.0']] as const;
@@ -19,6 +20,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
   const refresh = useRefresh();
   const client = useQueryClient();
   const [stating, setStating] = useState(false);
+  const [reading, setReading] = useState(false);
   const fail = (e: unknown) => toast.error(sentence(e));
   const copy = () => void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`).then((made) => { toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title })); void client.invalidateQueries({ queryKey: ['library'] }); void go(`/class/${classId}/texts/${made.id}/change`); }, fail);
   const retire = (retired: boolean) => void post(`/texts/${x.id}/retire`, { retired }).then(() => { toast.success(retired ? t('Retired: nobody finds it any more. What was given goes on.') : t('Back in the library'), { action: { label: t('Undo'), onClick: () => retire(!retired) } }); void refresh(); }, fail);
@@ -27,6 +29,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
       <Menu label={t('More')}>
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Change it…')}</DropdownMenu.Item>}
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Change its quiz…')}</DropdownMenu.Item>}
+        <DropdownMenu.Item className="item" onSelect={() => setReading(true)}>{version.sound ? t('Its reading aloud…') : t('Add a reading aloud…')}</DropdownMenu.Item>
         <DropdownMenu.Item className="item" onSelect={copy}>{t('Copy to change')}</DropdownMenu.Item>
         <DropdownMenu.Label className="item soft">{t('Save as a file')}</DropdownMenu.Label>
         {files.map(([format, name]) => <DropdownMenu.Item key={format} className="item" asChild><a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>{t(name)}</a></DropdownMenu.Item>)}
@@ -34,6 +37,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => setStating(true)}>{t('State its depth…')}</DropdownMenu.Item>}
         {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => retire(!x.retired)}>{x.retired ? t('Bring it back') : t('Retire it')}</DropdownMenu.Item>}
       </Menu>
+      {reading && <SoundWindow x={x} version={version} close={() => { setReading(false); void refresh(); }} />}
       {stating && <StateDepth x={x} version={version} close={() => { setStating(false); void refresh(); }} />}
     </>
   );

@@ -45,7 +45,7 @@ export default function TextPage() {
             <div className="switch" role="group" aria-label={t('View')}>{views.map(([key, name]) => <button key={key} aria-pressed={shows === key} onClick={() => setShows(key)}>{name}</button>)}</div>
             {x.versions.length > 1 && (shows === 'text' || shows === 'why' || shows === 'maze') && <div className="switch" role="group" aria-label={t('Version')}>{x.versions.map((v, i) => <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>{fm(v.depth)} fm</button>)}</div>}
           </div>
-          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : shows === 'maze' ? <MazeDraft textId={x.id} title={x.title} version={version.label} /> : shows === 'use' ? <TextUse textId={x.id} classId={data.id} questions={x.questions} /> : <div className="textcols">
+          {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : shows === 'maze' ? <MazeDraft key={version.id} textId={x.id} title={x.title} versionId={version.id} /> : shows === 'use' ? <TextUse textId={x.id} classId={data.id} questions={x.questions} /> : <div className="textcols">
             {shows === 'why' ? <Reasons v={version} /> : (
               <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
                 {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => { const picture = pictureOf(p); return picture ? <TextPicture key={k} of={picture} /> : isHeading(p) ? <h3 key={k}>{headingOf(p)}</h3> : <Marked key={k} text={p} />; })}</section>)}

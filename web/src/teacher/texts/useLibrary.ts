@@ -7,7 +7,7 @@ export type LibraryRow = Api<'LibraryRow'>;
 type Answer = Api<'LibraryAnswer'>;
 
 /** What is asked of the library, as it stands in the address: so a search can be kept, sent and gone back to. */
-export const fields = ['q', 'kind', 'topic', 'fiction', 'depthFrom', 'depthTo', 'wordsTo', 'minutesTo', 'pattern', 'quiz', 'deck', 'read', 'whose', 'season', 'retired', 'sort', 'down'] as const;
+export const fields = ['q', 'kind', 'topic', 'fiction', 'depthFrom', 'depthTo', 'wordsTo', 'minutesTo', 'pattern', 'quiz', 'deck', 'audio', 'read', 'whose', 'season', 'retired', 'sort', 'down'] as const;
 export type FieldName = (typeof fields)[number];
 export type Ask = { of: (name: FieldName) => string; list: (name: 'kind' | 'topic') => string[]; put: (changes: Partial<Record<FieldName, string>>) => void; toggle: (name: 'kind' | 'topic', value: string) => void; clear: () => void; text: string; filters: number };
 
