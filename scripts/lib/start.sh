@@ -22,7 +22,7 @@ app=
 stop() {
   trap - INT TERM EXIT
   if [ -n "$app" ]; then kill -TERM "$app" 2>/dev/null || true; wait "$app" 2>/dev/null || true; fi
-  [ -z "${DISTRICT_PID:-}" ] || kill "$DISTRICT_PID" 2>/dev/null || true
+  kill ${STAND_INS:-} 2>/dev/null || true
   stop_cluster
   rm -f "$running"
   echo
@@ -37,7 +37,7 @@ trap stop EXIT
 [ -f "$ROOT/.data/empty" ] && demo=false
 database deepcurrent
 
-[ "$demo" = true ] && district 8470
+[ "$demo" = true ] && stand_ins 8470
 port=$(free_port "$port")
 address="http://127.0.0.1:$port"
 ConnectionStrings__DeepCurrent=$(connection deepcurrent) Content__Folder="$ROOT/content" Demo__Load=$demo ASPNETCORE_WEBROOT="$ROOT/web/dist" ASPNETCORE_ENVIRONMENT=Production \

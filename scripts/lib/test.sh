@@ -11,7 +11,7 @@ build_web
 build_server
 PG_EXTRA="-c fsync=off" cluster testpg 54420
 app=
-trap 'kill $app ${DISTRICT_PID:-} 2>/dev/null; stop_cluster' EXIT
+trap 'kill $app ${STAND_INS:-} 2>/dev/null; stop_cluster' EXIT
 
 # check NAME COMMAND...: one check that passes or fails as a whole.
 check() {
@@ -49,7 +49,7 @@ check "units of the pages" npm --prefix "$ROOT/web" test
 say "Starting the application for the browser"
 sql "drop database if exists deepcurrent_e2e with (force)" >/dev/null 2>&1
 database deepcurrent_e2e
-district 8475
+stand_ins 8475
 port=$(free_port 8450)
 ConnectionStrings__DeepCurrent=$(connection deepcurrent_e2e) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
   dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/e2e-server.log" 2>&1 &
@@ -60,7 +60,7 @@ status=0
 [ "$status" = 0 ] || tail -150 "$log"
 count "browser" "$(sed -nE 's/^ *([0-9]+) passed.*/\1/p' "$log" | tail -1 | grep . || echo 0)" "$(sed -nE 's/^ *([0-9]+) failed.*/\1/p' "$log" | tail -1 | grep . || echo 0)" "$status"
 
-kill "$app" "$DISTRICT_PID" 2>/dev/null; wait "$app" 2>/dev/null || true; app=
+kill "$app" $STAND_INS 2>/dev/null; wait "$app" 2>/dev/null || true; app=
 stop_cluster
 trap - EXIT
 echo "$passed passed, $failed failed"

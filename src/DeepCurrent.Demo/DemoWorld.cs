@@ -12,7 +12,9 @@ using DeepCurrent.Data.Choosing;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
@@ -22,7 +24,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, DepthKeeper keeper, GoalStore goals, GroupStore groups, ChangeStore changes, ChoosingStore choosing)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, GoalStore goals, GroupStore groups, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -142,7 +144,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             week(w + 1);
             if (!year.Calendar.IsSchoolDay(monday)) continue;
             foreach (var p in people) p.Grow(Chart);
-            if (w is 0 or 6) foreach (var p in people) await Record(p, teacher, year, At(monday, 10).AddMinutes(random.Next(180)));
+            if (w is 0 or 6) foreach (var p in people) await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
             if (w == 2) await SetGoals(classId, year, teacher, people, At(monday, 15));
             if (w == 4) await Form(classId, teacher, people, At(monday, 16));
             var thisWeek = w == WeeksGone;
@@ -203,13 +205,19 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         await marking.Release(ticketId, classId, clock.AddDays(1));
     }
 
-    private async Task Record(SimulatedReader p, Adult teacher, YearCalendar year, DateTimeOffset at)
+    /// <summary>The reader reads a text near their depth aloud, and the teacher marks it.</summary>
+    private async Task Record(SimulatedReader p, Adult teacher, YearCalendar year, List<SimulatedText> library, DateTimeOffset at)
     {
-        var depth = Math.Round(p.Depth + 3 * Normal.Draw(random));
-        const int words = 120;
-        var ease = p.Depth - depth;
-        var errors = (int)Math.Round(words * Math.Clamp(0.05 - ease * 0.005 + 0.012 * Normal.Draw(random), 0, 0.2));
-        await keeper.Add(p.Id, new(Guid.CreateVersion7(), at, "running record", null, null, null, null, null, depth, words, errors, null, null, null, $"{errors} errors in {words} words at {depth:0} fm"), teacher.Id, year, Chart, at);
+        var wanted = p.Depth + 3 * Normal.Draw(random);
+        var (text, version) = library.SelectMany(t => t.Row.Versions.Select(v => (t, v))).Where(x => x.v.Words >= 60).MinBy(x => Math.Abs(x.v.Depth - wanted));
+        var body = RecordSheet.Body((await texts.Body(version.Id)).Pages);
+        var words = SpokenForms.Of(body);
+        int? last = words.Count > 150 ? 119 : null;
+        var sheet = SimulatedOral.Sheet(p, version.Depth, words, last, random);
+        var id = Guid.CreateVersion7();
+        await records.Begin(new(id, p.Id, version.Id, text.Row.Id, null, teacher.Id, text.Row.Title, body, version.Depth, text.Row.Fiction, at));
+        var record = (await records.Find(id, p.Id))!;
+        await records.Keep(record, sheet, at, 1, done: true, teacher.Id, RecordEvidence.Of(record, sheet, at, text.Questions), year, Chart, at);
     }
 
     private async Task SetGoals(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)

@@ -6,7 +6,8 @@ namespace DeepCurrent.Listener;
 /// <param name="Text">What was to be read.</param>
 /// <param name="Recording">A name for the recording: the same recording is heard the same way. Known ones are answered with what was prepared.</param>
 /// <param name="Traits">How the simulated reader reads; ordinary where it is left out.</param>
-public sealed record ListenRequest(string Text, string Recording, VoiceTraits? Traits);
+/// <param name="Seconds">How long the recording is: the simulated reader reads at the pace that fills it.</param>
+public sealed record ListenRequest(string Text, string Recording, VoiceTraits? Traits, double? Seconds = null);
 
 /// <summary>A simulated listening device: text and recording in, timed words out, over HTTP. It ships so that listening can be tried and tested; it hears nothing.</summary>
 /// <remarks>The setting Listener:Mood makes it slow, failing, or full of nonsense.</remarks>
@@ -32,9 +33,19 @@ public static class ListenerServer
                 case "nonsense": return Results.Text("{\"words\":[{\"word\":\"\",\"start\":9,\"end\":-1}", "application/json");
             }
             if (Known(folder, request.Recording ?? "") is { } prepared) return Results.Json(new { words = prepared });
-            return Results.Json(new { words = new SimulatedVoice(request.Traits ?? new(), Seed($"{request.Recording} {request.Text}")).Read(request.Text).Heard });
+            var seed = Seed($"{request.Recording} {request.Text}");
+            var heard = new SimulatedVoice(request.Traits ?? Traits(request, seed), seed).Read(request.Text).Heard;
+            return Results.Json(new { words = request.Seconds is { } seconds ? heard.Where(w => w.End <= seconds) : heard });
         });
         return app;
+    }
+
+    /// <summary>A reader nobody has described: the recording says how fast, its name how surely.</summary>
+    private static VoiceTraits Traits(ListenRequest request, int seed)
+    {
+        var words = SpokenForms.Of(request.Text).Count;
+        var pace = request.Seconds is > 0 and var seconds ? Math.Clamp(words / seconds * 60 * 1.15, 40, 240) : 110;
+        return new(pace, Substitutions: 0.01 + (seed & 7) * 0.008, SelfCorrections: 0.01 + (seed >> 3 & 3) * 0.01);
     }
 
     /// <summary>A recording whose name begins with a mood has it; so that one device can be tried in all of them.</summary>

@@ -37,9 +37,15 @@ public sealed class AccessTests(Harness harness)
         var search = (string)(await ana.Json(await ana.Post("/api/library/searches", new { name = $"Kept {asked}", query = "q=sea" })))["id"]!;
         var deck = Guid.NewGuid().ToString();
         await ana.Json(await ana.Put($"/api/decks/{deck}", new { revision = 0, name = "Hers", mine = true, words = new[] { new { text = "tide", part = "noun", meaning = "the sea coming and going", example = "" } } }));
+        var record = Guid.NewGuid().ToString();
+        await ana.Json(await ana.Put($"/api/readers/{room.Readers[0].Id}/records/{record}", new { textId = text, versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]! }));
+        var check = Guid.NewGuid().ToString();
+        await ana.Json(await ana.Put($"/api/checks/{check}", LevelCheckTests.Check([room.Id])));
+        var sitting = (string)(await ana.Get($"/api/checks/{check}"))["sittings"]![0]!["id"]!;
         return new()
         {
-            ["deckId"] = deck,
+            ["checkId"] = check, ["sittingId"] = sitting, ["stageId"] = Guid.NewGuid().ToString(),
+            ["deckId"] = deck, ["recordId"] = record,
             ["searchId"] = search, ["copyId"] = Guid.NewGuid().ToString(), ["pictureId"] = Guid.NewGuid().ToString(), ["versionId"] = Guid.NewGuid().ToString(), ["revision"] = "1", ["classId"] = room.Id, ["readerId"] = room.Readers[0].Id, ["textId"] = text, ["assignmentId"] = assignment, ["changeId"] = (string)made["changeId"]!, ["code"] = room.Code,
             ["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!, ["answerId"] = Guid.NewGuid().ToString(), ["spellId"] = Guid.NewGuid().ToString(),
             ["adultId"] = lead.Id.ToString(), ["importId"] = import.ToString(), ["yearId"] = year, ["joiningId"] = asked.ToString(), ["listId"] = Guid.NewGuid().ToString(), ["transferId"] = Guid.NewGuid().ToString(), ["form"] = "cards",
@@ -51,6 +57,11 @@ public sealed class AccessTests(Harness harness)
     {
         _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new { revision = 1, title = "X", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = Array.Empty<object>(), words = Array.Empty<object>(), text = "We ran.", retired = true, depth = 30, reason = "x", questions = Array.Empty<object>(), name = "x.txt", file = "V2UgcmFuLg==", texts = Array.Empty<object>() },
         _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new { revision = 1, name = "X", mine = false, words = new[] { new { text = "tide", part = "noun", meaning = "the sea", example = "" } } },
+        _ when path.StartsWith("/api/checks/", StringComparison.Ordinal) && path.Split('/').Length == 4 => LevelCheckTests.Check([ids["classId"]], revision: 1),
+        "close" => new { closed = true },
+        "withdraw" => new { readerIds = new[] { ids["readerId"] } },
+        "sheet" => new { revision = 1, marks = Array.Empty<object>(), seconds = 1, pauses = 0, done = true },
+        "discard" => new { gone = true },
         "choosing" => new { open = true },
         "levels" => new { level = "30", system = "fm", sd = 4, reason = "x" },
         "evidence" => new { ids = new[] { Guid.NewGuid() }, reason = "x" },
@@ -103,7 +114,7 @@ public sealed class AccessTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var stranger = await harness.Reader(await harness.Room(ana, 1), 0);
-        (await Opened(stranger, await Ids(), d => !d.Anonymous && d.Path is not ("/api/my/tickets" or "/api/my/choices"), 404)).ShouldBeEmpty();
+        (await Opened(stranger, await Ids(), d => !d.Anonymous && d.Path is not ("/api/my/tickets" or "/api/my/choices" or "/api/my/checks"), 404)).ShouldBeEmpty();
     }
 
     [Fact]
@@ -128,8 +139,8 @@ public sealed class AccessTests(Harness harness)
         var dina = (await harness.Services.GetRequiredService<AdultStore>().Find("dina"))!;
         (await ana.Put($"/api/classes/{ids["classId"]}/adults", new { adultId = dina.Id, role = "assistant" })).EnsureSuccessStatusCode();
         var person = await harness.Teacher("dina");
-        // Seeing, working out a fit or a goal, printing and handing the device over change nothing of the roster's.
-        bool Sees(Door d) => d.Method == HttpMethod.Get || d.Path.EndsWith("/fit", StringComparison.Ordinal) || d.Path.EndsWith("/hand-over", StringComparison.Ordinal);
+        // Seeing, working out a fit or a goal, printing and handing the device over change nothing of the roster's; running records are an assistant's to take, and level checks to give and watch.
+        bool Sees(Door d) => d.Method == HttpMethod.Get || d.Path.EndsWith("/fit", StringComparison.Ordinal) || d.Path.EndsWith("/hand-over", StringComparison.Ordinal) || d.Path.Contains("/records/", StringComparison.Ordinal) || d.Path.Contains("/checks/", StringComparison.Ordinal);
         (await Opened(person, ids, d => (OfTheirs(ids)(d) && !Sees(d)) || OfTheLead(d), 404)).ShouldBeEmpty();
         (await person.Send(HttpMethod.Get, $"/api/classes/{ids["classId"]}/print/letters.pdf")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound, "a letter lets somebody in");
         foreach (var path in new[] { $"/api/classes/{ids["classId"]}", $"/api/classes/{ids["classId"]}/roster", $"/api/readers/{ids["readerId"]}" }) await person.Get(path);

@@ -95,10 +95,12 @@ public sealed class BringTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var id = (string)(await ana.Json(await ana.Post("/api/texts/bring", Taking("x.txt", string.Join(' ', Enumerable.Repeat(Story, 3)), One()))))[0]!["id"]!;
-        var maze = (await ana.Get($"/api/texts/{id}/maze?version=a"))["pieces"]!.AsArray();
+        var version = (string)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["id"]!;
+        var path = $"/api/texts/{id}/versions/{version}/maze";
+        var maze = (await ana.Get(path))["pieces"]!.AsArray();
         maze.Count(p => p!["choices"]!.AsArray().Count == 3).ShouldBeGreaterThan(8);
-        maze.ToJsonString().ShouldBe((await ana.Get($"/api/texts/{id}/maze"))["pieces"]!.ToJsonString());
-        maze.ToJsonString().ShouldNotBe((await ana.Get($"/api/texts/{id}/maze?draft=1"))["pieces"]!.ToJsonString());
-        (await ana.Send(HttpMethod.Get, $"/api/texts/{id}/maze?version=z")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        maze.ToJsonString().ShouldBe((await ana.Get(path))["pieces"]!.ToJsonString());
+        maze.ToJsonString().ShouldNotBe((await ana.Get($"{path}?draft=1"))["pieces"]!.ToJsonString());
+        (await ana.Send(HttpMethod.Get, $"/api/texts/{id}/versions/{Guid.NewGuid()}/maze")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 }

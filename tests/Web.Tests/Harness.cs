@@ -21,11 +21,17 @@ public sealed class Harness : IAsyncLifetime
 
     private Microsoft.AspNetCore.Builder.WebApplication? district;
 
+    /// <summary>The simulated listening device; its mood can be set.</summary>
+    public Microsoft.AspNetCore.Builder.WebApplication Device { get; private set; } = null!;
+
     public Forwarder Line { get; private set; } = null!;
 
     public IServiceProvider Services => factory!.Services;
 
     public Uri Address => factory!.ClientOptions.BaseAddress;
+
+    /// <summary>The folder of recordings the listening device was prepared for.</summary>
+    public string Known { get; } = Directory.CreateTempSubdirectory("deep-current-known").FullName;
 
     public string Root { get; } = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT") ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
 
@@ -44,8 +50,11 @@ public sealed class Harness : IAsyncLifetime
         district = DeepCurrent.District.DistrictServer.Build(["--urls", "http://127.0.0.1:0"]);
         await district.StartAsync();
         var source = district.Urls.First();
+        Device = DeepCurrent.Listener.ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", Known]);
+        await Device.StartAsync();
         factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
             .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", "40")
+            .UseSetting("Listener:Address", Device.Urls.First()).UseSetting("Listener:Seconds", "2")
             .UseSetting("RosterSource:Name", "District").UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2").UseSetting("RosterSource:TokenAddress", $"{source}/token").UseSetting("RosterSource:ClientId", "deep-current").UseSetting("RosterSource:ClientSecret", "simulated"));
         factory.UseKestrel(0);
         factory.StartServer();
@@ -65,6 +74,8 @@ public sealed class Harness : IAsyncLifetime
     {
         if (factory is not null) await factory.DisposeAsync();
         if (district is not null) await district.DisposeAsync();
+        if (Device is not null) await Device.DisposeAsync();
+        Directory.Delete(Known, recursive: true);
         Line.Dispose();
     }
 

@@ -7,12 +7,12 @@ public enum Role { Nobody, Reader, Teacher, Guardian }
 public enum Part { None, Assistant, CoTeacher, Teacher }
 
 /// <summary>What is asked of a class, a reader, a ticket, a school or its library.</summary>
-public enum Deed { SeeClass, ChangeRoster, Assign, SetGoals, FormGroups, SeeReader, TakeRecords, SeeLibrary, DoOwnTicket, MakeClass, FindReaders, LeadSchool, SeeOwnChild, ChangeText, Mark, JudgeLevel }
+public enum Deed { SeeClass, ChangeRoster, Assign, SetGoals, FormGroups, SeeReader, TakeRecords, SeeLibrary, DoOwnTicket, MakeClass, FindReaders, LeadSchool, SeeOwnChild, ChangeText, Mark, JudgeLevel, GiveCheck, WatchCheck, ChangeCheck }
 
 /// <summary>How the one who asks stands to what is asked for.</summary>
 /// <param name="SameSchool">The thing belongs to their school, or ships for all schools.</param>
 /// <param name="Part">Their part in the class it is, or is in.</param>
-/// <param name="Self">It is their own, or their own child.</param>
+/// <param name="Self">It is their own, or their own child; or a level check they were let in to.</param>
 /// <param name="Lead">They lead the school.</param>
 public readonly record struct Relation(bool SameSchool, Part Part, bool Self, bool Lead);
 
@@ -28,6 +28,9 @@ public static class AccessRules
         (Role.Teacher, Deed.ChangeRoster) => relation.SameSchool && (relation.Part >= Part.CoTeacher || relation.Lead),
         (Role.Teacher, Deed.Assign or Deed.Mark or Deed.JudgeLevel or Deed.SetGoals or Deed.FormGroups) => relation is { SameSchool: true, Part: >= Part.CoTeacher },
         (Role.Teacher, Deed.TakeRecords) => relation is { SameSchool: true, Part: >= Part.Assistant },
+        (Role.Teacher, Deed.GiveCheck) => relation.SameSchool && (relation.Part >= Part.Assistant || relation.Lead),
+        (Role.Teacher, Deed.WatchCheck) => relation.SameSchool && (relation.Self || relation.Part != Part.None || relation.Lead),
+        (Role.Teacher, Deed.ChangeCheck) => relation.SameSchool && (relation.Self || relation.Lead),
         (Role.Reader, Deed.DoOwnTicket) => relation.Self,
         (Role.Guardian, Deed.SeeOwnChild) => relation is { SameSchool: true, Self: true },
         _ => false,

@@ -35,7 +35,8 @@ public sealed record OralFigures(int Words, int Errors, int SelfCorrections, int
 }
 
 /// <summary>An oral reading that was aligned to its text.</summary>
-public sealed record OralReading(OralFigures Figures, IReadOnlyList<ReadingMark> Marks);
+/// <param name="Said">For each mark, the places of the heard words it rests on.</param>
+public sealed record OralReading(OralFigures Figures, IReadOnlyList<ReadingMark> Marks, IReadOnlyList<IReadOnlyList<int>> Said);
 
 /// <summary>Counts what running records count.</summary>
 public static class RunningRecords
@@ -81,9 +82,9 @@ public static class RunningRecords
     }
 
     /// <summary>Words that are names: nowhere without a capital, and with one where no sentence begins or in no word list.</summary>
-    private static HashSet<string> ProperNouns(IReadOnlyList<PassageWord> passage)
+    public static IReadOnlySet<string> ProperNouns(IReadOnlyList<PassageWord> passage)
     {
         var small = passage.Where(w => char.IsLower(w.Shown[0])).Select(w => w.Key).ToHashSet();
-        return [.. passage.Where(w => char.IsUpper(w.Shown[0]) && w.Key is not "i" && !w.Key.StartsWith("i'", StringComparison.Ordinal) && !small.Contains(w.Key) && (!w.Begins || WordList.Find(w.Key) is null)).Select(w => w.Key)];
+        return passage.Where(w => char.IsUpper(w.Shown[0]) && w.Key is not "i" && !w.Key.StartsWith("i'", StringComparison.Ordinal) && !small.Contains(w.Key) && (!w.Begins || WordList.Find(w.Key) is null)).Select(w => w.Key).ToHashSet();
     }
 }

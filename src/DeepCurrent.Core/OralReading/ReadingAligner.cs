@@ -77,10 +77,10 @@ public sealed class ReadingAligner
     {
         var passage = SpokenForms.Of(text);
         if (passage.Count == 0) throw new ArgumentException("There are no words to read.", nameof(text));
-        var marks = new ReadingAligner(passage, said).Run(said);
+        var (marks, rests) = new ReadingAligner(passage, said).Run(said);
         var seconds = said.Count == 0 ? 0 : said.Max(w => w.End) - said[0].Start;
         var pauses = said.Skip(1).Zip(said, (now, before) => now.Start - before.End).Count(gap => gap > RunningRecords.LongPause);
-        return new(RunningRecords.Figures(marks, passage, seconds, pauses), marks);
+        return new(RunningRecords.Figures(marks, passage, seconds, pauses), marks, rests);
     }
 
     private int Number(string word)
@@ -101,7 +101,7 @@ public sealed class ReadingAligner
         return row[textKey] = unlike ? 0 : (float)Likeness.Of(a, b);
     }
 
-    private IReadOnlyList<ReadingMark> Run(IReadOnlyList<HeardWord> said)
+    private (IReadOnlyList<ReadingMark> Marks, IReadOnlyList<IReadOnlyList<int>> Said) Run(IReadOnlyList<HeardWord> said)
     {
         Push(0, new(0, -1, 0, -1, Step.Begin, 0));
         for (var j = 0; j < heard.Count; j++)

@@ -22,6 +22,11 @@ public static class WordList
     /// <summary>The words of the familiar-word lists that are also in use, shortest first, then by the alphabet: words any child may be shown.</summary>
     public static IReadOnlyList<(string Word, float Zipf)> Familiar => FamiliarWords.Value;
 
+    /// <summary>Words in use that any child may be shown, with their facts, by the alphabet.</summary>
+    public static IReadOnlyList<(string Word, WordFacts Facts)> Common => CommonWords.Value;
+
+    private static readonly Lazy<IReadOnlyList<(string Word, WordFacts Facts)>> CommonWords = new(() => [.. Words.Value.Where(w => w.Value is { Syllables: > 0, Zipf: > 2 } && (w.Value.DaleChall || w.Value.Spache) && w.Key.All(char.IsAsciiLetterLower)).Select(w => (w.Key, w.Value)).OrderBy(w => w.Key, StringComparer.Ordinal)]);
+
     private static readonly Lazy<IReadOnlyList<(string Word, float Zipf)>> FamiliarWords = new(() => [.. Words.Value.Where(w => w.Value is { DaleChall: true, Zipf: > 2 } && w.Key.All(char.IsAsciiLetterLower)).Select(w => (w.Key, w.Value.Zipf)).OrderBy(w => w.Key.Length).ThenBy(w => w.Key, StringComparer.Ordinal)]);
 
     private static Dictionary<string, WordFacts> Load()

@@ -5,7 +5,7 @@ namespace DeepCurrent.Data.Assignments;
 
 public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Forecast);
 
-public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets, bool Guided = true);
+public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets, bool Guided = true, bool Aloud = false);
 
 /// <param name="CorrectedAt">When the text was last changed, if that was after it was given.</param>
 /// <param name="Chosen">Readers took it themselves; nobody gave it.</param>
@@ -27,8 +27,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("""
-            insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided)
-            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @Guided)
+            insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided, aloud)
+            values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @Guided, @Aloud)
             """, a, t);
         await c.ExecuteAsync("""
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)

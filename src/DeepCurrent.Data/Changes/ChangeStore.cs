@@ -11,7 +11,7 @@ public sealed record ChangeDetail(Guid Id, Guid? ClassId, Guid AdultId, DateTime
 /// <summary>The class's history: what was changed, by whom, and what is needed to take it back.</summary>
 public sealed class ChangeStore(NpgsqlDataSource db)
 {
-    public async Task<Guid> Add<T>(Guid schoolId, Guid classId, Guid adultId, DateTimeOffset at, string kind, string summary, T detail)
+    public async Task<Guid> Add<T>(Guid schoolId, Guid? classId, Guid adultId, DateTimeOffset at, string kind, string summary, T detail)
     {
         var id = Guid.CreateVersion7();
         await using var c = await db.OpenConnectionAsync();

@@ -8,7 +8,7 @@ namespace DeepCurrent.Data.Measuring;
 
 /// <summary>One piece of evidence as it is kept.</summary>
 public sealed record EvidenceRow(Guid Id, DateTimeOffset At, string Kind, double? Difficulty, double? Guess, bool? Correct, double? Value, double? Sd, double? TextDepth,
-    int? Words, int? Errors, string? Strand, Guid? TicketId, string? LeftOut, string Note);
+    int? Words, int? Errors, string? Strand, Guid? TicketId, string? LeftOut, string Note, Guid? RecordId = null, Guid? PartId = null);
 
 /// <summary>A piece of evidence and why it was left out before; null if it counted.</summary>
 public sealed record LeftOutBefore(Guid Id, string? Before);
@@ -21,7 +21,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// <summary>What a teacher's reason for leaving a piece out begins with, to tell it from what is left out by rule.</summary>
     public const string ByTeacher = "teacher: ";
 
-    private const string Columns = "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, left_out, note";
+    private const string Columns = "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, left_out, note, record_id, part_id";
 
     public async Task<IReadOnlyList<EvidenceRow>> Evidence(Guid readerId)
     {
@@ -74,7 +74,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
 
     /// <summary>Takes a stated level away for good and recomputes.</summary>
     public async Task<bool> Remove(Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
-        await Change(readerId, year, chart, now, (c, t) => c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level'", new { evidenceId, readerId }, t)) > 0;
+        await Change(readerId, year, chart, now, (c, t) => c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level' and part_id is null", new { evidenceId, readerId }, t)) > 0;
 
     /// <summary>Changes a reader's evidence under a lock, and recomputes if anything changed.</summary>
     private async Task<int> Change(Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now, Func<NpgsqlConnection, NpgsqlTransaction, Task<int>> change)
@@ -102,9 +102,9 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// <summary>Writes evidence inside the caller's transaction; a row that is there already is left as it is.</summary>
     public static Task Insert(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<EvidenceRow> rows, Guid? adultId) => c.ExecuteAsync($"""
         insert into evidence (reader_id, adult_id, {Columns})
-        values (@readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words, @Errors, @Strand, @TicketId, @LeftOut, @Note)
+        values (@readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words, @Errors, @Strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
         on conflict (id) do nothing
-        """, rows.Select(r => new { readerId, adultId, r.Id, r.At, r.Kind, r.Difficulty, r.Guess, r.Correct, r.Value, r.Sd, r.TextDepth, r.Words, r.Errors, r.Strand, r.TicketId, r.LeftOut, r.Note }), t);
+        """, rows.Select(r => new { readerId, adultId, r.Id, r.At, r.Kind, r.Difficulty, r.Guess, r.Correct, r.Value, r.Sd, r.TextDepth, r.Words, r.Errors, r.Strand, r.TicketId, r.LeftOut, r.Note, r.RecordId, r.PartId }), t);
 
     /// <summary>Runs all of a reader's evidence again and keeps the result, inside the caller's transaction. The reader's row is locked, so that two hand-ins do not overwrite one another.</summary>
     public static async Task<DepthEstimate> Recompute(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)

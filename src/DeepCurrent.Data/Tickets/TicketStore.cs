@@ -11,10 +11,11 @@ using Npgsql;
 namespace DeepCurrent.Data.Tickets;
 
 /// <summary>A ticket as its reader sees it in a list.</summary>
-public sealed record MyTicket(Guid Id, string Title, string Blurb, int Words, int Pages, int Page, int Questions, int Answered, string State, DateOnly? DueOn, string Directions, double? Score, DateTimeOffset? HandedInAt, bool Chosen);
+/// <param name="Aloud">To be read aloud and recorded.</param>
+public sealed record MyTicket(Guid Id, string Title, string Blurb, int Words, int Pages, int Page, int Questions, int Answered, string State, DateOnly? DueOn, string Directions, double? Score, DateTimeOffset? HandedInAt, bool Chosen, bool Aloud);
 
 /// <summary>One ticket, ready to be worked on.</summary>
-public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid VersionId, string State, int Attempts, int Page, double? Score, string Directions, Guid ClassId, Guid SchoolYearId, double VersionDepth, string VersionLabel, bool Guided);
+public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid VersionId, string State, int Attempts, int Page, double? Score, string Directions, Guid ClassId, Guid SchoolYearId, double VersionDepth, string VersionLabel, bool Guided, bool Aloud);
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
@@ -40,7 +41,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
             select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
                    (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null) as questions,
                    (select count(distinct w.question_id)::int from answer w join question q on q.id = w.question_id where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
-                   k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen
+                   k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen, a.aloud
             from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
             where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
             order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
@@ -55,7 +56,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
     }
 
     internal static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) => c.QuerySingleOrDefaultAsync<OpenTicket>("""
-        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided
+        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
         from ticket k join assignment a on a.id = k.assignment_id join class c on c.id = a.class_id join version v on v.id = k.version_id
         where k.id = @ticketId and k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
         """ + (lockRow ? " for update of k" : ""), new { ticketId, readerId }, t)!;

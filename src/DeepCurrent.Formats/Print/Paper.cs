@@ -131,6 +131,9 @@ public sealed class Paper : IDisposable
         stroke.Dispose();
     }
 
+    /// <summary>How wide a line of text comes out.</summary>
+    public float Measure(string text, float size) => Measure(text, size, bold: false);
+
     private static float Measure(string text, float size, bool bold) => Runs(text, bold).Sum(r => r.Face.Measure(r.Piece, size));
 
     private static IEnumerable<(string Piece, Face Face)> Runs(string text, bool bold)

@@ -21,9 +21,10 @@ public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Gui
 public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string Version, double VersionDepth, int Forecast, string Zone, string? Before);
 
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
+/// <param name="Aloud">To be read aloud and recorded.</param>
 /// <param name="Guided">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
-public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions, bool? Guided);
+public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions, bool? Guided, bool? Aloud);
 
 public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets);
 
@@ -76,7 +77,7 @@ public static class AssignmentEndpoints
         var versions = await texts.Versions(request.TextId, place.SchoolId);
         var tickets = fits.Select(f => Fixed(f, request.Versions, versions, chosen)).ToList();
         var id = Guid.CreateVersion7();
-        await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets, request.Guided ?? true));
+        await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets, request.Guided ?? true, request.Aloud ?? false));
         var change = await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });
         return new(id, change, tickets.Count);
     }

@@ -8,9 +8,11 @@ using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Imports;
+using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Lists;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
@@ -29,7 +31,9 @@ using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Groups;
 using DeepCurrent.Web.Guardians;
 using DeepCurrent.Web.Imports;
+using DeepCurrent.Web.LevelChecks;
 using DeepCurrent.Web.Lists;
+using DeepCurrent.Web.OralReading;
 using DeepCurrent.Web.Live;
 using DeepCurrent.Web.Print;
 using DeepCurrent.Web.Readers;
@@ -73,18 +77,21 @@ public static class Application
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<ReadingStore>().AddSingleton<AnsweredDepths>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<ReadingStore>().AddSingleton<RunningRecordStore>().AddSingleton<CheckStore>().AddSingleton<SittingStore>().AddSingleton<WindowStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
         services.AddSingleton<ImportWork>().AddSingleton<IMailer, OutboxMailer>().AddHostedService<ImportRunner>().AddSingleton<TidyStore>().AddHostedService<Tidying>();
         services.AddSingleton(builder.Configuration.GetSection("RosterSource").Get<RosterSourceSettings>() ?? new("District roster", "", "", "", ""));
         services.AddHttpClient<IRosterSource, HttpRosterSource>(c => c.Timeout = TimeSpan.FromMinutes(2));
+        services.AddSingleton(builder.Configuration.GetSection("Listener").Get<ListenerSettings>() ?? new());
+        services.AddHttpClient<IListener, HttpListening>(c => c.Timeout = Timeout.InfiniteTimeSpan);
+        services.AddHostedService<ListeningWork>();
         services.AddScoped<GuardianCodes>().AddScoped<PrintRoom>();
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<ContentLoader>();
-        services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddHttpContextAccessor();
+        services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddScoped<RecordDesk>().AddScoped<CheckDesk>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
-        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>();
+        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>().AddHostedService<ChecksClosing>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
         services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
         services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; });
@@ -158,6 +165,10 @@ public static class Application
         ImportEndpoints.Map(api);
         ReaderEndpoints.Map(api);
         EvidenceEndpoints.Map(api);
+        RunningRecordEndpoints.Map(api);
+        CheckEndpoints.Map(api);
+        MyCheckEndpoints.Map(api);
+        WindowEndpoints.Map(api);
         TextEndpoints.Map(api);
         LibraryEndpoints.Map(api);
         OwnTextEndpoints.Map(api);

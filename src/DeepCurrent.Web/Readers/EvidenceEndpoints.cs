@@ -12,14 +12,14 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Readers;
 
 /// <summary>One thing a level was built from: a quiz with all its answers, a running record, a stated level.</summary>
-/// <param name="What">quiz, running record or level.</param>
+/// <param name="What">quiz, level check, running record or level.</param>
 /// <param name="Counted">Answers, or 1, that count.</param>
 /// <param name="LeftOut">Why pieces of it do not count, a sentence each.</param>
 /// <param name="Moved">Fathoms it moved the level by; 0 where nothing of it counts.</param>
 /// <param name="After">The level with it; null where nothing of it counts.</param>
 /// <param name="Reason">A teacher's reason for leaving it out; null while it counts.</param>
 /// <param name="May">Whether somebody may leave it out: there is something that is not left out by rule.</param>
-public sealed record PieceView(IReadOnlyList<Guid> Ids, DateTimeOffset At, string What, string Note, Guid? TicketId, int Counted, IReadOnlyList<string> LeftOut, double Moved, double? After, double? SdAfter, string? Reason, bool May);
+public sealed record PieceView(IReadOnlyList<Guid> Ids, DateTimeOffset At, string What, string Note, Guid? TicketId, int Counted, IReadOnlyList<string> LeftOut, double Moved, double? After, double? SdAfter, string? Reason, bool May, Guid? RecordId);
 
 public sealed record LabelView(string System, string Label);
 
@@ -58,7 +58,7 @@ public static class EvidenceEndpoints
         var evidence = await keeper.Evidence(readerId);
         var effects = (await keeper.Effects(readerId, evidence, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
-        var pieces = evidence.GroupBy(e => e.TicketId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
+        var pieces = evidence.GroupBy(e => e.TicketId ?? e.RecordId ?? e.PartId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
         var mayJudge = AccessRules.May(desk.Who.Role, Deed.JudgeLevel, new(SameSchool: true, AccessRules.PartOf(r.Part), Self: false, desk.Who.Lead));
         return new(r.Depth, r.Sd, mayJudge, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
     }
@@ -69,12 +69,21 @@ public static class EvidenceEndpoints
         var last = counted.Count == 0 ? null : effects[counted[^1].Id].After;
         var byTeacher = rows.Where(e => e.LeftOut?.StartsWith(DepthKeeper.ByTeacher, StringComparison.Ordinal) == true).ToList();
         var byRule = rows.Except(byTeacher).Where(e => e.LeftOut is not null).GroupBy(e => e.LeftOut!).Select(g => $"{g.Count()} {(g.Key == "rushed" ? "answered faster than the question could be read" : g.Key)}");
-        var first = rows[0];
+        var first = rows.FirstOrDefault(e => e.Kind != "answer") ?? rows[0];
         var quiz = first.Kind == "answer";
         var right = rows.Count(e => e.Correct == true);
-        var note = quiz ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} right at the first try" : first.Kind == "level" ? $"{first.Value:0.#} fm ± {first.Sd:0.#}{(first.Note.Length > 0 ? $", {first.Note}" : "")}" : first.Note;
-        return new([.. rows.Select(e => e.Id)], rows[^1].At, quiz ? "quiz" : first.Kind, note, first.TicketId, counted.Count, [.. byRule], counted.Sum(e => effects[e.Id].Moved), last?.Mean, last?.Sd,
-            byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null, counted.Count + byTeacher.Count > 0);
+        if (first.PartId is not null) quiz = false;
+        var note = first.PartId is not null ? CheckNote(first, right, rows) : quiz ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} right at the first try" : first.Kind == "level" ? $"{first.Value:0.#} fm ± {first.Sd:0.#}{(first.Note.Length > 0 ? $", {first.Note}" : "")}" : rows.Count == 1 ? first.Note : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
+        return new([.. rows.Select(e => e.Id)], rows[^1].At, first.PartId is not null ? "level check" : quiz ? "quiz" : first.Kind, note, first.TicketId, counted.Count, [.. byRule], counted.Sum(e => effects[e.Id].Moved), last?.Mean, last?.Sd,
+            byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null, counted.Count + byTeacher.Count > 0, first.RecordId);
+    }
+
+    /// <summary>What a part of a level check says, in words: its texts, and how many answers were right.</summary>
+    private static string CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
+    {
+        if (first.Kind == "level") return $"{first.Note}, {first.Value:0.#} fm ± {first.Sd:0.#}";
+        var (check, titles) = (first.Note.Split(": ")[0], rows.Select(e => e.Note.Split(": ", 2)[^1]).Distinct());
+        return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
     }
 
     private static async Task<RosterChanged> LeaveOut(Guid classId, Guid readerId, LeaveOutRequest request, Desk desk, DepthKeeper keeper, ReaderStore readers, RosterDesk roster, ChangeStore changes)

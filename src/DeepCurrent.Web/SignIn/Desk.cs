@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
@@ -48,6 +49,17 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
 
     /// <summary>Today where the school is.</summary>
     public async Task<DateOnly> Today() => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(Now, TimeZoneInfo.FindSystemTimeZoneById((await School()).TimeZone)).DateTime);
+
+    /// <summary>Now, today, and when today began, where the school is.</summary>
+    public async Task<Moment> Moment()
+    {
+        var zone = TimeZoneInfo.FindSystemTimeZoneById((await School()).TimeZone);
+        var local = TimeZoneInfo.ConvertTime(Now, zone);
+        return new(Now, DateOnly.FromDateTime(local.DateTime), new DateTimeOffset(local.Date, local.Offset).ToUniversalTime());
+    }
+
+    /// <summary>Whether the asker may do something with a reader they can see.</summary>
+    public bool May(Deed deed, ReaderHead reader) => May(deed, AccessRules.PartOf(reader.Part));
 
     private bool May(Deed deed, Part part) => AccessRules.May(Who.Role, deed, new(SameSchool: true, part, Self: false, Who.Lead));
 }

@@ -1,22 +1,27 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.OralReading;
 using DeepCurrent.Web.SignIn;
+using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.Tickets;
 
 public sealed record MyWord(string Text, string Part, string Meaning, string Example);
 
+/// <param name="Aloud">To be read aloud and recorded.</param>
 /// <param name="Questions">Of the quiz.</param>
 /// <param name="Guided">Between the paragraphs.</param>
 /// <param name="Sound">Somebody of the school has read it aloud.</param>
 /// <param name="Sentences">Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in this order; a heading begins with # and has no number.</param>
-public sealed record MyWork(Guid Id, string Title, string State, int Attempts, int Page, string Directions, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<MyWord> Words, IReadOnlyList<MyQuestion> Questions, IReadOnlyList<MyQuestion> Guided, IReadOnlyList<IReadOnlyList<string>> Sentences, bool Sound);
+public sealed record MyWork(Guid Id, string Title, string State, int Attempts, int Page, string Directions, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<MyWord> Words, IReadOnlyList<MyQuestion> Questions, IReadOnlyList<MyQuestion> Guided, IReadOnlyList<IReadOnlyList<string>> Sentences, bool Sound, bool Aloud, MyRecording? Recording);
 
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
 /// <param name="Points">0 to 3, of a written answer.</param>
@@ -37,6 +42,8 @@ public static class MyEndpoints
         api.MapGet("/my/tickets", (Desk desk, TicketStore tickets) => tickets.Mine(desk.Self()));
         api.MapGet("/my/tickets/{ticketId:guid}", Work);
         api.MapGet("/my/tickets/{ticketId:guid}/sound", Listen);
+        api.MapPut("/my/tickets/{ticketId:guid}/recording/{recordId:guid}", Record).WithMetadata(new RequestSizeLimitAttribute(RunningRecordEndpoints.LargestSound));
+        api.MapGet("/my/tickets/{ticketId:guid}/recording", Hear);
         api.MapPost("/my/tickets/{ticketId:guid}/open", Open);
         api.MapPut("/my/tickets/{ticketId:guid}/spells/{spellId:guid}", Spend);
         api.MapPut("/my/tickets/{ticketId:guid}/answers/{answerId:guid}", Answer);
@@ -46,20 +53,42 @@ public static class MyEndpoints
 
     private static async Task<OpenTicket> Mine(Guid ticketId, Desk desk, TicketStore tickets) => await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
-    private static async Task<MyWork> Work(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts, ReadingStore readings)
+    private static async Task<MyWork> Work(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts, ReadingStore readings, RunningRecordStore records)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var body = await texts.Body(ticket.VersionId);
         var words = (await texts.Words(ticket.TextId)).Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example)).ToList();
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
         var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence) ? body.Pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p]).ToList() : [];
-        return new(ticket.Id, body.Title, ticket.State, ticket.Attempts, ticket.Page, ticket.Directions, body.Depth, body.Pages, words, [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)], [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)], sentences, (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId));
+        return new(ticket.Id, body.Title, ticket.State, ticket.Attempts, ticket.Page, ticket.Directions, body.Depth, body.Pages, words, [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)], [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)], sentences, (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId), ticket.Aloud, await records.OfTicket(ticketId, ticket.ReaderId));
     }
 
     private static async Task<IResult> Listen(Guid ticketId, Desk desk, TicketStore tickets, ReadingStore readings)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var sound = await readings.SoundOf(ticket.VersionId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
+    }
+
+    /// <summary>Keeps the reader's recording of a text that is to be read aloud; a later one takes its place until it has been marked.</summary>
+    /// <param name="seconds">How long it is, as the recorder says.</param>
+    private static async Task<MyRecording> Record(Guid ticketId, Guid recordId, double? seconds, HttpRequest request, Desk desk, TicketStore tickets, TextStore texts, RunningRecordStore records, IListener listener)
+    {
+        var ticket = await Mine(ticketId, desk, tickets);
+        if (!ticket.Aloud) throw Refused.Conflict("not-aloud", "This text is not one to record.");
+        var body = await texts.Body(ticket.VersionId);
+        var id = await records.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before ? before.Id : recordId;
+        var fiction = (await texts.Find(ticket.TextId, desk.Who.SchoolId, desk.Who.Id))?.Fiction ?? true;
+        if (!await records.Begin(new(id, ticket.ReaderId, ticket.VersionId, ticket.TextId, ticketId, null, body.Title, RecordSheet.Body(body.Pages), ticket.VersionDepth, fiction, desk.Now))) throw Refused.NotFound();
+        await RunningRecordEndpoints.KeepSound(id, ticket.ReaderId, seconds, request, records, listener);
+        return (await records.OfTicket(ticketId, ticket.ReaderId))!;
+    }
+
+    private static async Task<IResult> Hear(Guid ticketId, Desk desk, TicketStore tickets, RunningRecordStore records)
+    {
+        var ticket = await Mine(ticketId, desk, tickets);
+        var recording = await records.OfTicket(ticketId, ticket.ReaderId) ?? throw Refused.NotFound();
+        var sound = await records.SoundOf(recording.Id, ticket.ReaderId) ?? throw Refused.NotFound();
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 

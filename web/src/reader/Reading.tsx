@@ -8,6 +8,7 @@ import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
 import { Listen } from './Listen';
+import { RecordMine } from './RecordMine';
 import { keptQuestions, useOutbox } from './outbox';
 import { finished, letters, useWork, type Work } from './queries';
 import { Asked } from './questions/Asked';
@@ -59,6 +60,7 @@ function Pages({ work }: { work: Work }) {
       </main>
       <footer className="bar foot">
         <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>
+        {work.aloud && !finished(work.state) && <RecordMine work={work} />}
         {work.sound && <Listen src={`/api/my/tickets/${work.id}/sound`} />}
         {aloud.can && !work.sound && <button className="rbtn" onClick={aloud.toggle}>{aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{aloud.on ? t('Stop reading aloud') : t('Read aloud')}</button>}
         {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{finished(work.state) ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}

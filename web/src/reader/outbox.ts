@@ -1,8 +1,8 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import { useSyncExternalStore } from 'react';
-import { call, NoNetwork, Problem } from '../shared/api';
+import { call, NoNetwork, Problem, putFile } from '../shared/api';
 
-type Kept = { id: string; path: string; body: unknown; ticketId: string; kind: 'answer' | 'spell'; at: number };
+type Kept = { id: string; path: string; body: unknown; ticketId: string; kind: 'answer' | 'spell' | 'recording'; at: number };
 
 // What a reader does is kept on the device first and sent after. Ids are made here, so sending twice changes nothing.
 let opened: Promise<IDBPDatabase> | undefined;
@@ -20,6 +20,9 @@ const tell = () => {
 export const useOutbox = () => useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, () => state);
 export const waitingFor = (ticketId: string) => waiting.filter((k) => k.ticketId === ticketId && k.kind === 'answer');
 
+/** A recording of a ticket that is kept here and not yet sent. */
+export const keptRecording = (ticketId: string) => waiting.some((k) => k.ticketId === ticketId && k.kind === 'recording');
+
 /** Questions of a ticket whose answer is kept here and not yet sent. */
 export const keptQuestions = (ticketId: string) => new Set(waitingFor(ticketId).map((k) => (k.body as { questionId: string }).questionId));
 
@@ -28,7 +31,7 @@ async function load() {
   tell();
 }
 
-const put = (k: Kept) => call<unknown>('PUT', k.path, k.body);
+const put = (k: Kept) => (k.body instanceof Blob ? putFile<unknown>(k.path, k.body) : call<unknown>('PUT', k.path, k.body));
 
 async function forget(k: Kept) {
   waiting = waiting.filter((x) => x.id !== k.id);

@@ -42,16 +42,18 @@ async function answered<T>(response: Response): Promise<T> {
 }
 
 /** Sends a file as it is. */
-export async function send<T>(path: string, body: Blob): Promise<T> {
+async function file<T>(method: 'POST' | 'PUT', path: string, body: Blob): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream', 'X-XSRF-TOKEN': token }, body });
+    response = await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/octet-stream', 'X-XSRF-TOKEN': token }, body });
   } catch {
     throw new NoNetwork();
   }
   return answered<T>(response);
 }
 
+export const send = <T>(path: string, body: Blob) => file<T>('POST', path, body);
+export const putFile = <T>(path: string, body: Blob) => file<T>('PUT', path, body);
 export const get = <T>(path: string) => call<T>('GET', path);
 export const post = <T>(path: string, body: unknown = {}) => call<T>('POST', path, body);
 export const put = <T>(path: string, body: unknown = {}) => call<T>('PUT', path, body);

@@ -3710,6 +3710,885 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{classId}/recordings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordingRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OralView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records/{recordId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BeginRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records/{recordId}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KeepRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records/{recordId}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DiscardRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records/{recordId}/record.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                };
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/pdf": string;
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records/{recordId}/sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: {
+                    seconds?: number;
+                };
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readers/{readerId}/records/{recordId}/listen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RecordView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/classes/{classId}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckChoices"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{checkId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    checkId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    checkId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CheckRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{checkId}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    checkId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AgainRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{checkId}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    checkId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CloseRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{checkId}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    checkId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CheckReadersRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{checkId}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    checkId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GoneRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CheckChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MyCheck"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/checks/{sittingId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sittingId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MyCheckView"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/checks/{sittingId}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sittingId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MyCheckView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/checks/{sittingId}/stages/{stageId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sittingId: string;
+                    stageId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StageRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MyCheckView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/windows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WindowView"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/texts": {
         parameters: {
             query?: never;
@@ -5277,6 +6156,81 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/my/tickets/{ticketId}/recording/{recordId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: {
+                    seconds?: number;
+                };
+                header?: never;
+                path: {
+                    ticketId: string;
+                    recordId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MyRecording"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/tickets/{ticketId}/recording": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    ticketId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/my/tickets/{ticketId}/open": {
         parameters: {
             query?: never;
@@ -5748,6 +6702,20 @@ export interface components {
             userName: string;
             password: string;
         };
+        AgainRequest: {
+            readerIds: null | string[];
+        };
+        AimView: {
+            classIds: string[];
+            groupIds: string[];
+            readerIds: string[];
+            grades: number[];
+        };
+        AnswerOfRecord: {
+            /** Format: uuid */
+            questionId: string;
+            right: boolean;
+        };
         AnswerRequest: {
             /** Format: uuid */
             questionId: string;
@@ -5785,6 +6753,7 @@ export interface components {
                 [key: string]: string;
             };
             guided: null | boolean;
+            aloud: null | boolean;
         };
         AssignedView: {
             /** Format: uuid */
@@ -5828,6 +6797,12 @@ export interface components {
         AssignmentView: {
             assignment: components["schemas"]["AssignmentRow"];
             tickets: components["schemas"]["TicketRow"][];
+        };
+        BeginRequest: {
+            /** Format: uuid */
+            textId: string;
+            /** Format: uuid */
+            versionId: string;
         };
         BringRequest: {
             name: string;
@@ -5895,6 +6870,85 @@ export interface components {
             usual: boolean;
             /** Format: int32 */
             version: number;
+        };
+        CheckChanged: {
+            /** Format: uuid */
+            changeId: null | string;
+            sentence: string;
+        };
+        CheckChoices: {
+            usual: components["schemas"]["PartPlanView"][];
+            grades: components["schemas"]["ExpectedRow"][];
+            colleagues: components["schemas"]["ColleagueChoice"][];
+            passages: components["schemas"]["FormPassage"][];
+        };
+        CheckReadersRequest: {
+            readerIds: string[];
+        };
+        CheckRequest: {
+            /** Format: int32 */
+            revision: number;
+            staffTitle: null | string;
+            readerTitle: null | string;
+            directions: null | string;
+            season: null | string;
+            plan: null | components["schemas"]["PlanView"];
+            for: null | components["schemas"]["AimView"];
+            /** Format: date */
+            opensOn: null | string;
+            /** Format: date */
+            closesOn: null | string;
+            draft: boolean;
+            colleagues: null | string[];
+        };
+        CheckRow: {
+            /** Format: uuid */
+            id: string;
+            season: null | string;
+            staffTitle: string;
+            readerTitle: string;
+            draft: boolean;
+            /** Format: date */
+            opensOn: null | string;
+            /** Format: date */
+            closesOn: null | string;
+            /** Format: date-time */
+            closedAt: null | string;
+            by: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: int32 */
+            readers: number;
+            /** Format: int32 */
+            finished: number;
+            /** Format: int32 */
+            open: number;
+        };
+        CheckView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            revision: number;
+            staffTitle: string;
+            readerTitle: string;
+            directions: string;
+            season: null | string;
+            plan: components["schemas"]["PlanView"];
+            for: components["schemas"]["AimView"];
+            /** Format: date */
+            opensOn: null | string;
+            /** Format: date */
+            closesOn: null | string;
+            draft: boolean;
+            over: boolean;
+            gone: boolean;
+            by: string;
+            /** Format: date-time */
+            madeAt: string;
+            mayChange: boolean;
+            begun: boolean;
+            colleagues: components["schemas"]["ColleagueView"][];
+            sittings: components["schemas"]["SittingView"][];
         };
         CheckedListView: {
             rows: components["schemas"]["CheckedRowView"][];
@@ -6041,10 +7095,18 @@ export interface components {
             part: null | string;
             mayChangeRoster: boolean;
         };
+        CloseRequest: {
+            closed: boolean;
+        };
         CodeView: {
             className: string;
             tiles: components["schemas"]["Tile"][];
             pictures: string[];
+        };
+        ColleagueChoice: {
+            /** Format: uuid */
+            id: string;
+            name: string;
         };
         ColleagueView: {
             /** Format: uuid */
@@ -6125,6 +7187,39 @@ export interface components {
             /** Format: double */
             high: number;
         };
+        /** @description Depths of many readers, as a school may see them. */
+        DepthSpread: {
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
+            readers: number;
+            /**
+             * Format: double
+             * @description A tenth lie below, fm; null where there are too few readers to show.
+             */
+            low: null | number;
+            /**
+             * Format: double
+             * @description A quarter lie below.
+             */
+            quarter: null | number;
+            /**
+             * Format: double
+             * @description Half lie below.
+             */
+            middle: null | number;
+            /**
+             * Format: double
+             * @description Three quarters lie below.
+             */
+            threeQuarters: null | number;
+            /**
+             * Format: double
+             * @description Nine tenths lie below.
+             */
+            high: null | number;
+        };
         DeskAnswer: {
             what: string;
             /** Format: uuid */
@@ -6149,9 +7244,25 @@ export interface components {
             supports: components["schemas"]["Supports"];
             before: null | components["schemas"]["SeenDetails"];
         };
+        DiscardRequest: {
+            gone: boolean;
+        };
         DraftFileView: {
             texts: components["schemas"]["DraftTextView"][];
             notes: string[];
+        };
+        DraftOfRecord: {
+            marks: components["schemas"]["MarkOfRecord"][];
+            /** Format: int32 */
+            lastWord: null | number;
+            /** Format: double */
+            seconds: number;
+            /** Format: int32 */
+            pauses: number;
+            /** Format: double */
+            sure: number;
+            figures: components["schemas"]["FiguresOfRecord"];
+            times: number[][];
         };
         DraftPictureView: {
             name: string;
@@ -6188,6 +7299,17 @@ export interface components {
             /** Format: date-time */
             savedAt: null | string;
         };
+        ExpectedRow: {
+            grade: string;
+            /** Format: double */
+            depth: number;
+            /** Format: double */
+            wordReading: number;
+            /** Format: double */
+            wordMeaning: number;
+            /** Format: double */
+            passage: number;
+        };
         FacetValue: {
             value: string;
             /** Format: int32 */
@@ -6196,6 +7318,34 @@ export interface components {
         FacetView: {
             name: string;
             values: components["schemas"]["FacetValue"][];
+        };
+        FiguresOfRecord: {
+            /** Format: int32 */
+            words: number;
+            /** Format: int32 */
+            errors: number;
+            /** Format: int32 */
+            selfCorrections: number;
+            /** Format: int32 */
+            repetitions: number;
+            /** Format: double */
+            accuracy: number;
+            /** Format: double */
+            wordsPerError: null | number;
+            /** Format: double */
+            selfCorrectionRatio: null | number;
+            /** Format: double */
+            wordsCorrectPerMinute: number;
+            /** Format: int32 */
+            pauses: number;
+            zone: string;
+            /** Format: int32 */
+            percentile: null | number;
+            /** Format: int32 */
+            middle: null | number;
+            season: string;
+            /** Format: double */
+            retelling: null | number;
         };
         FileRequest: {
             name: string;
@@ -6231,6 +7381,17 @@ export interface components {
             forecast: number;
             zone: string;
             before: null | string;
+        };
+        FormPassage: {
+            /** Format: uuid */
+            versionId: string;
+            title: string;
+            /** Format: double */
+            depth: number;
+            /** Format: int32 */
+            words: number;
+            /** Format: int32 */
+            questions: number;
         };
         FormulaView: {
             formula: string;
@@ -6298,6 +7459,9 @@ export interface components {
             /** Format: int32 */
             schoolDaysLeft: number;
             lines: components["schemas"]["GoalLine"][];
+        };
+        GoneRequest: {
+            gone: boolean;
         };
         GroupRow: {
             /** Format: uuid */
@@ -6438,6 +7602,25 @@ export interface components {
             /** Format: int32 */
             draft: number;
         };
+        KeepRequest: {
+            /** Format: int32 */
+            revision: number;
+            marks: null | components["schemas"]["MarkOfRecord"][];
+            /** Format: double */
+            seconds: number;
+            /** Format: int32 */
+            lastWord: null | number;
+            /** Format: int32 */
+            pauses: number;
+            retelling: null | {
+                [key: string]: number;
+            };
+            answers: null | components["schemas"]["AnswerOfRecord"][];
+            note: null | string;
+            /** Format: date-time */
+            readAt: null | string;
+            done: boolean;
+        };
         KindCounts: {
             kind: string;
             /** Format: int32 */
@@ -6551,6 +7734,16 @@ export interface components {
         MadeImport: {
             /** Format: uuid */
             id: string;
+        };
+        MarkOfRecord: {
+            /** Format: int32 */
+            index: number;
+            kind: string;
+            heard: string;
+            used: string;
+            /** Format: int32 */
+            span: number;
+            doubt: boolean;
         };
         MarkRequest: {
             /** Format: int32 */
@@ -6678,6 +7871,18 @@ export interface components {
             /** Format: uuid */
             toClassId: string;
         };
+        MyAnswerRequest: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            item: number;
+            /** Format: int32 */
+            pick: number;
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            milliseconds: number;
+        };
         MyAttempt: {
             /** Format: uuid */
             answerId: string;
@@ -6689,6 +7894,44 @@ export interface components {
             /** Format: int32 */
             of: number;
             reason: string;
+        };
+        MyCheck: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            /** Format: date */
+            closesOn: null | string;
+            begun: boolean;
+            /** Format: int32 */
+            left: number;
+        };
+        MyCheckView: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            directions: string;
+            parts: components["schemas"]["MyPart"][];
+            now: null | string;
+            stage: null | components["schemas"]["MyStage"];
+            /** Format: double */
+            left: number;
+            timerShown: boolean;
+            oneChoice: boolean;
+            tomorrow: boolean;
+        };
+        MyItem: {
+            stem: string;
+            choices: string[];
+        };
+        MyPart: {
+            part: string;
+            state: string;
+        };
+        MyPick: {
+            /** Format: int32 */
+            item: number;
+            /** Format: int32 */
+            pick: number;
         };
         MyQuestion: {
             /** Format: uuid */
@@ -6704,6 +7947,13 @@ export interface components {
             after: null | number;
             attempts: components["schemas"]["MyAttempt"][];
             mayTry: boolean;
+        };
+        MyRecording: {
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            seconds: number;
+            marked: boolean;
         };
         MyResult: {
             /** Format: uuid */
@@ -6729,6 +7979,20 @@ export interface components {
             points: null | number;
             comment: string;
         };
+        MyStage: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            place: number;
+            title: string;
+            /** Format: double */
+            depth: number;
+            pages: string[][];
+            items: components["schemas"]["MyItem"][];
+            answers: components["schemas"]["MyPick"][];
+            /** Format: double */
+            seconds: number;
+        };
         MyTicket: {
             /** Format: uuid */
             id: string;
@@ -6753,6 +8017,7 @@ export interface components {
             /** Format: date-time */
             handedInAt: null | string;
             chosen: boolean;
+            aloud: boolean;
         };
         MyWord: {
             text: string;
@@ -6778,6 +8043,8 @@ export interface components {
             guided: components["schemas"]["MyQuestion"][];
             sentences: string[][];
             sound: boolean;
+            aloud: boolean;
+            recording: null | components["schemas"]["MyRecording"];
         };
         NewClassRequest: {
             name: string;
@@ -6817,6 +8084,13 @@ export interface components {
             /** Format: int32 */
             questions: number;
             zone: string;
+        };
+        OralView: {
+            /** Format: int32 */
+            grade: number;
+            records: components["schemas"]["RecordRow"][];
+            practice: components["schemas"]["PracticeRow"][];
+            mayTake: boolean;
         };
         OrgLine: {
             id: string;
@@ -6866,6 +8140,39 @@ export interface components {
             id: null | string;
             label: string;
             body: string;
+        };
+        PartPlanView: {
+            part: string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: double */
+            skipBelow: null | number;
+            /** Format: double */
+            skipAbove: null | number;
+            skipMastered: boolean;
+            skipUndecoding: boolean;
+        };
+        PartView: {
+            /** Format: uuid */
+            id: string;
+            part: string;
+            state: string;
+            flag: string;
+            note: string;
+            /** Format: int32 */
+            rounds: number;
+            /** Format: int32 */
+            answered: number;
+            /** Format: int32 */
+            asked: number;
+            /** Format: int32 */
+            correct: number;
+            /** Format: int32 */
+            rushed: number;
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            score: null | number;
         };
         PassRequest: {
             token: string;
@@ -6925,6 +8232,8 @@ export interface components {
             sdAfter: null | number;
             reason: null | string;
             may: boolean;
+            /** Format: uuid */
+            recordId: null | string;
         };
         PlacementView: {
             /** Format: uuid */
@@ -6938,6 +8247,33 @@ export interface components {
             /** Format: double */
             otherAway: number;
             need: null | string;
+        };
+        PlanView: {
+            parts: components["schemas"]["PartPlanView"][];
+            start: string;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            timerShown: boolean;
+            /** Format: int32 */
+            mostPassages: number;
+            /** Format: double */
+            sureAt: number;
+            aPartADay: boolean;
+            form: string[];
+        };
+        PracticeRow: {
+            word: string;
+            /** Format: int32 */
+            missed: number;
+            /** Format: int32 */
+            met: number;
+            /** Format: int32 */
+            corrected: number;
+            /** Format: date-time */
+            lastMissed: string;
+            said: string[];
         };
         PreviewLine: {
             kind: string;
@@ -6979,6 +8315,13 @@ export interface components {
             /** Format: double */
             deepest: number;
             readers: components["schemas"]["PlacementView"][];
+        };
+        QuestionOfRecord: {
+            /** Format: uuid */
+            id: string;
+            strand: string;
+            stem: string;
+            rightAnswers: string[];
         };
         QuestionUse: {
             /** Format: uuid */
@@ -7143,6 +8486,70 @@ export interface components {
             beforeMean: null | number;
             /** Format: double */
             afterMean: null | number;
+        };
+        RecordRow: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            /** Format: double */
+            textDepth: number;
+            done: boolean;
+            /** Format: date-time */
+            readAt: string;
+            by: null | string;
+            figures: components["schemas"]["FiguresOfRecord"];
+            sound: boolean;
+            listening: null | string;
+        };
+        RecordView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            title: string;
+            /** Format: uuid */
+            textId: null | string;
+            /** Format: double */
+            textDepth: number;
+            /** Format: double */
+            forecast: number;
+            done: boolean;
+            gone: boolean;
+            /** Format: date-time */
+            readAt: string;
+            by: null | string;
+            /** Format: int32 */
+            revision: number;
+            body: string;
+            words: components["schemas"]["WordOfRecord"][];
+            sheet: components["schemas"]["SheetView"];
+            figures: components["schemas"]["FiguresOfRecord"];
+            sources: components["schemas"]["SourceTotals"];
+            parts: string[];
+            questions: components["schemas"]["QuestionOfRecord"][];
+            textChanged: boolean;
+            /** Format: double */
+            soundSeconds: null | number;
+            listening: null | string;
+            listenNote: string;
+            mayListen: boolean;
+            draft: null | components["schemas"]["DraftOfRecord"];
+        };
+        RecordingRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            title: string;
+            /** Format: date-time */
+            readAt: string;
+            /** Format: double */
+            seconds: number;
+            listening: null | string;
         };
         RegisterRequest: {
             code: string;
@@ -7401,6 +8808,20 @@ export interface components {
             /** Format: int32 */
             changed: number;
         };
+        SheetView: {
+            marks: components["schemas"]["MarkOfRecord"][];
+            /** Format: double */
+            seconds: number;
+            /** Format: int32 */
+            lastWord: null | number;
+            /** Format: int32 */
+            pauses: number;
+            retelling: {
+                [key: string]: number;
+            };
+            answers: components["schemas"]["AnswerOfRecord"][];
+            note: string;
+        };
         ShelfSort: number;
         ShownDepth: {
             /** Format: double */
@@ -7439,6 +8860,43 @@ export interface components {
             title: null | string;
             figures: number[];
         };
+        SittingView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            /** Format: int32 */
+            grade: number;
+            class: null | string;
+            /** Format: double */
+            before: number;
+            /** Format: double */
+            after: null | number;
+            /** Format: double */
+            sd: null | number;
+            /** Format: date-time */
+            changedAt: string;
+            parts: components["schemas"]["PartView"][];
+            /** Format: int32 */
+            again: number;
+        };
+        /** @description How often each source of information was used, at errors and where the reader put an error right. */
+        SourceTotals: {
+            /** Format: int32 */
+            errorsMeaning: number;
+            /** Format: int32 */
+            errorsStructure: number;
+            /** Format: int32 */
+            errorsVisual: number;
+            /** Format: int32 */
+            correctedMeaning: number;
+            /** Format: int32 */
+            correctedStructure: number;
+            /** Format: int32 */
+            correctedVisual: number;
+        };
         SpellRequest: {
             /** Format: int32 */
             page: number;
@@ -7468,6 +8926,12 @@ export interface components {
             /** Format: date-time */
             invited: null | string;
             fromSource: boolean;
+        };
+        StageRequest: {
+            answers: null | components["schemas"]["MyAnswerRequest"][];
+            /** Format: double */
+            seconds: number;
+            done: boolean;
         };
         StateDepthRequest: {
             /** Format: double */
@@ -7840,6 +9304,28 @@ export interface components {
             depthError: number;
         };
         Whose: number;
+        WindowGrade: {
+            /** Format: int32 */
+            grade: number;
+            /** Format: int32 */
+            readers: number;
+            /** Format: int32 */
+            given: number;
+            /** Format: int32 */
+            finished: number;
+            /** Format: int32 */
+            again: number;
+            now: components["schemas"]["DepthSpread"];
+            before: null | components["schemas"]["DepthSpread"];
+        };
+        WindowView: {
+            /** Format: uuid */
+            yearId: string;
+            year: string;
+            season: string;
+            last: null | string;
+            grades: components["schemas"]["WindowGrade"][];
+        };
         WithdrawRequest: {
             guardians: boolean;
         };
@@ -7848,6 +9334,13 @@ export interface components {
             part: string;
             meaning: string;
             example: string;
+        };
+        WordOfRecord: {
+            /** Format: int32 */
+            start: number;
+            /** Format: int32 */
+            length: number;
+            name: boolean;
         };
         /** @description One word that is not familiar, and what the text's depth owes to it. */
         WordWhy: {

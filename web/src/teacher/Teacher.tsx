@@ -26,6 +26,7 @@ const TextEditor = lazy(() => import('./texts/TextEditor'));
 const Assignments = lazy(() => import('./assignments/Assignments'));
 const Assignment = lazy(() => import('./assignments/Assignment'));
 const Ticket = lazy(() => import('./assignments/Ticket'));
+const RecordPage = lazy(() => import('./oral/RecordPage'));
 const Goals = lazy(() => import('./goals/Goals'));
 const Groups = lazy(() => import('./groups/Groups'));
 const School = lazy(() => import('./school/School'));
@@ -55,6 +56,7 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="readers/guardians" element={<Guardians />} />
             <Route path="readers/class" element={<ClassPage />} />
             <Route path="readers/:readerId" element={<Profile />} />
+            <Route path="readers/:readerId/records/:recordId" element={<RecordPage />} />
             <Route path="texts" element={<Texts />} />
             <Route path="texts/new" element={<TextEditor />} />
             <Route path="texts/copies" element={<Copies />} />

@@ -17,6 +17,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
   const [directions, setDirections] = useState('');
   const [skip, setSkip] = useState(true);
   const [guided, setGuided] = useState(true);
+  const [aloud, setAloud] = useState(false);
   const [versions, setVersions] = useState<Record<string, string>>({});
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
@@ -36,7 +37,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
     setBusy(true);
     try {
       for (const x of texts.filter((x) => goingTo(x).length > 0)) {
-        const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), textId: x.id, dueOn: due || null, attempts, directions, skipGiven: skip, guided, versions: Object.fromEntries(readers.flatMap((r) => { const v = versions[key(x.id, r.id)]; return v ? [[r.id, v]] : []; })) });
+        const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), textId: x.id, dueOn: due || null, attempts, directions, skipGiven: skip, guided, aloud, versions: Object.fromEntries(readers.flatMap((r) => { const v = versions[key(x.id, r.id)]; return v ? [[r.id, v]] : []; })) });
         said(`${x.title}: ${t('Assigned to {{count}} readers', { count: made.tickets })}`, made.changeId);
       }
       tray.empty();
@@ -67,6 +68,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
           ))}</tbody>
         </table></div>
         {texts.some((x) => x.onTheWay > 0) && <p><label><input type="checkbox" checked={guided} onChange={(e) => setGuided(e.target.checked)} /> {t('With questions on the way, between the paragraphs; they count for nothing')}</label></p>}
+        <p><label><input type="checkbox" checked={aloud} onChange={(e) => setAloud(e.target.checked)} /> {t('To be read aloud: readers record themselves, and you mark the recording')}</label></p>
         {rows.some(({ f }) => f.before) && <p><label><input type="checkbox" checked={skip} onChange={(e) => setSkip(e.target.checked)} /> {t('Leave out readers who have had it')}</label></p>}
         {error ? <p className="error" role="alert">{sentence(error)}</p> : null}
         <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={busy || going.length === 0}>{t('Assign to {{count}} readers', { count: people })}</button></p>

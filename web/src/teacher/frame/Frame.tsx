@@ -5,7 +5,7 @@ import type { Session } from '../../shared/session';
 import { Loading, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useClass, type ClassData } from '../classQueries';
-import { useMarking } from '../marking/Marking';
+import { useMarking, useRecordings } from '../marking/Marking';
 import { TrayProvider } from '../tray/useTray';
 import { Tray } from '../tray/Tray';
 import { Jump } from './Jump';
@@ -75,7 +75,7 @@ const places = [['', 'Chart'], ['readers', 'Readers'], ['texts', 'Texts'], ['ass
 
 function Places({ classId }: { classId: string }) {
   // A number stands only where somebody waits.
-  const waiting = useMarking(classId).data?.length ?? 0;
+  const waiting = (useMarking(classId).data?.length ?? 0) + (useRecordings(classId).data?.length ?? 0);
   return (
     <nav className="places" aria-label={t('Places')}>
       <ul>{places.map(([path, name]) => <li key={path}><NavLink to={`/class/${classId}${path && `/${path}`}`} end={path === ''}>{t(name)}{path === 'marking' && waiting > 0 && <> <b className="waiting">{waiting}<span className="hide"> {t('to mark')}</span></b></>}</NavLink></li>)}</ul>

@@ -11,6 +11,7 @@ import { useReader } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Window } from '../frame/Window';
 import { useTray } from '../tray/useTray';
+import { Oral } from '../oral/Oral';
 import { Account } from './Account';
 import { DepthScale, Trail } from './DepthPieces';
 import { GoalBar, ReadingTable, Strands } from './ReaderPieces';
@@ -36,6 +37,7 @@ export default function Profile() {
           <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('right at the first try, with 90 % range')}</span></h2><Strands strands={r.strands} /></section>
         </div>
         <Account classId={data.id} reader={r} />
+        <Oral classId={data.id} reader={r} />
         <section aria-labelledby="history"><h2 id="history">{t('Reading history')}</h2>
           {r.readings.length === 0 ? <Empty title={t('Nothing read yet')}><p>{t('Texts given to {{name}} are listed here with dates, time and results.', { name: r.givenName })}</p></Empty> : <ReadingTable classId={data.id} readings={r.readings} />}</section>
         {card && <SignInCard readerId={r.id} code={data.code} close={() => setCard(false)} />}

@@ -7,6 +7,7 @@ import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
 import { useTexts, type ClassData } from '../classQueries';
+import { BeginRecord } from '../oral/BeginRecord';
 import { FitSpread } from './FitSpread';
 import { useTray } from './useTray';
 
@@ -23,6 +24,7 @@ export function Tray({ data }: { data: ClassData }) {
   const tray = useTray();
   const navigate = useNavigate();
   const [assigning, setAssigning] = useState(false);
+  const [recording, setRecording] = useState(false);
   const readers = data.readers.filter((r) => tray.readers.includes(r.id));
   const texts = (useTexts(data.id, tray.texts).data ?? []).filter((x) => tray.texts.includes(x.id));
   const fits = useFits(data.id, readers.map((r) => r.id), texts.map((x) => x.id));
@@ -54,9 +56,11 @@ export function Tray({ data }: { data: ClassData }) {
         </button>
         <div className="two">
           <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/goals`)}>{t('Set goals…')}</button>
+          {readers.length === 1 && first && <button className="btn small" onClick={() => setRecording(true)}>{t('Running record…')}</button>}
           <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/groups?form=picked`)}>{t('Form group…')}</button>
         </div>
       </div>
+      {recording && readers[0] && first && <BeginRecord classId={data.id} reader={readers[0]} text={first} close={() => setRecording(false)} />}
       {assigning && <AssignDialog data={data} texts={texts} readers={readers} close={() => setAssigning(false)} />}
     </section>
   );

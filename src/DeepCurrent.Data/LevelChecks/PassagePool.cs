@@ -1,0 +1,80 @@
+using Dapper;
+using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Texts;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Texts;
+using Npgsql;
+
+namespace DeepCurrent.Data.LevelChecks;
+
+/// <summary>Texts as level checks put them to readers.</summary>
+internal sealed class PassagePool(TextStore texts)
+{
+    /// <summary>A passage needs this many questions of one choice.</summary>
+    public const int FewestQuestions = 4;
+
+    private const int FewestMazeWords = 60, MostCandidates = 150;
+    private static readonly string Asked = $"(select count(*) from question q where q.text_id = t.id and not q.retired and q.place is null and q.kind = 'Single' and not q.evidence) >= {FewestQuestions}";
+
+    private sealed record Candidate(Guid Id, Guid TextId, double Depth, int Given);
+
+    /// <summary>Passages near a depth that a reader has not had.</summary>
+    /// <param name="limits">The band they come from.</param>
+    public async Task<IReadOnlyList<CheckPassage>> Near(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth, CheckLimits limits)
+    {
+        var near = await Candidates(c, t, readerId, schoolId, depth, limits.From, limits.To, Asked);
+        var passages = new List<CheckPassage>();
+        foreach (var v in near)
+            passages.Add(new(v.Id, v.Depth, [.. (await Questions(v.TextId)).Select(q => new PassageQuestion(q.Difficulty(new(v.Depth), 0).Value, q.Guess(0)))], v.Given));
+        return passages;
+    }
+
+    /// <summary>The version nearest to a depth that a reader has not had and that is long enough for a maze passage.</summary>
+    public async Task<Guid?> MazeVersion(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth) =>
+        (await Candidates(c, t, readerId, schoolId, depth, -100, 200, $"v.words >= {FewestMazeWords}")).FirstOrDefault()?.Id;
+
+    private static async Task<List<Candidate>> Candidates(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth, double from, double to, string which) => (await c.QueryAsync<Candidate>($"""
+        select v.id, v.text_id, v.depth, (select count(*)::int from stage s where s.version_id = v.id) as given
+        from version v join text t on t.id = v.text_id
+        where not v.retired and t.retired_at is null and (t.school_id is null or (t.school_id = @schoolId and not t.mine)) and v.depth between @from and @to and {which}
+          and not exists (select 1 from ticket k join assignment a on a.id = k.assignment_id where k.reader_id = @readerId and a.text_id = t.id)
+          and not exists (select 1 from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id where n.reader_id = @readerId and s.text_id = t.id)
+        order by abs(v.depth - @depth), v.id
+        limit {MostCandidates}
+        """, new { readerId, schoolId, depth, from, to }, t)).ToList();
+
+    /// <summary>Questions of a text that a level check asks: of its quiz, with one choice to choose.</summary>
+    private async Task<IReadOnlyList<Question>> Questions(Guid textId) => [.. (await texts.Questions(textId)).Where(q => q is { Kind: QuestionKind.Single, Guided: false, Evidence: false })];
+
+    /// <summary>A passage with its questions.</summary>
+    public async Task<NewStage> Passage(Guid versionId)
+    {
+        var v = await texts.Body(versionId);
+        var items = (await Questions(v.TextId)).Select(q => new CheckItem(q.Id.ToString(), q.Stem, [.. q.Choices.Select(x => x.Text)], q.Choices.ToList().FindIndex(x => x.Right), q.Difficulty(new(v.Depth), 0).Value, q.Guess(0), q.Strand.ToString())).ToList();
+        return new(versionId, v.TextId, v.Title, v.Depth, v.Pages, items);
+    }
+
+    /// <summary>A maze passage: what the school has accepted, or one made now.</summary>
+    public async Task<NewStage> MazeOf(NpgsqlConnection c, NpgsqlTransaction t, Guid versionId, Guid schoolId)
+    {
+        var v = await texts.Body(versionId);
+        var kept = await c.QuerySingleOrDefaultAsync<string?>("select pieces::text from maze where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId }, t);
+        var pieces = kept is null ? Maze.Of(string.Join("\n\n", v.Pages.SelectMany(p => p).Where(Paragraphs.IsProse))) : Database.FromJson<List<MazePiece>>(kept);
+        const double Guess = 1.0 / 3;
+        var items = pieces.Where(p => p.Choices.Count > 0).Select((p, i) => new CheckItem(i.ToString(System.Globalization.CultureInfo.InvariantCulture), "", p.Choices, p.Right, v.Depth, Guess)).ToList();
+        return new(versionId, v.TextId, v.Title, v.Depth, [[.. pieces.Select(p => p.Text)]], items);
+    }
+
+    /// <summary>Words with meanings that word-meaning questions are made of.</summary>
+    public static async Task<IReadOnlyList<MeaningWord>> Words(NpgsqlConnection c, NpgsqlTransaction t, Guid schoolId) => (await c.QueryAsync<MeaningWord>("""
+        select w.word, w.part, w.meaning from word w join text t on t.id = w.text_id
+        where t.retired_at is null and (t.school_id is null or (t.school_id = @schoolId and not t.mine)) and position(' ' in w.word) = 0
+        order by t.id, w.position
+        limit 5000
+        """, new { schoolId }, t)).ToList();
+}
+
+/// <summary>A stage before it is put to a reader.</summary>
+internal sealed record NewStage(Guid? VersionId, Guid? TextId, string Title, double? TextDepth, IReadOnlyList<IReadOnlyList<string>>? Pages, IReadOnlyList<CheckItem> Items);

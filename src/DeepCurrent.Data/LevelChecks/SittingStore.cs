@@ -1,0 +1,297 @@
+using Dapper;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Roster;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Texts;
+using Npgsql;
+
+namespace DeepCurrent.Data.LevelChecks;
+
+/// <summary>A check as its reader sees it in a list.</summary>
+/// <param name="Left">Parts that are still to be done.</param>
+public sealed record MyCheck(Guid Id, string Title, DateOnly? ClosesOn, bool Begun, int Left);
+
+/// <summary>One answer as it is sent.</summary>
+public sealed record SentAnswer(Guid Id, int Item, int Pick, DateTimeOffset At, int Milliseconds);
+
+public sealed record StageAnswer(Guid Id, int Item, int Pick, bool Correct, bool Rushed, DateTimeOffset At);
+
+/// <summary>What was put to the reader at once, with the right answers; they do not leave the server.</summary>
+public sealed record Stage(Guid Id, int Position, string Title, double? TextDepth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<CheckItem> Items, IReadOnlyList<StageAnswer> Answers, double Seconds, DateTimeOffset ServedAt, bool Done);
+
+/// <summary>What time it is at a school.</summary>
+/// <param name="DayBegan">When today began there.</param>
+public sealed record Moment(DateTimeOffset Now, DateOnly Today, DateTimeOffset DayBegan);
+
+/// <summary>A reader's own copy of a level check, as far as it is.</summary>
+/// <param name="Now">The part that is under way, or the one that comes next; null when all is done.</param>
+/// <param name="Stage">What is put to the reader; null before a part is begun.</param>
+/// <param name="Spent">Seconds spent in the part before this stage.</param>
+/// <param name="Limit">Seconds the part may take.</param>
+/// <param name="Tomorrow">The next part opens on another day.</param>
+public sealed record Sitting(Guid Id, Guid ReaderId, LevelCheck Check, Supports Supports, IReadOnlyList<PartRow> Parts, PartRow? Now, Stage? Stage, double Spent, double Limit, bool Tomorrow);
+
+/// <summary>A level check on the reader's side: parts begun, answers kept, stages chosen, parts finished.</summary>
+public sealed class SittingStore(NpgsqlDataSource db, CheckStore checks, TextStore texts)
+{
+    private readonly PassagePool pool = new(texts);
+    private static readonly TimeSpan Lag = TimeSpan.FromSeconds(10);
+
+    /// <summary>Checks that are open to a reader, the one that closes first on top.</summary>
+    public async Task<IReadOnlyList<MyCheck>> Mine(Guid readerId, DateOnly today)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<MyCheck>("""
+            select s.id, k.reader_title as title, k.closes_on, bool_or(p.started_at is not null) as begun, count(*) filter (where p.state in ('Waiting', 'UnderWay'))::int as left
+            from sitting s join level_check k on k.id = s.check_id join sitting_part p on p.sitting_id = s.id
+            where s.reader_id = @readerId and s.withdrawn_at is null and not k.draft and k.gone_at is null and k.closed_at is null and coalesce(k.opens_on, @today) <= @today and coalesce(k.closes_on, @today) >= @today
+            group by s.id, k.id
+            having bool_or(p.state in ('Waiting', 'UnderWay'))
+            order by k.closes_on nulls last, k.made_at
+            limit 20
+            """, new { readerId, today })).ToList();
+    }
+
+    public async Task<Sitting?> Find(Guid sittingId, Guid readerId, Guid schoolId, Moment at)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        return await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
+    }
+
+    /// <summary>Begins the part that comes next. Doing it again changes nothing.</summary>
+    /// <returns>Null where the check is not open to the reader.</returns>
+    public async Task<Sitting?> Begin(Guid sittingId, Guid readerId, Guid schoolId, Yardstick yardstick, Moment at)
+    {
+        var now = at.Now;
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        if (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true) is not { } s || s.Check.Over(at.Today)) return null;
+        if (s.Now is { State: PartState.Waiting } && !s.Tomorrow)
+        {
+            await Spare(c, t, s, yardstick, now);
+            s = (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true))!;
+            if (s.Now is { State: PartState.Waiting } part && !s.Tomorrow)
+            {
+                await c.ExecuteAsync("update sitting_part set state = 'UnderWay', started_at = @now where id = @Id", new { part.Id, now }, t);
+                if (!await Serve(c, t, s, part, 0, schoolId, yardstick, now)) await Finish(c, t, s, part, "nothing fits", yardstick, now);
+            }
+            await CheckStore.Tell(c, t, s.Check.Id);
+        }
+        var after = await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
+        await t.CommitAsync();
+        return after;
+    }
+
+    /// <summary>Keeps answers, and goes on to what comes next when a stage is done. Safe to repeat; what comes after a stage is done is not kept.</summary>
+    /// <param name="seconds">Time the stage has been open, as the reader's page says.</param>
+    /// <returns>Null where the check is not open to the reader.</returns>
+    public async Task<Sitting?> Keep(Guid sittingId, Guid readerId, Guid schoolId, Guid stageId, IReadOnlyList<SentAnswer> answers, double seconds, bool done, Yardstick yardstick, Moment at)
+    {
+        var now = at.Now;
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        if (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true) is not { } s || s.Check.Over(at.Today)) return null;
+        if (s is { Now: { State: PartState.UnderWay } part, Stage: { } stage } && stage.Id == stageId)
+        {
+            await Write(c, t, part, stage, answers, Math.Min(seconds, (now - stage.ServedAt + Lag).TotalSeconds), now);
+            if (done)
+            {
+                await c.ExecuteAsync("update stage set done_at = @now where id = @stageId", new { stageId, now }, t);
+                s = (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true))!;
+                if (!await GoesOn(c, t, s, part, schoolId, yardstick, now))
+                {
+                    await Finish(c, t, s, part, "", yardstick, now);
+                    await Spare(c, t, (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true))!, yardstick, now);
+                }
+                await CheckStore.Tell(c, t, s.Check.Id);
+            }
+        }
+        var after = await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
+        await t.CommitAsync();
+        return after;
+    }
+
+    /// <summary>Ends a check: what readers are in the middle of counts as far as it is.</summary>
+    public async Task Close(LevelCheck check, Yardstick yardstick, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var open = (await c.QueryAsync<(Guid Sitting, Guid Reader)>("select distinct s.id, s.reader_id from sitting s join sitting_part p on p.sitting_id = s.id where s.check_id = @Id and s.withdrawn_at is null and p.state = 'UnderWay' limit 20000", new { check.Id })).ToList();
+        foreach (var (sitting, reader) in open)
+        {
+            await using var t = await c.BeginTransactionAsync();
+            var s = (await Load(c, t, sitting, reader, check.SchoolId, null, lockRow: true))!;
+            if (s.Now is { State: PartState.UnderWay } part) await Finish(c, t, s, part, "the check ended", yardstick, now);
+            await t.CommitAsync();
+        }
+        await c.ExecuteAsync("update level_check set closed_at = coalesce(closed_at, @now), revision = revision + 1 where id = @Id", new { check.Id, now });
+        await CheckStore.Tell(c, null, check.Id);
+    }
+
+    /// <summary>Opens a check again that was ended.</summary>
+    public async Task Reopen(Guid checkId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.ExecuteAsync("update level_check set closed_at = null, closes_on = case when closes_on < current_date then null else closes_on end, revision = revision + 1 where id = @checkId", new { checkId });
+        await CheckStore.Tell(c, null, checkId);
+    }
+
+    /// <summary>Checks whose last day has passed.</summary>
+    public async Task<IReadOnlyList<(Guid Id, Guid SchoolId)>> ToClose(DateOnly today)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<(Guid, Guid)>("select id, school_id from level_check where closed_at is null and not draft and gone_at is null and closes_on < @today limit 500", new { today })).ToList();
+    }
+
+    private static async Task Write(NpgsqlConnection c, NpgsqlTransaction t, PartRow part, Stage stage, IReadOnlyList<SentAnswer> answers, double seconds, DateTimeOffset now)
+    {
+        var kept = answers.Where(a => a.Item >= 0 && a.Item < stage.Items.Count && a.Pick >= 0 && a.Pick < stage.Items[a.Item].Choices.Count).DistinctBy(a => a.Item).ToList();
+        // In a maze passage a choice may be changed until the passage is done; elsewhere the first answer stays.
+        var change = part.Part is CheckPart.Maze ? "do update set pick = excluded.pick, correct = excluded.correct, at = excluded.at" : "do nothing";
+        await c.ExecuteAsync($"""
+            insert into check_answer (id, stage_id, item, pick, correct, rushed, at, milliseconds)
+            select @Id, @stageId, @Item, @Pick, @correct, @rushed, @at, @ms where not exists (select 1 from check_answer x where x.id = @Id and x.stage_id <> @stageId)
+            on conflict (stage_id, item) {change}
+            """, kept.Select(a => new
+        {
+            a.Id, stageId = stage.Id, a.Item, a.Pick, correct = a.Pick == stage.Items[a.Item].Right, rushed = Answering.Rushed(stage.Items[a.Item].Words, TimeSpan.FromMilliseconds(a.Milliseconds)),
+            at = a.At > now ? now : a.At < stage.ServedAt ? stage.ServedAt : a.At, ms = Math.Clamp(a.Milliseconds, 0, 86_400_000),
+        }), t);
+        await c.ExecuteAsync("update stage set seconds = greatest(seconds, @seconds) where id = @Id; update sitting_part set seconds = (select sum(x.seconds) from stage x where x.part_id = @partId), answered = (select count(*) from check_answer a join stage x on x.id = a.stage_id where x.part_id = @partId) where id = @partId",
+            new { stage.Id, partId = part.Id, seconds = Math.Max(0, seconds) }, t);
+    }
+
+    /// <summary>Puts the next stage of a part to the reader, if there is one.</summary>
+    private async Task<bool> GoesOn(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
+    {
+        var stages = await Stages(c, t, part.Id);
+        var left = TimeSpan.FromSeconds(Limit(s.Check.Plan, part.Part, s.Supports) - stages.Sum(x => x.Seconds));
+        if (left <= TimeSpan.Zero) return false;
+        if (part.Part is CheckPart.Maze || (part.Part is CheckPart.WordReading or CheckPart.WordMeaning && stages.Count >= CheckPlan.WordStages)) return false;
+        if (part.Part is CheckPart.Passages && s.Check.Plan.Form.Count == 0)
+        {
+            var known = await Known(c, t, s, stages, yardstick, now);
+            if (PassageChoice.End(known.Estimate(now).Sd, stages.Count, left, s.Check.Plan.Limits) is not CheckEnd.GoesOn) return false;
+        }
+        return await Serve(c, t, s, part, stages.Count, schoolId, yardstick, now);
+    }
+
+    private async Task<bool> Serve(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, int position, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
+    {
+        var stages = await Stages(c, t, part.Id);
+        var known = await Known(c, t, s, stages, yardstick, now);
+        var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
+        // The same reader in the same place has the same words; a further round has others.
+        var seed = BitConverter.ToInt32(part.Id.ToByteArray()) + position;
+        NewStage? next = part.Part switch
+        {
+            CheckPart.WordReading => new(null, null, "", null, null, WordItems.Reading(known.Mean, seen, CheckPlan.WordsAStage, seed)),
+            CheckPart.WordMeaning => new(null, null, "", null, null, WordItems.Meaning(await PassagePool.Words(c, t, schoolId), known.Mean, seen, CheckPlan.WordsAStage, seed)),
+            CheckPart.Maze => await pool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version ? await pool.MazeOf(c, t, version, schoolId) : null,
+            _ => await Passage(c, t, s, known, position, schoolId),
+        };
+        if (next is not { Items.Count: > 0 }) return false;
+        await c.ExecuteAsync("""
+            insert into stage (id, part_id, position, version_id, text_id, title, text_depth, pages, items, served_at)
+            values (gen_random_uuid(), @partId, @position, @VersionId, @TextId, @Title, @TextDepth, @pages::jsonb, @items::jsonb, @now)
+            on conflict (part_id, position) do nothing
+            """, new { partId = part.Id, position, next.VersionId, next.TextId, next.Title, next.TextDepth, pages = next.Pages is null ? null : Database.ToJson(next.Pages), items = Database.ToJson(next.Items), now }, t);
+        return true;
+    }
+
+    private async Task<NewStage?> Passage(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, DepthDistribution known, int position, Guid schoolId)
+    {
+        var plan = s.Check.Plan;
+        if (plan.Form.Count > 0) return position < plan.Form.Count ? await pool.Passage(plan.Form[position]) : null;
+        var passages = await pool.Near(c, t, s.ReaderId, schoolId, known.Mean, plan.Limits);
+        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best ? await pool.Passage(best.Id) : null;
+    }
+
+    /// <summary>What is known of the reader in this part: what the check starts from, with what was answered.</summary>
+    private static async Task<DepthDistribution> Known(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, IReadOnlyList<Stage> stages, Yardstick yardstick, DateTimeOffset now)
+    {
+        // Parts that are finished are evidence already, and in the reader's own level.
+        var own = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now;
+        var begin = CheckMeasure.Begin(s.Check.Plan, own.Mean, own.Sd);
+        return CheckMeasure.After(begin, Answered(stages));
+    }
+
+    private static IEnumerable<CheckAnswer> Answered(IEnumerable<Stage> stages) => stages.SelectMany(x => x.Answers.Select(a => new CheckAnswer(x.Items[a.Item].Difficulty, x.Items[a.Item].Guess, a.Correct, a.Rushed)));
+
+    /// <summary>Finishes a part: judges it, makes it evidence, and works the level out anew.</summary>
+    private static async Task Finish(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, string note, Yardstick yardstick, DateTimeOffset now)
+    {
+        var stages = await Stages(c, t, part.Id);
+        var answers = stages.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
+        var asked = part.Part is CheckPart.Maze ? answers.Count : stages.Sum(x => x.Items.Count);
+        var flag = note == "nothing fits" ? PartFlag.Fine : PartRules.Judge(asked, answers);
+        var seconds = stages.Sum(x => x.Seconds);
+        var right = answers.Count(a => a.Correct);
+        double? score = part.Part is CheckPart.Maze && seconds > 0 ? Maze.Score(right, answers.Count - right, TimeSpan.FromSeconds(Math.Max(1, seconds))) : null;
+        await c.ExecuteAsync("""
+            update stage set done_at = coalesce(done_at, @now) where part_id = @Id;
+            update sitting_part set state = 'Done', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right, rushed = @rushed, seconds = @seconds, score = @score, finished_at = @now where id = @Id
+            """, new { part.Id, flag = flag.ToString(), note, answered = answers.Count, asked, right, rushed = answers.Count(a => a.Rushed), seconds, score, now }, t);
+        var own = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now;
+        await DepthKeeper.Insert(c, t, s.ReaderId, CheckEvidence.Of(s.Check, part, stages, flag, own.Mean, now), null);
+        var after = await DepthKeeper.Recompute(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now);
+        await c.ExecuteAsync("update sitting set after_mean = @Mean, after_sd = @Sd, changed_at = @now where id = @Id", new { s.Id, after.Mean, after.Sd, now }, t);
+    }
+
+    /// <summary>Passes over parts that this reader is spared.</summary>
+    private static async Task Spare(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, Yardstick yardstick, DateTimeOffset now)
+    {
+        var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean;
+        var mastered = (await c.QueryAsync<string>("""
+            select distinct p.part from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
+            where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = 'Done' and p.flag = 'Fine' and p.answered > 0 and p.correct >= 0.9 * p.answered
+            """, new { s.ReaderId, s.Id, s.Check.SchoolYearId }, t)).ToHashSet();
+        var words = s.Parts.LastOrDefault(p => p is { Part: CheckPart.WordReading, State: PartState.Done, Flag: PartFlag.Fine })?.ShareRight;
+        foreach (var part in s.Parts.Where(p => p.State is PartState.Waiting && p.Round == 1).OrderBy(p => p.Position))
+        {
+            if (s.Check.Plan.Of(part.Part) is not { } plan || PartRules.Spared(plan, new(depth, mastered.Contains(part.Part.ToString()), words)) is not { } why) break;
+            await c.ExecuteAsync("update sitting_part set state = 'Skipped', note = @why, finished_at = @now where id = @Id", new { part.Id, why, now }, t);
+        }
+    }
+
+    private async Task<Sitting?> Load(NpgsqlConnection c, NpgsqlTransaction t, Guid sittingId, Guid readerId, Guid schoolId, Moment? at, bool lockRow)
+    {
+        var head = await c.QuerySingleOrDefaultAsync<(Guid CheckId, string Supports)>($"""
+            select s.check_id, r.supports::text from sitting s join reader r on r.id = s.reader_id
+            where s.id = @sittingId and s.reader_id = @readerId and s.withdrawn_at is null {(lockRow ? "for update of s" : "")}
+            """, new { sittingId, readerId }, t);
+        if (head.CheckId == Guid.Empty || await checks.Find(head.CheckId, schoolId) is not { Draft: false, Gone: false } check || check.OpensOn > at?.Today) return null;
+        var supports = Database.FromJson<Supports>(head.Supports);
+        var parts = (await c.QueryAsync<PartFlat>("""
+            select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed, seconds, score, started_at, finished_at
+            from sitting_part where sitting_id = @sittingId order by round, position limit 100
+            """, new { sittingId }, t)).Select(p => p.Row()).ToList();
+        var now = parts.Find(p => p.State is PartState.UnderWay) ?? parts.Find(p => p.State is PartState.Waiting);
+        var stages = now is { State: PartState.UnderWay } ? await Stages(c, t, now.Id) : [];
+        var open = stages.Count > 0 && !stages[^1].Done ? stages[^1] : null;
+        var tomorrow = check.Plan.APartADay && now is { State: PartState.Waiting } && parts.Exists(p => p.State is PartState.Done && p.FinishedAt >= at?.DayBegan);
+        return new(sittingId, readerId, check, supports, parts, now, open, stages.Where(x => x != open).Sum(x => x.Seconds), now is null ? 0 : Limit(check.Plan, now.Part, supports), tomorrow);
+    }
+
+    private static double Limit(CheckPlan plan, CheckPart part, Supports supports) => plan.Of(part) is { } p ? PartRules.Limit(p, Math.Max(100, supports.MoreTime)).TotalSeconds : 0;
+
+    private sealed record StageFlat(Guid Id, int Position, string Title, double? TextDepth, string? Pages, string Items, double Seconds, DateTimeOffset ServedAt, DateTimeOffset? DoneAt);
+
+    private sealed record AnswerFlat(Guid StageId, int Item, int Pick, bool Correct, bool Rushed, Guid Id, DateTimeOffset At);
+
+    private static async Task<IReadOnlyList<Stage>> Stages(NpgsqlConnection c, NpgsqlTransaction t, Guid partId)
+    {
+        await using var all = await c.QueryMultipleAsync("""
+            select id, position, title, text_depth, pages::text as pages, items::text as items, seconds, served_at, done_at from stage where part_id = @partId order by position limit 20;
+            select a.stage_id, a.item, a.pick, a.correct, a.rushed, a.id, a.at from check_answer a join stage s on s.id = a.stage_id where s.part_id = @partId order by a.at, a.item limit 2000
+            """, new { partId }, t);
+        var stages = (await all.ReadAsync<StageFlat>()).ToList();
+        var answers = (await all.ReadAsync<AnswerFlat>()).ToLookup(a => a.StageId);
+        return [.. stages.Select(s => new Stage(s.Id, s.Position, s.Title, s.TextDepth, s.Pages is null ? [] : Database.FromJson<List<List<string>>>(s.Pages), Database.FromJson<List<CheckItem>>(s.Items),
+            [.. answers[s.Id].Select(a => new StageAnswer(a.Id, a.Item, a.Pick, a.Correct, a.Rushed, a.At))], s.Seconds, s.ServedAt, s.DoneAt is not null))];
+    }
+}

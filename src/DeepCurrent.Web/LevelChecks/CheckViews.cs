@@ -1,0 +1,90 @@
+using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Data.LevelChecks;
+
+namespace DeepCurrent.Web.LevelChecks;
+
+/// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
+public sealed record PartPlanView(string Part, int Minutes, double? SkipBelow, double? SkipAbove, bool SkipMastered, bool SkipUndecoding)
+{
+    public static PartPlanView Of(PartPlan p) => new(p.Part.ToString(), p.Minutes, p.SkipBelow, p.SkipAbove, p.SkipMastered, p.SkipUndecoding);
+
+    public PartPlan? Read() => Enum.TryParse<CheckPart>(Part, out var part) && Enum.IsDefined(part) ? new(part, Minutes, SkipBelow, SkipAbove, SkipMastered, SkipUndecoding) : null;
+}
+
+/// <param name="Start">OwnLevel or Band.</param>
+public sealed record PlanView(IReadOnlyList<PartPlanView> Parts, string Start, double From, double To, bool TimerShown, int MostPassages, double SureAt, bool APartADay, IReadOnlyList<Guid> Form)
+{
+    public static PlanView Of(CheckPlan p) => new([.. p.Parts.Select(PartPlanView.Of)], p.Start.ToString(), p.From, p.To, p.TimerShown, p.MostPassages, p.SureAt, p.APartADay, p.Form);
+}
+
+/// <summary>Whom a check is for.</summary>
+public sealed record AimView(IReadOnlyList<Guid> ClassIds, IReadOnlyList<Guid> GroupIds, IReadOnlyList<Guid> ReaderIds, IReadOnlyList<int> Grades)
+{
+    public static AimView Of(IReadOnlyList<CheckAim> aims)
+    {
+        List<Guid> Ids(string kind) => [.. aims.Where(a => a.Kind == kind).Select(a => Guid.Parse(a.Key))];
+        return new(Ids("class"), Ids("group"), Ids("reader"), [.. aims.Where(a => a.Kind == "grade").Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))]);
+    }
+
+    public IReadOnlyList<CheckAim> Read() => [.. ClassIds.Distinct().Select(i => new CheckAim("class", i.ToString())), .. GroupIds.Distinct().Select(i => new CheckAim("group", i.ToString())), .. ReaderIds.Distinct().Select(i => new CheckAim("reader", i.ToString())),
+        .. Grades.Distinct().Select(g => new CheckAim("grade", g.ToString(System.Globalization.CultureInfo.InvariantCulture)))];
+}
+
+/// <param name="Revision">The revision that was changed; 0 for a new check.</param>
+/// <param name="Season">autumn, winter or spring for a benchmark window; null for a check in between.</param>
+/// <param name="Draft">Kept, and not yet given.</param>
+public sealed record CheckRequest(int Revision, string? StaffTitle, string? ReaderTitle, string? Directions, string? Season, PlanView? Plan, AimView? For, DateOnly? OpensOn, DateOnly? ClosesOn, bool Draft, IReadOnlyList<Guid>? Colleagues);
+
+/// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
+/// <param name="State">Waiting, UnderWay, Done or Skipped.</param>
+/// <param name="Flag">Fine, Rushed, Thin or Missing.</param>
+/// <param name="Rounds">How often it was given.</param>
+/// <param name="Score">Of a maze passage, right less half the wrong ones a minute.</param>
+public sealed record PartView(Guid Id, string Part, string State, string Flag, string Note, int Rounds, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score);
+
+/// <param name="Again">Parts that were rushed, thin or missed.</param>
+public sealed record SittingView(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, string? Class, double Before, double? After, double? Sd, DateTimeOffset ChangedAt, IReadOnlyList<PartView> Parts, int Again)
+{
+    public static SittingView Of(SittingRow s, bool over)
+    {
+        var last = s.Parts.GroupBy(p => p.Part).Select(g => (Part: g.MaxBy(p => p.Round)!, Rounds: g.Count())).OrderBy(p => p.Part.Position).ToList();
+        return new(s.Id, s.ReaderId, s.GivenName, s.FamilyName, s.Grade, s.Class, s.BeforeMean, s.AfterMean, s.AfterSd, s.ChangedAt,
+            [.. last.Select(p => new PartView(p.Part.Id, p.Part.Part.ToString(), p.Part.State.ToString(), PartRules.FlagOf(p.Part.State, p.Part.Flag, over).ToString(), p.Part.Note, p.Rounds, p.Part.Answered, p.Part.Asked, p.Part.Correct, p.Part.Rushed, p.Part.Seconds, p.Part.Score))],
+            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)));
+    }
+}
+
+public sealed record ColleagueView(Guid Id, string Name);
+
+/// <param name="Over">Nothing can be answered any more.</param>
+/// <param name="MayChange">The asker may change the check itself: it is theirs, or they lead the school.</param>
+/// <param name="Begun">Somebody has begun, so that the plan stays as it is.</param>
+public sealed record CheckView(Guid Id, int Revision, string StaffTitle, string ReaderTitle, string Directions, string? Season, PlanView Plan, AimView For, DateOnly? OpensOn, DateOnly? ClosesOn, bool Draft, bool Over, bool Gone, string By, DateTimeOffset MadeAt, bool MayChange, bool Begun, IReadOnlyList<ColleagueView> Colleagues, IReadOnlyList<SittingView> Sittings);
+
+/// <param name="ChangeId">What it is undone by; null where nothing was done.</param>
+public sealed record CheckChanged(Guid? ChangeId, string Sentence);
+
+/// <param name="ReaderIds">Only for these; all who need it where it is left out.</param>
+public sealed record AgainRequest(IReadOnlyList<Guid>? ReaderIds);
+
+public sealed record CheckReadersRequest(IReadOnlyList<Guid> ReaderIds);
+
+public sealed record CloseRequest(bool Closed);
+
+public sealed record GoneRequest(bool Gone);
+
+/// <param name="Depth">Typical depth now, fm.</param>
+/// <param name="Passage">Minutes one passage with its questions takes there.</param>
+public sealed record ExpectedRow(string Grade, double Depth, double WordReading, double WordMeaning, double Passage);
+
+public sealed record ColleagueChoice(Guid Id, string Name);
+
+/// <summary>What a check can be made of and for.</summary>
+/// <param name="Usual">Parts with the time they usually take.</param>
+/// <param name="Grades">For each grade its typical depth now, to choose a band by.</param>
+public sealed record CheckChoices(IReadOnlyList<PartPlanView> Usual, IReadOnlyList<ExpectedRow> Grades, IReadOnlyList<ColleagueChoice> Colleagues, IReadOnlyList<FormPassage> Passages);
+
+public sealed record WindowGrade(int Grade, int Readers, int Given, int Finished, int Again, DepthSpread Now, DepthSpread? Before);
+
+/// <param name="Last">The window before it, as it is called; null if there is none.</param>
+public sealed record WindowView(Guid YearId, string Year, string Season, string? Last, IReadOnlyList<WindowGrade> Grades);

@@ -1,0 +1,41 @@
+using DeepCurrent.Data.LevelChecks;
+using DeepCurrent.Data.Schools;
+
+namespace DeepCurrent.Web.LevelChecks;
+
+/// <summary>Ends checks whose last day has passed, so that what readers were in the middle of counts.</summary>
+public sealed class ChecksClosing(SittingStore sittings, CheckStore checks, SchoolStore schools, TimeProvider clock, ILogger<ChecksClosing> log) : BackgroundService
+{
+    private static readonly TimeSpan First = TimeSpan.FromMinutes(2), Every = TimeSpan.FromMinutes(30);
+
+    protected override async Task ExecuteAsync(CancellationToken stop)
+    {
+        for (var wait = First; !stop.IsCancellationRequested; wait = Every)
+        {
+            try
+            {
+                await Task.Delay(wait, clock, stop);
+                if (await Close() is > 0 and var ended) log.LogInformation("{Checks} level checks have ended", ended);
+            }
+            catch (OperationCanceledException) { return; }
+            catch (Exception e) { log.LogError(e, "Level checks could not be ended"); }
+        }
+    }
+
+    /// <returns>How many have ended.</returns>
+    public async Task<int> Close()
+    {
+        var now = clock.GetUtcNow();
+        var ended = 0;
+        // Where the day is still on, a check stays open until the school's own midnight.
+        foreach (var (id, schoolId) in await sittings.ToClose(DateOnly.FromDateTime(now.UtcDateTime.AddDays(1))))
+        {
+            var school = await schools.Get(schoolId);
+            var today = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(school.TimeZone)).DateTime);
+            if (await checks.Find(id, schoolId) is not { } check || !(check.ClosesOn < today) || await schools.CurrentYear(schoolId, today) is not { } year) continue;
+            await sittings.Close(check, new(school.Chart, year), now);
+            ended++;
+        }
+        return ended;
+    }
+}

@@ -1,0 +1,195 @@
+using CsCheck;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Texts;
+
+namespace Core.Tests;
+
+/// <summary>Parts of level checks: their words, who is spared them, what they are worth, what they say of a level.</summary>
+public sealed class CheckPartTests
+{
+    private static readonly HashSet<string> Nothing = [];
+
+    private static readonly MeaningWord[] Words =
+    [
+        new("harbour", "noun", "a place where boats lie safely"), new("tide", "noun", "the sea coming in and going out"), new("lantern", "noun", "a lamp that can be carried"), new("barley", "noun", "a grain for soup and bread"),
+        new("rope", "noun", "a thick strong string"), new("drift", "verb", "to be moved slowly by water"), new("haul", "verb", "to pull something heavy"), new("whisper", "verb", "to speak very quietly"), new("gather", "verb", "to bring together"), new("vanish", "verb", "to be gone all at once"),
+    ];
+
+    private static CheckPlan Plan(params PartPlan[] parts) => new(parts.Length == 0 ? CheckPlan.Usual : parts, CheckStart.OwnLevel, 0, 60, true, 4, 2.5, false, []);
+
+    [Fact]
+    public void Misspelt_words_are_no_words()
+    {
+        string[] words = ["rain", "boat", "night", "because", "station", "kitchen"];
+        foreach (var word in words)
+        {
+            var wrong = WordItems.Misspellings(word);
+            wrong.Count.ShouldBeGreaterThan(1, word);
+            wrong.ShouldAllBe(w => WordList.Find(w) == null && w != word);
+        }
+        WordItems.Misspellings("rain").ShouldContain("rayn");
+    }
+
+    [Fact]
+    public void Words_to_read_lie_where_they_are_wanted_and_do_not_come_twice() => Gen.Select(Gen.Double[-10, 45], Gen.Int).Sample((at, seed) =>
+    {
+        var items = WordItems.Reading(at, Nothing, 5, seed);
+        items.Count.ShouldBe(5);
+        items.Select(i => i.Key).Distinct().Count().ShouldBe(5);
+        foreach (var item in items)
+        {
+            item.Choices[item.Right].ShouldBe(item.Key);
+            item.Choices.Distinct().Count().ShouldBe(3);
+            item.Choices.Where((_, i) => i != item.Right).ShouldAllBe(w => WordList.Find(w) == null);
+        }
+        var next = WordItems.Reading(at, items.Select(i => i.Key).ToHashSet(), 5, seed);
+        next.Select(i => i.Key).ShouldNotContain(k => items.Any(i => i.Key == k));
+        string.Join(' ', WordItems.Reading(at, Nothing, 5, seed).SelectMany(i => i.Choices)).ShouldBe(string.Join(' ', items.SelectMany(i => i.Choices)), "the same seed, the same words");
+    }, iter: 200);
+
+    [Fact]
+    public void Harder_readers_have_harder_words()
+    {
+        double Mean(double at) => WordItems.Reading(at, Nothing, 5, 7).Average(i => i.Difficulty);
+        Mean(0).ShouldBeLessThan(Mean(15));
+        Mean(15).ShouldBeLessThan(Mean(35));
+    }
+
+    [Fact]
+    public void Meanings_are_those_of_words_of_the_same_kind_and_one_is_right() => Gen.Select(Gen.Double[0, 60], Gen.Int).Sample((at, seed) =>
+    {
+        var items = WordItems.Meaning(Words, at, Nothing, 4, seed);
+        items.Count.ShouldBe(4);
+        foreach (var item in items)
+        {
+            var word = Words.Single(w => w.Word == item.Key);
+            item.Choices[item.Right].ShouldBe(word.Meaning);
+            item.Choices.ShouldAllBe(c => Words.Single(w => w.Meaning == c).Part == word.Part);
+            item.Choices.Distinct().Count().ShouldBe(4);
+        }
+    }, iter: 100);
+
+    [Fact]
+    public void Too_few_words_make_no_question() => WordItems.Meaning([.. Words.Take(3)], 30, Nothing, 5, 1).ShouldBeEmpty();
+
+    [Fact]
+    public void A_part_is_judged_by_the_shares_of_rushed_and_of_answered()
+    {
+        PartAnswer[] Answers(int n, int rushed) => [.. Enumerable.Range(0, n).Select(i => new PartAnswer(true, i < rushed))];
+        PartRules.Judge(20, Answers(20, 5)).ShouldBe(PartFlag.Fine, "a quarter is not more than a quarter");
+        PartRules.Judge(20, Answers(20, 6)).ShouldBe(PartFlag.Rushed);
+        PartRules.Judge(20, Answers(6, 0)).ShouldBe(PartFlag.Fine);
+        PartRules.Judge(20, Answers(5, 0)).ShouldBe(PartFlag.Thin);
+        PartRules.Judge(0, []).ShouldBe(PartFlag.Thin);
+        Should.Throw<ArgumentOutOfRangeException>(() => PartRules.Judge(1, Answers(2, 0)));
+    }
+
+    [Fact]
+    public void Who_is_given_what_again()
+    {
+        PartRules.Again(PartState.Done, PartFlag.Fine, over: true).ShouldBeFalse();
+        PartRules.Again(PartState.Done, PartFlag.Rushed, over: false).ShouldBeTrue();
+        PartRules.Again(PartState.Waiting, PartFlag.Fine, over: false).ShouldBeFalse("there is still time");
+        PartRules.Again(PartState.Waiting, PartFlag.Fine, over: true).ShouldBeTrue();
+        PartRules.Again(PartState.Skipped, PartFlag.Fine, over: true).ShouldBeFalse();
+        PartRules.FlagOf(PartState.UnderWay, PartFlag.Fine, over: true).ShouldBe(PartFlag.Missing);
+        PartRules.FlagOf(PartState.Done, PartFlag.Thin, over: true).ShouldBe(PartFlag.Thin);
+    }
+
+    [Fact]
+    public void Readers_are_spared_by_depth_by_mastery_and_while_they_do_not_decode()
+    {
+        PartPlan passages = new(CheckPart.Passages, 30, SkipBelow: 10, SkipAbove: 55, SkipMastered: true, SkipUndecoding: true);
+        PartRules.Spared(passages, new(30, false, 0.8)).ShouldBeNull();
+        PartRules.Spared(passages, new(30, false, null)).ShouldBeNull("nothing is known of the words");
+        PartRules.Spared(passages, new(9, false, 0.8)).ShouldBe("shallower than 10 fm");
+        PartRules.Spared(passages, new(56, false, 0.8)).ShouldBe("deeper than 55 fm");
+        PartRules.Spared(passages, new(30, true, 0.8)).ShouldBe("mastered before");
+        PartRules.Spared(passages, new(30, false, 0.5)).ShouldBe("does not decode yet");
+        PartRules.Mastered(PartFlag.Fine, 0.9).ShouldBeTrue();
+        PartRules.Mastered(PartFlag.Rushed, 1).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void A_plan_says_what_is_wrong_with_it()
+    {
+        Plan().Fault().ShouldBeNull();
+        (Plan() with { Parts = [] }).Fault()!.ShouldContain("at least one");
+        Plan(new PartPlan(CheckPart.Maze, 3), new PartPlan(CheckPart.Maze, 3)).Fault()!.ShouldContain("once");
+        Plan(new PartPlan(CheckPart.Maze, 0)).Fault()!.ShouldContain("minutes");
+        Plan(new PartPlan(CheckPart.Passages, 30, SkipUndecoding: true)).Fault()!.ShouldContain("word reading");
+        Plan(new PartPlan(CheckPart.Passages, 30, SkipBelow: 40, SkipAbove: 20)).Fault().ShouldNotBeNull();
+        (Plan() with { From = 40, To = 20 }).Fault()!.ShouldContain("band");
+        (Plan() with { MostPassages = 9 }).Fault().ShouldNotBeNull();
+        (Plan() with { SureAt = double.NaN }).Fault().ShouldNotBeNull();
+    }
+
+    [Fact]
+    public void Time_grows_with_passages_and_never_beyond_the_limit()
+    {
+        var plan = Plan();
+        var passages = plan.Of(CheckPart.Passages)!;
+        double Minutes(CheckPlan p, double depth) => p.Expected(p.Of(CheckPart.Passages)!, new(depth), LevelChart.Default);
+        Minutes(plan with { MostPassages = 1 }, 30).ShouldBeLessThan(Minutes(plan with { MostPassages = 2 }, 30));
+        Minutes(plan with { MostPassages = 8 }, 60).ShouldBe(passages.Minutes);
+        plan.Expected(plan.Of(CheckPart.Maze)!, new(10), LevelChart.Default).ShouldBe(3);
+        PartRules.Limit(passages, 150).TotalMinutes.ShouldBe(45);
+    }
+
+    [Fact]
+    public void A_band_is_where_a_check_starts_from_and_rushed_answers_say_nothing()
+    {
+        var band = CheckMeasure.Begin(Plan() with { Start = CheckStart.Band, From = 20, To = 40 }, 55, 3).Estimate(default);
+        band.Mean.ShouldBe(30, 0.2);
+        (band.Low, band.High).ShouldSatisfyAllConditions(b => b.Item1.ShouldBe(20, 1), b => b.Item2.ShouldBe(40, 1));
+        CheckMeasure.Begin(Plan(), 55, 3).Estimate(default).Mean.ShouldBe(55, 0.1);
+        var rushed = CheckMeasure.After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, true), 20)).Estimate(default);
+        rushed.Mean.ShouldBe(30, 0.01);
+        CheckMeasure.After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, false), 20)).Estimate(default).Mean.ShouldBeLessThan(15);
+    }
+
+    [Fact]
+    public void Word_reading_finds_where_a_simulated_reader_reads_words_within_what_it_says_of_its_error()
+    {
+        var random = new Random(11);
+        var within = 0;
+        const int Readers = 400;
+        for (var r = 0; r < Readers; r++)
+        {
+            double truth = random.NextDouble() * 45 - 5, thought = truth + 12 * (random.NextDouble() - 0.5);
+            var answers = new List<CheckAnswer>();
+            var seen = new HashSet<string>();
+            for (var stage = 0; stage < CheckPlan.WordStages; stage++)
+            {
+                var at = CheckMeasure.After(DepthDistribution.Normal(thought, 8), answers).Mean;
+                foreach (var item in WordItems.Reading(at, seen, CheckPlan.WordsAStage, r * 10 + stage))
+                {
+                    seen.Add(item.Key);
+                    answers.Add(new(item.Difficulty, item.Guess, random.NextDouble() < item.Guess + (1 - item.Guess) / (1 + Math.Exp(-(truth - item.Difficulty) / Fathoms.PerLogit)), false));
+                }
+            }
+            var (value, sd) = CheckMeasure.WordReading(thought, answers);
+            if (Math.Abs(value - truth) < 1.645 * sd) within++;
+        }
+        (within / (double)Readers).ShouldBeGreaterThan(0.88);
+    }
+
+    [Fact]
+    public void A_spread_is_shown_from_five_readers_on()
+    {
+        WindowPicture.Spread([1, 2, 3, 4]).ShouldBe(new DepthSpread(4, null, null, null, null, null));
+        var five = WindowPicture.Spread([50, 10, 20, 40, 30]);
+        (five.Readers, five.Low, five.Quarter, five.Middle, five.ThreeQuarters, five.High).ShouldBe((5, 14, 20, 30, 40, 46));
+    }
+
+    [Fact]
+    public void A_spread_does_not_depend_on_the_order_and_lies_within_its_readers() => Gen.Double[0, 60].Array[5, 60].Sample(depths =>
+    {
+        var s = WindowPicture.Spread(depths);
+        s.ShouldBe(WindowPicture.Spread([.. depths.Reverse()]));
+        double?[] all = [depths.Min(), s.Low, s.Quarter, s.Middle, s.ThreeQuarters, s.High, depths.Max()];
+        all.ShouldBe(all.Order());
+    });
+}

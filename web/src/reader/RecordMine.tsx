@@ -1,0 +1,54 @@
+import { ArrowCounterClockwise, Check, Microphone, Stop } from '@phosphor-icons/react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { sentence } from '../shared/api';
+import { clock } from '../shared/format';
+import { useBlobUrl, useRecorder } from '../shared/useRecorder';
+import { t } from '../shared/words';
+import { keptRecording, send, useOutbox } from './outbox';
+import type { Work } from './queries';
+
+/** The reader records the text, listens to it, and keeps it; kept here first, like answers. Pages can be turned meanwhile. */
+export function RecordMine({ work }: { work: Work }) {
+  const client = useQueryClient();
+  const recorder = useRecorder();
+  useOutbox();
+  const mine = useBlobUrl(recorder.recording?.blob);
+  const [said, setSaid] = useState('');
+  const [busy, setBusy] = useState(false);
+  const waits = keptRecording(work.id);
+  const has = work.recording != null || waits;
+  // A page that is left while it records would lose it.
+  useEffect(() => {
+    if (recorder.state !== 'recording' && !recorder.recording) return;
+    const ask = (e: BeforeUnloadEvent) => e.preventDefault();
+    addEventListener('beforeunload', ask);
+    return () => removeEventListener('beforeunload', ask);
+  }, [recorder.state, recorder.recording]);
+  const keep = async () => {
+    const made = recorder.recording;
+    if (!made) return;
+    setBusy(true);
+    try {
+      const id = crypto.randomUUID();
+      const recording = await send<NonNullable<Work['recording']>>({ id, kind: 'recording', ticketId: work.id, path: `/my/tickets/${work.id}/recording/${id}?seconds=${made.seconds.toFixed(1)}`, body: made.blob });
+      if (recording) client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, recording });
+      setSaid(recording ? t('Your teacher can hear it now.') : t('Kept on this device. It will be sent.'));
+      recorder.forget();
+    } catch (e) { setSaid(sentence(e)); }
+    setBusy(false);
+  };
+  if (!recorder.can) return <p role="status">{t('This device cannot record. Read it to your teacher.')}</p>;
+  if (work.recording?.marked) return <p role="status">{t('Your reading has been heard.')}</p>;
+  return (
+    <div className="recordmine" role="group" aria-label={t('My reading aloud')}>
+      {recorder.state === 'recording' ? <button className="rbtn main" onClick={recorder.stop}><Stop size={24} aria-hidden />{t('Stop, {{time}}', { time: clock(recorder.seconds) })}</button>
+        : recorder.recording ? <>
+          <audio controls src={mine} aria-label={t('My reading')} />
+          <button className="rbtn" disabled={busy} onClick={() => void recorder.start()}><ArrowCounterClockwise size={24} aria-hidden />{t('Again')}</button>
+          <button className="rbtn main" disabled={busy} onClick={() => void keep()}><Check size={24} aria-hidden />{t('Send it')}</button></>
+          : <button className="rbtn" disabled={recorder.state === 'asking'} onClick={() => { setSaid(''); void recorder.start(); }}><Microphone size={24} aria-hidden />{has ? t('Record it again') : t('Read it aloud and record')}</button>}
+      <span role="status">{recorder.state === 'refused' ? t('The microphone is switched off. Ask your teacher.') : said || (recorder.state === 'idle' && has ? (waits ? t('Kept on this device. It will be sent.') : t('Sent, {{time}}', { time: clock(work.recording!.seconds) })) : '')}</span>
+    </div>
+  );
+}

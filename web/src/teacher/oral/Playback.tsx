@@ -1,0 +1,36 @@
+import { useEffect, useRef } from 'react';
+import { t } from '../../shared/words';
+
+const rates = [0.75, 1, 1.25, 1.5] as const;
+
+/** Plays a recording, slower or faster, and says which word is being read. */
+export function Playback({ src, times, word, from }: { src: string; times: (number[] | null)[] | undefined; word: (index: number | null) => void; from: { index: number } }) {
+  const sound = useRef<HTMLAudioElement>(null);
+  useEffect(() => {
+    let frame = 0;
+    const look = () => {
+      const now = sound.current;
+      if (now && times && !now.paused) {
+        // The last word that has begun is the one under the playhead, pauses included.
+        const at = times.findLastIndex((x) => x !== null && x[0]! <= now.currentTime);
+        word(at < 0 ? null : at);
+      }
+      frame = requestAnimationFrame(look);
+    };
+    frame = requestAnimationFrame(look);
+    return () => { cancelAnimationFrame(frame); word(null); };
+  }, [times, word]);
+  const fromHere = () => {
+    const time = times?.slice(from.index).find((x) => x !== null)?.[0];
+    if (!sound.current || time === undefined) return;
+    sound.current.currentTime = Math.max(0, time - 0.3);
+    void sound.current.play();
+  };
+  return (
+    <div className="playback">
+      <audio ref={sound} controls src={src} aria-label={t('The recording')} />
+      <label>{t('Speed')} <select defaultValue="1" onChange={(e) => { if (sound.current) sound.current.playbackRate = Number(e.target.value); }}>{rates.map((r) => <option key={r} value={r}>{r} ×</option>)}</select></label>
+      {times && <button className="btn small" onClick={fromHere}>{t('Play from the word')}</button>}
+    </div>
+  );
+}
