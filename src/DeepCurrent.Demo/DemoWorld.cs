@@ -12,6 +12,7 @@ using DeepCurrent.Data.Choosing;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
+using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.OralReading;
@@ -24,7 +25,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, GoalStore goals, GroupStore groups, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, GoalStore goals, GroupStore groups, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records, CheckStore checks, SittingStore sittings)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -40,6 +41,8 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
 
     private readonly Random random = new(Seed);
+    private readonly DemoChecks windows = new(checks, sittings, Chart);
+    private Guid tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
     /// <param name="hash">Hashes a password.</param>
@@ -64,6 +67,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         foreach (var (name, code, grade, size, teacher) in plan)
         {
             var classId = Guid.CreateVersion7();
+            if (code == ClassCode) tern = classId;
             var people = await Enrol(school, new(classId, null, year.Id, name, code, null, null, Closed: false), year, teacher, name == "4 Tern" ? bram : null, grade, People.Readers[from..(from + size)], seal);
             from += size;
             if (people.Find(p => p.Name == KnownReader) is { } known) await Guardian(school, known.Id, hash, seal, now);
@@ -145,6 +149,8 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             if (!year.Calendar.IsSchoolDay(monday)) continue;
             foreach (var p in people) p.Grow(Chart);
             if (w is 0 or 6) foreach (var p in people) await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
+            if (w == 1) await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
+            if (w == WeeksGone && classId == tern) await windows.Winter(classId, year, teacher, people, now);
             if (w == 2) await SetGoals(classId, year, teacher, people, At(monday, 15));
             if (w == 4) await Form(classId, teacher, people, At(monday, 16));
             var thisWeek = w == WeeksGone;

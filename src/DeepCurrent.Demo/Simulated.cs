@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Texts;
 
@@ -47,6 +48,13 @@ internal sealed class SimulatedReader
     public SimulatedText? NextText(IEnumerable<SimulatedText> library, Fathoms estimate) => library.Where(t => !Seen.Contains(t.Row.Id))
         .Select(t => (t, Miss: Math.Abs(Forecast.Comprehension(estimate, new(t.Best(estimate).Depth)).Value - Forecast.AtSameDepth)))
         .Where(x => x.Miss < 0.16).OrderBy(x => x.Miss + 0.05 * random.NextDouble()).Select(x => x.t).FirstOrDefault();
+
+    /// <summary>Whether the reader is right in a level check, by dice of its own.</summary>
+    public bool AnswersCheck(CheckItem item, Random dice)
+    {
+        var ability = Depth + (Enum.TryParse<Strand>(item.Strand, out var strand) ? strengths[strand] : 0) - (Hurries ? 9 : 0);
+        return dice.NextDouble() < item.Guess + (1 - item.Guess) / (1 + Math.Exp(-(ability - item.Difficulty) / Fathoms.PerLogit));
+    }
 
     public bool Answers(Question q, Fathoms text, int attempt)
     {

@@ -34,8 +34,8 @@ public static class RecordSheet
     /// <summary>Fewer words than this left unread at the end are omissions; more, and the reader stopped.</summary>
     private const int StoppedAfter = 4;
 
-    /// <summary>The words of a text as they are read aloud: its prose, without marks for bold and slanted.</summary>
-    public static string Body(IEnumerable<IReadOnlyList<string>> pages) => string.Join("\n\n", pages.SelectMany(p => p).Where(Paragraphs.IsProse).Select(p => p.Replace("*", "")));
+    /// <summary>The words of a text as they are read aloud: its running text, without marks for bold and slanted.</summary>
+    public static string Body(IEnumerable<IReadOnlyList<string>> pages) => Paragraphs.Running(pages).Replace("*", "");
 
     /// <summary>What is wrong with marks, in a sentence; null where they can be counted.</summary>
     /// <param name="words">Words of the text.</param>

@@ -12,6 +12,12 @@ public static partial class Paragraphs
     /// <summary>True for what is measured: no heading and no picture.</summary>
     public static bool IsProse(string paragraph) => !IsHeading(paragraph) && !IsPicture(paragraph);
 
+    /// <summary>True for prose that is read on, word after word: no row of a table either.</summary>
+    public static bool IsRunning(string paragraph) => IsProse(paragraph) && !paragraph.Contains('|');
+
+    /// <summary>The running text of a version.</summary>
+    public static string Running(IEnumerable<IReadOnlyList<string>> pages) => string.Join("\n\n", pages.SelectMany(p => p).Where(IsRunning));
+
     /// <summary>What a picture shows and its name; null for anything else.</summary>
     public static (string Alt, string Name)? PictureOf(string paragraph) => Picture().Match(paragraph) is { Success: true } m ? (m.Groups[1].Value.Trim(), m.Groups[2].Value) : null;
 

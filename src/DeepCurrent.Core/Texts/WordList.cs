@@ -22,12 +22,20 @@ public static class WordList
     /// <summary>The words of the familiar-word lists that are also in use, shortest first, then by the alphabet: words any child may be shown.</summary>
     public static IReadOnlyList<(string Word, float Zipf)> Familiar => FamiliarWords.Value;
 
+    // Words that frighten, hurt or are grown-ups' business do not stand alone before a child, though texts may use them.
+    private static readonly HashSet<string> Unsuited = [.. """
+        kill killed murder gun shoot shot bullet die dies died dying dead death devil hell drunk beer wine whiskey cigarette tobacco smoke hate blood kiss lover breast war army weapon knife hang
+        slave savage negro indian queer gay fat ugly fool foolish dumb crazy mad lame poison steal stole thief prison jail grave sin marry bride spank whip whipped beat hit punch slap bet
+        """.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)];
+
+    private static bool Shown(string word) => word.All(char.IsAsciiLetterLower) && !Unsuited.Contains(word);
+
     /// <summary>Words in use that any child may be shown, with their facts, by the alphabet.</summary>
     public static IReadOnlyList<(string Word, WordFacts Facts)> Common => CommonWords.Value;
 
-    private static readonly Lazy<IReadOnlyList<(string Word, WordFacts Facts)>> CommonWords = new(() => [.. Words.Value.Where(w => w.Value is { Syllables: > 0, Zipf: > 2 } && (w.Value.DaleChall || w.Value.Spache) && w.Key.All(char.IsAsciiLetterLower)).Select(w => (w.Key, w.Value)).OrderBy(w => w.Key, StringComparer.Ordinal)]);
+    private static readonly Lazy<IReadOnlyList<(string Word, WordFacts Facts)>> CommonWords = new(() => [.. Words.Value.Where(w => w.Value is { Syllables: > 0, Zipf: > 2 } && (w.Value.DaleChall || w.Value.Spache) && Shown(w.Key)).Select(w => (w.Key, w.Value)).OrderBy(w => w.Key, StringComparer.Ordinal)]);
 
-    private static readonly Lazy<IReadOnlyList<(string Word, float Zipf)>> FamiliarWords = new(() => [.. Words.Value.Where(w => w.Value is { DaleChall: true, Zipf: > 2 } && w.Key.All(char.IsAsciiLetterLower)).Select(w => (w.Key, w.Value.Zipf)).OrderBy(w => w.Key.Length).ThenBy(w => w.Key, StringComparer.Ordinal)]);
+    private static readonly Lazy<IReadOnlyList<(string Word, float Zipf)>> FamiliarWords = new(() => [.. Words.Value.Where(w => w.Value is { DaleChall: true, Zipf: > 2 } && Shown(w.Key)).Select(w => (w.Key, w.Value.Zipf)).OrderBy(w => w.Key.Length).ThenBy(w => w.Key, StringComparer.Ordinal)]);
 
     private static Dictionary<string, WordFacts> Load()
     {

@@ -61,7 +61,7 @@ internal sealed class PassagePool(TextStore texts)
     {
         var v = await texts.Body(versionId);
         var kept = await c.QuerySingleOrDefaultAsync<string?>("select pieces::text from maze where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId }, t);
-        var pieces = kept is null ? Maze.Of(string.Join("\n\n", v.Pages.SelectMany(p => p).Where(Paragraphs.IsProse))) : Database.FromJson<List<MazePiece>>(kept);
+        var pieces = kept is null ? Maze.Of(Paragraphs.Running(v.Pages)) : Database.FromJson<List<MazePiece>>(kept);
         const double Guess = 1.0 / 3;
         var items = pieces.Where(p => p.Choices.Count > 0).Select((p, i) => new CheckItem(i.ToString(System.Globalization.CultureInfo.InvariantCulture), "", p.Choices, p.Right, v.Depth, Guess)).ToList();
         return new(versionId, v.TextId, v.Title, v.Depth, [[.. pieces.Select(p => p.Text)]], items);

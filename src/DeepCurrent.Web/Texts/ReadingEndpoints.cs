@@ -88,6 +88,6 @@ public static class ReadingEndpoints
     }
 
     private static IReadOnlyList<MazePiece> Pieces(VersionBody version, int draft) => draft is >= 0 and < MostDrafts
-        ? Maze.Of(string.Join("\n\n", version.Pages.SelectMany(p => p).Where(Paragraphs.IsProse)), draft)
+        ? Maze.Of(Paragraphs.Running(version.Pages), draft)
         : throw Refused.Field("draft", "There is no such draft.");
 }

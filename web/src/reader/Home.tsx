@@ -6,6 +6,7 @@ import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { ChooseNext, PutBack } from './ChooseNext';
+import { useMyChecks } from './check/checkQueries';
 import { useMine, type MyTicket } from './queries';
 
 const today = () => new Date().toLocaleDateString('sv');
@@ -31,7 +32,8 @@ export function Home({ session }: { session: Session }) {
         const words = done.filter((k) => new Date(k.handedInAt!) > week).reduce((s, k) => s + k.words, 0);
         return (
           <main className="homecols">
-            <section aria-labelledby="next"><h2 id="next">{t('Next for you')}</h2>
+            <section aria-labelledby="next"><Checks />
+              <h2 id="next">{t('Next for you')}</h2>
               {next ? (
                 <article className="nextcard">
                   <h3>{next.title}</h3><p>{next.blurb}</p>
@@ -52,5 +54,18 @@ export function Home({ session }: { session: Session }) {
         );
       }}</Show>
     </div>
+  );
+}
+
+/** Level checks stand on top. */
+function Checks() {
+  const checks = useMyChecks().data ?? [];
+  return (
+    <>{checks.map((k) => (
+      <article key={k.id} className="nextcard check">
+        <h2>{k.title}</h2><p className="soft">{t('{{count}} parts left', { count: k.left })}{k.closesOn && ` · ${t('until {{day}}', { day: dayOf(k.closesOn) })}`}</p>
+        <Link className="rbtn main" to={`/check/${k.id}`} aria-label={`${k.begun ? t('Go on') : t('Begin')}: ${k.title}`}>{k.begun ? t('Go on') : t('Begin')}</Link>
+      </article>
+    ))}</>
   );
 }

@@ -12,6 +12,7 @@ const Reading = lazy(() => import('./Reading'));
 const Quiz = lazy(() => import('./Quiz'));
 const Result = lazy(() => import('./Result'));
 const Choose = lazy(() => import('./Choose'));
+const Check = lazy(() => import('./check/Check'));
 
 /** The reader's side. */
 export default function Reader({ session }: { session: Session }) {
@@ -25,6 +26,7 @@ export default function Reader({ session }: { session: Session }) {
         <Route path="/text/:ticketId" element={<Reading />} />
         <Route path="/text/:ticketId/quiz" element={<Quiz session={session} />} />
         <Route path="/text/:ticketId/result" element={<Result />} />
+        <Route path="/check/:sittingId" element={<Check session={session} />} />
         <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>

@@ -24,6 +24,9 @@ const QuizEditor = lazy(() => import('./texts/quiz/QuizEditor'));
 const Marking = lazy(() => import('./marking/Marking'));
 const TextEditor = lazy(() => import('./texts/TextEditor'));
 const Assignments = lazy(() => import('./assignments/Assignments'));
+const Checks = lazy(() => import('./checks/Checks'));
+const CheckEditor = lazy(() => import('./checks/CheckEditor'));
+const CheckPage = lazy(() => import('./checks/CheckPage'));
 const Assignment = lazy(() => import('./assignments/Assignment'));
 const Ticket = lazy(() => import('./assignments/Ticket'));
 const RecordPage = lazy(() => import('./oral/RecordPage'));
@@ -65,6 +68,10 @@ export default function Teacher({ session }: { session: Session }) {
             <Route path="texts/:textId" element={<TextPage />} />
             <Route path="texts/:textId/change" element={<TextEditor />} />
             <Route path="assignments" element={<Assignments />} />
+            <Route path="assignments/checks" element={<Checks />} />
+            <Route path="assignments/checks/new" element={<CheckEditor />} />
+            <Route path="assignments/checks/:checkId" element={<CheckPage />} />
+            <Route path="assignments/checks/:checkId/change" element={<CheckEditor />} />
             <Route path="assignments/:assignmentId" element={<Assignment />} />
             <Route path="tickets/:ticketId" element={<Ticket />} />
             <Route path="texts/:textId/quiz" element={<QuizEditor />} />

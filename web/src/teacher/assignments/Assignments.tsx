@@ -4,6 +4,7 @@ import { get, type Api } from '../../shared/api';
 import { dayOf, percent } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
+import { AssignmentTabs } from '../checks/Checks';
 import type { Place } from '../frame/Frame';
 
 /** Everything given to the class, latest first, and how far it is. */
@@ -12,7 +13,7 @@ export default function Assignments() {
   const all = useQuery({ queryKey: ['assignments', data.id], queryFn: () => get<Api<'AssignmentRow'>[]>(`/classes/${data.id}/assignments`) });
   return (
     <section className="listpage" aria-labelledby="title">
-      <div className="head"><h1 id="title">{t('Assignments')}</h1></div>
+      <div className="head"><h1 id="title">{t('Assignments')}</h1><AssignmentTabs classId={data.id} /></div>
       <Show query={all}>{(rows) => rows.length === 0 ? <Empty title={t('Nothing given yet')}><p>{t('Pick up readers and a text; the tray at the bottom assigns them.')}</p><Link className="btn main" to={`/class/${data.id}/texts`}>{t('Find a text')}</Link></Empty> : (
         <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
           <thead><tr><th>{t('Text')}</th><th>{t('Given')}</th><th>{t('Due')}</th><th className="num">{t('Readers')}</th><th>{t('Not opened · under way · handed in')}</th><th className="num">{t('First try')}</th></tr></thead>

@@ -2,7 +2,7 @@ import { HubConnectionBuilder, LogLevel } from '@microsoft/signalr';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 
-const shown = new Set(['class', 'assignments', 'assignment', 'ticket', 'marking', 'reader', 'goals', 'texts']);
+const shown = new Set(['class', 'assignments', 'assignment', 'ticket', 'marking', 'reader', 'goals', 'texts', 'checks', 'check', 'windows']);
 
 /** Watches a class: when a ticket in it changes, whatever is on screen is asked for again. */
 export function useLive(classId: string) {

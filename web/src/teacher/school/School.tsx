@@ -13,12 +13,13 @@ const Classes = lazy(() => import('./Classes'));
 const Staff = lazy(() => import('./Staff'));
 const Imports = lazy(() => import('./Imports'));
 const ImportPage = lazy(() => import('./ImportPage'));
+const Windows = lazy(() => import('./Windows'));
 const Years = lazy(() => import('./Years'));
 const Chart = lazy(() => import('./Chart'));
 const Choices = lazy(() => import('./Choices'));
 const Log = lazy(() => import('./Log'));
 
-const places = [['', 'Readers'], ['classes', 'Classes'], ['staff', 'Staff'], ['imports', 'Roster files'], ['years', 'Years'], ['chart', 'Level chart'], ['choices', 'Choices'], ['log', 'Log']] as const;
+const places = [['', 'Readers'], ['classes', 'Classes'], ['staff', 'Staff'], ['imports', 'Roster files'], ['windows', 'Windows'], ['years', 'Years'], ['chart', 'Level chart'], ['choices', 'Choices'], ['log', 'Log']] as const;
 
 /** The school lead's side: the whole school, in the same frame. */
 export default function School({ session }: { session: Session }) {
@@ -43,6 +44,7 @@ export default function School({ session }: { session: Session }) {
           <Route path="staff" element={<Staff />} />
           <Route path="imports" element={<Imports />} />
           <Route path="imports/:importId" element={<ImportPage />} />
+          <Route path="windows" element={<Windows />} />
           <Route path="years" element={<Years />} />
           <Route path="chart" element={<Chart />} />
           <Route path="choices" element={<Choices />} />

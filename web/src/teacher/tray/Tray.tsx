@@ -56,6 +56,7 @@ export function Tray({ data }: { data: ClassData }) {
         </button>
         <div className="two">
           <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/goals`)}>{t('Set goals…')}</button>
+          <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}>{t('Level check…')}</button>
           {readers.length === 1 && first && <button className="btn small" onClick={() => setRecording(true)}>{t('Running record…')}</button>}
           <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/groups?form=picked`)}>{t('Form group…')}</button>
         </div>

@@ -1,0 +1,144 @@
+import { expect, test } from '@playwright/test';
+import { axe, place, reader, signIn, teacher } from './people.mjs';
+
+const checks = async (page) => { await place(page, 'Assignments'); await page.getByRole('navigation', { name: 'Views of what was given' }).getByRole('link', { name: 'Level checks' }).click(); };
+const begin = async (child, title) => child.getByRole('link', { name: `Begin: ${title}` }).click();
+const practise = async (child, right) => {
+  await child.getByRole('button', { name: 'Try one first' }).click();
+  await child.getByRole('radio', { name: right, exact: true }).check();
+  await child.getByRole('button', { name: 'Start' }).click();
+};
+const answerWords = async (child, from, to) => {
+  for (let i = from; i <= to; i++) {
+    await expect(child.getByText(`${i} of 15`)).toBeVisible();
+    await child.getByRole('radio').nth(i % 3).check();
+    await child.getByRole('button', { name: 'This is my answer' }).click();
+  }
+};
+
+test('a check is kept as a draft, given, taken with a pause and without a network, watched, and undone', async ({ page, browser }) => {
+  await teacher(page);
+  await checks(page);
+  await page.getByRole('link', { name: 'New level check' }).click();
+  await expect(page.getByText(/about \d+ min/).first()).toBeVisible();
+  const total = async () => Number((await page.getByRole('complementary', { name: 'What will happen' }).getByText(/^about \d+ min$/).textContent()).match(/\d+/)[0]);
+  const whole = await total();
+  for (const part of ['Word meaning', 'Passages']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
+  expect(await total()).toBeLessThan(whole);
+  await page.getByLabel('Title readers see').fill('Quiet morning');
+  await axe(page, 'a new level check');
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByText('Give it a title for colleagues', { exact: false }).first()).toBeVisible();
+  await page.getByLabel('Title for colleagues').fill('Between windows');
+  await page.getByRole('checkbox', { name: /^4 Tern/ }).uncheck();
+  await page.getByRole('checkbox', { name: 'Mateo Rivas' }).check();
+  await page.getByRole('checkbox', { name: 'Jun Ishida' }).check();
+  await expect(page.getByText('2 readers take it.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep as a draft' }).click();
+  await page.getByRole('link', { name: 'Between windows' }).click();
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByRole('heading', { name: 'Between windows' })).toBeVisible();
+  await expect(page.getByText('0 of 2 readers finished')).toBeVisible();
+
+  const context = await browser.newContext();
+  const child = await context.newPage();
+  await reader(child);
+  await begin(child, 'Quiet morning');
+  await axe(child, 'the door of a check');
+  await child.getByRole('button', { name: 'Try one first' }).click();
+  await child.getByRole('radio', { name: 'sunn', exact: true }).check();
+  await expect(child.getByText('✗ Not this one. Try another.')).toBeVisible();
+  await expect(child.getByRole('button', { name: 'Start' })).toBeDisabled();
+  await child.getByRole('radio', { name: 'sun', exact: true }).check();
+  await child.getByRole('button', { name: 'Start' }).click();
+  await answerWords(child, 1, 3);
+  await axe(child, 'a word to choose');
+  // A pause: the reader leaves and comes back where they were.
+  await child.getByRole('link', { name: 'Stop for now' }).click();
+  await child.getByRole('link', { name: 'Go on: Quiet morning' }).click();
+  await answerWords(child, 4, 4);
+  await context.setOffline(true);
+  await answerWords(child, 5, 5);
+  await expect(child.getByText('It goes on when the network is back.', { exact: false })).toBeVisible();
+  await context.setOffline(false);
+  await answerWords(child, 6, 15);
+  await practise(child, 'ball');
+  const mazes = child.getByRole('radiogroup', { name: /^Word \d+/ });
+  await expect(mazes.first()).toBeVisible();
+  for (let i = 0; i < 4; i++) await mazes.nth(i).getByRole('radio').first().check({ force: true });
+  await axe(child, 'a maze passage');
+  await child.getByRole('button', { name: 'I am done' }).click();
+  await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
+  await child.getByRole('link', { name: 'To my reading' }).click();
+  await expect(child.getByRole('link', { name: /Quiet morning/ })).toHaveCount(0);
+  await context.close();
+
+  const row = page.getByRole('row', { name: /Mateo Rivas/ });
+  await expect(page.getByText('1 of 2 readers finished')).toBeVisible();
+  await expect(row.getByText(/a minute/)).toBeVisible();
+  await axe(page, 'a level check');
+  await page.getByRole('button', { name: 'Take it back from Jun' }).click();
+  await expect(page.getByRole('row', { name: /Jun Ishida/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('row', { name: /Jun Ishida/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'End it now' }).click();
+  await expect(page.getByRole('row', { name: /Jun Ishida/ }).getByText('missed').first()).toBeVisible();
+  await page.getByRole('button', { name: /^Give 2 readers the parts again|^Give 1 reader the parts again/ }).click();
+  await expect(page.getByText('given again').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Between windows' })).toHaveCount(0);
+});
+
+test('a reader reads a passage of a check with the text beside the questions, and the answers become evidence', async ({ page, browser }) => {
+  await teacher(page);
+  await place(page, 'Readers');
+  await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
+  await page.getByRole('button', { name: 'Level check…' }).click();
+  await expect(page.getByText('1 reader takes it.')).toBeVisible();
+  for (const part of ['Word reading', 'Word meaning', 'Maze']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
+  await page.getByLabel('Title for colleagues').fill('One passage');
+  await page.getByLabel('Title readers see').fill('One text');
+  await page.getByLabel('Passages at most').fill('1');
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByText('0 of 1 readers finished')).toBeVisible();
+  const child = await (await browser.newContext()).newPage();
+  await reader(child);
+  await begin(child, 'One text');
+  await practise(child, 'It was raining.');
+  await expect(child.getByRole('navigation', { name: 'Pages' })).toBeVisible();
+  await axe(child, 'a passage');
+  await child.getByRole('navigation', { name: 'Pages' }).getByRole('button').last().click();
+  await child.getByRole('button', { name: 'To the questions' }).click();
+  await child.getByRole('button', { name: 'Look in the text' }).click();
+  await expect(child.getByRole('region', { name: 'The whole text' })).toBeVisible();
+  await axe(child, 'a question of a passage');
+  const many = Number((await child.getByText(/^Question 1 of \d+$/).textContent()).match(/of (\d+)/)[1]);
+  for (let i = 1; i <= many; i++) {
+    await expect(child.getByText(`Question ${i} of ${many}`)).toBeVisible();
+    await child.getByRole('radio').first().check();
+    await child.getByRole('button', { name: 'This is my answer' }).click();
+  }
+  await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
+  await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
+  await page.getByRole('link', { name: 'Mateo Rivas' }).click();
+  await expect(page.getByRole('rowheader', { name: /^One passage: .* of \d+ right/ })).toBeVisible();
+});
+
+test('the school lead sees windows by grade, beside the one before', async ({ page }) => {
+  await signIn(page, 'ines');
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
+  await expect(page.getByRole('columnheader', { name: /^Against autumn/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /now: from .* before: from/ })).toBeVisible();
+  await axe(page, 'windows');
+  await page.getByRole('combobox', { name: /^Window/ }).selectOption({ index: 1 });
+  await expect(page.getByRole('rowheader', { name: '2', exact: true })).toBeVisible();
+});
+
+test('a check fits a narrow tablet', async ({ browser }) => {
+  const child = await (await browser.newContext({ viewport: { width: 768, height: 1024 } })).newPage();
+  await reader(child, { name: 'Mateo' });
+  await child.getByRole('link', { name: /Winter reading/ }).click();
+  await child.getByRole('button', { name: 'Try one first' }).click();
+  await axe(child, 'a question to try, narrow');
+  expect(await child.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+});

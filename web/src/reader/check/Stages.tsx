@@ -1,0 +1,105 @@
+import { BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
+import { Fragment, useEffect, useState } from 'react';
+import { isHeading, pictureOf, plain, TextPicture } from '../../shared/paragraphs';
+import { t } from '../../shared/words';
+import { LeadLine } from '../LeadLine';
+import { letters } from '../queries';
+import type { Stage, View } from './checkQueries';
+import type { StageWork } from './useStage';
+
+/** peek: whether the text is open beside a question. */
+interface Props { check: View; stage: Stage; work: StageWork; peek: boolean; setPeek: (open: boolean) => void }
+
+/** One thing to choose of a few, large enough for a finger. */
+function Pick({ name, heading, choices, mine, oneAtATime, pick }: { name: string; heading: string; choices: string[]; mine: number | undefined; oneAtATime: boolean; pick: (i: number) => void }) {
+  const [at, setAt] = useState(0);
+  const shown = oneAtATime ? choices.map((c, i) => [c, i] as const).filter(([, i]) => i === at) : choices.map((c, i) => [c, i] as const);
+  return (
+    <div className="picks" role="radiogroup" aria-labelledby={heading}>
+      {shown.map(([c, i]) => <label key={i} className={mine === i ? 'pickone mine' : 'pickone'}><input type="radio" name={name} checked={mine === i} onChange={() => pick(i)} />{c}</label>)}
+      {oneAtATime && <p className="row"><button type="button" className="rbtn" disabled={at === 0} onClick={() => setAt(at - 1)}><CaretLeft size={24} aria-hidden />{t('The one before')}</button><button type="button" className="rbtn" disabled={at === choices.length - 1} onClick={() => setAt(at + 1)}>{t('The next one')}<CaretRight size={24} aria-hidden /></button></p>}
+    </div>
+  );
+}
+
+/** Words, one after the other: the first that is not answered. */
+export function WordsStage({ check, stage, work }: Props) {
+  const first = stage.items.findIndex((_, i) => work.picks[i] === undefined);
+  const [at, setAt] = useState(Math.max(0, first));
+  const [chosen, setChosen] = useState<number>();
+  const { shown } = work;
+  useEffect(() => { setChosen(undefined); shown(); }, [at, stage.id, shown]);
+  const item = stage.items[at]!;
+  const reading = check.now === 'WordReading';
+  const go = () => {
+    if (chosen === undefined) return;
+    work.answer(at, chosen);
+    if (at + 1 < stage.items.length) setAt(at + 1); else work.finish();
+  };
+  return (
+    <form className="page question wordstage" onSubmit={(e) => { e.preventDefault(); go(); }}>
+      <p className="hint">{t('{{n}} of {{of}}', { n: (stage.place - 1) * stage.items.length + at + 1, of: 3 * stage.items.length })}</p>
+      <h2 id="item">{reading ? t('Which one is a real word?') : t('What does “{{word}}” mean?', { word: item.stem })}</h2>
+      <Pick key={at} name="item" heading="item" choices={item.choices} mine={chosen} oneAtATime={check.oneChoice} pick={setChosen} />
+      <p className="row end"><button className="rbtn main" disabled={chosen === undefined || work.waits}>{t('This is my answer')}</button></p>
+    </form>
+  );
+}
+
+/** A text with a choice of three now and then. */
+export function MazeStage({ stage, work }: Props) {
+  const pieces = stage.pages[0] ?? [];
+  const left = stage.items.filter((_, i) => work.picks[i] === undefined).length;
+  return (
+    <div className={`page mazepage ${letters(stage.depth) === 'serif' ? 'serif' : ''}`}>
+      <h2>{stage.title}</h2>
+      <div className="mazetext">{pieces.map((text, i) => <Fragment key={i}>{text.split(/\n\n+/).map((part, k) => <Fragment key={k}>{k > 0 && <span className="gap" />}{part.replace(/\*/g, '')}</Fragment>)}{stage.items[i] && <span className="mazechoice" role="radiogroup" aria-label={t('Word {{n}}', { n: i + 1 })}>{stage.items[i]!.choices.map((c, k) => <label key={k} className={work.picks[i] === k ? 'mine' : undefined}><input type="radio" className="hide" name={`m${i}`} checked={work.picks[i] === k} onChange={() => work.answer(i, k)} />{c}</label>)}</span>}</Fragment>)}</div>
+      <p className="row end"><span className="soft">{left === 0 ? t('All chosen.') : t('{{n}} still to choose', { n: left })}</span><button className="rbtn main" disabled={work.waits} onClick={work.finish}>{t('I am done')}</button></p>
+    </div>
+  );
+}
+
+/** A text, then its questions one at a time with the text beside them. */
+export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
+  const started = Object.keys(work.picks).length > 0;
+  const first = stage.items.findIndex((_, i) => work.picks[i] === undefined);
+  const [page, setPage] = useState(0);
+  const [asks, setAsks] = useState(started);
+  const [at, setAt] = useState(Math.max(0, first));
+  const [chosen, setChosen] = useState<number>();
+  const { shown } = work;
+  useEffect(() => { setChosen(undefined); if (asks) shown(); }, [at, asks, shown]);
+  const serif = letters(stage.depth) === 'serif' ? 'serif' : '';
+  const last = page >= stage.pages.length - 1;
+  if (!asks) return (
+    <>
+      <LeadLine label={t('Pages')} title={t('Page {{n}} of {{of}}', { n: page + 1, of: stage.pages.length })} here={page} go={setPage} knots={stage.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))} />
+      <article className={`page ${serif}`}>{page === 0 && <h2>{stage.title}</h2>}<Paragraphs of={stage.pages[page]!} />
+        <p className="row end">{page > 0 && <button className="rbtn" onClick={() => setPage(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>}<button className="rbtn main" onClick={() => (last ? setAsks(true) : setPage(page + 1))}>{last ? t('To the questions') : t('Next page')}<CaretRight size={24} aria-hidden /></button></p></article>
+    </>
+  );
+  const item = stage.items[at]!;
+  const go = () => {
+    if (chosen === undefined) return;
+    work.answer(at, chosen);
+    if (at + 1 < stage.items.length) setAt(at + 1); else work.finish();
+  };
+  return (
+    <>
+      <LeadLine label={t('Questions')} title={t('Question {{n}} of {{of}}', { n: at + 1, of: stage.items.length })} here={at} go={() => undefined} knots={stage.items.map((_, i) => ({ name: t('Question {{n}}', { n: i + 1 }), done: work.picks[i] !== undefined }))} />
+      <form className={`page question ${serif}`} onSubmit={(e) => { e.preventDefault(); go(); }}>
+        <h2 id="item">{item.stem}</h2>
+        <Pick key={at} name="item" heading="item" choices={item.choices} mine={chosen} oneAtATime={check.oneChoice} pick={setChosen} />
+        <p className="row end"><button className="rbtn main" disabled={chosen === undefined || work.waits}>{t('This is my answer')}</button></p>
+      </form>
+      <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
+        <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}><BookOpen size={24} aria-hidden /><span>{peek ? t('Close the text') : t('Look in the text')}</span></button>
+        <div className={serif} tabIndex={peek ? 0 : -1} aria-hidden={!peek} role="region" aria-label={t('The whole text')}><Paragraphs of={stage.pages.flat()} /></div>
+      </aside>
+    </>
+  );
+}
+
+function Paragraphs({ of }: { of: string[] }) {
+  return <>{of.map((p, i) => { const picture = pictureOf(p); return picture ? <TextPicture key={i} of={picture} /> : isHeading(p) ? <h3 key={i}>{plain(p)}</h3> : <p key={i}>{plain(p)}</p>; })}</>;
+}

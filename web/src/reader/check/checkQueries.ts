@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query';
+import { get, type Api } from '../../shared/api';
+
+export type MyCheck = Api<'MyCheck'>;
+export type View = Api<'MyCheckView'>;
+export type Stage = NonNullable<View['stage']>;
+
+export const useMyChecks = () => useQuery({ queryKey: ['my', 'checks'], queryFn: () => get<MyCheck[]>('/my/checks') });
+export const checkKey = (id: string) => ['my', 'check', id];
+export const useMyCheck = (id: string) => useQuery({ queryKey: checkKey(id), queryFn: () => get<View>(`/my/checks/${id}`), staleTime: 60_000 });
+
+export const partTitles: Record<string, string> = { WordReading: 'Words', WordMeaning: 'What words mean', Maze: 'The missing words', Passages: 'Texts' };
+/** What to do in a part, for its reader. */
+export const partDirections: Record<string, string> = {
+  WordReading: 'You will see three words. Only one is a real word. Tap it.',
+  WordMeaning: 'You will see a word. Tap what it means.',
+  Maze: 'You will read a text. Sometimes there are three words. Tap the one that fits. Go on until the time is up.',
+  Passages: 'You will read a text. Then you answer questions. You can look at the text again.',
+};
+/** One question to try first in each part, which counts for nothing. */
+export const practice: Record<string, { stem: string; choices: string[]; right: number }> = {
+  WordReading: { stem: '', choices: ['sunn', 'sun', 'sownn'], right: 1 },
+  WordMeaning: { stem: 'kitten', choices: ['a young cat', 'a room to cook in', 'a warm glove', 'a small boat'], right: 0 },
+  Maze: { stem: 'The dog ran after the …', choices: ['blue', 'ball', 'sang'], right: 1 },
+  Passages: { stem: 'Ben put on his boots because it rained. Why did Ben put on his boots?', choices: ['It was raining.', 'He was cold.', 'His boots were new.', 'He went to bed.'], right: 0 },
+};

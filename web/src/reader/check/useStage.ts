@@ -1,0 +1,58 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { Problem, sentence } from '../../shared/api';
+import { send, waitingFor } from '../outbox';
+import { checkKey, type Stage, type View } from './checkQueries';
+
+interface Answer { id: string; item: number; pick: number; at: string; milliseconds: number }
+
+/** One stage on the way: answers are kept on the device, sent as they come, and the stage is handed on when it is done. */
+export function useStage(check: View, stage: Stage) {
+  const client = useQueryClient();
+  const began = useRef(performance.now() - stage.seconds * 1000);
+  const asked = useRef(performance.now());
+  const fresh = useRef<Answer[]>([]);
+  const sending = useRef(0);
+  const [picks, setPicks] = useState<Record<number, number>>(() => Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.pick])));
+  const [waits, setWaits] = useState(false);
+  const [error, setError] = useState('');
+  const [over, setOver] = useState(false);
+  const gone = useRef(false);
+
+  const post = useCallback(async (done: boolean) => {
+    const body = { answers: fresh.current, seconds: (performance.now() - began.current) / 1000, done };
+    try {
+      const next = await send<View>({ id: `${stage.id}-${done ? 'done' : sending.current++}`, ticketId: check.id, kind: 'answer', path: `/my/checks/${check.id}/stages/${stage.id}`, body });
+      // An answer that is late does not bring back a stage that is done.
+      if (!done) { if (next && !gone.current) client.setQueryData<View>(checkKey(check.id), (now) => (now?.stage?.id === stage.id ? next : now)); return; }
+      if (next) { setWaits(false); client.setQueryData(checkKey(check.id), next); void client.invalidateQueries({ queryKey: ['my', 'checks'] }); } else setWaits(true);
+    } catch (e) {
+      if (e instanceof Problem && e.code === 'over') setOver(true);
+      setError(sentence(e));
+    }
+  }, [check.id, stage.id, client]);
+
+  const answer = useCallback((item: number, pick: number) => {
+    setPicks((p) => ({ ...p, [item]: pick }));
+    const now = performance.now();
+    fresh.current = [...fresh.current.filter((a) => a.item !== item), { id: crypto.randomUUID(), item, pick, at: new Date().toISOString(), milliseconds: Math.round(now - asked.current) }];
+    asked.current = now;
+    void post(false);
+  }, [post]);
+  const finish = useCallback(() => { if (!gone.current) { gone.current = true; void post(true); } }, [post]);
+  /** A question is in view from now on. */
+  const shown = useCallback(() => { asked.current = performance.now(); }, []);
+  const spent = useCallback(() => (performance.now() - began.current) / 1000, []);
+  // What was sent from the outbox while the page waited has moved the check on.
+  useEffect(() => {
+    if (!waits) return;
+    const timer = setInterval(() => void client.invalidateQueries({ queryKey: checkKey(check.id) }), 3000);
+    return () => clearInterval(timer);
+  }, [waits, client, check.id]);
+  return { picks, answer, finish, shown, spent, waits, error, over };
+}
+
+export type StageWork = ReturnType<typeof useStage>;
+
+/** Answers of a stage that are kept on this device and not yet sent. */
+const keptHere = (checkId: string, stageId: string) => waitingFor(checkId).filter((k) => k.path.endsWith(stageId)).flatMap((k) => (k.body as { answers: Answer[] }).answers);

@@ -1,0 +1,23 @@
+import { useQuery } from '@tanstack/react-query';
+import { get, type Api } from '../../shared/api';
+
+export type Check = Api<'CheckView'>;
+export type Sitting = Api<'SittingView'>;
+export type Part = Api<'PartView'>;
+export type Choices = Api<'CheckChoices'>;
+export type CheckRow = Api<'CheckRow'>;
+
+export const useChecks = (classId: string) => useQuery({ queryKey: ['checks', classId], queryFn: () => get<CheckRow[]>(`/classes/${classId}/checks`) });
+export const useCheck = (checkId: string | undefined) => useQuery({ queryKey: ['check', checkId], enabled: !!checkId, queryFn: () => get<Check>(`/checks/${checkId}`) });
+export const useChoices = () => useQuery({ queryKey: ['checkChoices'], staleTime: 300_000, queryFn: () => get<Choices>('/checks/choices') });
+
+export const partNames: Record<string, string> = { WordReading: 'word reading', WordMeaning: 'word meaning', Maze: 'maze', Passages: 'passages' };
+export const partOrder = ['WordReading', 'WordMeaning', 'Maze', 'Passages'] as const;
+/** What happens in a part, for whoever picks it. */
+export const partAbout: Record<string, string> = {
+  WordReading: 'Which of three letter strings is the word? 15 words, harder and easier as the reader goes.',
+  WordMeaning: 'Which of four meanings is the word’s? 15 words from the library.',
+  Maze: 'A text with a choice of three at every seventh word, against the clock.',
+  Passages: 'Texts the reader has not had, with their questions; each chosen for what it is expected to say.',
+};
+export const seasons = ['autumn', 'winter', 'spring'] as const;
