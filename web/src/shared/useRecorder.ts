@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** Two hours: what is longer is no reading. */
-const longest = 2 * 3600;
+/** Half an hour: what is longer is no reading, and would be refused. */
+const longest = 30 * 60;
 
 export interface Recording { blob: Blob; seconds: number }
 
