@@ -205,6 +205,35 @@ public sealed class QuizTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_question_that_thirty_missed_is_harder_than_was_thought_and_new_words_in_it_begin_anew()
+    {
+        var ana = await harness.Teacher("ana");
+        const int Readers = 31;
+        var room = await harness.Room(ana, Readers);
+        object[] two = [Ask("Single", "What did the keeper light?", [Choice("the lamp", true), Choice("the stairs"), Choice("the ship")]), Ask("Single", "What came to the quay?", [Choice("the ship", true), Choice("the clock"), Choice("the horse")])];
+        var (id, _) = await Written(ana, two);
+        for (var r = 0; r < Readers; r++)
+        {
+            var (reader, ticket, work) = await Given(ana, room, id, reader: r);
+            await Answer(reader, ticket, work["questions"]![0]!, [1]);
+            await Answer(reader, ticket, work["questions"]![1]!, [0]);
+            await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
+        }
+        await harness.Services.GetRequiredService<AnsweredDepths>().Recompute();
+        async Task<List<double?>> Harder() => [.. (await ana.Get($"/api/texts/{id}/use?classId={room.Id}"))["class"]!["questions"]!.AsArray().Select(q => (double?)q!["harder"]).Order()];
+        var shown = await Harder();
+        shown[1]!.Value.ShouldBeGreaterThan(2);
+        shown[0]!.Value.ShouldBeLessThan(0, "what both share is the text's");
+        await harness.Services.GetRequiredService<AnsweredDepths>().Recompute();
+        (await Harder())[1]!.Value.ShouldBe(shown[1]!.Value, 0.01, "the same answers do not count twice");
+        var quiz = (await ana.Get($"/api/texts/{id}/quiz"))["questions"]!;
+        quiz.ToJsonString().ShouldNotContain("shown", Case.Insensitive);
+        quiz[0]!["stem"] = "What did the keeper light that night?";
+        (await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = quiz })).EnsureSuccessStatusCode();
+        (await Harder()).Count(h => h is null).ShouldBe(1);
+    }
+
+    [Fact]
     public async Task An_assignment_says_when_its_text_was_corrected_afterwards_and_only_then()
     {
         var ana = await harness.Teacher("ana");

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Depth;
 
 namespace DeepCurrent.Core.Questions;
@@ -55,6 +56,10 @@ public sealed record Rubric(IReadOnlyList<string> Marks, IReadOnlyList<string> S
 public sealed record Question(Guid Id, int Position, Strand Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs,
     QuestionKind Kind = QuestionKind.Single, bool Evidence = false, double Offset = 0, IReadOnlyDictionary<string, int>? After = null, Rubric? Rubric = null)
 {
+    /// <summary>Fathoms by which readers' answers show it to be harder than was thought; no part of the question as it is written, kept or given out.</summary>
+    [JsonIgnore]
+    public double Shown { get; init; }
+
     /// <summary>Stands between paragraphs: it helps while reading and counts neither for the score nor for the level.</summary>
     public bool Guided => After is { Count: > 0 };
 
@@ -90,9 +95,9 @@ public sealed record Question(Guid Id, int Position, Strand Strand, string Stem,
         _ => 0,
     };
 
-    /// <summary>How hard it is before anybody has answered it, on a text of that depth.</summary>
+    /// <summary>How hard it is on a text of that depth: its strand's default, what its writer thinks, and what answers have shown.</summary>
     /// <param name="sentences">Sentences of the text.</param>
-    public Fathoms Difficulty(Fathoms text, int sentences) => QuestionDifficulty.Default(text, Guess(sentences), Strand, Offset);
+    public Fathoms Difficulty(Fathoms text, int sentences) => QuestionDifficulty.Default(text, Guess(sentences), Strand, Offset + Shown);
 
     /// <summary>Ways to lay <paramref name="k"/> of <paramref name="n"/> things in a row.</summary>
     private static double Ways(int n, int k)

@@ -1,10 +1,11 @@
 using Dapper;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
 
-/// <summary>How deep readers' answers show the texts to be, beside what the formulas say.</summary>
+/// <summary>How deep readers' answers show the texts to be, beside what the formulas say; and how hard the questions.</summary>
 public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
 {
     private const int FewestReaders = 5;
@@ -22,7 +23,11 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             select k.version_id, k.id as ticket_id, k.before_mean as mean, k.before_sd as sd, e.difficulty - k.version_depth as offset_fm, e.guess, e.correct, v.formula_depth, v.formula_error, v.text_id
             from ticket k join version v on v.id = k.version_id join evidence e on e.ticket_id = k.id
             where k.before_mean is not null and k.version_depth is not null and k.state <> 'withdrawn' and e.kind = 'answer' and e.left_out is null and not v.retired
-            order by k.version_id, k.id
+            union all
+            select s.version_id, s.id, n.before_mean, n.before_sd, e.difficulty - s.text_depth, e.guess, e.correct, v.formula_depth, v.formula_error, v.text_id
+            from evidence e join check_answer a on a.id = e.id join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id join version v on v.id = s.version_id
+            where p.part = 'Passages' and e.kind = 'answer' and e.left_out is null and not v.retired
+            order by 1, 2
             limit 5000000
             """, transaction: t, commandTimeout: 300)).ToList();
         var found = rows.GroupBy(r => r.VersionId).Select(g => (First: g.First(), Readings: g.GroupBy(r => r.TicketId).Select(k => new TextReading(k.First().Mean, k.First().Sd, [.. k.Select(a => new TextAnswer(a.OffsetFm, a.Guess, a.Correct))])).ToList()))
@@ -33,12 +38,45 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
               depth = coalesce(stated_depth, @shown), depth_error = case when stated_depth is null then @Sd else depth_error end
             where id = @id
             """, found.Select(v => new { id = v.First.VersionId, shown = v.Estimate.Mean - common * v.Estimate.Weight, v.Estimate.Sd, v.Estimate.Answers, v.Estimate.Readers, v.Estimate.Weight, alone = v.Estimate.AnswersAlone is { } a ? a - common : (double?)null }), t);
-        var moved = found.Select(v => v.First.TextId).Distinct().ToArray();
+        var asked = await Questions(c, t);
+        var moved = found.Select(v => v.First.TextId).Concat(asked).Distinct().ToArray();
         await c.ExecuteAsync("select pg_notify('text', id::text) from unnest(@moved) id", new { moved }, t);
         await t.CommitAsync();
         foreach (var text in moved) texts.Forget(text);
         return found.Count;
     }
+
+    /// <summary>Works out anew how hard every question is that enough readers have answered.</summary>
+    /// <returns>The texts whose questions have moved.</returns>
+    private static async Task<IReadOnlyList<Guid>> Questions(NpgsqlConnection c, NpgsqlTransaction t)
+    {
+        // What a question was thought to be is worked out without what answers have shown before: or it would be counted twice.
+        var answers = (await c.QueryAsync<Answered>($"""
+            with answered as (
+              select w.question_id, k.before_mean as mean, k.before_sd as sd, k.version_depth as depth, e.guess, e.correct
+              from evidence e join answer w on w.id = e.id join ticket k on k.id = w.ticket_id
+              where e.kind = 'answer' and e.left_out is null and k.before_mean is not null and k.version_depth is not null and k.state <> 'withdrawn'
+              union all
+              select (s.items -> a.item ->> 'key')::uuid, n.before_mean, n.before_sd, s.text_depth, e.guess, e.correct
+              from evidence e join check_answer a on a.id = e.id join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
+              where p.part = 'Passages' and e.kind = 'answer' and e.left_out is null
+            )
+            select q.id as question_id, q.text_id, q.strand, q.harder, d.mean, d.sd, d.depth, d.guess, d.correct
+            from answered d join question q on q.id = d.question_id
+            where not q.retired and d.guess < 0.8 and (select count(*) from answered o where o.question_id = d.question_id) >= {QuestionEstimator.FewestAnswers}
+            order by q.text_id, q.id
+            limit 5000000
+            """, transaction: t, commandTimeout: 300)).ToList();
+        var shifts = answers.GroupBy(a => a.TextId).SelectMany(text =>
+        {
+            var questions = text.GroupBy(a => a.QuestionId).Select(q => (Id: q.Key, Found: QuestionEstimator.Estimate([.. q.Select(a => new QuestionAnswer(a.Mean, a.Sd, QuestionDifficulty.Default(new(a.Depth), a.Guess, Enum.Parse<Strand>(a.Strand), a.Harder).Value, a.Guess, a.Correct))])!)).ToList();
+            return questions.Select(q => q.Id).Zip(QuestionEstimator.WithoutCommon([.. questions.Select(q => q.Found)]));
+        }).ToList();
+        await c.ExecuteAsync("update question set shown_harder = @Harder, shown_harder_sd = @Sd, shown_answers = @Answers where id = @id", shifts.Select(s => new { id = s.First, s.Second.Harder, s.Second.Sd, s.Second.Answers }), t);
+        return [.. answers.Select(a => a.TextId).Distinct()];
+    }
+
+    private sealed record Answered(Guid QuestionId, Guid TextId, string Strand, double Harder, double Mean, double Sd, double Depth, double Guess, bool Correct);
 
     private sealed record Row(Guid VersionId, Guid TicketId, double Mean, double Sd, double OffsetFm, double Guess, bool Correct, double FormulaDepth, double FormulaError, Guid TextId);
 }

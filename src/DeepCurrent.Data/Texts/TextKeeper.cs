@@ -99,7 +99,8 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
                 insert into question (id, text_id, position, strand, stem, choices, proofs, kind, evidence, harder, place, rubric)
                 values (@Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb, @kind, @Evidence, @Offset, @place::jsonb, @rubric::jsonb)
                 on conflict (id) do update set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb, proofs = @proofs::jsonb, retired = false,
-                  kind = @kind, evidence = @Evidence, harder = @Offset, place = @place::jsonb, rubric = @rubric::jsonb
+                  kind = @kind, evidence = @Evidence, harder = @Offset, place = @place::jsonb, rubric = @rubric::jsonb,
+                  shown_harder = case when question.stem = @Stem and question.choices = @choices::jsonb and question.strand = @strand then question.shown_harder end
                 where question.text_id = @text
                 """, new
             {

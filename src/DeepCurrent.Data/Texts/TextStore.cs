@@ -149,7 +149,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     private async Task<IReadOnlyList<Question>> ReadQuestions(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence, harder, place::text as place, rubric::text as rubric from question where text_id = @textId and not retired order by position limit 100", new { textId }))
+        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence, harder, place::text as place, rubric::text as rubric, coalesce(shown_harder, 0) as shown from question where text_id = @textId and not retired order by position limit 100", new { textId }))
             .Select(q => q.Question()).ToList();
     }
 
@@ -172,9 +172,9 @@ public sealed class TextStore(NpgsqlDataSource db)
             ShownDepth is { } shown ? new(shown, ShownError ?? 0, ShownAlone, ShownWeight ?? 0, ShownReaders, ShownAnswers) : null);
     }
 
-    private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs, string Kind, bool Evidence, double Harder, string? Place, string? Rubric)
+    private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs, string Kind, bool Evidence, double Harder, string? Place, string? Rubric, double Shown)
     {
         public Question Question() => new(Id, Position, Enum.Parse<Strand>(Strand), Stem, Database.FromJson<List<Choice>>(Choices), Database.FromJson<Dictionary<string, string>>(Proofs),
-            Enum.Parse<QuestionKind>(Kind), Evidence, Harder, Place is null ? null : Database.FromJson<Dictionary<string, int>>(Place), Rubric is null ? null : Database.FromJson<Rubric>(Rubric));
+            Enum.Parse<QuestionKind>(Kind), Evidence, Harder, Place is null ? null : Database.FromJson<Dictionary<string, int>>(Place), Rubric is null ? null : Database.FromJson<Rubric>(Rubric)) { Shown = Shown };
     }
 }

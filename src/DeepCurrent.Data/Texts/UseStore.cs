@@ -5,7 +5,9 @@ namespace DeepCurrent.Data.Texts;
 
 /// <param name="Right">Share right at the first try; null while nobody has answered.</param>
 /// <param name="Wrong">The wrong choice that was taken most at the first try, with how many took it.</param>
-public sealed record QuestionUse(Guid QuestionId, int Answered, double? Right, string? Wrong, int WrongTimes);
+/// <param name="Harder">Fathoms by which answers of all schools show it to be harder than was thought; null while there are too few.</param>
+/// <param name="HarderFrom">How many answers that rests on.</param>
+public sealed record QuestionUse(Guid QuestionId, int Answered, double? Right, string? Wrong, int WrongTimes, double? Harder, int HarderFrom);
 
 /// <param name="Given">Tickets given, taken back ones left out.</param>
 /// <param name="Forecast">Mean forecast of those who handed in, 0 to 1.</param>
@@ -38,16 +40,16 @@ public sealed class UseStore(NpgsqlDataSource db)
                      row_number() over (partition by question_id order by count(*) desc, min(choices -> ((response -> 'picks' ->> 0)::int) ->> 'text')) as place
               from first where not correct and kind = 'Single' group by question_id, 2
             )
-            select f.question_id, count(*)::int as answered, avg(f.correct::int) as right, max(w.text) as wrong, coalesce(max(w.times), 0)::int as wrong_times
-            from first f left join wrong w on w.question_id = f.question_id and w.place = 1
+            select f.question_id, count(*)::int as answered, avg(f.correct::int) as right, max(w.text) as wrong, coalesce(max(w.times), 0)::int as wrong_times, max(q.shown_harder) as harder, max(q.shown_answers) as harder_from
+            from first f join question q on q.id = f.question_id left join wrong w on w.question_id = f.question_id and w.place = 1
             group by f.question_id
             limit 200
             """, new { textId, schoolId, classId });
         var use = await all.ReadSingleAsync<Flat>();
-        return new(use.Given, use.HandedIn, use.Readers, use.Forecast, use.Score, use.Minutes, use.Last, [.. (await all.ReadAsync<QuestionFlat>()).Select(q => new QuestionUse(q.QuestionId, q.Answered, (double?)q.Right, q.Wrong, q.WrongTimes))]);
+        return new(use.Given, use.HandedIn, use.Readers, use.Forecast, use.Score, use.Minutes, use.Last, [.. (await all.ReadAsync<QuestionFlat>()).Select(q => new QuestionUse(q.QuestionId, q.Answered, (double?)q.Right, q.Wrong, q.WrongTimes, q.Harder, q.HarderFrom))]);
     }
 
     private sealed record Flat(int Given, int HandedIn, int Readers, double? Forecast, double? Score, double? Minutes, DateTimeOffset? Last);
 
-    private sealed record QuestionFlat(Guid QuestionId, int Answered, decimal? Right, string? Wrong, int WrongTimes);
+    private sealed record QuestionFlat(Guid QuestionId, int Answered, decimal? Right, string? Wrong, int WrongTimes, double? Harder, int HarderFrom);
 }

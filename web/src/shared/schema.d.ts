@@ -8333,6 +8333,10 @@ export interface components {
             wrong: null | string;
             /** Format: int32 */
             wrongTimes: number;
+            /** Format: double */
+            harder: null | number;
+            /** Format: int32 */
+            harderFrom: number;
         };
         QuestionView: {
             /** Format: uuid */

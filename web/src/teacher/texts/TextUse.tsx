@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { get, type Api } from '../../shared/api';
-import { dayOf, percent } from '../../shared/format';
+import { dayOf, percent, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { Tags, type Question } from './quiz/QuestionKey';
@@ -17,9 +17,9 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
           <thead><tr><th /><th className="num">{t('Given')}</th><th className="num">{t('Handed in')}</th><th className="num">{t('Forecast')}</th><th className="num">{t('First try')}</th><th className="num">{t('Time open, half take less')}</th><th>{t('Last')}</th></tr></thead>
           <tbody><Row name={t('This class')} use={mine} />{school ? <Row name={t('School')} use={school} /> : <tr><th scope="row">{t('School')}</th><td colSpan={6} className="soft">{t('shown once five readers have read it')}</td></tr>}</tbody></table>
         <table><caption className="hide">{t('Question by question')}</caption>
-          <thead><tr><th>{t('Question')}</th><th className="num">{t('Right at once, class')}</th><th className="num">{t('School')}</th><th>{t('Taken most instead')}</th></tr></thead>
+          <thead><tr><th>{t('Question')}</th><th className="num">{t('Right at once, class')}</th><th className="num">{t('School')}</th><th>{t('Taken most instead')}</th><th className="num">{t('Harder than thought')}</th></tr></thead>
           <tbody>{questions.filter((q) => !q.after).map((q) => { const here = of(mine, q), there = school ? of(school, q) : undefined, wrong = there?.wrong ? there : here; return (
-            <tr key={q.id}><th scope="row"><Tags q={q} /> {q.stem}</th><td className="num"><Share use={here} /></td><td className="num"><Share use={there} /></td><td>{wrong?.wrong ? `“${wrong.wrong}” (${wrong.wrongTimes})` : '–'}</td></tr>); })}</tbody></table>
+            <tr key={q.id}><th scope="row"><Tags q={q} /> {q.stem}</th><td className="num"><Share use={here} /></td><td className="num"><Share use={there} /></td><td>{wrong?.wrong ? `“${wrong.wrong}” (${wrong.wrongTimes})` : '–'}</td><td className="num">{here?.harder == null ? '–' : <span title={t('from {{n}} answers', { n: here.harderFrom })}>{signed(here.harder)} fm</span>}</td></tr>); })}</tbody></table>
       </div>)}</Show>
   );
 }
