@@ -134,6 +134,25 @@ test('the school lead sees windows by grade, beside the one before', async ({ pa
   await expect(page.getByRole('rowheader', { name: '2', exact: true })).toBeVisible();
 });
 
+test('the school lead gives a check to whole grades and watches it, without a class of their own', async ({ page }) => {
+  await signIn(page, 'ines');
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
+  await page.getByRole('link', { name: 'New level check' }).click();
+  await page.getByLabel('Title for colleagues').fill('Grade 6, in between');
+  await page.getByRole('group', { name: 'Whole grades of the school' }).getByRole('checkbox', { name: '6', exact: true }).check();
+  await page.getByRole('radio', { name: 'Starts from the same band for all' }).check();
+  await page.getByRole('combobox', { name: 'From, grade' }).selectOption('5');
+  await axe(page, 'a new level check for the school');
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByRole('heading', { name: 'Grade 6, in between' })).toBeVisible();
+  await expect(page.getByText('0 of 6 readers finished')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
+  await page.getByRole('navigation', { name: 'Views of the windows' }).getByRole('link', { name: 'Level checks' }).click();
+  await expect(page.getByRole('link', { name: 'Winter window' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Grade 6, in between' })).toHaveCount(0);
+});
+
 test('a check fits a narrow tablet', async ({ browser }) => {
   const child = await (await browser.newContext({ viewport: { width: 768, height: 1024 } })).newPage();
   await reader(child, { name: 'Mateo' });

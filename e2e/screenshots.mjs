@@ -2,8 +2,6 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
-import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
 import { paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 import { zip } from './zip.mjs';
 
@@ -31,10 +29,6 @@ await shot(desk, 'profile');
 await place(desk, 'Texts');
 await desk.getByRole('link', { name: 'Salt Letters' }).waitFor();
 await shot(desk, 'texts');
-await desk.getByRole('button', { name: /^Assign to/ }).click();
-await desk.getByText('What will happen').waitFor();
-await shot(desk, 'assign');
-await desk.keyboard.press('Escape');
 await desk.getByRole('link', { name: 'The Mill That Waits' }).click();
 await desk.getByRole('heading', { name: /^Depth/ }).waitFor();
 await desk.getByText('Why does Mrs. Dunmore wait before she turns the handle?').click();
@@ -80,14 +74,26 @@ await paste(desk, 'Solveig\tEide\t4\t31\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tR
 await desk.getByText('2 kept back to be put right').waitFor();
 await shot(desk, 'many');
 await desk.getByRole('button', { name: 'Clear' }).click();
-const classId = /class\/([^/]+)/.exec(desk.url())[1];
-const cards = await (await desk.request.get(`/api/classes/${classId}/print/cards.pdf`)).body();
-writeFileSync(`${out}cards.png`, execFileSync('pdftoppm', ['-r', '70', '-f', '1', '-l', '1', '-png'], { input: cards, maxBuffer: 1 << 26 }));
+
+await place(desk, 'Assignments');
+await desk.getByRole('link', { name: 'Level checks' }).click();
+await desk.getByRole('link', { name: 'Winter window' }).click();
+await desk.getByText(/readers finished/).waitFor();
+await shot(desk, 'check');
+await place(desk, 'Readers');
+await desk.getByRole('button', { name: /^Leila/ }).first().click();
+await desk.getByRole('link', { name: 'Open profile' }).click();
+await desk.getByRole('table').last().waitFor();
+await desk.getByRole('region', { name: 'Reading aloud' }).last().getByRole('rowheader').getByRole('link').first().click();
+await desk.getByRole('heading', { name: 'Running record' }).waitFor();
+await shot(desk, 'record');
 
 const lead = await open();
 await signIn(lead, 'ines');
 await lead.getByRole('heading', { name: 'Readers of the school' }).waitFor();
-await shot(lead, 'school');
+await place(lead, 'Windows');
+await lead.getByRole('combobox', { name: /^Window/ }).selectOption({ index: 1 });
+await shot(lead, 'windows');
 await place(lead, 'Roster files');
 await lead.getByLabel('Choose a OneRoster zip').setInputFiles({ name: 'ellery-sound.zip', mimeType: 'application/zip', buffer: zip({
   'classes.csv': 'sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n',

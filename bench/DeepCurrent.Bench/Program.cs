@@ -54,9 +54,12 @@ foreach (var (what, wrong, wanted) in new[] { ("question difficulties right", 0.
 ReaderYears.Recomputed(500, 200);
 Row("100,000 readers with 200 pieces of evidence each reckoned again, from the pace of 3,000", $"{100_000 / ReaderYears.Recomputed(3000, 200) / 60:0.0} minutes on two cores", "under 5 minutes");
 
-var checks = Checks.Run(7);
+var checks = Checks.Run(7, Checks.Even());
 Row("Simulated level checks of at most 4 passages of 10 questions: levels sure to 3.5 fm", $"{checks.Reached:P0} of readers", "90 % of readers");
 Row("Questions nine readers of ten need for that, passages chosen and a fixed form for the grade", $"{checks.Chosen} and {checks.Fixed}, {checks.Chosen / (double)checks.Fixed:P0}", "at most 60 %");
+
+var shipped = ShippedPassages.In(content);
+Row("The same with the texts and questions that ship, passages alone and after 15 word meanings", $"{Checks.Run(7, shipped).Reached:P0} and {Checks.Run(7, shipped, 15).Reached:P0} of readers", "90 % of readers");
 
 var story = SpokenForms.Of(prose);
 var (long1, short1) = (prose[..story[1000].Start], prose[..story[400].Start]);

@@ -8,16 +8,16 @@ import { t } from '../../shared/words';
 import { useRefresh, useSaid, type ClassData } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Field } from '../frame/Window';
-import { useTray } from '../tray/useTray';
+import { useOptionalTray } from '../tray/useTray';
 import { seasons, useCheck, useChoices, type Check, type Choices } from './checkQueries';
 import { PartPicker } from './PartPicker';
 import { aboutDepth, emptyPlan, noAims, totalMinutes, type Form, type Plan } from './plan';
 import { countOf, WhoTakesIt } from './WhoTakesIt';
 import './checks.css';
 
-/** A level check before it is given, or its titles and days afterwards. */
+/** A level check before it is given, or its titles and days afterwards; within a class, or by a lead for the whole school. */
 export default function CheckEditor() {
-  const { data } = useOutletContext<Place>();
+  const data = useOutletContext<Place | undefined>()?.data;
   const { checkId } = useParams();
   const choices = useChoices();
   const check = useCheck(checkId);
@@ -25,14 +25,17 @@ export default function CheckEditor() {
   return <Show query={{ data: ready, error: choices.error ?? check.error, refetch: () => { void choices.refetch(); void check.refetch(); } }}>{(r) => <Editor key={r.check?.revision ?? 0} data={data} choices={r.choices} check={r.check} />}</Show>;
 }
 
+/** Where checks are listed: in a class, or in the school's windows. */
+const checksOf = (data: ClassData | undefined) => (data ? `/class/${data.id}/assignments/checks` : '/school/windows/checks');
+
 const formOf = (k: Check): Form => ({ revision: k.revision, staffTitle: k.staffTitle, readerTitle: k.readerTitle, directions: k.directions, season: k.season, plan: k.plan, for: k.for, opensOn: k.opensOn, closesOn: k.closesOn, colleagues: k.colleagues.map((c) => c.id) });
 
-function Editor({ data, choices, check }: { data: ClassData; choices: Choices; check: Check | undefined }) {
-  const tray = useTray();
+function Editor({ data, choices, check }: { data: ClassData | undefined; choices: Choices; check: Check | undefined }) {
   const [search] = useSearchParams();
-  const picked = search.get('readers') === 'picked' ? tray.readers : [];
+  const tray = useOptionalTray();
+  const picked = search.get('readers') === 'picked' ? (tray?.readers ?? []) : [];
   const [id] = useState(() => check?.id ?? crypto.randomUUID());
-  const [form, setForm] = useState<Form>(() => (check ? formOf(check) : { revision: 0, staffTitle: '', readerTitle: t('Reading check'), directions: '', season: null, plan: emptyPlan(choices), for: picked.length > 0 ? { ...noAims, readerIds: picked } : { ...noAims, classIds: [data.id] }, opensOn: null, closesOn: null, colleagues: [] }));
+  const [form, setForm] = useState<Form>(() => (check ? formOf(check) : { revision: 0, staffTitle: '', readerTitle: t('Reading check'), directions: '', season: null, plan: emptyPlan(choices), for: picked.length > 0 ? { ...noAims, readerIds: picked } : { ...noAims, classIds: data ? [data.id] : [] }, opensOn: null, closesOn: null, colleagues: [] }));
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
   const classes = useSession().data?.classes ?? [];
@@ -42,7 +45,7 @@ function Editor({ data, choices, check }: { data: ClassData; choices: Choices; c
   const put_ = (to: Partial<Form>) => setForm((f) => ({ ...f, ...to }));
   const locked = check?.begun ?? false;
   const readers = countOf(data, form.for, classes);
-  const depth = aboutDepth(form.plan, data.readers.map((r) => r.depth));
+  const depth = aboutDepth(form.plan, (data?.readers ?? []).map((r) => r.depth));
   const save = async (draft: boolean) => {
     setBusy(true);
     setError(undefined);
@@ -50,7 +53,7 @@ function Editor({ data, choices, check }: { data: ClassData; choices: Choices; c
       const done = await put<Api<'CheckChanged'>>(`/checks/${id}`, { ...form, draft });
       said(done.sentence, done.changeId);
       await refresh();
-      await navigate(draft ? `/class/${data.id}/assignments/checks` : `/class/${data.id}/assignments/checks/${id}`);
+      await navigate(draft ? checksOf(data) : `${checksOf(data)}/${id}`);
     } catch (e) { setError(e); } finally { setBusy(false); }
   };
   const given = check && !check.draft;

@@ -21,7 +21,7 @@ export default function CheckPage() {
 }
 
 function Watched({ k }: { k: Check }) {
-  const { data } = useOutletContext<Place>();
+  const data = useOutletContext<Place | undefined>()?.data;
   const navigate = useNavigate();
   const refresh = useRefresh();
   const said = useSaid();
@@ -49,7 +49,7 @@ function Watched({ k }: { k: Check }) {
         <thead><tr><th>{t('Reader')}</th>{many && <th>{t('Class')}</th>}{parts.map((p) => <th key={p} className="part">{t(partNames[p]!)}</th>)}<th className="num">{t('Before')}</th><th className="num">{t('Level now')}</th><th className="num">{t('Moved')}</th><th>{t('Last seen')}</th><th className="num"><span className="hide">{t('What to do')}</span></th></tr></thead>
         <tbody>{k.sittings.map((s) => (
           <tr key={s.id}>
-            <th scope="row"><Link to={`/class/${data.id}/readers/${s.readerId}`}>{s.givenName} {s.familyName}</Link></th>{many && <td>{s.class}</td>}
+            <th scope="row">{data ? <Link to={`/class/${data.id}/readers/${s.readerId}`}>{s.givenName} {s.familyName}</Link> : `${s.givenName} ${s.familyName}`}</th>{many && <td>{s.class}</td>}
             {parts.map((p) => <td key={p}><PartCell p={s.parts.find((x) => x.part === p)} /></td>)}
             <td className="num">{fm(s.before)}</td><td className="num">{s.after == null ? '–' : `${fm(s.after)} ± ${s.sd!.toFixed(1)}`}</td><td className="num">{s.after == null ? '–' : signed(s.after - s.before)}</td>
             <td>{begun(s) ? timeOrDay(s.changedAt) : ''}</td>

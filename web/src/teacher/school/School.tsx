@@ -14,6 +14,9 @@ const Staff = lazy(() => import('./Staff'));
 const Imports = lazy(() => import('./Imports'));
 const ImportPage = lazy(() => import('./ImportPage'));
 const Windows = lazy(() => import('./Windows'));
+const SchoolChecks = lazy(() => import('./Windows').then((m) => ({ default: m.SchoolChecks })));
+const CheckEditor = lazy(() => import('../checks/CheckEditor'));
+const CheckPage = lazy(() => import('../checks/CheckPage'));
 const Years = lazy(() => import('./Years'));
 const Chart = lazy(() => import('./Chart'));
 const Choices = lazy(() => import('./Choices'));
@@ -45,6 +48,10 @@ export default function School({ session }: { session: Session }) {
           <Route path="imports" element={<Imports />} />
           <Route path="imports/:importId" element={<ImportPage />} />
           <Route path="windows" element={<Windows />} />
+          <Route path="windows/checks" element={<SchoolChecks />} />
+          <Route path="windows/checks/new" element={<CheckEditor />} />
+          <Route path="windows/checks/:checkId" element={<CheckPage />} />
+          <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
           <Route path="years" element={<Years />} />
           <Route path="chart" element={<Chart />} />
           <Route path="choices" element={<Choices />} />

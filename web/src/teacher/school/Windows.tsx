@@ -1,9 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link, NavLink } from 'react-router';
 import { get, type Api } from '../../shared/api';
 import { fm, signed } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
+import type { CheckRow } from '../checks/checkQueries';
+import { CheckTable } from '../checks/Checks';
 import '../checks/checks.css';
 
 type Window = Api<'WindowView'>;
@@ -18,8 +21,23 @@ export default function Windows() {
   const [at, setAt] = useState(0);
   return (
     <section className="listpage" aria-labelledby="title">
-      <div className="head"><h1 id="title">{t('Benchmark windows')}</h1>{all.data && all.data.length > 1 && <label>{t('Window')} <select value={at} onChange={(e) => setAt(Number(e.target.value))}>{all.data.map((w, i) => <option key={i} value={i}>{t(w.season)} {w.year}</option>)}</select></label>}</div>
+      <div className="head"><h1 id="title">{t('Benchmark windows')}</h1><WindowTabs />{all.data && all.data.length > 1 && <label>{t('Window')} <select value={at} onChange={(e) => setAt(Number(e.target.value))}>{all.data.map((w, i) => <option key={i} value={i}>{t(w.season)} {w.year}</option>)}</select></label>}<span className="grow" /><Link className="btn main" to="/school/windows/checks/new">{t('New level check')}</Link></div>
       <Show query={all}>{(windows) => { const w = windows[at]; return !w ? <Empty title={t('No window yet')}><p>{t('A level check that is given as an autumn, winter or spring window is summed up here, grade by grade.')}</p></Empty> : <Grades w={w} />; }}</Show>
+    </section>
+  );
+}
+
+function WindowTabs() {
+  return <nav className="switch tabs" aria-label={t('Views of the windows')}>{([['', 'By grade'], ['/checks', 'Level checks']] as const).map(([path, name]) => <NavLink key={path} to={`/school/windows${path}`} end>{t(name)}</NavLink>)}</nav>;
+}
+
+/** Every level check of the school. */
+export function SchoolChecks() {
+  const all = useQuery({ queryKey: ['checks', 'school'], queryFn: () => get<CheckRow[]>('/school/checks') });
+  return (
+    <section className="listpage" aria-labelledby="title">
+      <div className="head"><h1 id="title">{t('Benchmark windows')}</h1><WindowTabs /><span className="grow" /><Link className="btn main" to="/school/windows/checks/new">{t('New level check')}</Link></div>
+      <Show query={all}>{(rows) => rows.length === 0 ? <Empty title={t('No level check yet')}><p>{t('Give one to whole grades, and see here how far it is.')}</p></Empty> : <CheckTable rows={rows} base="/school/windows/checks/" />}</Show>
     </section>
   );
 }

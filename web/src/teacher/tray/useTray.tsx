@@ -36,3 +36,6 @@ export function useTray() {
   if (!tray) throw new Error('There is no tray here.');
   return tray;
 }
+
+/** The tray, or null in a place that belongs to no class. */
+export const useOptionalTray = () => useContext(TrayContext);
