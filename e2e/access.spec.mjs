@@ -96,7 +96,7 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
 
     test('school', async ({ page }) => {
       await signIn(page, 'ines');
-      for (const name of ['Readers', 'Classes', 'Staff', 'Roster files', 'Years', 'Level chart', 'Choices', 'Log']) {
+      for (const name of ['Readers', 'Classes', 'Staff', 'Roster files', 'Windows', 'Years', 'Level chart', 'Choices', 'Log']) {
         await place(page, name);
         await expect(page.getByRole('status').filter({ hasText: 'Loading' })).toHaveCount(0);
         await axe(page, `school: ${name}`);

@@ -86,6 +86,9 @@ public sealed class LevelCheckTests(Harness harness)
         var pieces = (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}/evidence"))["pieces"]!.AsArray().Where(p => (string)p!["what"]! == "level check").ToList();
         pieces.Count.ShouldBe(3, "words, meanings and passages speak of the level; a maze passage does not");
         pieces.ShouldContain(p => ((string)p!["note"]!).Contains("15 of 15"));
+        var marks = (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}"))["marks"]!.AsArray().Where(m => (string)m!["what"]! == "level check").ToList();
+        marks.Count.ShouldBe(3, "each part that speaks of the level is a mark on the trail");
+        marks.ShouldAllBe(m => (double)m!["place"]! > before - 5);
     }
 
     [Fact]
@@ -134,6 +137,7 @@ public sealed class LevelCheckTests(Harness harness)
         var before = await Depth(g);
         await Finish(g, right: false, ms: 50);
         (await Depth(g)).ShouldBe(before, 0.02);
+        (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}"))["marks"]!.AsArray().Count(m => (string)m!["what"]! == "left out").ShouldBe(2);
         var row = await Row(g);
         ((string)row["parts"]![0]!["flag"]!, (int)row["again"]!).ShouldBe(("Rushed", 2));
         var again = await g.Ana.Json(await g.Ana.Post($"{g.Path}/again", new { }));
@@ -258,10 +262,12 @@ public sealed class LevelCheckTests(Harness harness)
     [Fact]
     public async Task The_plan_stays_once_somebody_has_begun_and_readers_can_be_added_and_taken_off()
     {
-        var g = await Give(Words, readers: 2);
-        await Begin(g);
-        (await g.Ana.Problem(await g.Ana.Put(g.Path, Check([g.Room.Id], Maze, revision: 1)), 409)).ToJsonString().ShouldContain("begun");
+        var g = await Give(Maze, readers: 2);
         await g.Ana.Json(await g.Ana.Put(g.Path, Check([g.Room.Id], Words, revision: 1)));
+        (await Row(g))["parts"]!.AsArray().Select(p => (string)p!["part"]!).ShouldBe(["WordReading"], "nobody had begun");
+        await Begin(g);
+        (await g.Ana.Problem(await g.Ana.Put(g.Path, Check([g.Room.Id], Maze, revision: 2)), 409)).ToJsonString().ShouldContain("begun");
+        await g.Ana.Json(await g.Ana.Put(g.Path, Check([g.Room.Id], Words, revision: 2)));
         var taken = await g.Ana.Json(await g.Ana.Post($"{g.Path}/withdraw", new { readerIds = new[] { g.Room.Readers[0].Id } }));
         (await g.Reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
         (await g.Reader.Send(HttpMethod.Get, $"/api/my/checks/{g.Sitting}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);

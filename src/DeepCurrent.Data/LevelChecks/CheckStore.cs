@@ -57,8 +57,11 @@ public sealed class CheckStore(NpgsqlDataSource db)
     public async Task<LevelCheck?> Find(Guid checkId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QuerySingleOrDefaultAsync<Flat>($"select {Columns} where k.id = @checkId and k.school_id = @schoolId", new { checkId, schoolId }))?.Open();
+        return await Find(c, null, checkId, schoolId);
     }
+
+    internal static async Task<LevelCheck?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId, Guid schoolId) =>
+        (await c.QuerySingleOrDefaultAsync<Flat>($"select {Columns} where k.id = @checkId and k.school_id = @schoolId", new { checkId, schoolId }, t))?.Open();
 
     public async Task<IReadOnlyList<CheckAim>> Aims(Guid checkId)
     {
@@ -150,7 +153,9 @@ public sealed class CheckStore(NpgsqlDataSource db)
             select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
             on conflict (check_id, reader_id) do update set withdrawn_at = null, changed_at = @now where sitting.withdrawn_at is not null
             """, new { checkId, now, readers = readers.Select(r => r.ReaderId).ToArray(), classes = readers.Select(r => r.ClassId).ToArray(), means = readers.Select(r => r.Mean).ToArray(), sds = readers.Select(r => r.Sd).ToArray() }, t);
+        // Until somebody begins, the plan may change, and what is no longer in it goes.
         await c.ExecuteAsync("""
+            delete from sitting_part p using sitting s where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
             insert into sitting_part (id, sitting_id, part, round, position, state)
             select gen_random_uuid(), s.id, p.part, 1, p.position, 'Waiting' from sitting s cross join unnest(@parts, @positions) p (part, position)
             where s.check_id = @checkId and s.withdrawn_at is null

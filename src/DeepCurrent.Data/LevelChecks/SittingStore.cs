@@ -36,7 +36,7 @@ public sealed record Moment(DateTimeOffset Now, DateOnly Today, DateTimeOffset D
 public sealed record Sitting(Guid Id, Guid ReaderId, LevelCheck Check, Supports Supports, IReadOnlyList<PartRow> Parts, PartRow? Now, Stage? Stage, double Spent, double Limit, bool Tomorrow);
 
 /// <summary>A level check on the reader's side: parts begun, answers kept, stages chosen, parts finished.</summary>
-public sealed class SittingStore(NpgsqlDataSource db, CheckStore checks, TextStore texts)
+public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 {
     private readonly PassagePool pool = new(texts);
     private static readonly TimeSpan Lag = TimeSpan.FromSeconds(10);
@@ -258,13 +258,13 @@ public sealed class SittingStore(NpgsqlDataSource db, CheckStore checks, TextSto
         }
     }
 
-    private async Task<Sitting?> Load(NpgsqlConnection c, NpgsqlTransaction t, Guid sittingId, Guid readerId, Guid schoolId, Moment? at, bool lockRow)
+    private static async Task<Sitting?> Load(NpgsqlConnection c, NpgsqlTransaction t, Guid sittingId, Guid readerId, Guid schoolId, Moment? at, bool lockRow)
     {
         var head = await c.QuerySingleOrDefaultAsync<(Guid CheckId, string Supports)>($"""
             select s.check_id, r.supports::text from sitting s join reader r on r.id = s.reader_id
             where s.id = @sittingId and s.reader_id = @readerId and s.withdrawn_at is null {(lockRow ? "for update of s" : "")}
             """, new { sittingId, readerId }, t);
-        if (head.CheckId == Guid.Empty || await checks.Find(head.CheckId, schoolId) is not { Draft: false, Gone: false } check || check.OpensOn > at?.Today) return null;
+        if (head.CheckId == Guid.Empty || await CheckStore.Find(c, t, head.CheckId, schoolId) is not { Draft: false, Gone: false } check || check.OpensOn > at?.Today) return null;
         var supports = Database.FromJson<Supports>(head.Supports);
         var parts = (await c.QueryAsync<PartFlat>("""
             select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed, seconds, score, started_at, finished_at

@@ -206,7 +206,7 @@ public static class Application
         // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is made again.
         await using var db = Database.Open(new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString);
         var texts = new TextStore(db);
-        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db, texts), new(db), new(db), new(db), new(db), new(db), new(db), new(db, new(db), texts));
+        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db, texts), new(db), new(db), new(db), new(db), new(db), new(db), new(db, texts));
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
         await services.GetRequiredService<AnsweredDepths>().Recompute();

@@ -57,22 +57,20 @@ public static class MyCheckEndpoints
 
     private static async Task<MyCheckView> Begin(Guid sittingId, Desk desk, SittingStore sittings, CheckDesk at)
     {
-        await Mine(sittingId, desk, sittings);
-        return Shown(await sittings.Begin(sittingId, desk.Self(), desk.Who.SchoolId, await at.Yardstick(), await desk.Moment()));
+        var readerId = desk.Self();
+        return await sittings.Begin(sittingId, readerId, desk.Who.SchoolId, await at.Yardstick(), await desk.Moment()) is { } s ? MyCheckView.Of(s) : throw await Shut(sittingId, desk, sittings);
     }
 
     private static async Task<MyCheckView> Keep(Guid sittingId, Guid stageId, StageRequest r, Desk desk, SittingStore sittings, CheckDesk at)
     {
-        await Mine(sittingId, desk, sittings);
+        var readerId = desk.Self();
         if (!(r.Seconds is >= 0 and <= LongestStage)) throw Refused.Field("seconds", "This is no time spent on a page.");
         if (r.Answers?.Count > MostAnswers) throw Refused.Field("answers", "These are too many answers.");
-        return Shown(await sittings.Keep(sittingId, desk.Self(), desk.Who.SchoolId, stageId, [.. (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Pick, a.At, a.Milliseconds))], r.Seconds, r.Done, await at.Yardstick(), await desk.Moment()));
+        var answers = (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Pick, a.At, a.Milliseconds)).ToList();
+        return await sittings.Keep(sittingId, readerId, desk.Who.SchoolId, stageId, answers, r.Seconds, r.Done, await at.Yardstick(), await desk.Moment()) is { } s ? MyCheckView.Of(s) : throw await Shut(sittingId, desk, sittings);
     }
 
-    private static async Task Mine(Guid sittingId, Desk desk, SittingStore sittings)
-    {
-        if (await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) is null) throw Refused.NotFound();
-    }
-
-    private static MyCheckView Shown(Sitting? sitting) => MyCheckView.Of(sitting ?? throw Refused.Conflict("over", "This has ended. What you did before is kept."));
+    /// <summary>Why nothing can be done: it is not theirs, or it has ended.</summary>
+    private static async Task<Refused> Shut(Guid sittingId, Desk desk, SittingStore sittings) =>
+        await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) is null ? Refused.NotFound() : Refused.Conflict("over", "This has ended. What you did before is kept.");
 }

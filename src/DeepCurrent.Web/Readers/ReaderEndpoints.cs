@@ -28,7 +28,7 @@ public sealed record SignInView(string GivenName, string UserName, string Secret
 
 public sealed record StrandView(string Strand, int Right, int Asked, double Mean, double Low, double High);
 
-/// <param name="What">quiz, level or running record.</param>
+/// <param name="What">quiz, level check, level, running record, or left out.</param>
 /// <param name="Moved">What it did to the depth, fm; null where that is not known.</param>
 public sealed record MarkView(DateTimeOffset At, string What, double Place, string Note, Guid? TicketId, double? Moved);
 
@@ -100,15 +100,26 @@ public static class ReaderEndpoints
             await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence), readings, await goals.OfReader(r, school));
     }
 
-    /// <summary>Evidence as marks on the trail: quizzes as one mark each, levels and running records by themselves.</summary>
+    /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running records by themselves.</summary>
     private static List<MarkView> Marks(IReadOnlyList<EvidenceRow> evidence, IReadOnlyList<ReadingView> readings)
     {
         var quizzes = readings.Where(r => r is { HandedInAt: not null, Score: not null })
             .Select(r => new MarkView(r.HandedInAt!.Value, "quiz", Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)), $"{r.Title}, {r.Score:P0}", r.TicketId, r.AfterMean - r.BeforeMean));
-        var others = evidence.Where(e => e.Kind != "answer").Select(e => e.Kind == "level"
-            ? new MarkView(e.At, "level", e.Value!.Value, e.Note, null, null)
-            : new MarkView(e.At, "running record", e.TextDepth!.Value + ReaderEstimator.RecordShift(1 - e.Errors!.Value / (double)e.Words!.Value), e.Note, null, null));
-        return [.. quizzes.Concat(others).OrderBy(m => m.At)];
+        var others = evidence.Where(e => e.Kind != "answer" && e.PartId is null).Select(e => e.Kind == "level"
+            ? new MarkView(e.At, LeftOut([e], "level"), e.Value!.Value, e.Note, null, null)
+            : new MarkView(e.At, LeftOut([e], "running record"), e.TextDepth!.Value + ReaderEstimator.RecordShift(1 - e.Errors!.Value / (double)e.Words!.Value), e.Note, null, null));
+        var checks = evidence.Where(e => e.PartId is not null).GroupBy(e => e.PartId).Select(g => g.ToList()).Select(g => new MarkView(g[^1].At, LeftOut(g, "level check"), g[0].Value ?? Placed(g), g[0].Note.Split(": ")[0], null, null));
+        return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
+    }
+
+    private static string LeftOut(IReadOnlyList<EvidenceRow> rows, string what) => rows.All(e => e.LeftOut is not null) ? "left out" : what;
+
+    /// <summary>Where answers by themselves would put a reader: their difficulty, moved by the share that was right beyond guessing.</summary>
+    private static double Placed(IReadOnlyList<EvidenceRow> answers)
+    {
+        var guess = answers.Average(e => e.Guess!.Value);
+        var known = (answers.Count(e => e.Correct == true) / (double)answers.Count - guess) / (1 - guess);
+        return answers.Average(e => e.Difficulty!.Value) + Fathoms.PerLogit * Logit(known);
     }
 
     // Where a score of all or nothing would put a reader is not a place on the scale; a little is taken off both ends.

@@ -23,8 +23,9 @@ export function DepthScale({ r }: { r: ReaderData }) {
   );
 }
 
-const glyphs: Record<string, string> = { quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z', 'running record': 'M-3.500-3.500h7v7h-7z', level: 'M0-4.500L4 3.500h-8z' };
-const glyphNames: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement' };
+const glyphs: Record<string, string> = { quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z', 'running record': 'M-3.500-3.500h7v7h-7z', level: 'M0-4.500L4 3.500h-8z', 'level check': 'M0-5L5 0L0 5L-5 0z', 'left out': 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500' };
+const glyphNames: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement', 'level check': 'level check', 'left out': 'left out' };
+const inkOf = (what: string) => (what === 'left out' ? { fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 } : { fill: 'var(--ink)' });
 
 /** Where the table of evidence tells of a mark. */
 export const pieceId = (m: { ticketId?: string | null; at: string }) => `piece-${m.ticketId ?? Date.parse(m.at)}`;
@@ -51,14 +52,14 @@ export function Trail({ r, width = 408, height = 130, links = false }: { r: Read
         <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--ink)" strokeWidth="1.8" />
         {r.marks.map((m, i) => {
           const said = `${shortDay(m.at)}: ${m.note || t(glyphNames[m.what] ?? m.what)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`;
-          const mark = <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} fill="var(--ink)"><title>{said}</title></path>;
+          const mark = <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} {...inkOf(m.what)}><title>{said}</title></path>;
           return links ? <a key={i} href={`#${pieceId(m)}`} aria-label={said} className="evidencemark"><circle cx={x(time(m.at))} cy={y(m.place)} r="12" fill="transparent" />{mark}</a> : mark;
         })}
         <circle cx={x(time(r.trail.at(-1)!.day))} cy={y(r.trail.at(-1)!.mean)} r="4.500" fill="var(--overlay)" />
         <path d={`M30 ${height - 20}H${width - 6}`} stroke="var(--ink)" />
         {months.map((ms) => <g key={ms}><path d={`M${x(ms)} ${height - 20}v4`} stroke="var(--ink)" /><text x={x(ms) + 3} y={height - 5}>{new Date(ms).toLocaleDateString('en-GB', { month: 'short' })}</text></g>)}
       </svg>
-      <ul className="key">{used.map((w) => <li key={w}><svg width="10" height="10" viewBox="-5 -5 10 10" aria-hidden><path d={glyphs[w]} fill="var(--ink)" /></svg>{t(glyphNames[w] ?? w)}</li>)}<li className="soft">{t('down is deeper')}</li></ul>
+      <ul className="key">{used.map((w) => <li key={w}><svg width="10" height="10" viewBox="-5 -5 10 10" aria-hidden><path d={glyphs[w]} {...inkOf(w)} /></svg>{t(glyphNames[w] ?? w)}</li>)}<li className="soft">{t('down is deeper')}</li></ul>
     </>
   );
 }
