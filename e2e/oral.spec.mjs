@@ -6,15 +6,19 @@ const profile = async (page, name) => {
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).first().click();
   await page.getByRole('link', { name: 'Open profile' }).click();
 };
-const figure = (page, name) => page.getByRole('region', { name: 'Figures' }).locator('div', { has: page.getByText(name, { exact: true }) }).last();
-
-test('a running record is marked with keys, undone, finished, printed, and counts in the level', async ({ page }) => {
+/** A new record of Mateo reading the crab's shallow version. */
+const beginRecord = async (page) => {
   await teacher(page);
   await profile(page, 'Mateo');
   await page.getByRole('button', { name: 'Take a running record' }).click();
   await page.getByLabel('Find a text').fill('crab');
   await page.getByRole('button', { name: /^Begin with Crab on the Steps, 12/ }).click();
   await expect(page.getByRole('heading', { name: 'Running record' })).toBeVisible();
+};
+const figure = (page, name) => page.getByRole('region', { name: 'Figures' }).locator('div', { has: page.getByText(name, { exact: true }) }).last();
+
+test('a running record is marked with keys, undone, finished, printed, and counts in the level', async ({ page }) => {
+  await beginRecord(page);
   await page.getByRole('button', { name: /^The/ }).first().focus();
   for (const key of ['ArrowRight', 's', 'o', 't', 'ArrowDown', 'c', 'r', 'i']) await page.keyboard.press(key);
   await expect(figure(page, 'Errors')).toContainText('4 in 126 words');
@@ -47,12 +51,7 @@ test('a running record is marked with keys, undone, finished, printed, and count
 });
 
 test('marks are kept while there is no network, and by touch', async ({ page, context }) => {
-  await teacher(page);
-  await profile(page, 'Mateo');
-  await page.getByRole('button', { name: 'Take a running record' }).click();
-  await page.getByLabel('Find a text').fill('crab');
-  await page.getByRole('button', { name: /^Begin with Crab on the Steps, 12/ }).click();
-  await expect(page.getByRole('heading', { name: 'Running record' })).toBeVisible();
+  await beginRecord(page);
   await page.getByRole('group', { name: 'What a tap marks' }).getByRole('button', { name: /^left out/ }).click();
   await context.setOffline(true);
   await page.getByRole('button', { name: /^sea/ }).first().click();

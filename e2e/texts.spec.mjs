@@ -64,6 +64,7 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
 test('what has been taught is ticked, and the words of an early text that break it are named', async ({ page }) => {
   await teacher(page);
   await place(page, 'Texts');
+  await page.getByRole('searchbox').first().fill('The Wet Hen');
   await page.getByRole('link', { name: 'The Wet Hen' }).click();
   await page.getByRole('button', { name: 'What makes it deep' }).click();
   await page.getByText(/^Letter–sound patterns/).click();

@@ -16,7 +16,7 @@ internal sealed class PassagePool(TextStore texts)
     public const int FewestQuestions = 4;
 
     private const int FewestMazeWords = 60, MostCandidates = 150;
-    private static readonly string Asked = $"(select count(*) from question q where q.text_id = t.id and not q.retired and q.place is null and q.kind = 'Single' and not q.evidence) >= {FewestQuestions}";
+    private static readonly string Asked = $"t.id in (select q.text_id from question q where not q.retired and q.place is null and q.kind = 'Single' and not q.evidence group by q.text_id having count(*) >= {FewestQuestions})";
 
     private sealed record Candidate(Guid Id, Guid TextId, double Depth, int Given);
 
