@@ -60,10 +60,10 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
               select (s.items -> a.item ->> 'key')::uuid, n.before_mean, n.before_sd, s.text_depth, e.guess, e.correct
               from evidence e join check_answer a on a.id = e.id join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
               where p.part = 'Passages' and e.kind = 'answer' and e.left_out is null
-            )
+            ), counted as (select *, count(*) over (partition by question_id) as answers from answered where guess < 0.8)
             select q.id as question_id, q.text_id, q.strand, q.harder, d.mean, d.sd, d.depth, d.guess, d.correct
-            from answered d join question q on q.id = d.question_id
-            where not q.retired and d.guess < 0.8 and (select count(*) from answered o where o.question_id = d.question_id) >= {QuestionEstimator.FewestAnswers}
+            from counted d join question q on q.id = d.question_id
+            where not q.retired and d.answers >= {QuestionEstimator.FewestAnswers}
             order by q.text_id, q.id
             limit 5000000
             """, transaction: t, commandTimeout: 300)).ToList();
