@@ -93,7 +93,8 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await teacher(page);
   await place(page, 'Readers');
   await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
-  await page.getByRole('button', { name: 'Level check…' }).click();
+  await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: 'Other…' }).click();
+  await page.getByRole('menuitem', { name: 'Give a level check…' }).click();
   await expect(page.getByText('1 reader takes it.')).toBeVisible();
   for (const part of ['Word reading', 'Word meaning', 'Maze']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
   await page.getByLabel('Title for colleagues').fill('One passage');

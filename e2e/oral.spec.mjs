@@ -12,7 +12,7 @@ const beginRecord = async (page) => {
   await profile(page, 'Mateo');
   await page.getByRole('button', { name: 'Take a running record' }).click();
   await page.getByLabel('Find a text').fill('crab');
-  await page.getByRole('button', { name: /^Begin with Crab on the Steps, 12/ }).click();
+  await page.getByRole('row', { name: /^Crab on the Steps .* 126 / }).getByRole('button', { name: /^Begin with/ }).click();
   await expect(page.getByRole('heading', { name: 'Running record' })).toBeVisible();
 };
 const figure = (page, name) => page.getByRole('region', { name: 'Figures' }).locator('div', { has: page.getByText(name, { exact: true }) }).last();

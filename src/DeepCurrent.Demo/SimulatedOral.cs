@@ -16,7 +16,8 @@ internal static class SimulatedOral
         var marks = new List<SheetMark>();
         for (var i = 0; i < count; i++)
         {
-            // Longer words are missed more.
+            // Numbers are read right, and longer words are missed more.
+            if (!passage[i].Shown.Any(char.IsLetter)) continue;
             var share = missed * passage[i].Key.Length / 4.5;
             if (random.NextDouble() < share) marks.Add(Error(passage[i].Key, i, random));
             else if (random.NextDouble() < share * 0.5) marks.Add(new(i, MarkKind.SelfCorrection, Near(passage[i].Key, random), Sources.Visual));

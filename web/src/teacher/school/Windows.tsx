@@ -46,10 +46,10 @@ function Grades({ w }: { w: Window }) {
   return (
     <div className="windowgrades" tabIndex={0} role="region" aria-label={`${t(w.season)} ${w.year}`}>
       <table>
-        <thead><tr><th>{t('Grade')}</th><th className="num">{t('Readers')}</th><th className="num">{t('Have it')}</th><th className="num">{t('Finished')}</th><th className="num">{t('To give again')}</th><th className="num">{t('Middle')}</th><th className="num">{t('Against {{last}}', { last: w.last ?? '–' })}</th><th>{t('How depths are spread, fm: now, and before')}</th></tr></thead>
+        <thead><tr><th>{t('Grade')}</th><th className="num">{t('Readers')}</th><th className="num">{t('Have it')}</th><th className="num">{t('Finished')}</th><th className="num">{t('To give again')}</th><th className="num">{t('Middle')}</th>{w.last && <th className="num">{t('Against {{last}}', { last: w.last })}</th>}<th>{w.last ? t('How depths are spread, fm: now, and before') : t('How depths are spread, fm')}</th></tr></thead>
         <tbody>{w.grades.map((g) => (
           <tr key={g.grade}><th scope="row">{g.grade === 0 ? 'K' : g.grade}</th><td className="num">{g.readers}</td><td className="num">{g.given}</td><td className="num">{g.finished}</td><td className="num">{g.again || ''}</td>
-            <td className="num">{g.now.middle == null ? '–' : fm(g.now.middle)}</td><td className="num">{g.now.middle == null || g.before?.middle == null ? '–' : signed(g.now.middle - g.before.middle)}</td>
+            <td className="num">{g.now.middle == null ? '–' : fm(g.now.middle)}</td>{w.last && <td className="num">{g.now.middle == null || g.before?.middle == null ? '–' : signed(g.now.middle - g.before.middle)}</td>}
             <td><Spreads now={g.now} before={g.before ?? null} /></td></tr>))}</tbody>
       </table>
       <p className="soft small">{t('Lines reach from one tenth to nine tenths of the readers, boxes from a quarter to three quarters; the mark is the middle. Fewer than five readers are not shown.')}</p>

@@ -1,5 +1,6 @@
 import { ArrowCounterClockwise, X } from '@phosphor-icons/react';
 import { useQuery } from '@tanstack/react-query';
+import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { post, type Api } from '../../shared/api';
@@ -7,6 +8,7 @@ import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
 import { useTexts, type ClassData } from '../classQueries';
+import { Menu } from '../frame/Menu';
 import { BeginRecord } from '../oral/BeginRecord';
 import { FitSpread } from './FitSpread';
 import { useTray } from './useTray';
@@ -56,9 +58,11 @@ export function Tray({ data }: { data: ClassData }) {
         </button>
         <div className="two">
           <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/goals`)}>{t('Set goals…')}</button>
-          <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}>{t('Level check…')}</button>
-          {readers.length === 1 && first && <button className="btn small" onClick={() => setRecording(true)}>{t('Running record…')}</button>}
           <button className="btn small" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/groups?form=picked`)}>{t('Form group…')}</button>
+          {readers.length > 0 && <Menu label={t('Other…')} className="small">
+            <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}>{t('Give a level check…')}</DropdownMenu.Item>
+            {readers.length === 1 && first && <DropdownMenu.Item className="item" onSelect={() => setRecording(true)}>{t('Take a running record…')}</DropdownMenu.Item>}
+          </Menu>}
         </div>
       </div>
       {recording && readers[0] && first && <BeginRecord classId={data.id} reader={readers[0]} text={first} close={() => setRecording(false)} />}
