@@ -86,6 +86,7 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await page.getByRole('button', { name: /^Give 2 readers the parts again|^Give 1 reader the parts again/ }).click();
   await expect(page.getByText('given again').first()).toBeVisible();
   await page.getByRole('button', { name: 'Take it back', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Assignments' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Between windows' })).toHaveCount(0);
 });
 

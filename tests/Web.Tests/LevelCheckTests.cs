@@ -123,6 +123,8 @@ public sealed class LevelCheckTests(Harness harness)
         var kept = await g.Reader.Json(await Send(g, view, [Answer(0, (rights[0] + 1) % 3), Answer(99, 0), Answer(1, 77)], done: false));
         kept["stage"]!["answers"]!.AsArray().Count.ShouldBe(1, "a second answer, and answers to what there is not, change nothing");
         ((int)kept["stage"]!["answers"]![0]!["pick"]!).ShouldBe(rights[0]);
+        kept = await g.Reader.Json(await Send(g, view, [Answer(2, 0, id: id)], done: false));
+        kept["stage"]!["answers"]!.AsArray().Count.ShouldBe(1, "an id is one answer's");
         var next = await g.Reader.Json(await Send(g, view, [], done: true));
         ((int)next["stage"]!["place"]!).ShouldBe(2);
         var late = await g.Reader.Json(await Send(g, view, [Answer(2, 0)], done: true));
@@ -331,5 +333,14 @@ public sealed class LevelCheckTests(Harness harness)
         await Finish(g, right: true);
         var record = await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}/record.json");
         record["levelChecks"]!.AsArray().Single()!["parts"]![0]!["stages"]!.AsArray().Count.ShouldBe(3);
+        await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
+        async Task<long> Left()
+        {
+            await using var q = new NpgsqlCommand("select count(*) from sitting where id = $1", c) { Parameters = { new() { Value = Guid.Parse(g.Sitting) } } };
+            return (long)(await q.ExecuteScalarAsync())!;
+        }
+        (await Left()).ShouldBe(1);
+        (await g.Ana.Post($"/api/readers/{g.Room.Readers[0].Id}/delete", new { name = "Reader0 Test" })).EnsureSuccessStatusCode();
+        (await Left()).ShouldBe(0);
     }
 }

@@ -42,18 +42,18 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
     private static readonly TimeSpan Lag = TimeSpan.FromSeconds(10);
 
     /// <summary>Checks that are open to a reader, the one that closes first on top.</summary>
-    public async Task<IReadOnlyList<MyCheck>> Mine(Guid readerId, DateOnly today)
+    public async Task<IReadOnlyList<MyCheck>> Mine(Guid readerId, Guid schoolId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<MyCheck>("""
             select s.id, k.reader_title as title, k.closes_on, bool_or(p.started_at is not null) as begun, count(*) filter (where p.state in ('Waiting', 'UnderWay'))::int as left
             from sitting s join level_check k on k.id = s.check_id join sitting_part p on p.sitting_id = s.id
-            where s.reader_id = @readerId and s.withdrawn_at is null and not k.draft and k.gone_at is null and k.closed_at is null and coalesce(k.opens_on, @today) <= @today and coalesce(k.closes_on, @today) >= @today
+            where s.reader_id = @readerId and k.school_id = @schoolId and s.withdrawn_at is null and not k.draft and k.gone_at is null and k.closed_at is null and coalesce(k.opens_on, @today) <= @today and coalesce(k.closes_on, @today) >= @today
             group by s.id, k.id
             having bool_or(p.state in ('Waiting', 'UnderWay'))
             order by k.closes_on nulls last, k.made_at
             limit 20
-            """, new { readerId, today })).ToList();
+            """, new { readerId, schoolId, today })).ToList();
     }
 
     public async Task<Sitting?> Find(Guid sittingId, Guid readerId, Guid schoolId, Moment at)
@@ -149,12 +149,12 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 
     private static async Task Write(NpgsqlConnection c, NpgsqlTransaction t, PartRow part, Stage stage, IReadOnlyList<SentAnswer> answers, double seconds, DateTimeOffset now)
     {
-        var kept = answers.Where(a => a.Item >= 0 && a.Item < stage.Items.Count && a.Pick >= 0 && a.Pick < stage.Items[a.Item].Choices.Count).DistinctBy(a => a.Item).ToList();
+        var kept = answers.Where(a => a.Item >= 0 && a.Item < stage.Items.Count && a.Pick >= 0 && a.Pick < stage.Items[a.Item].Choices.Count).DistinctBy(a => a.Item).DistinctBy(a => a.Id).ToList();
         // In a maze passage a choice may be changed until the passage is done; elsewhere the first answer stays.
         var change = part.Part is CheckPart.Maze ? "do update set pick = excluded.pick, correct = excluded.correct, at = excluded.at" : "do nothing";
         await c.ExecuteAsync($"""
             insert into check_answer (id, stage_id, item, pick, correct, rushed, at, milliseconds)
-            select @Id, @stageId, @Item, @Pick, @correct, @rushed, @at, @ms where not exists (select 1 from check_answer x where x.id = @Id and x.stage_id <> @stageId)
+            select @Id, @stageId, @Item, @Pick, @correct, @rushed, @at, @ms where not exists (select 1 from check_answer x where x.id = @Id and (x.stage_id, x.item) <> (@stageId, @Item))
             on conflict (stage_id, item) {change}
             """, kept.Select(a => new
         {

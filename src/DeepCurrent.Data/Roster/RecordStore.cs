@@ -58,6 +58,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
             delete from joining j using class k where k.id = j.class_id and k.school_id = @schoolId and lower(j.given_name) = lower(@GivenName) and lower(j.family_name) = lower(@FamilyName);
             delete from mail where school_id = @schoolId and to_address in (select a.mail from guardianship g join adult a on a.id = g.adult_id where g.reader_id = @Id);
             delete from adult a using guardianship g where g.adult_id = a.id and g.reader_id = @Id and a.kind = 'guardian' and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> @Id);
+            delete from check_aim where kind = 'reader' and key = @Id::text;
             update looked set reader_id = null where reader_id = @Id or reader_id = any(@twins);
             delete from reader where id = any(@twins)
             """, new { reader.Id, reader.FullName, reader.GivenName, reader.FamilyName, schoolId, twins, pattern = reader.GivenName.Replace("\\", "\\\\").Replace("%", "\\%").Replace("_", "\\_") }, t);

@@ -43,7 +43,7 @@ public static class MyCheckEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/my/checks", async (Desk desk, SittingStore sittings) => await sittings.Mine(desk.Self(), (await desk.Moment()).Today));
+        api.MapGet("/my/checks", async (Desk desk, SittingStore sittings) => await sittings.Mine(desk.Self(), desk.Who.SchoolId, (await desk.Moment()).Today));
         api.MapGet("/my/checks/{sittingId:guid}", Find);
         api.MapPost("/my/checks/{sittingId:guid}/begin", Begin);
         api.MapPut("/my/checks/{sittingId:guid}/stages/{stageId:guid}", Keep);
