@@ -44,6 +44,7 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   for (const text of ['Why the Kettle Sings', 'Why Cats Land on Their Feet']) {
     await page.getByLabel('Add the words of a text').fill(text);
     await page.getByRole('button', { name: new RegExp(`^${text}`) }).click();
+    await expect(page.getByLabel('Add the words of a text')).toHaveValue('');
   }
   await page.getByLabel('Word 13', { exact: true }).fill('ladle');
   await page.getByRole('button', { name: 'Keep the deck' }).click();

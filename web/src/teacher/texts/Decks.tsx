@@ -47,7 +47,7 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
   const [deck, setDeck] = useState(draft);
   const keep = useMutation({ mutationFn: () => save(deck), onSuccess: kept });
   const at = keep.error instanceof Problem ? Object.keys(keep.error.fields).find((k) => k.startsWith('words')) : undefined;
-  const add = (words: WordRow[]) => setDeck({ ...deck, words: [...deck.words, ...words.filter((w) => !deck.words.some((o) => o.text.toLowerCase() === w.text.toLowerCase()))] });
+  const add = (words: WordRow[]) => setDeck((d) => ({ ...d, words: [...d.words, ...words.filter((w) => !d.words.some((o) => o.text.toLowerCase() === w.text.toLowerCase()))] }));
   return (
     <Window title={draft.revision === 0 ? t('New deck') : t('Change the deck')} close={close} wide>
       <form noValidate onSubmit={(e) => { e.preventDefault(); keep.mutate(); }}>
@@ -66,7 +66,8 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
 function FromText({ add }: { add: (words: WordRow[]) => void }) {
   const [typed, setTyped] = useState('');
   const found = useQuery({ queryKey: ['deck-texts', typed], enabled: typed.trim().length > 1, queryFn: () => get<Api<'LibraryAnswer'>>(`/library?deck=true&q=${encodeURIComponent(typed)}`) });
-  const take = (id: string) => void get<Api<'TextView'>>(`/texts/${id}`).then((x) => { add(x.words); setTyped(''); }, (e: unknown) => toast.error(sentence(e)));
+  // Emptied at once: what is typed while the words are on their way stays.
+  const take = (id: string) => { setTyped(''); void get<Api<'TextView'>>(`/texts/${id}`).then((x) => add(x.words), (e: unknown) => toast.error(sentence(e))); };
   return (
     <div className="field"><label htmlFor="d-text">{t('Add the words of a text')}</label><input id="d-text" type="search" placeholder={t('Find a text')} value={typed} onChange={(e) => setTyped(e.target.value)} />
       {typed.trim().length > 1 && found.data && <p className="row">{found.data.rows.length === 0 ? t('No text matches') : found.data.rows.slice(0, 5).map((r) => <button key={r.id} type="button" className="btn small" onClick={() => take(r.id)}>{t('{{title}}: {{count}} words', { title: r.title, count: r.deck })}</button>)}</p>}</div>
