@@ -246,14 +246,16 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
     private static async Task Spare(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, Yardstick yardstick, DateTimeOffset now)
     {
         var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean;
-        var mastered = (await c.QueryAsync<string>("""
-            select distinct p.part from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
-            where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = 'Done' and p.flag = 'Fine' and p.answered > 0 and p.correct >= 0.9 * p.answered
-            """, new { s.ReaderId, s.Id, s.Check.SchoolYearId }, t)).ToHashSet();
+        var mastered = (await c.QueryAsync<PartFlat>("""
+            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked, p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at
+            from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
+            where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = 'Done'
+            limit 500
+            """, new { s.ReaderId, s.Id, s.Check.SchoolYearId }, t)).Select(p => p.Row()).Where(p => PartRules.Mastered(p.Flag, p.ShareRight)).Select(p => p.Part).ToHashSet();
         var words = s.Parts.LastOrDefault(p => p is { Part: CheckPart.WordReading, State: PartState.Done, Flag: PartFlag.Fine })?.ShareRight;
         foreach (var part in s.Parts.Where(p => p.State is PartState.Waiting && p.Round == 1).OrderBy(p => p.Position))
         {
-            if (s.Check.Plan.Of(part.Part) is not { } plan || PartRules.Spared(plan, new(depth, mastered.Contains(part.Part.ToString()), words)) is not { } why) break;
+            if (s.Check.Plan.Of(part.Part) is not { } plan || PartRules.Spared(plan, new(depth, mastered.Contains(part.Part), words)) is not { } why) break;
             await c.ExecuteAsync("update sitting_part set state = 'Skipped', note = @why, finished_at = @now where id = @Id", new { part.Id, why, now }, t);
         }
     }

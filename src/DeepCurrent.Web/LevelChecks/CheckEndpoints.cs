@@ -118,8 +118,8 @@ public static class CheckEndpoints
     /// <summary>Ends a check for everybody, or opens it again.</summary>
     private static async Task<CheckChanged> Close(Guid checkId, CloseRequest request, CheckDesk at, SittingStore sittings, Desk desk)
     {
-        var (check, _, mayChange) = await at.Find(checkId, Deed.ChangeCheck);
-        if (check.Draft || !mayChange) throw Refused.Conflict("draft", "It has not been given yet.");
+        var (check, _, _) = await at.Find(checkId, Deed.ChangeCheck);
+        if (check.Draft) throw Refused.Conflict("draft", "It has not been given yet.");
         if (request.Closed) await sittings.Close(check, await at.Yardstick(), desk.Now);
         else await sittings.Reopen(checkId);
         return new(null, request.Closed ? "The check has ended. What readers had done counts as far as it went." : "The check is open again.");
