@@ -8,7 +8,7 @@ import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { KeptNote } from '../KeptNote';
 import { checkKey, partDirections, partTitles, practice, useMyCheck, type Stage, type View } from './checkQueries';
-import { MazeStage, PassageStage, WordsStage } from './Stages';
+import { MazeStage, PassageStage, Pick, WordsStage } from './Stages';
 import { Timer } from './Timer';
 import { useStage } from './useStage';
 import './check.css';
@@ -65,7 +65,7 @@ function Practice({ part, busy, error, go }: { part: string; busy: boolean; erro
   return (
     <div className="page question"><p className="hint">{t('This one is just to try.')}</p>
       <h2 id="practice">{part === 'WordReading' ? t('Which one is a real word?') : part === 'WordMeaning' ? t('What does “{{word}}” mean?', { word: one.stem }) : one.stem}</h2>
-      <div className="picks" role="radiogroup" aria-labelledby="practice">{one.choices.map((c, i) => <label key={i} className={mine === i ? 'pickone mine' : 'pickone'}><input type="radio" name="practice" checked={mine === i} onChange={() => setMine(i)} />{c}</label>)}</div>
+      <Pick name="practice" heading="practice" choices={one.choices} mine={mine} oneAtATime={false} pick={setMine} />
       <p className="feedback" role="status">{mine === undefined ? '' : right ? t('✓ Right. Now you know how it goes.') : t('✗ Not this one. Try another.')}</p>
       {error && <p className="say" role="alert">{error}</p>}
       <p className="row end"><button className="rbtn main" disabled={!right || busy} onClick={go}>{t('Start')}</button></p></div>

@@ -11,7 +11,7 @@ import type { StageWork } from './useStage';
 interface Props { check: View; stage: Stage; work: StageWork; peek: boolean; setPeek: (open: boolean) => void }
 
 /** One thing to choose of a few, large enough for a finger. */
-function Pick({ name, heading, choices, mine, oneAtATime, pick }: { name: string; heading: string; choices: string[]; mine: number | undefined; oneAtATime: boolean; pick: (i: number) => void }) {
+export function Pick({ name, heading, choices, mine, oneAtATime, pick }: { name: string; heading: string; choices: string[]; mine: number | undefined; oneAtATime: boolean; pick: (i: number) => void }) {
   const [at, setAt] = useState(0);
   const shown = oneAtATime ? choices.map((c, i) => [c, i] as const).filter(([, i]) => i === at) : choices.map((c, i) => [c, i] as const);
   return (
