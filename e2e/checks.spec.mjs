@@ -90,6 +90,14 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await expect(page.getByRole('link', { name: 'Between windows' })).toHaveCount(0);
 });
 
+/** Answers whatever is asked by what comes first: things in the order they stand in, one to each, the first to choose. */
+async function answerAsked(child) {
+  const done = child.getByRole('button', { name: 'This is my answer' });
+  const next = child.getByRole('button', { name: /^no number yet / }).or(child.getByRole('group').getByRole('button', { name: / to / })).or(child.getByRole('radio')).or(child.getByRole('checkbox', { checked: false }));
+  for (let taps = 0; taps < 12 && (await done.isDisabled()); taps++) await next.first().click({ force: true });
+  await expect(done).toBeEnabled();
+}
+
 test('a reader reads a passage of a check with the text beside the questions, and the answers become evidence', async ({ page, browser }) => {
   await teacher(page);
   await place(page, 'Readers');
@@ -117,13 +125,56 @@ test('a reader reads a passage of a check with the text beside the questions, an
   const many = Number((await child.getByText(/^Question 1 of \d+$/).textContent()).match(/of (\d+)/)[1]);
   for (let i = 1; i <= many; i++) {
     await expect(child.getByText(`Question ${i} of ${many}`)).toBeVisible();
-    await child.getByRole('radio').first().check();
+    await answerAsked(child);
     await child.getByRole('button', { name: 'This is my answer' }).click();
   }
   await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
   await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
   await page.getByRole('link', { name: 'Mateo Rivas' }).click();
   await expect(page.getByRole('rowheader', { name: /^One passage: .* of \d+ right/ })).toBeVisible();
+});
+
+test('a fixed form asks questions of several kinds, each once', async ({ page, browser }) => {
+  await teacher(page);
+  await checks(page);
+  await page.getByRole('link', { name: 'New level check' }).click();
+  for (const part of ['Word reading', 'Word meaning', 'Maze']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
+  await page.getByLabel('Title for colleagues').fill('Same for all');
+  await page.getByLabel('Title readers see').fill('Three texts');
+  await page.getByRole('checkbox', { name: /^4 Tern/ }).uncheck();
+  await page.getByRole('checkbox', { name: 'Mateo Rivas' }).check();
+  await page.getByRole('radio', { name: 'Everybody reads the same passages' }).check();
+  const titles = ['The Piano Tuner', 'Salt Letters', 'A Pump the Size of a Fist'];
+  for (const [i, title] of titles.entries()) {
+    if (i > 0) await page.getByRole('button', { name: 'One more passage' }).click();
+    const choose = page.getByLabel(`Passage ${i + 1}`, { exact: true });
+    await choose.selectOption(await choose.locator('option', { hasText: title }).first().getAttribute('value'));
+  }
+  await page.getByRole('button', { name: 'Give it' }).click();
+  await expect(page.getByText('0 of 1 readers finished')).toBeVisible();
+
+  const child = await (await browser.newContext()).newPage();
+  await reader(child);
+  await begin(child, 'Three texts');
+  await practise(child, 'It was raining.');
+  const seen = new Set();
+  for (const title of titles) {
+    await expect(child.getByRole('heading', { name: title })).toBeVisible();
+    await child.getByRole('navigation', { name: 'Pages' }).getByRole('button').last().click();
+    await child.getByRole('button', { name: 'To the questions' }).click();
+    const many = Number((await child.getByText(/^Question 1 of \d+$/).textContent()).match(/of (\d+)/)[1]);
+    for (let i = 1; i <= many; i++) {
+      await expect(child.getByText(`Question ${i} of ${many}`)).toBeVisible();
+      const hint = (await child.locator('.hint').textContent()).trim();
+      if (!seen.has(hint)) await axe(child, `a question of a check: ${hint}`);
+      seen.add(hint);
+      await answerAsked(child);
+      await child.getByRole('button', { name: 'This is my answer' }).click();
+    }
+  }
+  await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
+  expect([...seen].sort()).toEqual(['Choose 2.', 'Choose one.', 'Tap the sentence.', 'Tap them in order, from the first to the last.', 'Tap what belongs to each.']);
+  await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
 });
 
 test('the school lead sees windows by grade, beside the one before', async ({ page }) => {

@@ -14,7 +14,11 @@ internal static class ShippedPassages
     {
         // Versions share the id of their text: who has read one has read it.
         var id = Guid.NewGuid();
-        var questions = text.Questions.Where(q => q is { Kind: QuestionKind.Single, Guided: false, Evidence: false }).ToList();
-        return questions.Count < FewestQuestions ? [] : text.Versions.Select(v => TextMeasurer.Measure(v.Prose).Depth).Select(depth => new CheckPassage(id, depth.Value, [.. questions.Select(q => new PassageQuestion(q.Difficulty(depth, 0).Value, q.Guess(0)))], 0));
+        return text.Questions.Count(CheckItem.Asks) < FewestQuestions ? [] : text.Versions.Select(v =>
+        {
+            var depth = TextMeasurer.Measure(v.Prose).Depth;
+            var sentences = Scoring.SentencesOf(v.Pages);
+            return new CheckPassage(id, depth.Value, [.. text.Questions.Select(q => CheckItem.Of(q, depth, sentences, v.Label, id)).OfType<CheckItem>().Select(i => new PassageQuestion(i.Difficulty, i.Guess))], 0);
+        });
     }
 }

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Roster;
@@ -50,12 +51,21 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Level
         {
             var s = await sittings.Begin(sitting, p.Id, check.SchoolId, yardstick, When());
             if (s?.Stage is not { } stage || s.Parts.Count(x => x.State is PartState.Done) >= partsDone) return;
-            var answers = stage.Items.Select((item, i) => new SentAnswer(Guid.CreateVersion7(), i, p.AnswersCheck(item, dice) ? item.Right : (item.Right + 1 + dice.Next(item.Choices.Count - 1)) % item.Choices.Count, at.AddSeconds(12 * (i + 1)), slow ? 7000 + dice.Next(9000) : FastestMs)).ToList();
+            var sentences = Scoring.SentencesOf(stage.Pages).Count;
+            var answers = stage.Items.Select((item, i) => new SentAnswer(Guid.CreateVersion7(), i, p.AnswersCheck(item, dice) ? [.. item.Right.Take(item.Wanted)] : Wrong(item, sentences), at.AddSeconds(12 * (i + 1)), slow ? 7000 + dice.Next(9000) : FastestMs)).ToList();
             // A maze passage is cut short by its time.
             var most = s.Now!.Part is CheckPart.Maze ? Math.Max(3, (int)(p.Rate * 2.2 / 7)) : answers.Count;
             var seconds = s.Now.Part is CheckPart.Maze ? s.Limit : slow ? 15 * answers.Count + 40 : 2 * answers.Count;
             at = at.AddSeconds(seconds + 5);
             await sittings.Keep(sitting, p.Id, check.SchoolId, stage.Id, [.. answers.Take(most)], seconds, done: true, yardstick, When());
         }
+    }
+
+    /// <summary>An answer that is not right.</summary>
+    private int[] Wrong(CheckItem item, int sentences)
+    {
+        int[] places = [.. Enumerable.Range(0, item.Kind is QuestionKind.Sentence ? sentences : item.Rights?.Count ?? item.Choices.Count)];
+        do dice.Shuffle(places); while (item.IsRight(places[..item.Wanted]));
+        return places[..item.Wanted];
     }
 }

@@ -40,9 +40,9 @@ public sealed class CheckPartTests
         items.Select(i => i.Key).Distinct().Count().ShouldBe(5);
         foreach (var item in items)
         {
-            item.Choices[item.Right].ShouldBe(item.Key);
+            item.Choices[item.Right[0]].ShouldBe(item.Key);
             item.Choices.Distinct().Count().ShouldBe(3);
-            item.Choices.Where((_, i) => i != item.Right).ShouldAllBe(w => WordList.Find(w) == null);
+            item.Choices.Where((_, i) => i != item.Right[0]).ShouldAllBe(w => WordList.Find(w) == null);
         }
         var next = WordItems.Reading(at, items.Select(i => i.Key).ToHashSet(), 5, seed);
         next.Select(i => i.Key).ShouldNotContain(k => items.Any(i => i.Key == k));
@@ -65,7 +65,7 @@ public sealed class CheckPartTests
         foreach (var item in items)
         {
             var word = Words.Single(w => w.Word == item.Key);
-            item.Choices[item.Right].ShouldBe(word.Meaning);
+            item.Choices[item.Right[0]].ShouldBe(word.Meaning);
             item.Choices.ShouldAllBe(c => Words.Single(w => w.Meaning == c).Part == word.Part);
             item.Choices.Distinct().Count().ShouldBe(4);
         }

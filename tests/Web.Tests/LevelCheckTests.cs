@@ -39,14 +39,16 @@ public sealed class LevelCheckTests(Harness harness)
     private static Task<HttpResponseMessage> Send(Given g, JsonNode view, IEnumerable<object> answers, bool done, double seconds = 60) =>
         g.Reader.Put($"/api/my/checks/{g.Sitting}/stages/{view["stage"]!["id"]}", new { answers = answers.ToArray(), seconds, done });
 
-    private static object Answer(int item, int pick, int ms = 20_000, string? id = null) => new { id = id ?? Guid.NewGuid().ToString(), item, pick, at = DateTimeOffset.UtcNow, milliseconds = ms };
+    private static object Answer(int item, int[] picks, int ms = 20_000, string? id = null) => new { id = id ?? Guid.NewGuid().ToString(), item, picks, at = DateTimeOffset.UtcNow, milliseconds = ms };
+
+    private static int[] Wrong(int[] right) => right is [var one] ? [(one + 1) % 3] : [.. right.Reverse()];
 
     /// <summary>What is right, which only the database knows.</summary>
-    private async Task<int[]> Right(JsonNode view)
+    private async Task<int[][]> Right(JsonNode view)
     {
         await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
         await using var q = new NpgsqlCommand("select items::text from stage where id = $1", c) { Parameters = { new() { Value = Guid.Parse((string)view["stage"]!["id"]!) } } };
-        return [.. JsonNode.Parse((string)(await q.ExecuteScalarAsync())!)!.AsArray().Select(i => (int)i!["right"]!)];
+        return [.. JsonNode.Parse((string)(await q.ExecuteScalarAsync())!)!.AsArray().Select(i => ((string)i!["kind"]! == "Sentence" ? i["right"]!.AsArray().Take(1) : i["right"]!.AsArray()).Select(p => (int)p!).ToArray())];
     }
 
     /// <summary>Goes through a check to its end.</summary>
@@ -58,7 +60,7 @@ public sealed class LevelCheckTests(Harness harness)
             if (until?.Invoke(view) == true) return view;
             if (view["stage"] is null) { view = await Begin(g); continue; }
             var rights = await Right(view);
-            view = await g.Reader.Json(await Send(g, view, rights.Select((r, i) => Answer(i, right ? r : (r + 1) % 3, ms)), done: true));
+            view = await g.Reader.Json(await Send(g, view, rights.Select((r, i) => Answer(i, right ? r : Wrong(r), ms)), done: true));
         }
         return view;
     }
@@ -111,6 +113,30 @@ public sealed class LevelCheckTests(Harness harness)
     }
 
     [Fact]
+    public async Task Questions_of_every_kind_that_needs_no_person_are_asked_and_right_only_when_all_of_it_is()
+    {
+        foreach (var kind in new[] { "Order", "Match", "Sentence", "Multiple" })
+        {
+            await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
+            await using var q = new NpgsqlCommand("select v.id from version v join question q on q.text_id = v.text_id where q.kind = $1 and not q.evidence and q.place is null and not v.retired and not q.retired order by v.id limit 1", c) { Parameters = { new() { Value = kind } } };
+            if (await q.ExecuteScalarAsync() is not Guid version) continue;
+            var g = await Give(Passages, form: [version.ToString()]);
+            var view = await Begin(g);
+            var items = view["stage"]!["items"]!.AsArray();
+            var at = items.ToList().FindIndex(i => (string)i!["kind"]! == kind);
+            var right = (await Right(view))[at];
+            right.Length.ShouldBe((int)items[at]!["wanted"]!);
+            if (kind is "Order") right.ShouldNotBe(Enumerable.Range(0, right.Length), "they do not stand in their order");
+            if (kind is "Sentence") view["stage"]!["sentences"]!.AsArray().ShouldNotBeEmpty();
+            view = await g.Reader.Json(await Send(g, view, [Answer(at, [.. right, 0]), Answer(at, [-1])], done: false));
+            view["stage"]!["answers"]!.AsArray().ShouldBeEmpty("these are no answers to it");
+            await g.Reader.Json(await Send(g, view, [Answer(at, right), Answer(at == 0 ? 1 : 0, [0])], done: true));
+            await using var a = new NpgsqlCommand("select a.correct from check_answer a join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id where p.sitting_id = $1 and a.item = $2", c) { Parameters = { new() { Value = Guid.Parse(g.Sitting) }, new() { Value = at } } };
+            (await a.ExecuteScalarAsync()).ShouldBe(true, kind);
+        }
+    }
+
+    [Fact]
     public async Task The_same_answer_sent_twice_is_kept_once_and_the_first_one_counts()
     {
         var g = await Give(Words);
@@ -120,14 +146,14 @@ public sealed class LevelCheckTests(Harness harness)
         var id = Guid.NewGuid().ToString();
         await g.Reader.Json(await Send(g, view, [Answer(0, rights[0], id: id)], done: false));
         await g.Reader.Json(await Send(g, view, [Answer(0, rights[0], id: id)], done: false));
-        var kept = await g.Reader.Json(await Send(g, view, [Answer(0, (rights[0] + 1) % 3), Answer(99, 0), Answer(1, 77)], done: false));
+        var kept = await g.Reader.Json(await Send(g, view, [Answer(0, Wrong(rights[0])), Answer(99, [0]), Answer(1, [77])], done: false));
         kept["stage"]!["answers"]!.AsArray().Count.ShouldBe(1, "a second answer, and answers to what there is not, change nothing");
-        ((int)kept["stage"]!["answers"]![0]!["pick"]!).ShouldBe(rights[0]);
-        kept = await g.Reader.Json(await Send(g, view, [Answer(2, 0, id: id)], done: false));
+        kept["stage"]!["answers"]![0]!["picks"]!.AsArray().Select(p => (int)p!).ShouldBe(rights[0]);
+        kept = await g.Reader.Json(await Send(g, view, [Answer(2, [0], id: id)], done: false));
         kept["stage"]!["answers"]!.AsArray().Count.ShouldBe(1, "an id is one answer's");
         var next = await g.Reader.Json(await Send(g, view, [], done: true));
         ((int)next["stage"]!["place"]!).ShouldBe(2);
-        var late = await g.Reader.Json(await Send(g, view, [Answer(2, 0)], done: true));
+        var late = await g.Reader.Json(await Send(g, view, [Answer(2, [0])], done: true));
         ((int)late["stage"]!["place"]!).ShouldBe(2, "what is sent once more for a stage that is done changes nothing");
         (await g.Reader.Put($"/api/my/checks/{g.Sitting}/stages/{view["stage"]!["id"]}", new { answers = Array.Empty<object>(), seconds = double.MaxValue, done = true })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
@@ -160,9 +186,9 @@ public sealed class LevelCheckTests(Harness harness)
     {
         var g = await Give([.. Words, .. Passages], readers: 2);
         var view = await Begin(g);
-        await g.Reader.Json(await Send(g, view, [Answer(0, 0)], done: false));
+        await g.Reader.Json(await Send(g, view, [Answer(0, [0])], done: false));
         await g.Ana.Json(await g.Ana.Post($"{g.Path}/close", new { closed = true }));
-        (await g.Reader.Problem(await Send(g, view, [Answer(1, 0)], done: false), 409))["title"]!.ToJsonString().ShouldContain("kept");
+        (await g.Reader.Problem(await Send(g, view, [Answer(1, [0])], done: false), 409))["title"]!.ToJsonString().ShouldContain("kept");
         var rows = (await g.Ana.Get(g.Path))["sittings"]!.AsArray();
         rows[0]!["parts"]!.AsArray().Select(p => (string)p!["flag"]!).ShouldBe(["Thin", "Missing"]);
         rows[1]!["parts"]!.AsArray().Select(p => (string)p!["flag"]!).ShouldBe(["Missing", "Missing"]);
@@ -202,8 +228,8 @@ public sealed class LevelCheckTests(Harness harness)
         var view = await Begin(g);
         var rights = await Right(view);
         view["stage"]!["pages"]![0]!.AsArray().Count.ShouldBeGreaterThanOrEqualTo(rights.Length);
-        await g.Reader.Json(await Send(g, view, [Answer(0, (rights[0] + 1) % 3)], done: false));
-        await g.Reader.Json(await Send(g, view, [Answer(0, rights[0]), Answer(1, (rights[1] + 1) % 3)], done: true, seconds: 5));
+        await g.Reader.Json(await Send(g, view, [Answer(0, Wrong(rights[0]))], done: false));
+        await g.Reader.Json(await Send(g, view, [Answer(0, rights[0]), Answer(1, Wrong(rights[1]))], done: true, seconds: 5));
         var part = (await Row(g))["parts"]![0]!;
         ((int)part["correct"]!, (int)part["answered"]!).ShouldBe((1, 2));
         ((double)part["score"]!).ShouldBeInRange(0.4, 31);
@@ -217,9 +243,9 @@ public sealed class LevelCheckTests(Harness harness)
         var g = await Give(Passages, form: [.. form.Select(p => (string)p!["versionId"]!)]);
         var view = await Begin(g);
         ((string)view["stage"]!["title"]!).ShouldBe((string)form[0]!["title"]!);
-        view = await g.Reader.Json(await Send(g, view, [Answer(0, 0)], done: true));
+        view = await g.Reader.Json(await Send(g, view, [Answer(0, [0])], done: true));
         ((string)view["stage"]!["title"]!).ShouldBe((string)form[1]!["title"]!);
-        view = await g.Reader.Json(await Send(g, view, [Answer(0, 0)], done: true));
+        view = await g.Reader.Json(await Send(g, view, [Answer(0, [0])], done: true));
         view["now"].ShouldBeNull();
     }
 

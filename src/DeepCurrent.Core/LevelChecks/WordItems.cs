@@ -4,18 +4,6 @@ using DeepCurrent.Core.Texts;
 
 namespace DeepCurrent.Core.LevelChecks;
 
-/// <summary>One question of a level check: something to choose one of.</summary>
-/// <param name="Key">What it is about: the word, or the question's id.</param>
-/// <param name="Stem">What is asked; empty where the choices say it all.</param>
-/// <param name="Right">Which choice is right.</param>
-/// <param name="Difficulty">Fathoms.</param>
-/// <param name="Strand">Name of the strand; empty for word reading and maze.</param>
-public sealed record CheckItem(string Key, string Stem, IReadOnlyList<string> Choices, int Right, double Difficulty, double Guess, string Strand = "")
-{
-    /// <summary>Words to be read before it can be answered.</summary>
-    public int Words => Choices.Append(Stem).Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
-}
-
 /// <summary>A word with a meaning, as readers are asked for it.</summary>
 public sealed record MeaningWord(string Word, string Part, string Meaning);
 
@@ -53,7 +41,7 @@ public static class WordItems
             var right = random.Next(Spellings);
             List<string> choices = [.. wrong.Take(Spellings - 1)];
             choices.Insert(right, word);
-            items.Add(new(word, "", choices, right, Difficulty(depth, Spellings), 1.0 / Spellings));
+            items.Add(CheckItem.Choosing(word, "", choices, right, Difficulty(depth, Spellings), 1.0 / Spellings));
             if (items.Count == count) break;
         }
         return items;
@@ -78,7 +66,7 @@ public static class WordItems
             if (choices.Count < Meanings - 1) continue;
             var right = random.Next(Meanings);
             choices.Insert(right, word.Meaning);
-            items.Add(new(word.Word, word.Word, choices, right, Difficulty(word.Depth, Meanings) + QuestionDifficulty.Offset(Strand.WordMeaning), 1.0 / Meanings, nameof(Strand.WordMeaning)));
+            items.Add(CheckItem.Choosing(word.Word, word.Word, choices, right, Difficulty(word.Depth, Meanings) + QuestionDifficulty.Offset(Strand.WordMeaning), 1.0 / Meanings, nameof(Strand.WordMeaning)));
             if (items.Count == count) break;
         }
         return items;

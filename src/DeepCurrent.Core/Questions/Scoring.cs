@@ -23,6 +23,9 @@ public static class Scoring
     /// <summary>The sentences of a version that a reader can pick from; headings are none.</summary>
     public static IReadOnlyList<string> SentencesOf(IEnumerable<IReadOnlyList<string>> pages) => [.. pages.SelectMany(p => p).Where(Paragraphs.IsProse).SelectMany(p => Sentences.Of(p))];
 
+    /// <summary>A version paragraph by paragraph as its sentences, numbered on in this order; what is no prose stands as it is and has no number.</summary>
+    public static IReadOnlyList<IReadOnlyList<string>> ParagraphsOf(IEnumerable<IReadOnlyList<string>> pages) => [.. pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p])];
+
     /// <summary>True if it is an answer to this question at all: choices that there are, each once, as many as are asked for.</summary>
     /// <param name="sentences">Sentences of the version that was read.</param>
     public static bool Answers(Question q, Response r, IReadOnlyList<string> sentences)

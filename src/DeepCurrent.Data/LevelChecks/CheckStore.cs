@@ -128,7 +128,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         return (await c.QueryAsync<FormPassage>($"""
             select v.id as version_id, t.title, v.depth, v.words, q.n as questions
             from version v join text t on t.id = v.text_id
-              join lateral (select count(*)::int as n from question q where q.text_id = t.id and not q.retired and q.place is null and q.kind = 'Single' and not q.evidence) q on q.n >= {PassagePool.FewestQuestions}
+              join lateral (select count(*)::int as n from question q where q.text_id = t.id and {PassagePool.AskedOf}) q on q.n >= {PassagePool.FewestQuestions}
             where not v.retired and t.retired_at is null and (t.school_id is null or (t.school_id = @schoolId and not t.mine))
             order by v.depth
             limit 500

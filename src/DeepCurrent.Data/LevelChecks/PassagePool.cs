@@ -12,13 +12,16 @@ namespace DeepCurrent.Data.LevelChecks;
 /// <summary>Texts as level checks put them to readers.</summary>
 internal sealed class PassagePool(TextStore texts)
 {
-    /// <summary>A passage needs this many questions of one choice.</summary>
+    /// <summary>A passage needs this many questions that a level check asks.</summary>
     public const int FewestQuestions = 4;
 
-    private const int FewestMazeWords = 60, MostCandidates = 150;
-    private static readonly string Asked = $"t.id in (select q.text_id from question q where not q.retired and q.place is null and q.kind = 'Single' and not q.evidence group by q.text_id having count(*) >= {FewestQuestions})";
+    /// <summary>What <see cref="CheckItem.Asks"/> says, of a row of questions q.</summary>
+    public const string AskedOf = "not q.retired and q.place is null and not q.evidence and q.kind not in ('Short', 'Long')";
 
-    private sealed record Candidate(Guid Id, Guid TextId, double Depth, int Given);
+    private const int FewestMazeWords = 60, MostCandidates = 150;
+    private static readonly string Asked = $"t.id in (select q.text_id from question q where {AskedOf} group by q.text_id having count(*) >= {FewestQuestions})";
+
+    private sealed record Candidate(Guid Id, Guid TextId, double Depth, int Sentences, int Given);
 
     /// <summary>Passages near a depth that a reader has not had.</summary>
     /// <param name="limits">The band they come from.</param>
@@ -27,7 +30,7 @@ internal sealed class PassagePool(TextStore texts)
         var near = await Candidates(c, t, readerId, schoolId, depth, limits.From, limits.To, Asked);
         var passages = new List<CheckPassage>();
         foreach (var v in near)
-            passages.Add(new(v.Id, v.Depth, [.. (await Questions(v.TextId)).Select(q => new PassageQuestion(q.Difficulty(new(v.Depth), 0).Value, q.Guess(0)))], v.Given));
+            passages.Add(new(v.Id, v.Depth, [.. (await Questions(v.TextId)).Select(q => new PassageQuestion(q.Difficulty(new(v.Depth), v.Sentences).Value, q.Guess(v.Sentences)))], v.Given));
         return passages;
     }
 
@@ -36,7 +39,7 @@ internal sealed class PassagePool(TextStore texts)
         (await Candidates(c, t, readerId, schoolId, depth, -100, 200, $"v.words >= {FewestMazeWords}")).FirstOrDefault()?.Id;
 
     private static async Task<List<Candidate>> Candidates(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth, double from, double to, string which) => (await c.QueryAsync<Candidate>($"""
-        select v.id, v.text_id, v.depth, (select count(*)::int from stage s where s.version_id = v.id) as given
+        select v.id, v.text_id, v.depth, coalesce((v.measure ->> 'sentences')::int, 0) as sentences, (select count(*)::int from stage s where s.version_id = v.id) as given
         from version v join text t on t.id = v.text_id
         where not v.retired and t.retired_at is null and (t.school_id is null or (t.school_id = @schoolId and not t.mine)) and v.depth between @from and @to and {which}
           and not exists (select 1 from ticket k join assignment a on a.id = k.assignment_id where k.reader_id = @readerId and a.text_id = t.id)
@@ -45,15 +48,16 @@ internal sealed class PassagePool(TextStore texts)
         limit {MostCandidates}
         """, new { readerId, schoolId, depth, from, to }, t)).ToList();
 
-    /// <summary>Questions of a text that a level check asks: of its quiz, with one choice to choose.</summary>
-    private async Task<IReadOnlyList<Question>> Questions(Guid textId) => [.. (await texts.Questions(textId)).Where(q => q is { Kind: QuestionKind.Single, Guided: false, Evidence: false })];
+    /// <summary>Questions of a text that a level check asks.</summary>
+    private async Task<IReadOnlyList<Question>> Questions(Guid textId) => [.. (await texts.Questions(textId)).Where(CheckItem.Asks)];
 
     /// <summary>A passage with its questions.</summary>
-    public async Task<NewStage> Passage(Guid versionId)
+    /// <param name="copy">Whose copy it is.</param>
+    public async Task<NewStage> Passage(Guid versionId, Guid copy)
     {
         var v = await texts.Body(versionId);
-        var items = (await Questions(v.TextId)).Select(q => new CheckItem(q.Id.ToString(), q.Stem, [.. q.Choices.Select(x => x.Text)], q.Choices.ToList().FindIndex(x => x.Right), q.Difficulty(new(v.Depth), 0).Value, q.Guess(0), q.Strand.ToString())).ToList();
-        return new(versionId, v.TextId, v.Title, v.Depth, v.Pages, items);
+        var sentences = Scoring.SentencesOf(v.Pages);
+        return new(versionId, v.TextId, v.Title, v.Depth, v.Pages, [.. (await Questions(v.TextId)).Select(q => CheckItem.Of(q, new(v.Depth), sentences, v.Label, copy)).OfType<CheckItem>()]);
     }
 
     /// <summary>A maze passage: what the school has accepted, or one made now.</summary>
@@ -63,7 +67,7 @@ internal sealed class PassagePool(TextStore texts)
         var kept = await c.QuerySingleOrDefaultAsync<string?>("select pieces::text from maze where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId }, t);
         var pieces = kept is null ? Maze.Of(Paragraphs.Running(v.Pages)) : Database.FromJson<List<MazePiece>>(kept);
         const double Guess = 1.0 / 3;
-        var items = pieces.Where(p => p.Choices.Count > 0).Select((p, i) => new CheckItem(i.ToString(System.Globalization.CultureInfo.InvariantCulture), "", p.Choices, p.Right, v.Depth, Guess)).ToList();
+        var items = pieces.Where(p => p.Choices.Count > 0).Select((p, i) => CheckItem.Choosing(i.ToString(System.Globalization.CultureInfo.InvariantCulture), "", p.Choices, p.Right, v.Depth, Guess)).ToList();
         return new(versionId, v.TextId, v.Title, v.Depth, [[.. pieces.Select(p => p.Text)]], items);
     }
 

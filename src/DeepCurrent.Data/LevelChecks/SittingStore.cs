@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Roster;
@@ -16,9 +17,10 @@ namespace DeepCurrent.Data.LevelChecks;
 public sealed record MyCheck(Guid Id, string Title, DateOnly? ClosesOn, bool Begun, int Left);
 
 /// <summary>One answer as it is sent.</summary>
-public sealed record SentAnswer(Guid Id, int Item, int Pick, DateTimeOffset At, int Milliseconds);
+/// <param name="Picks">Places, as they were shown.</param>
+public sealed record SentAnswer(Guid Id, int Item, IReadOnlyList<int> Picks, DateTimeOffset At, int Milliseconds);
 
-public sealed record StageAnswer(Guid Id, int Item, int Pick, bool Correct, bool Rushed, DateTimeOffset At);
+public sealed record StageAnswer(Guid Id, int Item, IReadOnlyList<int> Picks, bool Correct, bool Rushed, DateTimeOffset At);
 
 /// <summary>What was put to the reader at once, with the right answers; they do not leave the server.</summary>
 public sealed record Stage(Guid Id, int Position, string Title, double? TextDepth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<CheckItem> Items, IReadOnlyList<StageAnswer> Answers, double Seconds, DateTimeOffset ServedAt, bool Done);
@@ -149,16 +151,17 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 
     private static async Task Write(NpgsqlConnection c, NpgsqlTransaction t, PartRow part, Stage stage, IReadOnlyList<SentAnswer> answers, double seconds, DateTimeOffset now)
     {
-        var kept = answers.Where(a => a.Item >= 0 && a.Item < stage.Items.Count && a.Pick >= 0 && a.Pick < stage.Items[a.Item].Choices.Count).DistinctBy(a => a.Item).DistinctBy(a => a.Id).ToList();
+        var sentences = stage.Items.Any(i => i.Kind is QuestionKind.Sentence) ? Scoring.SentencesOf(stage.Pages).Count : 0;
+        var kept = answers.Where(a => a.Item >= 0 && a.Item < stage.Items.Count && stage.Items[a.Item].Answers(a.Picks, sentences)).DistinctBy(a => a.Item).DistinctBy(a => a.Id).ToList();
         // In a maze passage a choice may be changed until the passage is done; elsewhere the first answer stays.
-        var change = part.Part is CheckPart.Maze ? "do update set pick = excluded.pick, correct = excluded.correct, at = excluded.at" : "do nothing";
+        var change = part.Part is CheckPart.Maze ? "do update set picks = excluded.picks, correct = excluded.correct, at = excluded.at" : "do nothing";
         await c.ExecuteAsync($"""
-            insert into check_answer (id, stage_id, item, pick, correct, rushed, at, milliseconds)
-            select @Id, @stageId, @Item, @Pick, @correct, @rushed, @at, @ms where not exists (select 1 from check_answer x where x.id = @Id and (x.stage_id, x.item) <> (@stageId, @Item))
+            insert into check_answer (id, stage_id, item, picks, correct, rushed, at, milliseconds)
+            select @Id, @stageId, @Item, @picks, @correct, @rushed, @at, @ms where not exists (select 1 from check_answer x where x.id = @Id and (x.stage_id, x.item) <> (@stageId, @Item))
             on conflict (stage_id, item) {change}
             """, kept.Select(a => new
         {
-            a.Id, stageId = stage.Id, a.Item, a.Pick, correct = a.Pick == stage.Items[a.Item].Right, rushed = Answering.Rushed(stage.Items[a.Item].Words, TimeSpan.FromMilliseconds(a.Milliseconds)),
+            a.Id, stageId = stage.Id, a.Item, picks = a.Picks.ToArray(), correct = stage.Items[a.Item].IsRight(a.Picks), rushed = Answering.Rushed(stage.Items[a.Item].Words, TimeSpan.FromMilliseconds(a.Milliseconds)),
             at = a.At > now ? now : a.At < stage.ServedAt ? stage.ServedAt : a.At, ms = Math.Clamp(a.Milliseconds, 0, 86_400_000),
         }), t);
         await c.ExecuteAsync("update stage set seconds = greatest(seconds, @seconds) where id = @Id; update sitting_part set seconds = (select sum(x.seconds) from stage x where x.part_id = @partId), answered = (select count(*) from check_answer a join stage x on x.id = a.stage_id where x.part_id = @partId) where id = @partId",
@@ -192,7 +195,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             CheckPart.WordReading => new(null, null, "", null, null, WordItems.Reading(known.Mean, seen, CheckPlan.WordsAStage, seed)),
             CheckPart.WordMeaning => new(null, null, "", null, null, WordItems.Meaning(await PassagePool.Words(c, t, schoolId), known.Mean, seen, CheckPlan.WordsAStage, seed)),
             CheckPart.Maze => await pool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version ? await pool.MazeOf(c, t, version, schoolId) : null,
-            _ => await Passage(c, t, s, known, position, schoolId),
+            _ => await Passage(c, t, s, part, known, position, schoolId),
         };
         if (next is not { Items.Count: > 0 }) return false;
         await c.ExecuteAsync("""
@@ -203,12 +206,12 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         return true;
     }
 
-    private async Task<NewStage?> Passage(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, DepthDistribution known, int position, Guid schoolId)
+    private async Task<NewStage?> Passage(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, DepthDistribution known, int position, Guid schoolId)
     {
         var plan = s.Check.Plan;
-        if (plan.Form.Count > 0) return position < plan.Form.Count ? await pool.Passage(plan.Form[position]) : null;
+        if (plan.Form.Count > 0) return position < plan.Form.Count ? await pool.Passage(plan.Form[position], part.Id) : null;
         var passages = await pool.Near(c, t, s.ReaderId, schoolId, known.Mean, plan.Limits);
-        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best ? await pool.Passage(best.Id) : null;
+        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best ? await pool.Passage(best.Id, part.Id) : null;
     }
 
     /// <summary>What is known of the reader in this part: what the check starts from, with what was answered.</summary>
@@ -283,17 +286,17 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 
     private sealed record StageFlat(Guid Id, int Position, string Title, double? TextDepth, string? Pages, string Items, double Seconds, DateTimeOffset ServedAt, DateTimeOffset? DoneAt);
 
-    private sealed record AnswerFlat(Guid StageId, int Item, int Pick, bool Correct, bool Rushed, Guid Id, DateTimeOffset At);
+    private sealed record AnswerFlat(Guid StageId, int Item, Array Picks, bool Correct, bool Rushed, Guid Id, DateTimeOffset At);
 
     private static async Task<IReadOnlyList<Stage>> Stages(NpgsqlConnection c, NpgsqlTransaction t, Guid partId)
     {
         await using var all = await c.QueryMultipleAsync("""
             select id, position, title, text_depth, pages::text as pages, items::text as items, seconds, served_at, done_at from stage where part_id = @partId order by position limit 20;
-            select a.stage_id, a.item, a.pick, a.correct, a.rushed, a.id, a.at from check_answer a join stage s on s.id = a.stage_id where s.part_id = @partId order by a.at, a.item limit 2000
+            select a.stage_id, a.item, a.picks, a.correct, a.rushed, a.id, a.at from check_answer a join stage s on s.id = a.stage_id where s.part_id = @partId order by a.at, a.item limit 2000
             """, new { partId }, t);
         var stages = (await all.ReadAsync<StageFlat>()).ToList();
         var answers = (await all.ReadAsync<AnswerFlat>()).ToLookup(a => a.StageId);
         return [.. stages.Select(s => new Stage(s.Id, s.Position, s.Title, s.TextDepth, s.Pages is null ? [] : Database.FromJson<List<List<string>>>(s.Pages), Database.FromJson<List<CheckItem>>(s.Items),
-            [.. answers[s.Id].Select(a => new StageAnswer(a.Id, a.Item, a.Pick, a.Correct, a.Rushed, a.At))], s.Seconds, s.ServedAt, s.DoneAt is not null))];
+            [.. answers[s.Id].Select(a => new StageAnswer(a.Id, a.Item, (int[])a.Picks, a.Correct, a.Rushed, a.At))], s.Seconds, s.ServedAt, s.DoneAt is not null))];
     }
 }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -9,14 +10,22 @@ namespace DeepCurrent.Web.LevelChecks;
 /// <param name="State">Waiting, UnderWay, Done or Skipped.</param>
 public sealed record MyPart(string Part, string State);
 
-/// <summary>A question as its reader sees it: which choice is right stays on the server.</summary>
-public sealed record MyItem(string Stem, IReadOnlyList<string> Choices);
+/// <summary>A question as its reader sees it: what is right stays on the server.</summary>
+/// <param name="Kind">Single, Multiple, Order, Match or Sentence.</param>
+/// <param name="Rights">What stands on the right of a match.</param>
+/// <param name="Wanted">How many to choose.</param>
+public sealed record MyItem(string Kind, string Stem, IReadOnlyList<string> Choices, IReadOnlyList<string> Rights, int Wanted);
 
-public sealed record MyPick(int Item, int Pick);
+public sealed record MyPicks(int Item, IReadOnlyList<int> Picks);
 
 /// <param name="Pages">Of a passage; of a maze passage what stands before each choice, and after the last.</param>
 /// <param name="Place">Which stage of the part it is, from 1.</param>
-public sealed record MyStage(Guid Id, int Place, string Title, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<MyItem> Items, IReadOnlyList<MyPick> Answers, double Seconds);
+/// <param name="Sentences">Paragraph by paragraph, where a sentence of the passage is to be picked.</param>
+public sealed record MyStage(Guid Id, int Place, string Title, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<IReadOnlyList<string>> Sentences, IReadOnlyList<MyItem> Items, IReadOnlyList<MyPicks> Answers, double Seconds)
+{
+    public static MyStage Of(Stage s, CheckPart part) => new(s.Id, s.Position + 1, part is CheckPart.Passages or CheckPart.Maze ? s.Title : "", s.TextDepth ?? 0, s.Pages, s.Items.Any(i => i.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(s.Pages) : [],
+        [.. s.Items.Select(i => new MyItem(i.Kind.ToString(), i.Stem, i.Choices, i.Rights ?? [], i.Wanted))], [.. s.Answers.Select(a => new MyPicks(a.Item, a.Picks))], s.Seconds);
+}
 
 /// <param name="Now">The part that is under way or comes next; null when all is done.</param>
 /// <param name="Left">Seconds the part may still take, this stage's own time not counted.</param>
@@ -24,12 +33,13 @@ public sealed record MyStage(Guid Id, int Place, string Title, double Depth, IRe
 public sealed record MyCheckView(Guid Id, string Title, string Directions, IReadOnlyList<MyPart> Parts, string? Now, MyStage? Stage, double Left, bool TimerShown, bool OneChoice, bool Tomorrow)
 {
     public static MyCheckView Of(Sitting s) => new(s.Id, s.Check.ReaderTitle, s.Check.Directions, [.. s.Parts.Select(p => new MyPart(p.Part.ToString(), p.State.ToString()))], s.Now?.Part.ToString(),
-        s.Stage is { } stage ? new(stage.Id, stage.Position + 1, s.Now!.Part is CheckPart.Passages or CheckPart.Maze ? stage.Title : "", stage.TextDepth ?? 0, stage.Pages, [.. stage.Items.Select(i => new MyItem(i.Stem, i.Choices))], [.. stage.Answers.Select(a => new MyPick(a.Item, a.Pick))], stage.Seconds) : null,
+        s.Stage is { } stage ? MyStage.Of(stage, s.Now!.Part) : null,
         Math.Max(0, s.Limit - s.Spent), s.Check.Plan.TimerShown && !s.Supports.HideTimer, s.Supports.OneChoice, s.Tomorrow);
 }
 
 /// <param name="Id">Made by the page: the same answer sent twice is kept once.</param>
-public sealed record MyAnswerRequest(Guid Id, int Item, int Pick, DateTimeOffset At, int Milliseconds);
+/// <param name="Picks">In the places the reader saw.</param>
+public sealed record MyAnswerRequest(Guid Id, int Item, IReadOnlyList<int>? Picks, DateTimeOffset At, int Milliseconds);
 
 /// <param name="Seconds">Time the stage has been open so far.</param>
 /// <param name="Done">The reader has finished the stage, or its time is up.</param>
@@ -66,7 +76,7 @@ public static class MyCheckEndpoints
         var readerId = desk.Self();
         if (!(r.Seconds is >= 0 and <= LongestStage)) throw Refused.Field("seconds", "This is no time spent on a page.");
         if (r.Answers?.Count > MostAnswers) throw Refused.Field("answers", "These are too many answers.");
-        var answers = (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Pick, a.At, a.Milliseconds)).ToList();
+        var answers = (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], a.At, a.Milliseconds)).ToList();
         return await sittings.Keep(sittingId, readerId, desk.Who.SchoolId, stageId, answers, r.Seconds, r.Done, await at.Yardstick(), await desk.Moment()) is { } s ? MyCheckView.Of(s) : throw await Shut(sittingId, desk, sittings);
     }
 

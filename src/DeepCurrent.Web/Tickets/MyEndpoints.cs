@@ -59,7 +59,7 @@ public static class MyEndpoints
         var body = await texts.Body(ticket.VersionId);
         var words = (await texts.Words(ticket.TextId)).Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example)).ToList();
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
-        var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence) ? body.Pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p]).ToList() : [];
+        var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(body.Pages) : [];
         return new(ticket.Id, body.Title, ticket.State, ticket.Attempts, ticket.Page, ticket.Directions, body.Depth, body.Pages, words, [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)], [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)], sentences, (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId), ticket.Aloud, await records.OfTicket(ticketId, ticket.ReaderId));
     }
 

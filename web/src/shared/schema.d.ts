@@ -7876,8 +7876,7 @@ export interface components {
             id: string;
             /** Format: int32 */
             item: number;
-            /** Format: int32 */
-            pick: number;
+            picks: null | number[];
             /** Format: date-time */
             at: string;
             /** Format: int32 */
@@ -7920,18 +7919,21 @@ export interface components {
             tomorrow: boolean;
         };
         MyItem: {
+            kind: string;
             stem: string;
             choices: string[];
+            rights: string[];
+            /** Format: int32 */
+            wanted: number;
         };
         MyPart: {
             part: string;
             state: string;
         };
-        MyPick: {
+        MyPicks: {
             /** Format: int32 */
             item: number;
-            /** Format: int32 */
-            pick: number;
+            picks: number[];
         };
         MyQuestion: {
             /** Format: uuid */
@@ -7988,8 +7990,9 @@ export interface components {
             /** Format: double */
             depth: number;
             pages: string[][];
+            sentences: string[][];
             items: components["schemas"]["MyItem"][];
-            answers: components["schemas"]["MyPick"][];
+            answers: components["schemas"]["MyPicks"][];
             /** Format: double */
             seconds: number;
         };

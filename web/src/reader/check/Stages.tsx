@@ -4,6 +4,9 @@ import { isHeading, pictureOf, plain, TextPicture } from '../../shared/paragraph
 import { t } from '../../shared/words';
 import { LeadLine } from '../LeadLine';
 import { letters } from '../queries';
+import { hintOf, ready, type Draft, type Shown } from '../questions/draft';
+import { Picking } from '../questions/Picking';
+import '../questions/questions.css';
 import type { Stage, View } from './checkQueries';
 import type { StageWork } from './useStage';
 
@@ -53,7 +56,7 @@ export function MazeStage({ stage, work }: Props) {
   return (
     <div className={`page mazepage ${letters(stage.depth) === 'serif' ? 'serif' : ''}`}>
       <h2>{stage.title}</h2>
-      <div className="mazetext">{pieces.map((text, i) => <Fragment key={i}>{text.split(/\n\n+/).map((part, k) => <Fragment key={k}>{k > 0 && <span className="gap" />}{part.replace(/\*/g, '')}</Fragment>)}{stage.items[i] && <span className="mazechoice" role="radiogroup" aria-label={t('Word {{n}}', { n: i + 1 })}>{stage.items[i]!.choices.map((c, k) => <label key={k} className={work.picks[i] === k ? 'mine' : undefined}><input type="radio" className="hide" name={`m${i}`} checked={work.picks[i] === k} onChange={() => work.answer(i, k)} />{c}</label>)}</span>}</Fragment>)}</div>
+      <div className="mazetext">{pieces.map((text, i) => <Fragment key={i}>{text.split(/\n\n+/).map((part, k) => <Fragment key={k}>{k > 0 && <span className="gap" />}{part.replace(/\*/g, '')}</Fragment>)}{stage.items[i] && <span className="mazechoice" role="radiogroup" aria-label={t('Word {{n}}', { n: i + 1 })}>{stage.items[i]!.choices.map((c, k) => <label key={k} className={work.picks[i]?.[0] === k ? 'mine' : undefined}><input type="radio" className="hide" name={`m${i}`} checked={work.picks[i]?.[0] === k} onChange={() => work.answer(i, k)} />{c}</label>)}</span>}</Fragment>)}</div>
       <p className="row end"><span className="soft">{left === 0 ? t('All chosen.') : t('{{n}} still to choose', { n: left })}</span><button className="rbtn main" disabled={work.waits} onClick={work.finish}>{t('I am done')}</button></p>
     </div>
   );
@@ -61,14 +64,12 @@ export function MazeStage({ stage, work }: Props) {
 
 /** A text, then its questions one at a time with the text beside them. */
 export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
-  const started = Object.keys(work.picks).length > 0;
-  const first = stage.items.findIndex((_, i) => work.picks[i] === undefined);
   const [page, setPage] = useState(0);
-  const [asks, setAsks] = useState(started);
+  const [asks, setAsks] = useState(Object.keys(work.picks).length > 0);
+  const first = stage.items.findIndex((_, i) => work.picks[i] === undefined);
   const [at, setAt] = useState(Math.max(0, first));
-  const [chosen, setChosen] = useState<number>();
   const { shown } = work;
-  useEffect(() => { setChosen(undefined); if (asks) shown(); }, [at, asks, shown]);
+  useEffect(() => { if (asks) shown(); }, [at, asks, shown]);
   const serif = letters(stage.depth) === 'serif' ? 'serif' : '';
   const last = page >= stage.pages.length - 1;
   if (!asks) return (
@@ -78,25 +79,33 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
         <p className="row end">{page > 0 && <button className="rbtn" onClick={() => setPage(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>}<button className="rbtn main" onClick={() => (last ? setAsks(true) : setPage(page + 1))}>{last ? t('To the questions') : t('Next page')}<CaretRight size={24} aria-hidden /></button></p></article>
     </>
   );
-  const item = stage.items[at]!;
-  const go = () => {
-    if (chosen === undefined) return;
-    work.answer(at, chosen);
+  const answer = (picks: number[]) => {
+    work.answer(at, ...picks);
     if (at + 1 < stage.items.length) setAt(at + 1); else work.finish();
   };
   return (
     <>
       <LeadLine label={t('Questions')} title={t('Question {{n}} of {{of}}', { n: at + 1, of: stage.items.length })} here={at} go={() => undefined} knots={stage.items.map((_, i) => ({ name: t('Question {{n}}', { n: i + 1 }), done: work.picks[i] !== undefined }))} />
-      <form className={`page question ${serif}`} onSubmit={(e) => { e.preventDefault(); go(); }}>
-        <h2 id="item">{item.stem}</h2>
-        <Pick key={at} name="item" heading="item" choices={item.choices} mine={chosen} oneAtATime={check.oneChoice} pick={setChosen} />
-        <p className="row end"><button className="rbtn main" disabled={chosen === undefined || work.waits}>{t('This is my answer')}</button></p>
-      </form>
+      <AskedOnce key={at} q={{ id: `${stage.id}-${at}`, attempts: [], ...stage.items[at]! }} stage={stage} oneAtATime={check.oneChoice} waits={work.waits} className={`page question ${serif}`} answer={answer} />
       <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
         <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}><BookOpen size={24} aria-hidden /><span>{peek ? t('Close the text') : t('Look in the text')}</span></button>
         <div className={serif} tabIndex={peek ? 0 : -1} aria-hidden={!peek} role="region" aria-label={t('The whole text')}><Paragraphs of={stage.pages.flat()} /></div>
       </aside>
     </>
+  );
+}
+
+/** A question that is answered once, without a word to the answer. */
+function AskedOnce({ q, stage, oneAtATime, waits, className, answer }: { q: Shown; stage: Stage; oneAtATime: boolean; waits: boolean; className: string; answer: (picks: number[]) => void }) {
+  const [draft, setDraft] = useState<Draft>({ picks: [], words: '' });
+  const done = ready(q, draft);
+  return (
+    <form className={className} aria-labelledby="item" onSubmit={(e) => { e.preventDefault(); if (done && !waits) answer(draft.picks); }}>
+      <h2 id="item">{q.stem}</h2>
+      <p className="hint">{hintOf(q)}</p>
+      <Picking q={q} draft={draft} setDraft={setDraft} open heading="item" oneAtATime={oneAtATime} text={stage.sentences} />
+      <p className="row end"><button className="rbtn main" disabled={!done || waits}>{t('This is my answer')}</button></p>
+    </form>
   );
 }
 

@@ -4,7 +4,7 @@ import { Problem, sentence } from '../../shared/api';
 import { send, waitingFor } from '../outbox';
 import { checkKey, type Stage, type View } from './checkQueries';
 
-interface Answer { id: string; item: number; pick: number; at: string; milliseconds: number }
+interface Answer { id: string; item: number; picks: number[]; at: string; milliseconds: number }
 
 /** One stage on the way: answers are kept on the device, sent as they come, and the stage is handed on when it is done. */
 export function useStage(check: View, stage: Stage) {
@@ -13,7 +13,7 @@ export function useStage(check: View, stage: Stage) {
   const asked = useRef(performance.now());
   const fresh = useRef<Answer[]>([]);
   const sending = useRef(0);
-  const [picks, setPicks] = useState<Record<number, number>>(() => Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.pick])));
+  const [picks, setPicks] = useState<Record<number, number[]>>(() => Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.picks])));
   const [waits, setWaits] = useState(false);
   const [error, setError] = useState('');
   const [over, setOver] = useState(false);
@@ -32,10 +32,10 @@ export function useStage(check: View, stage: Stage) {
     }
   }, [check.id, stage.id, client]);
 
-  const answer = useCallback((item: number, pick: number) => {
-    setPicks((p) => ({ ...p, [item]: pick }));
+  const answer = useCallback((item: number, ...mine: number[]) => {
+    setPicks((p) => ({ ...p, [item]: mine }));
     const now = performance.now();
-    fresh.current = [...fresh.current.filter((a) => a.item !== item), { id: crypto.randomUUID(), item, pick, at: new Date().toISOString(), milliseconds: Math.round(now - asked.current) }];
+    fresh.current = [...fresh.current.filter((a) => a.item !== item), { id: crypto.randomUUID(), item, picks: mine, at: new Date().toISOString(), milliseconds: Math.round(now - asked.current) }];
     asked.current = now;
     void post(false);
   }, [post]);

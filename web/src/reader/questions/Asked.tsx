@@ -5,11 +5,8 @@ import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { send } from '../outbox';
 import { letters, type Work } from '../queries';
-import { Choose } from './Choose';
 import { emptyDraft, hintOf, draftKey, ready, type Draft, type Question } from './draft';
-import { PickSentence } from './PickSentence';
-import { PutInOrder } from './PutInOrder';
-import { PutTogether } from './PutTogether';
+import { Picking } from './Picking';
 import { Write } from './Write';
 import './questions.css';
 
@@ -46,10 +43,7 @@ export function Asked({ work, q, kept, said, before }: Props) {
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
       <p className="hint">{open ? `${hintOf(q)} ${isWritten(q.kind) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}` : kept ? t('Your answer is kept and will be sent.') : ' '}</p>
-      {(q.kind === 'Single' || q.kind === 'Multiple') && <Choose key={q.attempts.length} {...shared} oneAtATime={one} />}
-      {q.kind === 'Order' && <PutInOrder {...shared} />}
-      {q.kind === 'Match' && <PutTogether {...shared} />}
-      {q.kind === 'Sentence' && <PickSentence {...shared} text={work.sentences} />}
+      <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q.kind) && <Write {...shared} ticketId={work.id} />}
       <div className="feedback" role="status">{lastTry && <Feedback q={q} open={open} />}</div>
       {error && <p className="say" role="alert">{error}</p>}
