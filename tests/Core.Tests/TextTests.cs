@@ -82,6 +82,23 @@ public sealed class TextTests
         TextCounter.Count("Then Elizabeth created a barometer.").FogComplex.ShouldBe(1);
     }
 
+    [Theory]
+    [InlineData("Pip is a pig. Pip ran. Pip sat.", 0, "a name may stand only where sentences open")]
+    [InlineData("\"Pip ran,\" said the hen. Pip's hat is wet.", 0, "also in speech, and as an owner")]
+    [InlineData("However, it ran. Barnacles cling.", 2, "a word that opens sentences is no name for that")]
+    [InlineData("Rose, pip and hull.", 2, "what is set off by a comma, or has a small letter, is none")]
+    public void Names_are_known_where_they_open_sentences(string text, int unfamiliar, string why) => TextCounter.Count(text).DaleChallUnfamiliar.ShouldBe(unfamiliar, why);
+
+    [Fact]
+    public void A_first_reader_about_somebody_with_a_name_stays_a_first_reader()
+    {
+        const string Story = "NAME is a pig. NAME is big. NAME has a hat. It is a red hat.\n\nNAME ran. The hat fell. It fell in the mud. NAME sat in the mud. NAME dug and dug.\n\nA hen got the hat. The hen sat in it. The hen is hot in the hat. NAME is wet in the mud. NAME is glad.";
+        var (named, plain) = (TextMeasurer.Measure(Story.Replace("NAME", "Pip")), TextMeasurer.Measure(Story.Replace("NAME", "Dog")));
+        named.Depth.Value.ShouldBe(plain.Depth.Value, 1.5);
+        named.Depth.Value.ShouldBeLessThan(13);
+        named.DepthError.ShouldBeLessThan(7);
+    }
+
     [Fact]
     public void Names_are_not_unfamiliar_words() => TextCounter.Count("We met Oluchi and Bjørn.").DaleChallUnfamiliar.ShouldBe(0);
 

@@ -93,7 +93,7 @@ public static class TextCounter
     /// <summary>The running totals of one text.</summary>
     private sealed class Run
     {
-        private struct Seen { public int Times; public byte Syllables; public bool Unfamiliar, NotSpache, Name; public float Zipf; public string Word; }
+        private struct Seen { public int Times; public byte Syllables; public bool Unfamiliar, NotSpache, Name, MayOpen, Opened, Small; public float Zipf; public string Word; }
 
         private readonly Dictionary<string, int> index = [];
         private readonly List<Seen> seen = [];
@@ -125,7 +125,12 @@ public static class TextCounter
             }
             ref var word = ref Look(lower.AsSpan(0, token.Length));
             // Capitalised inside a sentence: a name. "I" and its contractions are not.
-            if (!word.Name && current.Words > 0 && !afterQuote && char.IsUpper(token[0]) && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'))) word.Name = true;
+            var capital = char.IsUpper(token[0]);
+            if (!word.Name && current.Words > 0 && !afterQuote && capital && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'))) word.Name = true;
+            // A sentence may open with a name; what is set off by a comma is more often a word like "however".
+            var opens = word.MayOpen && capital && (current.Words == 0 || afterQuote) && (end == text.Length || text[end] != ',');
+            word.Opened |= opens;
+            word.Small |= !capital;
             afterQuote = false;
             word.Times++;
             words++;
@@ -133,8 +138,8 @@ public static class TextCounter
             letters += letterCount;
             characters += letterCount + digits;
             var isNew = word.Times == 1;
-            var odd = word.Unfamiliar && !word.Name;
-            var oddSpache = isNew && word.NotSpache && !word.Name;
+            var odd = word.Unfamiliar && !word.Name && !opens;
+            var oddSpache = isNew && word.NotSpache && !word.Name && !opens;
             if (word.Syllables >= 3) { poly++; if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables)) complex++; }
             if (odd) unfamiliar++;
             if (oddSpache) notSpache++;
@@ -172,7 +177,9 @@ public static class TextCounter
             {
                 at = seen.Count;
                 var key = word.ToString();
-                seen.Add(new() { Word = key, Syllables = (byte)Math.Min(255, Syllables.Count(word)), Unfamiliar = !Familiarity.DaleChall(word), NotSpache = !Familiarity.Spache(word), Zipf = WordList.Find(word)?.Zipf ?? 0 });
+                var facts = WordList.Find(word);
+                var owner = word.EndsWith("'s") || word.EndsWith("’s") ? WordList.Find(word[..^2]) : facts;
+                seen.Add(new() { Word = key, Syllables = (byte)Math.Min(255, Syllables.Count(word)), Unfamiliar = !Familiarity.DaleChall(word), NotSpache = !Familiarity.Spache(word), Zipf = facts?.Zipf ?? 0, MayOpen = owner?.Capital ?? false });
             }
             return ref CollectionsMarshal.AsSpan(seen)[at];
         }
@@ -182,6 +189,6 @@ public static class TextCounter
             !word.Contains('-') && !(syllables == 3 && (word.EndsWith("ed") || word.EndsWith("es")));
 
         public TextCounts Result() => new(words, ended, syllables, letters, characters, seen.Count, poly, complex, unfamiliar, notSpache,
-            sentences, [.. seen.Select(s => new DistinctWord(s.Word, s.Times, s.Syllables, s.Unfamiliar, s.NotSpache, s.Zipf, s.Name))]);
+            sentences, [.. seen.Select(s => new DistinctWord(s.Word, s.Times, s.Syllables, s.Unfamiliar, s.NotSpache, s.Zipf, s.Name || (s.Opened && !s.Small)))]);
     }
 }

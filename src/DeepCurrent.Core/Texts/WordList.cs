@@ -4,7 +4,8 @@ namespace DeepCurrent.Core.Texts;
 
 /// <summary>What is known of a word: syllables as pronounced (0 = not in the dictionary), whether lists of familiar words hold it, and how often it is used.</summary>
 /// <param name="Zipf">log10 of uses per thousand million words of film and television speech; 0 = not counted.</param>
-public readonly record struct WordFacts(byte Syllables, bool DaleChall, bool Spache, float Zipf);
+/// <param name="Capital">Mostly written with a capital, as names are.</param>
+public readonly record struct WordFacts(byte Syllables, bool DaleChall, bool Spache, float Zipf, bool Capital);
 
 /// <summary>The English words that ship: pronunciations, familiar-word lists and frequencies, joined in one table.</summary>
 /// <remarks>
@@ -51,7 +52,7 @@ public static class WordList
             while (bytes[at] != ' ') name[length++] = (char)bytes[at++];
             at++;
             int syllables = Number(bytes, ref at), lists = Number(bytes, ref at), zipf = Number(bytes, ref at);
-            words.Add(new string(name[..length]), new((byte)syllables, (lists & 1) != 0, (lists & 2) != 0, zipf / 10f));
+            words.Add(new string(name[..length]), new((byte)syllables, (lists & 1) != 0, (lists & 2) != 0, zipf / 10f, (lists & 4) != 0));
         }
         return words;
     }
