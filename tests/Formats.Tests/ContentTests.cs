@@ -86,7 +86,8 @@ public sealed class ShippedTests
         All.Value.Count(t => t.Questions.Any(q => q.Guided)).ShouldBeGreaterThanOrEqualTo(30);
         All.Value.SelectMany(t => t.Questions).Select(q => q.Strand).Distinct().Count().ShouldBe(Enum.GetValues<Strand>().Length);
         All.Value.SelectMany(t => t.Questions).Select(q => q.Kind).Distinct().Count().ShouldBeGreaterThanOrEqualTo(6);
-        All.Value.SelectMany(t => t.Versions).Max(v => v.Target).ShouldBeGreaterThan(55);
+        All.Value.SelectMany(t => t.Versions).Max(v => v.Target).ShouldBeGreaterThanOrEqualTo(62);
+        All.Value.SelectMany(t => t.Versions).Min(v => v.Target).ShouldBeLessThanOrEqualTo(3);
     }
 }
 
