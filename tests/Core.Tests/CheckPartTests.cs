@@ -195,4 +195,49 @@ public sealed class CheckPartTests
         double?[] all = [depths.Min(), s.Low, s.Quarter, s.Middle, s.ThreeQuarters, s.High, depths.Max()];
         all.ShouldBe(all.Order());
     });
+
+    [Fact]
+    public void Words_lie_where_answers_show_them_to_lie() => Gen.Select(Gen.Double[5, 40], Gen.Int).Sample((at, seed) =>
+    {
+        var word = WordItems.Reading(at, Nothing, 1, seed)[0];
+        var harder = new Dictionary<string, double> { [word.Key] = 500 };
+        WordItems.Reading(at, Nothing, 40, seed, harder).ShouldAllBe(i => i.Key != word.Key, "it lies far below what this reader is asked");
+        harder[word.Key] = 2;
+        var moved = Enumerable.Range(0, 60).SelectMany(k => WordItems.Reading(at, Nothing, 5, k, harder)).FirstOrDefault(i => i.Key == word.Key);
+        if (moved is not null) moved.Difficulty.ShouldBe(word.Difficulty + 2, 1e-9);
+        word.Difficulty.ShouldBe(WordItems.Thought(CheckPart.WordReading, word.Key), 1e-9);
+    }, iter: 60);
+
+    [Fact]
+    public void Words_of_meaning_are_thought_to_be_as_hard_as_they_are_asked()
+    {
+        foreach (var item in WordItems.Meaning(Words, 30, Nothing, 4, 1)) item.Difficulty.ShouldBe(WordItems.Thought(CheckPart.WordMeaning, item.Key), 1e-9);
+        Should.Throw<ArgumentOutOfRangeException>(() => WordItems.Thought(CheckPart.Passages, "tide"));
+    }
+
+    /// <summary>Eighty words that lie off their lines by 6 fm (sd), answered by 150 readers each: what answers show is far nearer to the truth, and the scale as a whole stays.</summary>
+    [Fact]
+    public void Answers_find_words_that_lie_off_their_line()
+    {
+        var random = new Random(12);
+        double Normal() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+        double before = 0, after = 0;
+        List<(double True, QuestionEstimate Found)> words = [];
+        for (var w = 0; w < 80; w++)
+        {
+            var off = 6 * Normal();
+            List<QuestionAnswer> answers = [];
+            for (var r = 0; r < 150; r++)
+            {
+                var (depth, thought) = (30 + 8 * Normal(), 30.0);
+                answers.Add(new(depth + 4 * Normal(), 4, thought, 1.0 / 3, random.NextDouble() < 1.0 / 3 + 2.0 / 3 / (1 + Math.Exp(-(depth - thought - off) / 10))));
+            }
+            words.Add((off, QuestionEstimator.Estimate(answers, WordItems.LineSd)!));
+        }
+        var found = QuestionEstimator.WithoutCommon([.. words.Select(w => w.Found)]);
+        var mean = words.Average(w => w.True);
+        foreach (var (word, estimate) in words.Zip(found)) { before += Math.Pow(word.True - mean, 2); after += Math.Pow(estimate.Harder - (word.True - mean), 2); }
+        Math.Sqrt(after / before).ShouldBeLessThan(0.5);
+        found.Average(f => f.Harder).ShouldBe(0, 0.5);
+    }
 }

@@ -369,4 +369,45 @@ public sealed class LevelCheckTests(Harness harness)
         (await g.Ana.Post($"/api/readers/{g.Room.Readers[0].Id}/delete", new { name = "Reader0 Test" })).EnsureSuccessStatusCode();
         (await Left()).ShouldBe(0);
     }
+
+    [Fact]
+    public async Task Answers_to_a_word_show_how_hard_it_is()
+    {
+        var g = await Give(Words);
+        await Finish(g, right: true);
+        await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
+        async Task<object?> Ask(string sql)
+        {
+            await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = Guid.Parse(g.Sitting) } } };
+            return await q.ExecuteScalarAsync();
+        }
+        const string Part = "(select p.id from sitting_part p where p.sitting_id = $1)", First = $"(select s.id from stage s where s.part_id = {Part} order by position limit 1)";
+        var words = ((string)(await Ask($"select string_agg(i ->> 'key', ' ' order by n) from stage, jsonb_array_elements(items) with ordinality x(i, n) where id = {First}"))!).Split(' ');
+        // As if forty readers had been asked the same two words: the first was missed by all, the second by none.
+        await Ask($"update stage set items = (select jsonb_agg(items -> (k % 2)) from generate_series(0, 79) k) where id = {First}");
+        await Ask($"delete from check_answer where stage_id = {First}");
+        await Ask($"insert into check_answer (id, stage_id, item, picks, correct, rushed, at, milliseconds) select gen_random_uuid(), {First}, k, array[0], k % 2 = 1, false, now(), 9000 from generate_series(0, 79) k");
+        await harness.Services.GetRequiredService<DeepCurrent.Data.Texts.AnsweredDepths>().Recompute();
+        async Task<double> Harder(string word)
+        {
+            await using var q = new NpgsqlCommand("select harder from word_depth where part = 'WordReading' and word = $1", c) { Parameters = { new() { Value = word } } };
+            return (double)(await q.ExecuteScalarAsync())!;
+        }
+        (await Harder(words[0])).ShouldBeGreaterThan(3);
+        (await Harder(words[1])).ShouldBeLessThan(-1);
+        (await Ask("select count(*) from word_depth where $1::uuid is not null and answers < 30")).ShouldBe(0L);
+    }
+
+    [Fact]
+    public async Task More_readers_than_there_are_connections_begin_at_once()
+    {
+        var g = await Give(Passages, readers: 45);
+        var readers = await Task.WhenAll(Enumerable.Range(0, 45).Select(i => harness.Reader(g.Room, i)));
+        var begun = await Task.WhenAll(readers.Select(async r =>
+        {
+            var sitting = (string)(await r.Get("/api/my/checks"))[0]!["id"]!;
+            return await r.Json(await r.Post($"/api/my/checks/{sitting}/begin"));
+        }));
+        begun.ShouldAllBe(v => v["stage"]!["items"]!.AsArray().Count > 3);
+    }
 }

@@ -11,10 +11,14 @@ public sealed record MeaningWord(string Word, string Part, string Meaning);
 /// <remarks>
 /// Word reading is the orthographic choice task: which of three letter strings that sound much alike is the word (Olson, Forsberg, Wise and Rack 1994, Measurement of word recognition, orthographic, and phonological skills).
 /// How hard a word is comes from how often it is used, the strongest single thing known of it (Brysbaert, Mandera and Keuleers 2018, The word frequency effect in word processing), how long it is, and whether lists of familiar words hold it.
-/// The lines are our own, laid so that the words of the shipped texts lie about where their texts do; they serve until answers say more.
+/// The lines are our own, laid so that the words of the shipped texts lie about where their texts do; thirty answers to a word say more, and move it.
 /// </remarks>
 public static class WordItems
 {
+    /// <summary>How far a word may lie from its line, fm (sd).</summary>
+    public const double LineSd = 8;
+
+    private const double RareZipf = 2;
     private const int Spellings = 3, Meanings = 4, LongestWord = 12, NearestWords = 40;
 
     /// <summary>Depth at which a word is usually read, fm.</summary>
@@ -23,14 +27,25 @@ public static class WordItems
     /// <summary>Depth at which a word is usually understood, fm.</summary>
     public static double MeaningDepth(double zipf, bool familiar) => Math.Clamp(75 - 12 * zipf - (familiar ? 8 : 0), -15, 85);
 
+    /// <summary>How hard a word's question is thought to be before answers say more, fm.</summary>
+    /// <param name="part">Word reading or word meaning.</param>
+    /// <exception cref="ArgumentOutOfRangeException">The part asks for no single words.</exception>
+    public static double Thought(CheckPart part, string word) => part switch
+    {
+        CheckPart.WordReading => Difficulty(WordList.Find(word) is { } f ? ReadingDepth(word, f.Zipf, f.DaleChall) : ReadingDepth(word, RareZipf, familiar: false), Spellings),
+        CheckPart.WordMeaning => Difficulty(Depth(word), Meanings) + QuestionDifficulty.Offset(Strand.WordMeaning),
+        _ => throw new ArgumentOutOfRangeException(nameof(part), part, "This part asks for no single words."),
+    };
+
     /// <summary>Words to read, as near as there are to a depth, from which the misspelt ones can be told.</summary>
     /// <param name="at">Where the reader is thought to be, fm.</param>
     /// <param name="seen">Words the reader has had in this check.</param>
     /// <param name="seed">The same words and places every time for the same seed.</param>
-    public static IReadOnlyList<CheckItem> Reading(double at, IReadOnlySet<string> seen, int count, int seed)
+    /// <param name="shown">Fathoms by which answers show words to be harder than they were thought to be.</param>
+    public static IReadOnlyList<CheckItem> Reading(double at, IReadOnlySet<string> seen, int count, int seed, IReadOnlyDictionary<string, double>? shown = null)
     {
         var random = new Random(seed);
-        var near = Pool.Value.Where(w => !seen.Contains(w.Word)).OrderBy(w => Math.Abs(w.Depth - at)).Take(NearestWords).ToArray();
+        var near = Pool.Value.Where(w => !seen.Contains(w.Word)).Select(w => (w.Word, Depth: w.Depth + Shift(shown, w.Word))).OrderBy(w => Math.Abs(w.Depth - at)).Take(NearestWords).ToArray();
         random.Shuffle(near);
         var items = new List<CheckItem>();
         foreach (var (word, depth) in near)
@@ -50,10 +65,10 @@ public static class WordItems
     /// <summary>Words whose meaning is asked for, as near as there are to a depth; the wrong meanings are those of other words of the same part of speech.</summary>
     /// <param name="words">Words with meanings to take from.</param>
     /// <inheritdoc cref="Reading"/>
-    public static IReadOnlyList<CheckItem> Meaning(IReadOnlyList<MeaningWord> words, double at, IReadOnlySet<string> seen, int count, int seed)
+    public static IReadOnlyList<CheckItem> Meaning(IReadOnlyList<MeaningWord> words, double at, IReadOnlySet<string> seen, int count, int seed, IReadOnlyDictionary<string, double>? shown = null)
     {
         var random = new Random(seed);
-        var known = words.DistinctBy(w => w.Word.ToLowerInvariant()).Select(w => (w.Word, w.Part, w.Meaning, Depth: Depth(w.Word))).ToList();
+        var known = words.DistinctBy(w => w.Word.ToLowerInvariant()).Select(w => (w.Word, w.Part, w.Meaning, Depth: Depth(w.Word) + Shift(shown, w.Word))).ToList();
         var near = known.Where(w => !seen.Contains(w.Word)).OrderBy(w => Math.Abs(w.Depth - at)).Take(Math.Max(count * 2, NearestWords / 2)).ToArray();
         random.Shuffle(near);
         var items = new List<CheckItem>();
@@ -90,8 +105,10 @@ public static class WordItems
     private static double Depth(string word)
     {
         var facts = WordList.Find(TextCounter.Key(word));
-        return MeaningDepth(facts?.Zipf is > 0 and var zipf ? zipf : 2, facts?.DaleChall ?? false);
+        return MeaningDepth(facts?.Zipf is > 0 and var zipf ? zipf : RareZipf, facts?.DaleChall ?? false);
     }
+
+    private static double Shift(IReadOnlyDictionary<string, double>? shown, string word) => shown?.GetValueOrDefault(word) ?? 0;
 
     private static bool Alike(string a, string b)
     {

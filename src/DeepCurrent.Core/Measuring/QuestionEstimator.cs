@@ -27,17 +27,18 @@ public static class QuestionEstimator
     private const double Middle = 40;
 
     /// <summary>The shift of one question; null where there are too few answers.</summary>
-    public static QuestionEstimate? Estimate(IReadOnlyCollection<QuestionAnswer> answers)
+    /// <param name="sd">How far such a question may lie from where it is thought to be, fm.</param>
+    public static QuestionEstimate? Estimate(IReadOnlyCollection<QuestionAnswer> answers, double sd = StrandSd)
     {
         if (answers.Count < FewestAnswers) return null;
-        var found = TextEstimator.Estimate(new Fathoms(Middle), StrandSd, [.. answers.Select(a => new TextReading(a.Mean - a.Thought + Middle, a.Sd, [new(0, a.Guess, a.Correct)]))]);
+        var found = TextEstimator.Estimate(new Fathoms(Middle), sd, [.. answers.Select(a => new TextReading(a.Mean - a.Thought + Middle, a.Sd, [new(0, a.Guess, a.Correct)]))]);
         return new(found.Mean - Middle, found.Sd, answers.Count);
     }
 
-    /// <summary>The shifts of one text's questions without what they share: that is the text's, and moves its depth.</summary>
-    public static IReadOnlyList<QuestionEstimate> WithoutCommon(IReadOnlyList<QuestionEstimate> ofOneText)
+    /// <summary>The shifts of questions without what they share. Of one text's questions that is the text's, and moves its depth; of all words of a part it would be a drift of the scale.</summary>
+    public static IReadOnlyList<QuestionEstimate> WithoutCommon(IReadOnlyList<QuestionEstimate> together)
     {
-        var common = TextEstimator.CommonShift([.. ofOneText.Select(q => (q.Harder, 1 / (q.Sd * q.Sd)))]);
-        return [.. ofOneText.Select(q => q with { Harder = q.Harder - common })];
+        var common = TextEstimator.CommonShift([.. together.Select(q => (q.Harder, 1 / (q.Sd * q.Sd)))]);
+        return [.. together.Select(q => q with { Harder = q.Harder - common })];
     }
 }

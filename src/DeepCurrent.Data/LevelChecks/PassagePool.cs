@@ -30,12 +30,12 @@ internal sealed class PassagePool(TextStore texts)
         var near = await Candidates(c, t, readerId, schoolId, depth, limits.From, limits.To, Asked);
         var passages = new List<CheckPassage>();
         foreach (var v in near)
-            passages.Add(new(v.Id, v.Depth, [.. (await Questions(v.TextId)).Select(q => new PassageQuestion(q.Difficulty(new(v.Depth), v.Sentences).Value, q.Guess(v.Sentences)))], v.Given));
+            passages.Add(new(v.Id, v.Depth, [.. (await Questions(c, t, v.TextId)).Select(q => new PassageQuestion(q.Difficulty(new(v.Depth), v.Sentences).Value, q.Guess(v.Sentences)))], v.Given));
         return passages;
     }
 
     /// <summary>The version nearest to a depth that a reader has not had and that is long enough for a maze passage.</summary>
-    public async Task<Guid?> MazeVersion(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth) =>
+    public static async Task<Guid?> MazeVersion(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth) =>
         (await Candidates(c, t, readerId, schoolId, depth, -100, 200, $"v.words >= {FewestMazeWords}")).FirstOrDefault()?.Id;
 
     private static async Task<List<Candidate>> Candidates(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid schoolId, double depth, double from, double to, string which) => (await c.QueryAsync<Candidate>($"""
@@ -49,27 +49,31 @@ internal sealed class PassagePool(TextStore texts)
         """, new { readerId, schoolId, depth, from, to }, t)).ToList();
 
     /// <summary>Questions of a text that a level check asks.</summary>
-    private async Task<IReadOnlyList<Question>> Questions(Guid textId) => [.. (await texts.Questions(textId)).Where(CheckItem.Asks)];
+    private async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction t, Guid textId) => [.. (await texts.Questions(c, t, textId)).Where(CheckItem.Asks)];
 
     /// <summary>A passage with its questions.</summary>
     /// <param name="copy">Whose copy it is.</param>
-    public async Task<NewStage> Passage(Guid versionId, Guid copy)
+    public async Task<NewStage> Passage(NpgsqlConnection c, NpgsqlTransaction t, Guid versionId, Guid copy)
     {
-        var v = await texts.Body(versionId);
+        var v = await TextStore.Body(c, t, versionId);
         var sentences = Scoring.SentencesOf(v.Pages);
-        return new(versionId, v.TextId, v.Title, v.Depth, v.Pages, [.. (await Questions(v.TextId)).Select(q => CheckItem.Of(q, new(v.Depth), sentences, v.Label, copy)).OfType<CheckItem>()]);
+        return new(versionId, v.TextId, v.Title, v.Depth, v.Pages, [.. (await Questions(c, t, v.TextId)).Select(q => CheckItem.Of(q, new(v.Depth), sentences, v.Label, copy)).OfType<CheckItem>()]);
     }
 
     /// <summary>A maze passage: what the school has accepted, or one made now.</summary>
-    public async Task<NewStage> MazeOf(NpgsqlConnection c, NpgsqlTransaction t, Guid versionId, Guid schoolId)
+    public static async Task<NewStage> MazeOf(NpgsqlConnection c, NpgsqlTransaction t, Guid versionId, Guid schoolId)
     {
-        var v = await texts.Body(versionId);
+        var v = await TextStore.Body(c, t, versionId);
         var kept = await c.QuerySingleOrDefaultAsync<string?>("select pieces::text from maze where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId }, t);
         var pieces = kept is null ? Maze.Of(Paragraphs.Running(v.Pages)) : Database.FromJson<List<MazePiece>>(kept);
         const double Guess = 1.0 / 3;
         var items = pieces.Where(p => p.Choices.Count > 0).Select((p, i) => CheckItem.Choosing(i.ToString(System.Globalization.CultureInfo.InvariantCulture), "", p.Choices, p.Right, v.Depth, Guess)).ToList();
         return new(versionId, v.TextId, v.Title, v.Depth, [[.. pieces.Select(p => p.Text)]], items);
     }
+
+    /// <summary>Fathoms by which answers have shown words of a part to be harder than was thought.</summary>
+    public static async Task<IReadOnlyDictionary<string, double>> Shown(NpgsqlConnection c, NpgsqlTransaction t, CheckPart part) =>
+        (await c.QueryAsync<(string Word, double Harder)>("select word, harder from word_depth where part = @part limit 50000", new { part = part.ToString() }, t)).ToDictionary(w => w.Word, w => w.Harder);
 
     /// <summary>Words with meanings that word-meaning questions are made of.</summary>
     public static async Task<IReadOnlyList<MeaningWord>> Words(NpgsqlConnection c, NpgsqlTransaction t, Guid schoolId) => (await c.QueryAsync<MeaningWord>("""

@@ -40,7 +40,7 @@ public sealed record Sitting(Guid Id, Guid ReaderId, LevelCheck Check, Supports 
 /// <summary>A level check on the reader's side: parts begun, answers kept, stages chosen, parts finished.</summary>
 public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 {
-    private readonly PassagePool pool = new(texts);
+    private readonly StageStore stages = new(new PassagePool(texts));
     private static readonly TimeSpan Lag = TimeSpan.FromSeconds(10);
 
     /// <summary>Checks that are open to a reader, the one that closes first on top.</summary>
@@ -80,7 +80,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             if (s.Now is { State: PartState.Waiting } part && !s.Tomorrow)
             {
                 await c.ExecuteAsync("update sitting_part set state = 'UnderWay', started_at = @now where id = @Id", new { part.Id, now }, t);
-                if (!await Serve(c, t, s, part, 0, schoolId, yardstick, now)) await Finish(c, t, s, part, "nothing fits", yardstick, now);
+                if (!await stages.Serve(c, t, s, part, 0, schoolId, yardstick, now)) await Finish(c, t, s, part, "nothing fits", yardstick, now);
             }
             await CheckStore.Tell(c, t, s.Check.Id);
         }
@@ -105,7 +105,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             {
                 await c.ExecuteAsync("update stage set done_at = @now where id = @stageId", new { stageId, now }, t);
                 s = (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true))!;
-                if (!await GoesOn(c, t, s, part, schoolId, yardstick, now))
+                if (!await stages.GoesOn(c, t, s, part, schoolId, yardstick, now))
                 {
                     await Finish(c, t, s, part, "", yardstick, now);
                     await Spare(c, t, (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true))!, yardstick, now);
@@ -168,67 +168,10 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             new { stage.Id, partId = part.Id, seconds = Math.Max(0, seconds) }, t);
     }
 
-    /// <summary>Puts the next stage of a part to the reader, if there is one.</summary>
-    private async Task<bool> GoesOn(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
-    {
-        var stages = await Stages(c, t, part.Id);
-        var left = TimeSpan.FromSeconds(Limit(s.Check.Plan, part.Part, s.Supports) - stages.Sum(x => x.Seconds));
-        if (left <= TimeSpan.Zero) return false;
-        if (part.Part is CheckPart.Maze || (part.Part is CheckPart.WordReading or CheckPart.WordMeaning && stages.Count >= CheckPlan.WordStages)) return false;
-        if (part.Part is CheckPart.Passages && s.Check.Plan.Form.Count == 0)
-        {
-            var known = await Known(c, t, s, stages, yardstick, now);
-            if (PassageChoice.End(known.Estimate(now).Sd, stages.Count, left, s.Check.Plan.Limits) is not CheckEnd.GoesOn) return false;
-        }
-        return await Serve(c, t, s, part, stages.Count, schoolId, yardstick, now);
-    }
-
-    private async Task<bool> Serve(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, int position, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
-    {
-        var stages = await Stages(c, t, part.Id);
-        var known = await Known(c, t, s, stages, yardstick, now);
-        var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
-        // The same reader in the same place has the same words; a further round has others.
-        var seed = BitConverter.ToInt32(part.Id.ToByteArray()) + position;
-        NewStage? next = part.Part switch
-        {
-            CheckPart.WordReading => new(null, null, "", null, null, WordItems.Reading(known.Mean, seen, CheckPlan.WordsAStage, seed)),
-            CheckPart.WordMeaning => new(null, null, "", null, null, WordItems.Meaning(await PassagePool.Words(c, t, schoolId), known.Mean, seen, CheckPlan.WordsAStage, seed)),
-            CheckPart.Maze => await pool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version ? await pool.MazeOf(c, t, version, schoolId) : null,
-            _ => await Passage(c, t, s, part, known, position, schoolId),
-        };
-        if (next is not { Items.Count: > 0 }) return false;
-        await c.ExecuteAsync("""
-            insert into stage (id, part_id, position, version_id, text_id, title, text_depth, pages, items, served_at)
-            values (gen_random_uuid(), @partId, @position, @VersionId, @TextId, @Title, @TextDepth, @pages::jsonb, @items::jsonb, @now)
-            on conflict (part_id, position) do nothing
-            """, new { partId = part.Id, position, next.VersionId, next.TextId, next.Title, next.TextDepth, pages = next.Pages is null ? null : Database.ToJson(next.Pages), items = Database.ToJson(next.Items), now }, t);
-        return true;
-    }
-
-    private async Task<NewStage?> Passage(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, DepthDistribution known, int position, Guid schoolId)
-    {
-        var plan = s.Check.Plan;
-        if (plan.Form.Count > 0) return position < plan.Form.Count ? await pool.Passage(plan.Form[position], part.Id) : null;
-        var passages = await pool.Near(c, t, s.ReaderId, schoolId, known.Mean, plan.Limits);
-        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best ? await pool.Passage(best.Id, part.Id) : null;
-    }
-
-    /// <summary>What is known of the reader in this part: what the check starts from, with what was answered.</summary>
-    private static async Task<DepthDistribution> Known(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, IReadOnlyList<Stage> stages, Yardstick yardstick, DateTimeOffset now)
-    {
-        // Parts that are finished are evidence already, and in the reader's own level.
-        var own = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now;
-        var begin = CheckMeasure.Begin(s.Check.Plan, own.Mean, own.Sd);
-        return CheckMeasure.After(begin, Answered(stages));
-    }
-
-    private static IEnumerable<CheckAnswer> Answered(IEnumerable<Stage> stages) => stages.SelectMany(x => x.Answers.Select(a => new CheckAnswer(x.Items[a.Item].Difficulty, x.Items[a.Item].Guess, a.Correct, a.Rushed)));
-
     /// <summary>Finishes a part: judges it, makes it evidence, and works the level out anew.</summary>
     private static async Task Finish(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, string note, Yardstick yardstick, DateTimeOffset now)
     {
-        var stages = await Stages(c, t, part.Id);
+        var stages = await StageStore.Of(c, t, part.Id);
         var answers = stages.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
         var asked = part.Part is CheckPart.Maze ? answers.Count : stages.Sum(x => x.Items.Count);
         var flag = note == "nothing fits" ? PartFlag.Fine : PartRules.Judge(asked, answers);
@@ -276,27 +219,11 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             from sitting_part where sitting_id = @sittingId order by round, position limit 100
             """, new { sittingId }, t)).Select(p => p.Row()).ToList();
         var now = parts.Find(p => p.State is PartState.UnderWay) ?? parts.Find(p => p.State is PartState.Waiting);
-        var stages = now is { State: PartState.UnderWay } ? await Stages(c, t, now.Id) : [];
+        var stages = now is { State: PartState.UnderWay } ? await StageStore.Of(c, t, now.Id) : [];
         var open = stages.Count > 0 && !stages[^1].Done ? stages[^1] : null;
         var tomorrow = check.Plan.APartADay && now is { State: PartState.Waiting } && parts.Exists(p => p.State is PartState.Done && p.FinishedAt >= at?.DayBegan);
         return new(sittingId, readerId, check, supports, parts, now, open, stages.Where(x => x != open).Sum(x => x.Seconds), now is null ? 0 : Limit(check.Plan, now.Part, supports), tomorrow);
     }
 
     private static double Limit(CheckPlan plan, CheckPart part, Supports supports) => plan.Of(part) is { } p ? PartRules.Limit(p, Math.Max(100, supports.MoreTime)).TotalSeconds : 0;
-
-    private sealed record StageFlat(Guid Id, int Position, string Title, double? TextDepth, string? Pages, string Items, double Seconds, DateTimeOffset ServedAt, DateTimeOffset? DoneAt);
-
-    private sealed record AnswerFlat(Guid StageId, int Item, Array Picks, bool Correct, bool Rushed, Guid Id, DateTimeOffset At);
-
-    private static async Task<IReadOnlyList<Stage>> Stages(NpgsqlConnection c, NpgsqlTransaction t, Guid partId)
-    {
-        await using var all = await c.QueryMultipleAsync("""
-            select id, position, title, text_depth, pages::text as pages, items::text as items, seconds, served_at, done_at from stage where part_id = @partId order by position limit 20;
-            select a.stage_id, a.item, a.picks, a.correct, a.rushed, a.id, a.at from check_answer a join stage s on s.id = a.stage_id where s.part_id = @partId order by a.at, a.item limit 2000
-            """, new { partId }, t);
-        var stages = (await all.ReadAsync<StageFlat>()).ToList();
-        var answers = (await all.ReadAsync<AnswerFlat>()).ToLookup(a => a.StageId);
-        return [.. stages.Select(s => new Stage(s.Id, s.Position, s.Title, s.TextDepth, s.Pages is null ? [] : Database.FromJson<List<List<string>>>(s.Pages), Database.FromJson<List<CheckItem>>(s.Items),
-            [.. answers[s.Id].Select(a => new StageAnswer(a.Id, a.Item, (int[])a.Picks, a.Correct, a.Rushed, a.At))], s.Seconds, s.ServedAt, s.DoneAt is not null))];
-    }
 }

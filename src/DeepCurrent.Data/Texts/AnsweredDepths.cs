@@ -1,11 +1,12 @@
 using Dapper;
+using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
 
-/// <summary>How deep readers' answers show the texts to be, beside what the formulas say; and how hard the questions.</summary>
+/// <summary>How deep readers' answers show the texts to be, beside what the formulas say; and how hard the questions and the words.</summary>
 public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
 {
     private const int FewestReaders = 5;
@@ -39,6 +40,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             where id = @id
             """, found.Select(v => new { id = v.First.VersionId, shown = v.Estimate.Mean - common * v.Estimate.Weight, v.Estimate.Sd, v.Estimate.Answers, v.Estimate.Readers, v.Estimate.Weight, alone = v.Estimate.AnswersAlone is { } a ? a - common : (double?)null }), t);
         var asked = await Questions(c, t);
+        await Words(c, t);
         var moved = found.Select(v => v.First.TextId).Concat(asked).Distinct().ToArray();
         await c.ExecuteAsync("select pg_notify('text', id::text) from unnest(@moved) id", new { moved }, t);
         await t.CommitAsync();
@@ -75,6 +77,33 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
         await c.ExecuteAsync("update question set shown_harder = @Harder, shown_harder_sd = @Sd, shown_answers = @Answers where id = @id", shifts.Select(s => new { id = s.First, s.Second.Harder, s.Second.Sd, s.Second.Answers }), t);
         return [.. answers.Select(a => a.TextId).Distinct()];
     }
+
+    /// <summary>Works out anew how hard every word of level checks is that enough readers have answered.</summary>
+    private static async Task Words(NpgsqlConnection c, NpgsqlTransaction t)
+    {
+        var answers = (await c.QueryAsync<WordAnswer>($"""
+            with answered as (
+              select p.part, s.items -> a.item ->> 'key' as word, n.before_mean as mean, n.before_sd as sd, (s.items -> a.item ->> 'guess')::double precision as guess, a.correct
+              from check_answer a join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
+              where p.part in ('WordReading', 'WordMeaning') and p.state = 'Done' and p.flag = 'Fine' and not a.rushed and n.withdrawn_at is null
+                and not exists (select 1 from evidence e where e.part_id = p.id and (p.part = 'WordReading' or e.id = a.id) and e.left_out is not null)
+            ), counted as (select *, count(*) over (partition by part, word) as answers from answered)
+            select part, word, mean, sd, guess, correct from counted where answers >= {QuestionEstimator.FewestAnswers}
+            order by part, word
+            limit 5000000
+            """, transaction: t, commandTimeout: 300)).ToList();
+        foreach (var part in answers.GroupBy(a => a.Part))
+        {
+            var kind = Enum.Parse<CheckPart>(part.Key);
+            // Reading words and understanding texts are two skills: what is known of the one says less of the other.
+            var apart = kind is CheckPart.WordReading ? PartRules.OtherSkillSd : 0;
+            var words = part.GroupBy(a => a.Word).Select(w => (Word: w.Key, Found: QuestionEstimator.Estimate([.. w.Select(a => new QuestionAnswer(a.Mean, Math.Sqrt(a.Sd * a.Sd + apart * apart), WordItems.Thought(kind, a.Word), a.Guess, a.Correct))], WordItems.LineSd)!)).ToList();
+            await c.ExecuteAsync("insert into word_depth (part, word, harder, sd, answers) values (@part, @word, @Harder, @Sd, @Answers) on conflict (part, word) do update set harder = excluded.harder, sd = excluded.sd, answers = excluded.answers",
+                words.Zip(QuestionEstimator.WithoutCommon([.. words.Select(w => w.Found)])).Select(w => new { part = part.Key, word = w.First.Word, w.Second.Harder, w.Second.Sd, w.Second.Answers }), t);
+        }
+    }
+
+    private sealed record WordAnswer(string Part, string Word, double Mean, double Sd, double Guess, bool Correct);
 
     private sealed record Answered(Guid QuestionId, Guid TextId, string Strand, double Harder, double Mean, double Sd, double Depth, double Guess, bool Correct);
 

@@ -134,23 +134,28 @@ public sealed class TextStore(NpgsqlDataSource db)
     public async Task<VersionBody> Body(Guid versionId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId })).Body();
+        return await Body(c, null, versionId);
     }
+
+    /// <summary>The same on a connection that is open: who holds one waits for no second.</summary>
+    internal static async Task<VersionBody> Body(NpgsqlConnection c, NpgsqlTransaction? t, Guid versionId) => (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId }, t)).Body();
 
     /// <summary>A text's questions, kept once read until somebody changes the text.</summary>
     public async Task<IReadOnlyList<Question>> Questions(Guid textId)
     {
         if (questions.TryGetValue(textId, out var kept)) return kept;
-        var read = await ReadQuestions(textId);
-        if (questions.Count > MostKept) questions.Clear();
-        return questions[textId] = read;
+        await using var c = await db.OpenConnectionAsync();
+        return await Questions(c, null, textId);
     }
 
-    private async Task<IReadOnlyList<Question>> ReadQuestions(Guid textId)
+    /// <inheritdoc cref="Questions(Guid)"/>
+    internal async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction? t, Guid textId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence, harder, place::text as place, rubric::text as rubric, coalesce(shown_harder, 0) as shown from question where text_id = @textId and not retired order by position limit 100", new { textId }))
+        if (questions.TryGetValue(textId, out var kept)) return kept;
+        var read = (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence, harder, place::text as place, rubric::text as rubric, coalesce(shown_harder, 0) as shown from question where text_id = @textId and not retired order by position limit 100", new { textId }, t))
             .Select(q => q.Question()).ToList();
+        if (questions.Count > MostKept) questions.Clear();
+        return questions[textId] = read;
     }
 
     /// <summary>The sentences of a version, as pick-the-sentence questions number them.</summary>
