@@ -161,6 +161,9 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <summary>The sentences of a version, as pick-the-sentence questions number them.</summary>
     public async Task<IReadOnlyList<string>> Sentences(Guid versionId) => Scoring.SentencesOf((await Body(versionId)).Pages);
 
+    /// <inheritdoc cref="Sentences(Guid)"/>
+    internal static async Task<IReadOnlyList<string>> Sentences(NpgsqlConnection c, NpgsqlTransaction? t, Guid versionId) => Scoring.SentencesOf((await Body(c, t, versionId)).Pages);
+
     public async Task<IReadOnlyList<Word>> Words(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();

@@ -42,7 +42,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
             from question q where q.id = w.question_id and w.id = @answerId and w.ticket_id = @ticketId and q.kind in ('Short', 'Long')
             """, new { answerId, ticketId, mark, comment, right = Rubric.Right, adultId, now }, t);
         if (changed == 0) return null;
-        var work = await TicketWork.Of(texts, ticket, await TicketStore.Answers(c, t, ticketId));
+        var work = await TicketWork.Of(c, t, texts, ticket, await TicketStore.Answers(c, t, ticketId));
         var state = TicketLife.Parse(ticket.State);
         if (work.ToMark == 0) state = TicketLife.After(state, TicketStep.Marked) ?? state;
         await work.Settle(c, t, year, chart, state, now, handingIn: false);

@@ -106,8 +106,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         var answers = await Answers(c, t, ticketId);
         if (answers.Any(a => a.Id == given.Id)) return AnswerOutcome.KeptBefore;
         if (ticket.State is not "under way") return AnswerOutcome.NotOpen;
-        if ((await texts.Questions(ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
-        var sentences = question.Kind is QuestionKind.Sentence ? await texts.Sentences(ticket.VersionId) : [];
+        if ((await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
+        var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         if (!Scoring.Answers(question, given.Response, sentences)) return AnswerOutcome.NoAnswer;
         var attempts = answers.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Right).ToList();
         // What is written is not scored here, so there is nothing to try again.
@@ -137,7 +137,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         if (ticket is null) return null;
         if (ticket.State is "released" or "to mark" or "marked") return ticket.State;
         if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.HandedIn) is not { } handedIn) return null;
-        var work = await TicketWork.Of(texts, ticket, await Answers(c, t, ticketId));
+        var work = await TicketWork.Of(c, t, texts, ticket, await Answers(c, t, ticketId));
         var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
         await work.Settle(c, t, year, chart, done, now, handingIn: true);
         await t.CommitAsync();

@@ -20,11 +20,11 @@ internal sealed class TicketWork
     private TicketWork(OpenTicket ticket, IReadOnlyList<Question> quiz, IReadOnlyList<AnswerRow> answers, int sentences) =>
         (this.ticket, this.quiz, this.answers, this.sentences) = (ticket, quiz, answers.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId), sentences);
 
-    public static async Task<TicketWork> Of(TextStore texts, OpenTicket ticket, IReadOnlyList<AnswerRow> answers)
+    public static async Task<TicketWork> Of(NpgsqlConnection c, NpgsqlTransaction t, TextStore texts, OpenTicket ticket, IReadOnlyList<AnswerRow> answers)
     {
         // A question that was taken out of the quiz meanwhile says nothing any more, and guided questions only help.
-        var quiz = (await texts.Questions(ticket.TextId)).Where(q => !q.Guided).ToList();
-        var sentences = quiz.Exists(q => q.Kind is QuestionKind.Sentence) ? (await texts.Sentences(ticket.VersionId)).Count : 0;
+        var quiz = (await texts.Questions(c, t, ticket.TextId)).Where(q => !q.Guided).ToList();
+        var sentences = quiz.Exists(q => q.Kind is QuestionKind.Sentence) ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
         return new(ticket, quiz, answers, sentences);
     }
 
