@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axe, place, reader, signIn, teacher } from './people.mjs';
+import { axe, place, reader, signIn, teacher, view } from './people.mjs';
 
 const checks = async (page) => { await place(page, 'Assignments'); await page.getByRole('navigation', { name: 'Views of what was given' }).getByRole('link', { name: 'Level checks' }).click(); };
 const begin = async (child, title) => child.getByRole('link', { name: `Begin: ${title}` }).click();
@@ -134,8 +134,13 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await expect(page.getByRole('rowheader', { name: /^One passage: .* of \d+ right/ })).toBeVisible();
 });
 
-test('a fixed form asks questions of several kinds, each once', async ({ page, browser }) => {
+test('a fixed form asks questions of several kinds, each once, and reads them to a reader who is given that', async ({ page, browser }) => {
   await teacher(page);
+  await view(page, 'Roster');
+  await page.getByRole('button', { name: 'Mateo Rivas' }).click();
+  await page.getByRole('dialog').getByRole('checkbox', { name: 'Read aloud' }).check();
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('row', { name: /Mateo Rivas.*read aloud/ })).toBeVisible();
   await checks(page);
   await page.getByRole('link', { name: 'New level check' }).click();
   for (const part of ['Word reading', 'Word meaning', 'Maze']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
@@ -154,6 +159,11 @@ test('a fixed form asks questions of several kinds, each once', async ({ page, b
   await expect(page.getByText('0 of 1 readers finished')).toBeVisible();
 
   const child = await (await browser.newContext()).newPage();
+  // The browser of the tests has no voice of its own.
+  await child.addInitScript(() => {
+    window.said = [];
+    Object.defineProperty(window, 'speechSynthesis', { value: { getVoices: () => [{ lang: 'en-GB' }], speak: (words) => window.said.push(words.text), cancel() {}, addEventListener() {}, removeEventListener() {} } });
+  });
   await reader(child);
   await begin(child, 'Three texts');
   await practise(child, 'It was raining.');
@@ -167,6 +177,11 @@ test('a fixed form asks questions of several kinds, each once', async ({ page, b
       await expect(child.getByText(`Question ${i} of ${many}`)).toBeVisible();
       const hint = (await child.locator('.hint').textContent()).trim();
       if (!seen.has(hint)) await axe(child, `a question of a check: ${hint}`);
+      if (seen.size === 0) {
+        await child.getByRole('button', { name: 'Read it to me' }).click();
+        await expect(child.getByRole('button', { name: 'Stop reading aloud' })).toBeVisible();
+        expect(await child.evaluate(() => window.said[0])).toContain(await child.locator('#item').textContent());
+      }
       seen.add(hint);
       await answerAsked(child);
       await child.getByRole('button', { name: 'This is my answer' }).click();

@@ -50,7 +50,7 @@ public sealed class SchoolTests(Harness harness)
 
     private static async Task<JsonNode> Until(Person lead, string id, params string[] states)
     {
-        for (var i = 0; i < 400; i++)
+        for (var i = 0; i < 2400; i++)
         {
             var view = await lead.Get($"/api/school/imports/{id}");
             if (states.Contains((string)view["state"]!)) return view;

@@ -105,6 +105,25 @@ public sealed class WalkTests(Harness harness)
     }
 
     [Fact]
+    public async Task Who_is_given_one_more_try_has_it()
+    {
+        var (teacher, room, text) = await Prepared();
+        await Assign(teacher, room, text, attempts: 3);
+        (await teacher.Post($"/api/classes/{room.Id}/bulk", new { readerIds = new[] { room.Readers[0].Id }, supports = new { readAloud = false, hideTimer = false, moreTime = 100, textSize = 0, oneChoice = false, retry = true } })).EnsureSuccessStatusCode();
+        var q = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]!.AsArray().First(x => (string)x!["kind"]! == "Single")!;
+        var wrong = q["choices"]!.AsArray().ToList().FindIndex(c => !(bool)c!["right"]!);
+        foreach (var (i, tries) in new[] { (0, 4), (1, 3) })
+        {
+            var reader = await harness.Reader(room, i);
+            var ticket = (string)(await reader.Get("/api/my/tickets")).AsArray()[0]!["id"]!;
+            (await reader.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
+            Task<HttpResponseMessage> Try() => reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", new { questionId = (string)q["id"]!, picks = new[] { wrong }, at = DateTimeOffset.UtcNow, milliseconds = 20_000 });
+            for (var n = 1; n <= tries; n++) ((bool)(await reader.Json(await Try()))["mayTry"]!).ShouldBe(n < tries, $"try {n} of {tries}");
+            ((string)(await reader.Problem(await Try(), 409))["code"]!).ShouldBe("no-attempt-left");
+        }
+    }
+
+    [Fact]
     public async Task Assigning_is_undone_once_and_what_was_handed_in_is_kept()
     {
         var (teacher, room, text) = await Prepared();

@@ -56,8 +56,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
     }
 
     internal static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) => c.QuerySingleOrDefaultAsync<OpenTicket>("""
-        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
-        from ticket k join assignment a on a.id = k.assignment_id join class c on c.id = a.class_id join version v on v.id = k.version_id
+        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
+        from ticket k join assignment a on a.id = k.assignment_id join class c on c.id = a.class_id join version v on v.id = k.version_id join reader r on r.id = k.reader_id
         where k.id = @ticketId and k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
         """ + (lockRow ? " for update of k" : ""), new { ticketId, readerId }, t)!;
 

@@ -5,6 +5,7 @@ import { t } from '../../shared/words';
 import { LeadLine } from '../LeadLine';
 import { letters } from '../queries';
 import { hintOf, ready, type Draft, type Shown } from '../questions/draft';
+import { Hear } from '../questions/Hear';
 import { Picking } from '../questions/Picking';
 import '../questions/questions.css';
 import type { Stage, View } from './checkQueries';
@@ -103,6 +104,7 @@ function AskedOnce({ q, stage, oneAtATime, waits, className, answer }: { q: Show
     <form className={className} aria-labelledby="item" onSubmit={(e) => { e.preventDefault(); if (done && !waits) answer(draft.picks); }}>
       <h2 id="item">{q.stem}</h2>
       <p className="hint">{hintOf(q)}</p>
+      <Hear q={q} />
       <Picking q={q} draft={draft} setDraft={setDraft} open heading="item" oneAtATime={oneAtATime} text={stage.sentences} />
       <p className="row end"><button className="rbtn main" disabled={!done || waits}>{t('This is my answer')}</button></p>
     </form>

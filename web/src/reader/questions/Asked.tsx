@@ -6,6 +6,7 @@ import { t } from '../../shared/words';
 import { send } from '../outbox';
 import { letters, type Work } from '../queries';
 import { emptyDraft, hintOf, draftKey, ready, type Draft, type Question } from './draft';
+import { Hear } from './Hear';
 import { Picking } from './Picking';
 import { Write } from './Write';
 import './questions.css';
@@ -43,6 +44,7 @@ export function Asked({ work, q, kept, said, before }: Props) {
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
       <p className="hint">{open ? `${hintOf(q)} ${isWritten(q.kind) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}` : kept ? t('Your answer is kept and will be sent.') : ' '}</p>
+      <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q.kind) && <Write {...shared} ticketId={work.id} />}
       <div className="feedback" role="status">{lastTry && <Feedback q={q} open={open} />}</div>
