@@ -100,6 +100,15 @@ public sealed class TextTests
     }
 
     [Fact]
+    public void An_owner_is_as_rare_as_the_word_and_a_joined_word_as_its_rarer_part()
+    {
+        double Zipf(string word) => TextCounter.Count($"We saw a {word} there.").Vocabulary.Single(w => w.Word == word).Zipf;
+        Zipf("barometer's").ShouldBe(Zipf("barometer"));
+        Zipf("barometer-house").ShouldBe(Zipf("barometer"));
+        Zipf("qzx-house").ShouldBe(0, "nothing is known of one of its parts");
+    }
+
+    [Fact]
     public void Names_are_not_unfamiliar_words() => TextCounter.Count("We met Oluchi and Bjørn.").DaleChallUnfamiliar.ShouldBe(0);
 
     private const string Easy = "The cat sat on the mat. The dog ran to the cat. The cat ran up the tree. The dog sat by the tree. It was a big tree. The cat did not come down. The sun was hot. The dog went home to eat. Then the cat came down. It ran home too. It had some milk. It was glad to be home. The day was over. The cat and the dog went to bed. They were friends again by then and they had a good sleep all night long in the big red house on the hill by the sea.";

@@ -177,11 +177,18 @@ public static class TextCounter
             {
                 at = seen.Count;
                 var key = word.ToString();
-                var facts = WordList.Find(word);
-                var owner = word.EndsWith("'s") || word.EndsWith("’s") ? WordList.Find(word[..^2]) : facts;
-                seen.Add(new() { Word = key, Syllables = (byte)Math.Min(255, Syllables.Count(word)), Unfamiliar = !Familiarity.DaleChall(word), NotSpache = !Familiarity.Spache(word), Zipf = facts?.Zipf ?? 0, MayOpen = owner?.Capital ?? false });
+                // An owner is as rare as their name, and a joined word as its rarer part.
+                var stem = word.EndsWith("'s") || word.EndsWith("’s") ? word[..^2] : word;
+                seen.Add(new() { Word = key, Syllables = (byte)Math.Min(255, Syllables.Count(word)), Unfamiliar = !Familiarity.DaleChall(word), NotSpache = !Familiarity.Spache(word), Zipf = Rarity(word, stem), MayOpen = WordList.Find(stem)?.Capital ?? false });
             }
             return ref CollectionsMarshal.AsSpan(seen)[at];
+        }
+
+        private static float Rarity(ReadOnlySpan<char> word, ReadOnlySpan<char> stem)
+        {
+            if ((WordList.Find(word) ?? WordList.Find(stem)) is { Zipf: > 0 } facts) return facts.Zipf;
+            var hyphen = stem.IndexOf('-');
+            return hyphen <= 0 ? WordList.Find(stem)?.Zipf ?? 0 : Math.Min(Rarity(stem[..hyphen], stem[..hyphen]), Rarity(stem[(hyphen + 1)..], stem[(hyphen + 1)..]));
         }
 
         /// <summary>Gunning's own exceptions: joined short words, and verbs made three syllables by -es or -ed.</summary>
