@@ -12,10 +12,10 @@ const row = (what, figure, wanted) => console.log(`| ${what} | ${figure} | ${wan
 const cli = join(root, 'src/DeepCurrent.Cli/bin/Release/net10.0/DeepCurrent.Cli.dll');
 const ours = (text) => JSON.parse(execFileSync('dotnet', [cli, 'compute', 'text'], { input: text, maxBuffer: 1 << 26 }));
 
-// The prose that ships, without headings, marks and page breaks; and without paragraphs of speech or titles such as Mrs., where the other way of finding sentences cuts “Why?” from “asked Ben”.
+// The prose that ships, without headings, marks and page breaks; and without paragraphs of speech or titles such as Mrs., where the other way of finding sentences cuts “Why?” from “asked Ben”; and without figures, which have the syllables they are read with, as Flesch (1948) counts, and one syllable elsewhere.
 const prose = readdirSync(join(root, 'content')).sort().flatMap((folder) => readdirSync(join(root, 'content', folder)).filter((f) => f.endsWith('.md')).map((f) => readFileSync(join(root, 'content', folder, f), 'utf8')))
   .map((file) => file.slice(file.indexOf('\n---\n', 4) + 5).split('\n').filter((line) => !line.startsWith('#') && line !== '---').join('\n').replace(/\*+/g, '')).join('\n\n')
-  .split(/\n\s*\n/).filter((p) => !/[“”"‘]|\b(Mr|Mrs|Ms|Dr)\./.test(p)).join('\n\n');
+  .split(/\n\s*\n/).filter((p) => !/[“”"‘\d]|\b(Mr|Mrs|Ms|Dr)\./.test(p)).join('\n\n');
 
 const words = prose.match(/[\p{L}\p{N}]+(?:[.,](?=\p{N})[\p{N}]+)*(?:['’-][\p{L}\p{N}]+)*/gu);
 const sentences = prose.split(/\n\s*\n/).flatMap((p) => [...new Intl.Segmenter('en', { granularity: 'sentence' }).segment(p.replace(/\n/g, ' ').trim())]).filter((s) => /\p{L}/u.test(s.segment)).length;

@@ -5,6 +5,7 @@ using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Texts;
+using DeepCurrent.Formats.Content;
 using Core.Tests;
 using DeepCurrent.Listener;
 
@@ -53,6 +54,9 @@ foreach (var (what, wrong, wanted) in new[] { ("question difficulties right", 0.
         Row($"Levels after a simulated school year, grades {f.Band}, {what}", $"{f.Covered:P1} of the 90 % intervals hold the truth, error {f.Rmse:0.00} fm, {f.OverBound:0.00} times the Cramér–Rao bound, bias {f.Bias:+0.00;−0.00} fm", wanted);
 ReaderYears.Recomputed(500, 200);
 Row("100,000 readers with 200 pieces of evidence each reckoned again, from the pace of 3,000", $"{100_000 / ReaderYears.Recomputed(3000, 200) / 60:0.0} minutes on two cores", "under 5 minutes");
+
+var off = Directory.EnumerateDirectories(content).Order().Select(ContentReader.Read).SelectMany(t => t.Versions).Select(v => TextMeasurer.Measure(v.Prose).Depth.Value - v.Target).ToList();
+Row($"Measured minus target depth of the {off.Count} versions that ship", $"sd {Math.Sqrt(off.Sum(o => Math.Pow(o - off.Average(), 2)) / (off.Count - 1)):0.0} fm, mean {off.Average():+0.0;−0.0}", "sd at most 4 fm");
 
 var checks = Checks.Run(7, Checks.Even());
 Row("Simulated level checks of at most 4 passages of 10 questions: levels sure to 3.5 fm", $"{checks.Reached:P0} of readers", "90 % of readers");

@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library or rosters after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -62,6 +62,7 @@ library() { # searching 100,000 texts, after the demo world is there
 
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
+if [ -n "${1:-}" ]; then case "$1" in library | rosters) "$1"; exit ;; *) fail "there is no part $1 (library, rosters)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -73,6 +74,7 @@ results="$ROOT/bench/results.md"
   echo "| --- | --- | --- |"
   dotnet "$bench_dll" "$ROOT/content"
   node "$ROOT/bench/readability.mjs" "$ROOT"
+  DEEPCURRENT_URL=$address node "$ROOT/bench/formats.mjs"
   node "$ROOT/bench/class-page.mjs" "$address" reset
   sql "select pg_stat_statements_reset()" deepcurrent_bench >/dev/null
   node "$ROOT/bench/class-page.mjs" "$address" measure "$ROOT/.data/class-page.json"

@@ -137,6 +137,21 @@ public sealed class LevelCheckTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_passage_that_was_read_in_a_check_counts_as_had_when_it_is_given_again()
+    {
+        var g = await Give(Passages, mostPassages: 1);
+        var view = await Begin(g);
+        var title = (string)view["stage"]!["title"]!;
+        var text = (string)(await g.Ana.Get($"/api/library?classId={g.Room.Id}&q={Uri.EscapeDataString($"\"{title}\"")}"))["rows"]!.AsArray().First(r => (string)r!["title"]! == title)!["id"]!;
+        await Finish(g, right: true);
+        var fit = (await g.Ana.Json(await g.Ana.Post($"/api/classes/{g.Room.Id}/fit", new { readerIds = new[] { g.Room.Readers[0].Id }, textIds = new[] { text } })))[0]!;
+        ((string)fit["before"]!).ShouldBe("in a level check");
+        (await g.Ana.Problem(await g.Ana.Post($"/api/classes/{g.Room.Id}/assignments", new { readerIds = new[] { g.Room.Readers[0].Id }, textId = text, attempts = 2, directions = "", skipGiven = true, versions = new { } }), 422))["fields"]!["readerIds"].ShouldNotBeNull();
+        var row = (await g.Ana.Get($"/api/library?classId={g.Room.Id}&q={Uri.EscapeDataString($"\"{title}\"")}"))["rows"]!.AsArray().First(r => (string)r!["id"]! == text)!;
+        ((int)row["readHere"]!).ShouldBe(1);
+    }
+
+    [Fact]
     public async Task The_same_answer_sent_twice_is_kept_once_and_the_first_one_counts()
     {
         var g = await Give(Words);

@@ -83,15 +83,22 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return (await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }), place.ClassId, place.TextId, place.Title);
     }
 
-    /// <summary>Readers of a class who were given a text before, with the state of their ticket.</summary>
+    /// <summary>Readers who had a text before: with the state of their ticket, or that it was in a level check.</summary>
     public async Task<IReadOnlyDictionary<Guid, string>> Given(Guid textId, Guid[] readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<(Guid Reader, string State)>("""
-            select distinct on (k.reader_id) k.reader_id, k.state
-            from ticket k join assignment a on a.id = k.assignment_id
-            where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> 'withdrawn'
-            order by k.reader_id, a.assigned_at desc
+            select distinct on (reader_id) reader_id, state
+            from (
+              select k.reader_id, k.state, a.assigned_at as at
+              from ticket k join assignment a on a.id = k.assignment_id
+              where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> 'withdrawn'
+              union all
+              select n.reader_id, 'in a level check', s.served_at
+              from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
+              where s.text_id = @textId and n.reader_id = any(@readerIds)
+            ) had
+            order by reader_id, at desc
             limit 1000
             """, new { textId, readerIds })).ToDictionary(x => x.Reader, x => x.State);
     }

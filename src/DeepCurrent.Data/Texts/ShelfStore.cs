@@ -83,11 +83,20 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         return bare.Length > 40 ? bare.ToString(0, 40) : bare.ToString();
     }
 
-    /// <summary>Texts a class has read, with how many tickets.</summary>
+    /// <summary>Texts a class has read, with how many times: handed in, or read in a level check.</summary>
     public async Task<IReadOnlyDictionary<Guid, int>> ReadHere(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, int)>("select a.text_id, count(*)::int from assignment a join ticket k on k.assignment_id = a.id where a.class_id = @classId and k.handed_in_at is not null group by a.text_id limit 20000", new { classId })).ToDictionary(x => x.Item1, x => x.Item2);
+        return (await c.QueryAsync<(Guid, int)>("""
+            select text_id, count(*)::int
+            from (
+              select a.text_id from assignment a join ticket k on k.assignment_id = a.id where a.class_id = @classId and k.handed_in_at is not null
+              union all
+              select s.text_id from sitting n join sitting_part p on p.sitting_id = n.id join stage s on s.part_id = p.id where n.class_id = @classId and p.part = 'Passages' and s.done_at is not null and s.text_id is not null
+            ) had
+            group by text_id
+            limit 20000
+            """, new { classId })).ToDictionary(x => x.Item1, x => x.Item2);
     }
 
     /// <summary>Texts a school has given, with how many times.</summary>
