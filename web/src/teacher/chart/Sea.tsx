@@ -71,7 +71,7 @@ export function Sea({ data, texts, shows, labelName, open }: { data: ClassData; 
         <Soundings from={shallow} to={deep} y={y} axis={axis} width={W} />
         <Ruler from={shallow} to={deep} y={y} axis={axis} rows={data.levelChart} labels={shows.labels} />
         {reader && <Reach x={textX} width={W} from={y(reader.reachFrom)} to={y(reader.reachTo)} lowest={top} highest={end} />}
-        {bands.map((b, i) => <g key={b.name}><text x={bandX} y={labelYs[i]! - 3} className="gname">{b.name}<tspan className="gn" dx={7}>{b.all}</tspan></text><text x={bandX} y={labelYs[i]! + 15}>{Math.round(b.lo)}–{Math.round(b.hi)} fm</text></g>)}
+        {bands.map((b, i) => <g key={b.name} style={{ '--under': b.tint } as React.CSSProperties}><text x={bandX} y={labelYs[i]! - 3} className="gname">{b.name}<tspan className="gn" dx={7}>{b.all}</tspan></text><text x={bandX} y={labelYs[i]! + 15}>{Math.round(b.lo)}–{Math.round(b.hi)} fm</text></g>)}
         {[...placed].sort((a, b) => Number(a.reader.id === focus.reader) - Number(b.reader.id === focus.reader)).map((p) => {
           const r = p.reader, fx = laneX + p.lane * laneW + rack + 12, mx = fx - 14 - p.slot * 8;
           const home = bands.find((b) => b.y0 <= p.want && p.want <= b.y1);
