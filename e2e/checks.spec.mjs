@@ -109,6 +109,9 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await page.getByLabel('Title for colleagues').fill('One passage');
   await page.getByLabel('Title readers see').fill('One text');
   await page.getByLabel('Passages at most').fill('1');
+  await page.getByRole('radio', { name: 'Starts from the same band for all' }).check();
+  await page.getByLabel('From', { exact: true }).fill('10');
+  await page.getByLabel('To', { exact: true }).fill('20');
   await page.getByRole('button', { name: 'Give it' }).click();
   await expect(page.getByText('0 of 1 readers finished')).toBeVisible();
   const child = await (await browser.newContext()).newPage();

@@ -25,7 +25,12 @@ export const paste = (page, text) => page.evaluate((data) => {
   document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
 }, text);
 
-export const place = (page, name) => page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true }).click();
+/** Goes to a place, and is there: what the place before showed is gone. */
+export async function place(page, name) {
+  const link = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name, exact: true });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}
 
 export async function reader(page, { code = 'TERN46', name = 'Mateo', pictures = ['boat', 'gull', 'shell'] } = {}) {
   await page.goto('/read');
@@ -49,6 +54,8 @@ export async function axe(page, what) {
     const tray = document.querySelector('.tray'); if (tray) tray.style.position = 'static';
     for (const list of document.querySelectorAll('.scroll')) list.scrollTop = 0;
   });
+  // What is still fading in has no colour of its own yet.
+  await page.evaluate(() => Promise.all(document.getAnimations().filter((a) => a.effect?.getTiming().iterations !== Infinity).map((a) => a.finished.catch(() => undefined))));
   const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
   const faults = found.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`);
   expect(faults, `axe on ${what}`).toEqual([]);

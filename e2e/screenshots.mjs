@@ -25,6 +25,7 @@ await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
 await desk.getByRole('link', { name: 'Open profile' }).click();
 await desk.getByRole('heading', { name: 'Reading history' }).waitFor();
+await desk.getByRole('region', { name: 'What the level is built from' }).getByRole('rowheader').first().waitFor();
 await shot(desk, 'profile');
 await place(desk, 'Texts');
 await desk.getByRole('link', { name: 'Salt Letters' }).waitFor();
