@@ -80,7 +80,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             if (s.Now is { State: PartState.Waiting } part && !s.Tomorrow)
             {
                 await c.ExecuteAsync("update sitting_part set state = 'UnderWay', started_at = @now where id = @Id", new { part.Id, now }, t);
-                if (!await stages.Serve(c, t, s, part, 0, schoolId, yardstick, now)) await Finish(c, t, s, part, "nothing fits", yardstick, now);
+                if (!await stages.Begin(c, t, s, part, schoolId, yardstick, now)) await Finish(c, t, s, part, "nothing fits", yardstick, now);
             }
             await CheckStore.Tell(c, t, s.Check.Id);
         }

@@ -18,20 +18,18 @@ internal sealed class StageStore(PassagePool pool)
         var left = TimeSpan.FromSeconds(s.Limit - stages.Sum(x => x.Seconds));
         if (left <= TimeSpan.Zero) return false;
         if (part.Part is CheckPart.Maze || (part.Part is CheckPart.WordReading or CheckPart.WordMeaning && stages.Count >= CheckPlan.WordStages)) return false;
-        if (part.Part is CheckPart.Passages && s.Check.Plan.Form.Count == 0)
-        {
-            var known = await Known(c, t, s, stages, yardstick, now);
-            if (PassageChoice.End(known.Estimate(now).Sd, stages.Count, left, s.Check.Plan.Limits) is not CheckEnd.GoesOn) return false;
-        }
-        return await Serve(c, t, s, part, stages.Count, schoolId, yardstick, now);
+        var known = await Known(c, t, s, stages, yardstick, now);
+        if (part.Part is CheckPart.Passages && s.Check.Plan.Form.Count == 0 && PassageChoice.End(known.Estimate(now).Sd, stages.Count, left, s.Check.Plan.Limits) is not CheckEnd.GoesOn) return false;
+        return await Serve(c, t, s, part, stages, known, schoolId, now);
     }
 
-    /// <summary>Puts a stage to the reader.</summary>
-    /// <returns>False where nothing is left that fits.</returns>
-    public async Task<bool> Serve(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, int position, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
+    /// <summary>Puts the first stage of a part to the reader.</summary>
+    /// <returns>False where nothing is there that fits.</returns>
+    public async Task<bool> Begin(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, Guid schoolId, Yardstick yardstick, DateTimeOffset now) => await Serve(c, t, s, part, [], await Known(c, t, s, [], yardstick, now), schoolId, now);
+
+    private async Task<bool> Serve(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, IReadOnlyList<Stage> stages, DepthDistribution known, Guid schoolId, DateTimeOffset now)
     {
-        var stages = await Of(c, t, part.Id);
-        var known = await Known(c, t, s, stages, yardstick, now);
+        var position = stages.Count;
         var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
         // The same reader in the same place has the same words; a further round has others.
         var seed = BitConverter.ToInt32(part.Id.ToByteArray()) + position;
