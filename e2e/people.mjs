@@ -60,3 +60,30 @@ export async function axe(page, what) {
   const faults = found.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`);
   expect(faults, `axe on ${what}`).toEqual([]);
 }
+
+/** Asks the server as whoever is signed in on a page, for what a walk needs before it begins. */
+export const api = (page, method, path, body) => page.evaluate(async ([method, path, body]) => {
+  const session = await (await fetch('/api/session')).json();
+  const response = await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token }, body: body === null ? undefined : JSON.stringify(body) });
+  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
+  const text = await response.text();
+  return text ? JSON.parse(text) : null;
+}, [method, path, body ?? null]);
+
+/** The class the teacher's page shows. */
+export const classOf = (page) => /class\/([^/?]+)/.exec(page.url())[1];
+
+/** Gives readers of the teacher's class a text; returns the assignment. */
+export async function give(page, givenNames, title) {
+  const classId = classOf(page);
+  const readers = (await api(page, 'GET', `/classes/${classId}`)).readers.filter((r) => givenNames.includes(r.givenName));
+  const found = (await api(page, 'GET', `/library?classId=${classId}&q=${encodeURIComponent(title)}`)).rows.find((r) => r.title === title);
+  return api(page, 'POST', `/classes/${classId}/assignments`, { readerIds: readers.map((r) => r.id), textId: found.id, attempts: 2, skipGiven: false });
+}
+
+/** Gives a reader three pictures that a walk knows. */
+export async function pictures(page, givenName, secret) {
+  const classId = classOf(page);
+  const one = (await api(page, 'GET', `/classes/${classId}`)).readers.find((r) => r.givenName === givenName);
+  await api(page, 'POST', `/classes/${classId}/readers/${one.id}/secret`, { kind: 'Pictures', secret });
+}

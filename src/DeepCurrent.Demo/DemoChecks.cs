@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Roster;
@@ -46,7 +47,8 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Level
     private async Task Sit(LevelCheck check, Guid sitting, SimulatedReader p, YearCalendar year, DateTimeOffset at, int partsDone, bool slow)
     {
         Yardstick yardstick = new(chart, year);
-        Moment When() => new(at, DateOnly.FromDateTime(at.UtcDateTime), new(at.Date, TimeSpan.Zero));
+        var days = new SchoolClock("Etc/UTC");
+        Moment When() => days.At(at);
         for (var stages = 0; stages < MostStages; stages++)
         {
             var s = await sittings.Begin(sitting, p.Id, check.SchoolId, yardstick, When());
@@ -57,7 +59,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Level
             var most = s.Now!.Part is CheckPart.Maze ? Math.Max(3, (int)(p.Rate * 2.2 / 7)) : answers.Count;
             var seconds = s.Now.Part is CheckPart.Maze ? s.Limit : slow ? 15 * answers.Count + 40 : 2 * answers.Count;
             at = at.AddSeconds(seconds + 5);
-            await sittings.Keep(sitting, p.Id, check.SchoolId, stage.Id, [.. answers.Take(most)], seconds, done: true, yardstick, When());
+            await sittings.Keep(sitting, p.Id, check.SchoolId, stage.Id, [.. answers.Take(most)], seconds, done: true, yardstick, When(), days);
         }
     }
 

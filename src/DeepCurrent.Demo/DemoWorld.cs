@@ -187,7 +187,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || random.NextDouble() < 0.4)) return;
         if (!thisWeek && reader.Name != KnownReader && random.NextDouble() < 0.04) return;
         var ticket = await tickets.Find(ticketId, reader.Id) ?? throw new InvalidOperationException("A ticket was given and is not there.");
-        await tickets.Open(ticket, when);
+        await tickets.Open(ticket, when, when);
         await adults.SignedIn(reader.Id, reader: true, when);
         var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);
         var pages = (await texts.Body(version.Id)).Pages.Count;
@@ -204,7 +204,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
                 await tickets.Answer(ticketId, reader.Id, new(Guid.CreateVersion7(), q.Id, answer, clock, 9000 + random.Next(12000)), clock);
                 if (right) break;
             }
-        if (stopAfter < int.MaxValue || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5)) is not "to mark" || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)) return;
+        if (stopAfter < int.MaxValue || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5), clock.AddSeconds(5)) is not "to mark" || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)) return;
         foreach (var q in text.Questions.Where(q => q is { Written: true, Guided: false }))
             foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
                 await marking.Mark(ticketId, reader.Id, a.Id, a.Response.Words == q.Rubric!.Samples[0] ? 3 : 1, "", teacher.Id, year, Chart, clock.AddDays(1));

@@ -45,7 +45,7 @@ public sealed class AccessTests(Harness harness)
         return new()
         {
             ["checkId"] = check, ["sittingId"] = sitting, ["stageId"] = Guid.NewGuid().ToString(),
-            ["deckId"] = deck, ["recordId"] = record,
+            ["asideId"] = Guid.NewGuid().ToString(), ["deckId"] = deck, ["recordId"] = record,
             ["searchId"] = search, ["copyId"] = Guid.NewGuid().ToString(), ["pictureId"] = Guid.NewGuid().ToString(), ["versionId"] = Guid.NewGuid().ToString(), ["revision"] = "1", ["classId"] = room.Id, ["readerId"] = room.Readers[0].Id, ["textId"] = text, ["assignmentId"] = assignment, ["changeId"] = (string)made["changeId"]!, ["code"] = room.Code,
             ["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!, ["answerId"] = Guid.NewGuid().ToString(), ["spellId"] = Guid.NewGuid().ToString(),
             ["adultId"] = lead.Id.ToString(), ["importId"] = import.ToString(), ["yearId"] = year, ["joiningId"] = asked.ToString(), ["listId"] = Guid.NewGuid().ToString(), ["transferId"] = Guid.NewGuid().ToString(), ["form"] = "cards",
@@ -58,6 +58,7 @@ public sealed class AccessTests(Harness harness)
         _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new { revision = 1, title = "X", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = Array.Empty<object>(), words = Array.Empty<object>(), text = "We ran.", retired = true, depth = 30, reason = "x", questions = Array.Empty<object>(), name = "x.txt", file = "V2UgcmFuLg==", texts = Array.Empty<object>() },
         _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new { revision = 1, name = "X", mine = false, words = new[] { new { text = "tide", part = "noun", meaning = "the sea", example = "" } } },
         _ when path.StartsWith("/api/checks/", StringComparison.Ordinal) && path.Split('/').Length == 4 => LevelCheckTests.Check([ids["classId"]], revision: 1),
+        _ when path.StartsWith("/api/my/set-aside", StringComparison.Ordinal) => new { about = ids["ticketId"], kind = "Answer", answers = 1, code = "over", body = new { }, at = DateTimeOffset.UtcNow },
         "close" => new { closed = true },
         "withdraw" => new { readerIds = new[] { ids["readerId"] } },
         "sheet" => new { revision = 1, marks = Array.Empty<object>(), seconds = 1, pauses = 0, done = true },

@@ -140,9 +140,10 @@ public sealed class Person(Harness harness)
 
     private async Task<string> Token() => (string)JsonNode.Parse(await http.GetStringAsync("/api/session"))!["token"]!;
 
-    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, bool token = true)
+    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, bool token = true, IReadOnlyDictionary<string, string>? headers = null)
     {
         using var request = new HttpRequestMessage(method, path);
+        foreach (var (name, value) in headers ?? new Dictionary<string, string>()) request.Headers.Add(name, value);
         if (token && method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", await Token());
         // Asked first, so that a body that is refused is not sent into a closed line.
         if (body is byte[] { Length: > 1 << 20 }) request.Headers.ExpectContinue = true;
@@ -150,6 +151,9 @@ public sealed class Person(Harness harness)
         else if (body is not null) request.Content = JsonContent.Create(body);
         return await http.SendAsync(request);
     }
+
+    /// <summary>Sends work from a device whose clock shows something; the work itself says when it was done by the same clock.</summary>
+    public Task<HttpResponseMessage> FromDevice(HttpMethod method, string path, object body, DateTimeOffset clock) => Send(method, path, body, headers: new Dictionary<string, string> { ["X-Sent-At"] = clock.ToString("O") });
 
     public Task<HttpResponseMessage> Post(string path, object? body = null) => Send(HttpMethod.Post, path, body);
 

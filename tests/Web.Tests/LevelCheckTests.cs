@@ -334,6 +334,34 @@ public sealed class LevelCheckTests(Harness harness)
     }
 
     [Fact]
+    public async Task Answers_given_before_a_check_ended_and_sent_after_it_are_taken_and_later_ones_are_not()
+    {
+        var g = await Give(Words);
+        var view = await Begin(g);
+        var rights = await Right(view);
+        var before = DateTimeOffset.UtcNow;
+        // Begun ten minutes ago, as if they had passed: the reader answers without a network.
+        await using (var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync())
+        await using (var q = new NpgsqlCommand("update stage set served_at = now() - interval '10 minutes' where id = $1", c) { Parameters = { new() { Value = Guid.Parse((string)view["stage"]!["id"]!) } } }) await q.ExecuteNonQueryAsync();
+        (await g.Ana.Post($"{g.Path}/close", new { closed = true })).EnsureSuccessStatusCode();
+        ((string)(await Row(g))["parts"]![0]!["flag"]!).ShouldBe("Thin");
+        object At(int item, DateTimeOffset at) => new { id = Guid.NewGuid(), item, picks = rights[item], at, milliseconds = 20_000 };
+        var inTime = Enumerable.Range(0, rights.Length - 2).Select(i => At(i, before.AddMinutes(-5).AddSeconds(i)));
+        var tooLate = new[] { At(rights.Length - 2, DateTimeOffset.UtcNow.AddMinutes(1)), At(rights.Length - 1, DateTimeOffset.UtcNow.AddMinutes(1)) };
+        var kept = await g.Reader.Json(await Send(g, view, inTime.Concat(tooLate), done: true));
+        ((int)kept["refused"]!).ShouldBe(2);
+        kept["now"].ShouldBeNull("the check is over all the same");
+        var row = await Row(g);
+        ((int)row["parts"]![0]!["answered"]!, (int)row["late"]!, (string)row["parts"]![0]!["flag"]!).ShouldBe((rights.Length - 2, rights.Length - 2, "Fine"));
+        var level = await Depth(g);
+        ((double)row["after"]!).ShouldBe(level, 0.05);
+        // The same again is the same; what was only given afterwards is refused.
+        await g.Reader.Json(await Send(g, view, inTime, done: true));
+        (await Depth(g)).ShouldBe(level);
+        ((string)(await g.Reader.Problem(await Send(g, view, tooLate, done: true), 409))["code"]!).ShouldBe("over");
+    }
+
+    [Fact]
     public async Task A_check_whose_last_day_has_passed_is_ended_by_itself()
     {
         var g = await Give(Words);
@@ -401,7 +429,7 @@ public sealed class LevelCheckTests(Harness harness)
         // As if forty readers had been asked the same two words: the first was missed by all, the second by none.
         await Ask($"update stage set items = (select jsonb_agg(items -> (k % 2)) from generate_series(0, 79) k) where id = {First}");
         await Ask($"delete from check_answer where stage_id = {First}");
-        await Ask($"insert into check_answer (id, stage_id, item, picks, correct, rushed, at, milliseconds) select gen_random_uuid(), {First}, k, array[0], k % 2 = 1, false, now(), 9000 from generate_series(0, 79) k");
+        await Ask($"insert into check_answer (id, stage_id, item, picks, correct, rushed, at, received_at, milliseconds) select gen_random_uuid(), {First}, k, array[0], k % 2 = 1, false, now(), now(), 9000 from generate_series(0, 79) k");
         await harness.Services.GetRequiredService<DeepCurrent.Data.Texts.AnsweredDepths>().Recompute();
         async Task<double> Harder(string word)
         {

@@ -1,26 +1,30 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense } from 'react';
+import { StrictMode } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import './shared/pieces.css';
 import './shared/views.css';
 import { Problem } from './shared/api';
 import { useSession } from './shared/session';
-import { Show, Loading } from './shared/Whole';
+import { doorBack, SignedOut } from './shared/SignedOut';
+import { Broken, part } from './shared/part';
+import { Show } from './shared/Whole';
 import './shared/words';
 
-const Teacher = lazy(() => import('./teacher/Teacher'));
-const Reader = lazy(() => import('./reader/Reader'));
-const AdultSignIn = lazy(() => import('./teacher/AdultSignIn'));
-const FirstRun = lazy(() => import('./teacher/FirstRun'));
-const ReaderSignIn = lazy(() => import('./reader/ReaderSignIn'));
-const Guardian = lazy(() => import('./guardian/Guardian'));
-const Register = lazy(() => import('./guardian/Register'));
-const Confirm = lazy(() => import('./guardian/Register').then((m) => ({ default: m.Confirm })));
-const Welcome = lazy(() => import('./guardian/Welcome'));
+const Teacher = part(() => import('./teacher/Teacher'));
+const Reader = part(() => import('./reader/Reader'));
+const AdultSignIn = part(() => import('./teacher/AdultSignIn'));
+const FirstRun = part(() => import('./teacher/FirstRun'));
+const ReaderSignIn = part(() => import('./reader/ReaderSignIn'));
+const Guardian = part(() => import('./guardian/Guardian'));
+const Register = part(() => import('./guardian/Register'));
+const Confirm = part(async () => ({ default: (await import('./guardian/Register')).Confirm }));
+const Welcome = part(() => import('./guardian/Welcome'));
 
 const client = new QueryClient({
-  defaultOptions: { queries: { staleTime: 5_000, retry: (n, e) => n < 3 && !(e instanceof Problem && e.status < 500), retryDelay: 1500 } },
+  // Without a network a question is asked all the same: what was kept on the device answers it, or a sentence does.
+  defaultOptions: { mutations: { networkMode: 'always' }, queries: { networkMode: 'always', staleTime: 5_000, retry: (n, e) => n < 3 && !(e instanceof Problem && e.status < 500), retryDelay: 1500 } },
 });
 
 function Doors() {
@@ -28,7 +32,8 @@ function Doors() {
   return (
     <Show query={session}>
       {(s) => (
-        <Suspense fallback={<Loading />}>
+        <>
+          <SignedOut session={s} />
           {s.firstRun ? (
             <Routes><Route path="*" element={<FirstRun />} /></Routes>
           ) : s.role === 'teacher' ? (
@@ -48,12 +53,12 @@ function Doors() {
               <Route path="/welcome" element={<Welcome />} />
               <Route path="/guardian" element={<Register />} />
               <Route path="/guardian/confirm" element={<Confirm />} />
-              <Route path="/" element={s.handedOver ? <Navigate to={`/read/${s.handedOver.code}`} replace /> : <AdultSignIn />} />
+              <Route path="/" element={doorBack() ? <Navigate to={doorBack()!} replace /> : s.handedOver ? <Navigate to={`/read/${s.handedOver.code}`} replace /> : <AdultSignIn />} />
               <Route path="/staff" element={<AdultSignIn />} />
-              <Route path="*" element={<Navigate to="/" replace />} />
+              <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />
             </Routes>
           )}
-        </Suspense>
+        </>
       )}
     </Show>
   );
@@ -62,7 +67,7 @@ function Doors() {
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <BrowserRouter><Doors /></BrowserRouter>
+      <BrowserRouter><ErrorBoundary FallbackComponent={Broken}><Doors /></ErrorBoundary></BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -35,6 +35,9 @@ public static class PartRules
     /// <summary>Standard deviation with which word reading speaks of a reader's depth beyond its own error, fm: reading words and understanding texts are two skills.</summary>
     public const double OtherSkillSd = 6;
 
+    /// <summary>Note of a part that its reader was in the middle of when the check ended; answers given before the end may still come.</summary>
+    public const string CutOff = "the check ended";
+
     /// <summary>Why a reader is spared a part, in a few words; null if they are not.</summary>
     public static string? Spared(PartPlan part, PartReader reader) =>
         part.SkipBelow is { } low && reader.Depth < low ? $"shallower than {low:0.#} fm"

@@ -15,6 +15,9 @@ public sealed record AssignmentRow(Guid Id, Guid ClassId, Guid TextId, string Ti
 public sealed record TicketRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, string Version, double VersionDepth, string State, double Forecast, int Page, int Pages,
     double? Score, double Seconds, DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? BeforeSd, double? AfterMean, double? AfterSd);
 
+/// <summary>A ticket with the class and the text it is of.</summary>
+public sealed record PlacedTicket(TicketRow Ticket, Guid ClassId, Guid TextId, string Title, DateOnly? DueOn);
+
 /// <summary>A text's use in a class, for the chart.</summary>
 /// <param name="Depth">Mean depth of the versions given.</param>
 public sealed record TextInUse(Guid TextId, string Title, double Depth, int Readers);
@@ -72,15 +75,15 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>A ticket and the class it belongs to; null if it is not in that school.</summary>
-    public async Task<(TicketRow Ticket, Guid ClassId, Guid TextId, string Title)?> Ticket(Guid ticketId, Guid schoolId)
+    public async Task<PlacedTicket?> Ticket(Guid ticketId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var place = await c.QuerySingleOrDefaultAsync<(Guid ClassId, Guid TextId, string Title)>("""
-            select a.class_id, a.text_id, t.title from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join class c on c.id = a.class_id
+        var place = await c.QuerySingleOrDefaultAsync<(Guid ClassId, Guid TextId, string Title, DateOnly? DueOn)>("""
+            select a.class_id, a.text_id, t.title, a.due_on from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join class c on c.id = a.class_id
             where k.id = @ticketId and c.school_id = @schoolId
             """, new { ticketId, schoolId });
         if (place.ClassId == Guid.Empty) return null;
-        return (await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }), place.ClassId, place.TextId, place.Title);
+        return new(await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }), place.ClassId, place.TextId, place.Title, place.DueOn);
     }
 
     /// <summary>Readers who had a text before: with the state of their ticket, or that it was in a level check.</summary>

@@ -4,6 +4,8 @@ using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Storage;
@@ -23,11 +25,14 @@ public sealed record SentAnswer(Guid Id, int Item, IReadOnlyList<int> Picks, Dat
 public sealed record StageAnswer(Guid Id, int Item, IReadOnlyList<int> Picks, bool Correct, bool Rushed, DateTimeOffset At);
 
 /// <summary>What was put to the reader at once, with the right answers; they do not leave the server.</summary>
-public sealed record Stage(Guid Id, int Position, string Title, double? TextDepth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<CheckItem> Items, IReadOnlyList<StageAnswer> Answers, double Seconds, DateTimeOffset ServedAt, bool Done);
+public sealed record Stage(Guid Id, int Position, string Title, double? TextDepth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<CheckItem> Items, IReadOnlyList<StageAnswer> Answers, double Seconds, DateTimeOffset ServedAt, bool Done)
+{
+    /// <summary>The last that was heard of the reader's work on it.</summary>
+    public DateTimeOffset LastContact => Answers.Select(a => a.At).Append(ServedAt).Max();
+}
 
-/// <summary>What time it is at a school.</summary>
-/// <param name="DayBegan">When today began there.</param>
-public sealed record Moment(DateTimeOffset Now, DateOnly Today, DateTimeOffset DayBegan);
+/// <param name="Refused">Answers that were given after the check had ended, and are not taken.</param>
+public sealed record KeptStage(Sitting Sitting, int Refused);
 
 /// <summary>A reader's own copy of a level check, as far as it is.</summary>
 /// <param name="Now">The part that is under way, or the one that comes next; null when all is done.</param>
@@ -91,16 +96,18 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 
     /// <summary>Keeps answers, and goes on to what comes next when a stage is done. Safe to repeat; what comes after a stage is done is not kept.</summary>
     /// <param name="seconds">Time the stage has been open, as the reader's page says.</param>
+    /// <param name="clock">Says when the check's last day ends.</param>
     /// <returns>Null where the check is not open to the reader.</returns>
-    public async Task<Sitting?> Keep(Guid sittingId, Guid readerId, Guid schoolId, Guid stageId, IReadOnlyList<SentAnswer> answers, double seconds, bool done, Yardstick yardstick, Moment at)
+    public async Task<KeptStage?> Keep(Guid sittingId, Guid readerId, Guid schoolId, Guid stageId, IReadOnlyList<SentAnswer> answers, double seconds, bool done, Yardstick yardstick, Moment at, SchoolClock clock)
     {
         var now = at.Now;
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        if (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true) is not { } s || s.Check.Over(at.Today)) return null;
+        if (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true) is not { } s) return null;
+        if (s.Check.Over(at.Today)) return await KeepLate(c, t, s, stageId, answers, seconds, yardstick, at, clock);
         if (s is { Now: { State: PartState.UnderWay } part, Stage: { } stage } && stage.Id == stageId)
         {
-            await Write(c, t, part, stage, answers, Math.Min(seconds, (now - stage.ServedAt + Lag).TotalSeconds), now);
+            await Write(c, t, part, stage, answers, seconds, now);
             if (done)
             {
                 await c.ExecuteAsync("update stage set done_at = @now where id = @stageId", new { stageId, now }, t);
@@ -115,7 +122,30 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         }
         var after = await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
         await t.CommitAsync();
-        return after;
+        return new(after!, 0);
+    }
+
+    /// <summary>Keeps what was answered before the check ended and is heard of after it, and judges the part anew that was cut off.</summary>
+    /// <returns>Null where nothing of it was given in time.</returns>
+    private static async Task<KeptStage?> KeepLate(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, Guid stageId, IReadOnlyList<SentAnswer> answers, double seconds, Yardstick yardstick, Moment at, SchoolClock clock)
+    {
+        var partId = await c.ExecuteScalarAsync<Guid?>("select part_id from stage where id = @stageId", new { stageId }, t);
+        if (s.Parts.FirstOrDefault(p => p.Id == partId) is not { } part || part is not ({ State: PartState.UnderWay } or { State: PartState.Done, Note: PartRules.CutOff })) return null;
+        var stage = (await StageStore.Of(c, t, part.Id)).Single(x => x.Id == stageId);
+        var end = s.Check.EndedAt(clock);
+        var known = stage.Answers.Select(a => a.Item).ToHashSet();
+        var given = answers.Where(a => !known.Contains(a.Item)).ToList();
+        var inTime = given.Where(a => GivenTime.After(a.At, stage.LastContact) <= end).ToList();
+        if (given.Count > 0 && inTime.Count == 0) return null;
+        if (inTime.Count > 0)
+        {
+            await Write(c, t, part, stage, inTime, Math.Min(seconds, (end!.Value - stage.ServedAt).TotalSeconds), at.Now);
+            if (part.State is PartState.Done) await Finish(c, t, s, part, PartRules.CutOff, yardstick, at.Now);
+            await CheckStore.Tell(c, t, s.Check.Id);
+        }
+        var after = await Load(c, t, s.Id, s.ReaderId, s.Check.SchoolId, at, lockRow: false);
+        await t.CommitAsync();
+        return new(after!, given.Count - inTime.Count);
     }
 
     /// <summary>Ends a check: what readers are in the middle of counts as far as it is.</summary>
@@ -127,7 +157,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         {
             await using var t = await c.BeginTransactionAsync();
             var s = (await Load(c, t, sitting, reader, check.SchoolId, null, lockRow: true))!;
-            if (s.Now is { State: PartState.UnderWay } part) await Finish(c, t, s, part, "the check ended", yardstick, now);
+            if (s.Now is { State: PartState.UnderWay } part) await Finish(c, t, s, part, PartRules.CutOff, yardstick, now);
             await t.CommitAsync();
         }
         await c.ExecuteAsync("update level_check set closed_at = coalesce(closed_at, @now), revision = revision + 1 where id = @Id", new { check.Id, now });
@@ -156,16 +186,16 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         // In a maze passage a choice may be changed until the passage is done; elsewhere the first answer stays.
         var change = part.Part is CheckPart.Maze ? "do update set picks = excluded.picks, correct = excluded.correct, at = excluded.at" : "do nothing";
         await c.ExecuteAsync($"""
-            insert into check_answer (id, stage_id, item, picks, correct, rushed, at, milliseconds)
-            select @Id, @stageId, @Item, @picks, @correct, @rushed, @at, @ms where not exists (select 1 from check_answer x where x.id = @Id and (x.stage_id, x.item) <> (@stageId, @Item))
+            insert into check_answer (id, stage_id, item, picks, correct, rushed, at, received_at, milliseconds)
+            select @Id, @stageId, @Item, @picks, @correct, @rushed, @at, @now, @ms where not exists (select 1 from check_answer x where x.id = @Id and (x.stage_id, x.item) <> (@stageId, @Item))
             on conflict (stage_id, item) {change}
             """, kept.Select(a => new
         {
             a.Id, stageId = stage.Id, a.Item, picks = a.Picks.ToArray(), correct = stage.Items[a.Item].IsRight(a.Picks), rushed = Answering.Rushed(stage.Items[a.Item].Words, TimeSpan.FromMilliseconds(a.Milliseconds)),
-            at = a.At > now ? now : a.At < stage.ServedAt ? stage.ServedAt : a.At, ms = Math.Clamp(a.Milliseconds, 0, 86_400_000),
+            at = GivenTime.After(a.At, stage.LastContact), now, ms = Math.Clamp(a.Milliseconds, 0, 86_400_000),
         }), t);
         await c.ExecuteAsync("update stage set seconds = greatest(seconds, @seconds) where id = @Id; update sitting_part set seconds = (select sum(x.seconds) from stage x where x.part_id = @partId), answered = (select count(*) from check_answer a join stage x on x.id = a.stage_id where x.part_id = @partId) where id = @partId",
-            new { stage.Id, partId = part.Id, seconds = Math.Max(0, seconds) }, t);
+            new { stage.Id, partId = part.Id, seconds = Math.Clamp(seconds, 0, Math.Max(0, (now - stage.ServedAt + Lag).TotalSeconds)) }, t);
     }
 
     /// <summary>Finishes a part: judges it, makes it evidence, and works the level out anew.</summary>
@@ -180,10 +210,10 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         double? score = part.Part is CheckPart.Maze && seconds > 0 ? Maze.Score(right, answers.Count - right, TimeSpan.FromSeconds(Math.Max(1, seconds))) : null;
         await c.ExecuteAsync("""
             update stage set done_at = coalesce(done_at, @now) where part_id = @Id;
-            update sitting_part set state = 'Done', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right, rushed = @rushed, seconds = @seconds, score = @score, finished_at = @now where id = @Id
+            update sitting_part set state = 'Done', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right, rushed = @rushed, seconds = @seconds, score = @score, finished_at = coalesce(finished_at, @now) where id = @Id
             """, new { part.Id, flag = flag.ToString(), note, answered = answers.Count, asked, right, rushed = answers.Count(a => a.Rushed), seconds, score, now }, t);
         var own = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now;
-        await DepthKeeper.Insert(c, t, s.ReaderId, CheckEvidence.Of(s.Check, part, stages, flag, own.Mean, now), null);
+        await DepthKeeper.Replace(c, t, s.ReaderId, part.Id, CheckEvidence.Of(s.Check, part, stages, flag, own.Mean, now));
         var after = await DepthKeeper.Recompute(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now);
         await c.ExecuteAsync("update sitting set after_mean = @Mean, after_sd = @Sd, changed_at = @now where id = @Id", new { s.Id, after.Mean, after.Sd, now }, t);
     }

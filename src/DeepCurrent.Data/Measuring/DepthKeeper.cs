@@ -42,7 +42,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId", new { readerId });
         var rows = evidence.Where(e => e.LeftOut is null).ToList();
-        var effects = EvidenceAccount.Effects(new(new(mean), sd, at), rows.Select(Piece), Growing(year, chart));
+        var effects = EvidenceAccount.Effects(new(new(mean), sd, at), rows.Select(r => Piece(r, at)), Growing(year, chart));
         return [.. rows.Zip(effects)];
     }
 
@@ -106,6 +106,14 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         on conflict (id) do nothing
         """, rows.Select(r => new { readerId, adultId, r.Id, r.At, r.Kind, r.Difficulty, r.Guess, r.Correct, r.Value, r.Sd, r.TextDepth, r.Words, r.Errors, r.Strand, r.TicketId, r.LeftOut, r.Note, r.RecordId, r.PartId }), t);
 
+    /// <summary>Writes the evidence of a part of a level check in place of what it was before; what a teacher has left out stays out.</summary>
+    public static async Task Replace(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid partId, IReadOnlyList<EvidenceRow> rows)
+    {
+        var before = (await c.QueryAsync<LeftOutBefore>("delete from evidence where part_id = @partId and reader_id = @readerId returning id, left_out as before", new { partId, readerId }, t)).ToDictionary(b => b.Id, b => b.Before);
+        string? Kept(EvidenceRow r) => before.GetValueOrDefault(r.Id) is { } reason && reason.StartsWith(ByTeacher, StringComparison.Ordinal) ? reason : r.LeftOut;
+        await Insert(c, t, readerId, [.. rows.Select(r => r with { LeftOut = Kept(r) })], null);
+    }
+
     /// <summary>Runs all of a reader's evidence again and keeps the result, inside the caller's transaction. The reader's row is locked, so that two hand-ins do not overwrite one another.</summary>
     public static async Task<DepthEstimate> Recompute(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
@@ -129,12 +137,15 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     {
         var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for no key update", new { readerId }, t);
         var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null order by at, id limit 20000", new { readerId }, t);
-        return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(Piece), Growing(year, chart), now);
+        return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(r => Piece(r, at)), Growing(year, chart), now);
     }
 
     private static Movement Growing(YearCalendar year, LevelChart chart) => new(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks);
 
-    private static Evidence Piece(EvidenceRow r) => r.Kind switch
+    /// <summary>A piece for the estimate. One that is older than the reader is here, given elsewhere or without a network, counts from the beginning.</summary>
+    private static Evidence Piece(EvidenceRow r, DateTimeOffset from) => At(r.At < from ? r with { At = from } : r);
+
+    private static Evidence At(EvidenceRow r) => r.Kind switch
     {
         "answer" => new AnswerEvidence(r.At, new(r.Difficulty!.Value), r.Guess!.Value, r.Correct!.Value),
         "level" => new LevelEvidence(r.At, new(r.Value!.Value), r.Sd!.Value),

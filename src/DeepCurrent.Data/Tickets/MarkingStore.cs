@@ -45,7 +45,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         var work = await TicketWork.Of(c, t, texts, ticket, await TicketStore.Answers(c, t, ticketId));
         var state = TicketLife.Parse(ticket.State);
         if (work.ToMark == 0) state = TicketLife.After(state, TicketStep.Marked) ?? state;
-        await work.Settle(c, t, year, chart, state, now, handingIn: false);
+        await work.Settle(c, t, year, chart, state, now);
         await t.CommitAsync();
         return TicketLife.Name(state);
     }

@@ -19,7 +19,7 @@ public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid Versio
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
-public sealed record AnswerRow(Guid Id, Guid QuestionId, int Attempt, Response Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment)
+public sealed record AnswerRow(Guid Id, Guid QuestionId, int Attempt, Response Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment, DateTimeOffset ReceivedAt)
 {
     public bool Right => Correct ?? false;
 }
@@ -68,21 +68,25 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
     }
 
     internal static async Task<IReadOnlyList<AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId) => (await c.QueryAsync<AnswerFlat>(
-        "select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark, comment from answer where ticket_id = @ticketId order by at, attempt limit 400", new { ticketId }, t)).Select(a => a.Row()).ToList();
+        "select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark, comment, received_at from answer where ticket_id = @ticketId order by at, attempt limit 400", new { ticketId }, t)).Select(a => a.Row()).ToList();
 
-    private sealed record AnswerFlat(Guid Id, Guid QuestionId, int Attempt, string Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment)
+    private sealed record AnswerFlat(Guid Id, Guid QuestionId, int Attempt, string Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment, DateTimeOffset ReceivedAt)
     {
-        public AnswerRow Row() => new(Id, QuestionId, Attempt, Database.FromJson<Response>(Response), Correct, At, Milliseconds, Rushed, Mark, Comment);
+        public AnswerRow Row() => new(Id, QuestionId, Attempt, Database.FromJson<Response>(Response), Correct, At, Milliseconds, Rushed, Mark, Comment, ReceivedAt);
     }
 
-    public async Task Open(OpenTicket ticket, DateTimeOffset now)
+    /// <summary>The last that was heard of a reader's work on a ticket; what is heard of later was not done before it.</summary>
+    private static DateTimeOffset LastContact(IReadOnlyList<AnswerRow> answers) => answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
+
+    /// <param name="given">When the reader opened it; it may be heard of later.</param>
+    public async Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now)
     {
         if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not { } next) return;
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync("""
-            update ticket set state = @state, opened_at = coalesce(opened_at, @now), changed_at = @now where id = @Id and state in ('waiting', 'sent back');
+            update ticket set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now where id = @Id and state in ('waiting', 'sent back');
             select pg_notify('ticket', @class)
-            """, new { ticket.Id, state = TicketLife.Name(next), now, @class = ticket.ClassId.ToString() });
+            """, new { ticket.Id, state = TicketLife.Name(next), given, now, @class = ticket.ClassId.ToString() });
     }
 
     /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds lengthens it, never adds a second one.</summary>
@@ -105,21 +109,23 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         if (ticket is null) return AnswerOutcome.NotOpen;
         var answers = await Answers(c, t, ticketId);
         if (answers.Any(a => a.Id == given.Id)) return AnswerOutcome.KeptBefore;
-        if (ticket.State is not "under way") return AnswerOutcome.NotOpen;
+        // Without a network an answer can be the first that is heard of a text.
+        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not TicketState.UnderWay) return AnswerOutcome.NotOpen;
         if ((await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
         var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         if (!Scoring.Answers(question, given.Response, sentences)) return AnswerOutcome.NoAnswer;
         var attempts = answers.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Right).ToList();
         // What is written is not scored here, so there is nothing to try again.
         if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts)) return AnswerOutcome.NoAttemptLeft;
-        var at = given.At > now ? now : given.At < now.AddDays(-30) ? now : given.At;
+        var at = GivenTime.After(given.At, LastContact(answers));
         var response = question.Kind is QuestionKind.Sentence ? given.Response with { Words = sentences[given.Response.Picks[0]] } : given.Response;
         await c.ExecuteAsync("""
-            insert into answer (id, ticket_id, question_id, attempt, response, correct, at, milliseconds, rushed)
-            values (@Id, @ticketId, @QuestionId, @attempt, @response::jsonb, @correct, @at, @Milliseconds, @rushed)
+            insert into answer (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+            values (@Id, @ticketId, @QuestionId, @attempt, @response::jsonb, @correct, @at, @now, @Milliseconds, @rushed);
+            update ticket set state = @underWay, opened_at = coalesce(opened_at, @at), changed_at = @now where id = @ticketId and state <> @underWay
             """, new
         {
-            given.Id, ticketId, given.QuestionId, attempt = attempts.Count + 1, response = Database.ToJson(response), correct = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right, at, given.Milliseconds,
+            given.Id, ticketId, given.QuestionId, attempt = attempts.Count + 1, response = Database.ToJson(response), correct = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right, at, now, given.Milliseconds, underWay = TicketLife.Name(TicketState.UnderWay),
             rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds)),
         }, t);
         await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
@@ -128,8 +134,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
     }
 
     /// <summary>Hands a ticket in: scores it, turns first attempts into evidence, moves the reader's depth. Doing it again changes nothing.</summary>
+    /// <param name="given">When the reader handed it in; it may be heard of later.</param>
     /// <returns>The ticket's state afterwards, or null if it cannot be handed in.</returns>
-    public async Task<string?> HandIn(Guid ticketId, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task<string?> HandIn(Guid ticketId, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset given, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -137,9 +144,10 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         if (ticket is null) return null;
         if (ticket.State is "released" or "to mark" or "marked") return ticket.State;
         if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.HandedIn) is not { } handedIn) return null;
-        var work = await TicketWork.Of(c, t, texts, ticket, await Answers(c, t, ticketId));
+        var answers = await Answers(c, t, ticketId);
+        var work = await TicketWork.Of(c, t, texts, ticket, answers);
         var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
-        await work.Settle(c, t, year, chart, done, now, handingIn: true);
+        await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
         await t.CommitAsync();
         return TicketLife.Name(done);
     }

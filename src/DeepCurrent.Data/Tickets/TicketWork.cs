@@ -34,20 +34,21 @@ internal sealed class TicketWork
     private double Score => TicketLife.Score([.. quiz.Select(q => TicketLife.MarkOf([.. answers[q.Id].Select(a => a.Right)]))]);
 
     /// <summary>Puts the ticket into a state, with its score once everything is marked, and runs the reader's evidence again, all inside the caller's transaction.</summary>
-    public async Task Settle(NpgsqlConnection c, NpgsqlTransaction t, Schools.YearCalendar year, LevelChart chart, TicketState state, DateTimeOffset now, bool handingIn)
+    /// <param name="handedInAt">When it was handed in; null where it was before.</param>
+    public async Task Settle(NpgsqlConnection c, NpgsqlTransaction t, Schools.YearCalendar year, LevelChart chart, TicketState state, DateTimeOffset now, DateTimeOffset? handedInAt = null)
     {
         var before = (await DepthKeeper.Trail(c, t, ticket.ReaderId, year, chart, now)).Now;
         var pieces = quiz.SelectMany((q, i) => answers[q.Id].Where(a => a is { Attempt: 1, Correct: not null }).Select(a => Piece(a, q, i))).ToList();
         await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
         // A mark that was changed changes its evidence.
-        if (!handingIn) await c.ExecuteAsync("update evidence e set correct = a.correct from answer a where a.id = e.id and a.ticket_id = @Id and e.correct is distinct from a.correct and a.correct is not null", new { ticket.Id }, t);
+        if (handedInAt is null) await c.ExecuteAsync("update evidence e set correct = a.correct from answer a where a.id = e.id and a.ticket_id = @Id and e.correct is distinct from a.correct and a.correct is not null", new { ticket.Id }, t);
         var after = await DepthKeeper.Recompute(c, t, ticket.ReaderId, year, chart, now);
         await c.ExecuteAsync("""
-            update ticket set state = @state, handed_in_at = coalesce(handed_in_at, @now), changed_at = @now, score = @score,
+            update ticket set state = @state, handed_in_at = coalesce(handed_in_at, @handedInAt, @now), received_at = coalesce(received_at, @now), changed_at = @now, score = @score,
               before_mean = coalesce(before_mean, @bm), before_sd = coalesce(before_sd, @bs), after_mean = @am, after_sd = @asd, version_depth = @VersionDepth
             where id = @Id;
             select pg_notify('ticket', @class)
-            """, new { ticket.Id, ticket.VersionDepth, state = TicketLife.Name(state), now, score = ToMark == 0 && quiz.Count > 0 ? Score : (double?)null, bm = before.Mean, bs = before.Sd, am = after.Mean, asd = after.Sd, @class = ticket.ClassId.ToString() }, t);
+            """, new { ticket.Id, ticket.VersionDepth, state = TicketLife.Name(state), now, handedInAt, score = ToMark == 0 && quiz.Count > 0 ? Score : (double?)null, bm = before.Mean, bs = before.Sd, am = after.Mean, asd = after.Sd, @class = ticket.ClassId.ToString() }, t);
     }
 
     private EvidenceRow Piece(AnswerRow a, Question q, int at) => new(a.Id, a.At, "answer", q.Difficulty(new(ticket.VersionDepth), sentences).Value, q.Guess(sentences),

@@ -10,6 +10,7 @@ using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.Assignments;
 
@@ -34,7 +35,9 @@ public sealed record TryView(Guid Id, IReadOnlyList<int> Picks, string Words, bo
 
 public sealed record AnswerView(Guid QuestionId, IReadOnlyList<TryView> Tries, string Mark, bool Rushed);
 
-public sealed record TicketView(TicketRow Ticket, Guid ClassId, string Title, bool MayMark, IReadOnlyList<Texts.QuestionView> Questions, IReadOnlyList<AnswerView> Answers);
+/// <param name="Late">Answers given before the text was due and heard of after it.</param>
+/// <param name="SetAside">What the reader did and could not be taken.</param>
+public sealed record TicketView(TicketRow Ticket, Guid ClassId, string Title, bool MayMark, IReadOnlyList<Texts.QuestionView> Questions, IReadOnlyList<AnswerView> Answers, int Late, IReadOnlyList<SetAsideView> SetAside);
 
 public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<TicketRow> Tickets);
 
@@ -126,15 +129,18 @@ public static class AssignmentEndpoints
         return new(assignment, await assignments.Tickets(assignmentId));
     }
 
-    private static async Task<TicketView> Ticket(Guid ticketId, Desk desk, AssignmentStore assignments, TextStore texts, TicketStore tickets)
+    private static async Task<TicketView> Ticket(Guid ticketId, Desk desk, AssignmentStore assignments, TextStore texts, TicketStore tickets, SetAsideStore aside)
     {
-        var (ticket, classId, textId, title) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var (ticket, classId, textId, title, due) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var place = await desk.Class(classId, Deed.SeeClass);
-        var answers = (await tickets.Answers(ticketId)).ToLookup(a => a.QuestionId);
+        var given = await tickets.Answers(ticketId);
+        var answers = given.ToLookup(a => a.QuestionId);
+        DateTimeOffset? end = due is { } last ? (await desk.Clock()).End(last) : null;
         // Guided questions are shown where they were answered; the quiz is shown whole.
         var questions = (await texts.Questions(textId)).Where(q => !q.Guided || answers[q.Id].Any()).ToList();
         var mayMark = AccessRules.May(desk.Who.Role, Deed.Mark, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, desk.Who.Lead));
-        return new(ticket, classId, title, mayMark, [.. questions.Select(Texts.QuestionView.Of)], [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))]);
+        return new(ticket, classId, title, mayMark, [.. questions.Select(Texts.QuestionView.Of)], [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))],
+            given.Count(a => GivenTime.Late(a.At, a.ReceivedAt, end)), [.. (await aside.Of(ticketId)).Select(SetAsideView.Of)]);
     }
 
     private static AnswerView Shown(Question q, IReadOnlyList<AnswerRow> attempts) =>

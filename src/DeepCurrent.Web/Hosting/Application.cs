@@ -72,12 +72,14 @@ public static class Application
     {
         var connection = builder.Configuration.GetConnectionString("DeepCurrent") ?? throw new InvalidOperationException("ConnectionStrings:DeepCurrent is not set.");
         builder.Host.UseSerilog((_, log) => log.MinimumLevel.Information().MinimumLevel.Override("Microsoft", LogEventLevel.Warning).MinimumLevel.Override("System", LogEventLevel.Warning)
+            // It warns that a token is not cached, which is what is wanted.
+            .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error)
             .Enrich.FromLogContext().WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj} {RequestId}{NewLine}{Exception}"));
         builder.WebHost.ConfigureKestrel(k => { k.Limits.MaxRequestBodySize = LargestBody; k.AddServerHeader = false; });
         var services = builder.Services;
         services.AddSingleton(_ => Database.Open(connection));
         services.AddSingleton(TimeProvider.System);
-        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<ReadingStore>().AddSingleton<RunningRecordStore>().AddSingleton<CheckStore>().AddSingleton<SittingStore>().AddSingleton<WindowStore>().AddSingleton<AnsweredDepths>()
+        services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<SetAsideStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<ReadingStore>().AddSingleton<RunningRecordStore>().AddSingleton<CheckStore>().AddSingleton<SittingStore>().AddSingleton<WindowStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
             .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
@@ -104,7 +106,7 @@ public static class Application
             o.SlidingExpiration = true;
             o.Events.OnValidatePrincipal = Who.Validate;
             // An API says 401 or 404; it does not send a program to a sign-in page.
-            o.Events.OnRedirectToLogin = c => { c.Response.StatusCode = StatusCodes.Status401Unauthorized; return Task.CompletedTask; };
+            o.Events.OnRedirectToLogin = c => Problems.Write(c.HttpContext, StatusCodes.Status401Unauthorized, "signed-out", "You were signed out. Sign in again to continue.");
             o.Events.OnRedirectToAccessDenied = c => { c.Response.StatusCode = StatusCodes.Status404NotFound; return Task.CompletedTask; };
         });
         services.AddAuthorizationBuilder().SetFallbackPolicy(null);
@@ -135,14 +137,15 @@ public static class Application
         app.UseRouting();
         app.UseMiddleware<Problems>();
         app.UseAuthentication();
-        // After the session is known, since a token belongs to whoever is signed in.
+        app.UseMiddleware<OwnWork>();
+        app.UseAuthorization();
+        // After the session is known and found to be enough: a token belongs to whoever is signed in, and who is no longer signed in is told so first.
         app.Use(async (http, next) =>
         {
             if (http.Request.Path.StartsWithSegments("/api") && !HttpMethods.IsGet(http.Request.Method) && !http.Request.Path.StartsWithSegments("/api/live"))
                 await http.RequestServices.GetRequiredService<IAntiforgery>().ValidateRequestAsync(http);
             await next(http);
         });
-        app.UseAuthorization();
         // Children's data: nothing the API says may stay in a shared cache.
         app.Use((http, next) => { if (http.Request.Path.StartsWithSegments("/api")) http.Response.Headers.CacheControl = "no-store"; return next(); });
 
@@ -179,6 +182,7 @@ public static class Application
         QuizEndpoints.Map(api);
         MarkingEndpoints.Map(api);
         MyEndpoints.Map(api);
+        SetAsideEndpoints.Map(api);
         GoalEndpoints.Map(api);
         GroupEndpoints.Map(api);
         ChangeEndpoints.Map(api);

@@ -55,7 +55,7 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
     private static bool DatabaseAway(Exception e) =>
         e is NpgsqlException { IsTransient: true } or PostgresException { SqlState: "57P01" or "57P03" or "57P02" } || e is NpgsqlException { InnerException: SocketException or IOException or TimeoutException };
 
-    private static Task Write(HttpContext http, int status, string code, string sentence, IReadOnlyDictionary<string, string[]>? fields = null)
+    internal static Task Write(HttpContext http, int status, string code, string sentence, IReadOnlyDictionary<string, string[]>? fields = null)
     {
         if (http.Response.HasStarted) return Task.CompletedTask;
         http.Response.StatusCode = status;

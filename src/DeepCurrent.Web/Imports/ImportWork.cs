@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Imports;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
@@ -61,7 +62,7 @@ public sealed class ImportWork(ImportStore imports, RosterStore rosters, RosterW
         var now = clock.GetUtcNow();
         now = new(now.Ticks - now.Ticks % TimeSpan.TicksPerMicrosecond, TimeSpan.Zero);
         var school = await schools.Get(head.SchoolId);
-        var today = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(school.TimeZone)).DateTime);
+        var today = new SchoolClock(school.TimeZone).DayOf(now);
         var year = await schools.CurrentYear(head.SchoolId, today) ?? throw new Unreadable("No school year has begun yet. Add one, then take the roster in.");
         await Report(head, 0.02, "Reading");
         var lastTold = 0.0;

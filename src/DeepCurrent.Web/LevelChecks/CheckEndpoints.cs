@@ -4,7 +4,9 @@ using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
+using DeepCurrent.Web.Tickets;
 using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.LevelChecks;
@@ -50,13 +52,15 @@ public static class CheckEndpoints
         return new([.. CheckPlan.Usual.Select(PartPlanView.Of)], [.. rows], [.. staff], await checks.Passages(desk.Who.SchoolId));
     }
 
-    private static async Task<CheckView> View(Guid checkId, Desk desk, CheckDesk at, CheckStore checks)
+    private static async Task<CheckView> View(Guid checkId, Desk desk, CheckDesk at, CheckStore checks, SetAsideStore aside)
     {
         var (check, classes, mayChange) = await at.Find(checkId, Deed.WatchCheck);
         var over = check.Over(await desk.Today());
         var sittings = await checks.Sittings(checkId, classes);
+        var seen = sittings.Select(s => s.Id).ToHashSet();
+        var refused = (await aside.Of(checkId)).Where(s => seen.Contains(s.About)).Select(s => new SittingSetAside(s.About, SetAsideView.Of(s))).ToList();
         return new(check.Id, check.Revision, check.StaffTitle, check.ReaderTitle, check.Directions, check.Season, PlanView.Of(check.Plan), AimView.Of(await checks.Aims(checkId)), check.OpensOn, check.ClosesOn, check.Draft, over, check.Gone, check.By, check.MadeAt, mayChange,
-            sittings.Any(s => s.Parts.Any(p => p.StartedAt is not null)), [.. (await checks.Colleagues(checkId)).Select(a => new ColleagueView(a.Id, a.Name))], [.. sittings.Select(s => SittingView.Of(s, over))]);
+            sittings.Any(s => s.Parts.Any(p => p.StartedAt is not null)), [.. (await checks.Colleagues(checkId)).Select(a => new ColleagueView(a.Id, a.Name))], [.. sittings.Select(s => SittingView.Of(s, over))], refused);
     }
 
     private static async Task<CheckChanged> Save(Guid checkId, CheckRequest r, Desk desk, CheckDesk at, CheckStore checks, ChangeStore changes)

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Data.LevelChecks;
+using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.LevelChecks;
 
@@ -43,14 +44,15 @@ public sealed record CheckRequest(int Revision, string? StaffTitle, string? Read
 public sealed record PartView(Guid Id, string Part, string State, string Flag, string Note, int Rounds, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score);
 
 /// <param name="Again">Parts that were rushed, thin or missed.</param>
-public sealed record SittingView(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, string? Class, double Before, double? After, double? Sd, DateTimeOffset ChangedAt, IReadOnlyList<PartView> Parts, int Again)
+/// <param name="Late">Answers given before the check ended and heard of after it.</param>
+public sealed record SittingView(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, string? Class, double Before, double? After, double? Sd, DateTimeOffset ChangedAt, IReadOnlyList<PartView> Parts, int Again, int Late)
 {
     public static SittingView Of(SittingRow s, bool over)
     {
         var last = s.Parts.GroupBy(p => p.Part).Select(g => (Part: g.MaxBy(p => p.Round)!, Rounds: g.Count())).OrderBy(p => p.Part.Position).ToList();
         return new(s.Id, s.ReaderId, s.GivenName, s.FamilyName, s.Grade, s.Class, s.BeforeMean, s.AfterMean, s.AfterSd, s.ChangedAt,
             [.. last.Select(p => new PartView(p.Part.Id, p.Part.Part.ToString(), p.Part.State.ToString(), PartRules.FlagOf(p.Part.State, p.Part.Flag, over).ToString(), p.Part.Note, p.Rounds, p.Part.Answered, p.Part.Asked, p.Part.Correct, p.Part.Rushed, p.Part.Seconds, p.Part.Score))],
-            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)));
+            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)), s.Late);
     }
 }
 
@@ -59,7 +61,10 @@ public sealed record ColleagueView(Guid Id, string Name);
 /// <param name="Over">Nothing can be answered any more.</param>
 /// <param name="MayChange">The asker may change the check itself: it is theirs, or they lead the school.</param>
 /// <param name="Begun">Somebody has begun, so that the plan stays as it is.</param>
-public sealed record CheckView(Guid Id, int Revision, string StaffTitle, string ReaderTitle, string Directions, string? Season, PlanView Plan, AimView For, DateOnly? OpensOn, DateOnly? ClosesOn, bool Draft, bool Over, bool Gone, string By, DateTimeOffset MadeAt, bool MayChange, bool Begun, IReadOnlyList<ColleagueView> Colleagues, IReadOnlyList<SittingView> Sittings);
+public sealed record CheckView(Guid Id, int Revision, string StaffTitle, string ReaderTitle, string Directions, string? Season, PlanView Plan, AimView For, DateOnly? OpensOn, DateOnly? ClosesOn, bool Draft, bool Over, bool Gone, string By, DateTimeOffset MadeAt, bool MayChange, bool Begun, IReadOnlyList<ColleagueView> Colleagues, IReadOnlyList<SittingView> Sittings, IReadOnlyList<SittingSetAside> SetAside);
+
+/// <summary>What a reader did and could not be taken.</summary>
+public sealed record SittingSetAside(Guid SittingId, SetAsideView Work);
 
 /// <param name="ChangeId">What it is undone by; null where nothing was done.</param>
 public sealed record CheckChanged(Guid? ChangeId, string Sentence);

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Schools;
 
@@ -31,7 +32,7 @@ public sealed class ChecksClosing(SittingStore sittings, CheckStore checks, Scho
         foreach (var (id, schoolId) in await sittings.ToClose(DateOnly.FromDateTime(now.UtcDateTime.AddDays(1))))
         {
             var school = await schools.Get(schoolId);
-            var today = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(now, TimeZoneInfo.FindSystemTimeZoneById(school.TimeZone)).DateTime);
+            var today = new SchoolClock(school.TimeZone).DayOf(now);
             if (await checks.Find(id, schoolId) is not { } check || !(check.ClosesOn < today) || await schools.CurrentYear(schoolId, today) is not { } year) continue;
             await sittings.Close(check, new(school.Chart, year), now);
             ended++;

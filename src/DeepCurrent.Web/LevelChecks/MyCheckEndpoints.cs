@@ -1,5 +1,6 @@
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -30,7 +31,8 @@ public sealed record MyStage(Guid Id, int Place, string Title, double Depth, IRe
 /// <param name="Now">The part that is under way or comes next; null when all is done.</param>
 /// <param name="Left">Seconds the part may still take, this stage's own time not counted.</param>
 /// <param name="Tomorrow">The next part opens on another day.</param>
-public sealed record MyCheckView(Guid Id, string Title, string Directions, IReadOnlyList<MyPart> Parts, string? Now, MyStage? Stage, double Left, bool TimerShown, bool OneChoice, bool Tomorrow)
+/// <param name="Refused">Answers just sent that were given after the check had ended.</param>
+public sealed record MyCheckView(Guid Id, string Title, string Directions, IReadOnlyList<MyPart> Parts, string? Now, MyStage? Stage, double Left, bool TimerShown, bool OneChoice, bool Tomorrow, int Refused = 0)
 {
     public static MyCheckView Of(Sitting s) => new(s.Id, s.Check.ReaderTitle, s.Check.Directions, [.. s.Parts.Select(p => new MyPart(p.Part.ToString(), p.State.ToString()))], s.Now?.Part.ToString(),
         s.Stage is { } stage ? MyStage.Of(stage, s.Now!.Part) : null,
@@ -61,9 +63,12 @@ public static class MyCheckEndpoints
 
     private static async Task<MyCheckView> Find(Guid sittingId, Desk desk, SittingStore sittings)
     {
-        var sitting = await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) ?? throw Refused.NotFound();
-        return MyCheckView.Of(sitting.Check.Over((await desk.Moment()).Today) ? sitting with { Now = null, Stage = null } : sitting);
+        var moment = await desk.Moment();
+        return MyCheckView.Of(Open(await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, moment) ?? throw Refused.NotFound(), moment));
     }
+
+    /// <summary>A check that is over has nothing left to do.</summary>
+    private static Sitting Open(Sitting s, Moment at) => s.Check.Over(at.Today) ? s with { Now = null, Stage = null } : s;
 
     private static async Task<MyCheckView> Begin(Guid sittingId, Desk desk, SittingStore sittings, CheckDesk at)
     {
@@ -76,8 +81,10 @@ public static class MyCheckEndpoints
         var readerId = desk.Self();
         if (!(r.Seconds is >= 0 and <= LongestStage)) throw Refused.Field("seconds", "This is no time spent on a page.");
         if (r.Answers?.Count > MostAnswers) throw Refused.Field("answers", "These are too many answers.");
-        var answers = (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], a.At, a.Milliseconds)).ToList();
-        return await sittings.Keep(sittingId, readerId, desk.Who.SchoolId, stageId, answers, r.Seconds, r.Done, await at.Yardstick(), await desk.Moment()) is { } s ? MyCheckView.Of(s) : throw await Shut(sittingId, desk, sittings);
+        var answers = (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], desk.Given(a.At), a.Milliseconds)).ToList();
+        var moment = await desk.Moment();
+        var kept = await sittings.Keep(sittingId, readerId, desk.Who.SchoolId, stageId, answers, r.Seconds, r.Done, await at.Yardstick(), moment, await desk.Clock()) ?? throw await Shut(sittingId, desk, sittings);
+        return MyCheckView.Of(Open(kept.Sitting, moment)) with { Refused = kept.Refused };
     }
 
     /// <summary>Why nothing can be done: it is not theirs, or it has ended.</summary>

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Looks;
@@ -55,7 +56,7 @@ public static class SchoolEndpoints
     {
         var school = await desk.Lead();
         if (Names.Tidy(r.Name) is not { Length: > 0 and <= 120 } name) throw Refused.Field("name", "Give the school a name of at most 120 letters.");
-        if (!TimeZoneInfo.TryFindSystemTimeZoneById(r.TimeZone ?? "", out _)) throw Refused.Field("timeZone", "This is not a time zone, such as Europe/London.");
+        if (!SchoolClock.Knows(r.TimeZone)) throw Refused.Field("timeZone", "This is not a time zone, such as Europe/London.");
         if (r.PassingScore is not (> 0 and < 1)) throw Refused.Field("passingScore", "The passing score lies between 1 and 99 percent.");
         if (!(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1)) throw Refused.Field("zoneLow", "The lower cut point must be below the upper, both between 1 and 99 percent.");
         if (r.MinutesADay is < 1 or > 240) throw Refused.Field("minutesADay", "Choose 1 to 240 minutes.");

@@ -1,5 +1,7 @@
+using System.Globalization;
 using DeepCurrent.Core.Access;
-using DeepCurrent.Data.LevelChecks;
+using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
@@ -9,6 +11,9 @@ namespace DeepCurrent.Web.SignIn;
 /// <summary>Finds what is asked for and decides whether the one who asks may have it. What may not be had is not found.</summary>
 public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderStore readers, TimeProvider clock)
 {
+    /// <summary>Carries what the device's clock shows as a request is sent.</summary>
+    public const string SentAt = "X-Sent-At";
+
     private School? school;
 
     public Who Who { get; } = Who.From(http.HttpContext?.User ?? new());
@@ -48,15 +53,17 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     public async Task<School> School() => school ??= await schools.Get(Who.SchoolId);
 
     /// <summary>Today where the school is.</summary>
-    public async Task<DateOnly> Today() => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(Now, TimeZoneInfo.FindSystemTimeZoneById((await School()).TimeZone)).DateTime);
+    public async Task<DateOnly> Today() => (await Clock()).DayOf(Now);
+
+    /// <summary>The school's own days.</summary>
+    public async Task<SchoolClock> Clock() => new((await School()).TimeZone);
 
     /// <summary>Now, today, and when today began, where the school is.</summary>
-    public async Task<Moment> Moment()
-    {
-        var zone = TimeZoneInfo.FindSystemTimeZoneById((await School()).TimeZone);
-        var local = TimeZoneInfo.ConvertTime(Now, zone);
-        return new(Now, DateOnly.FromDateTime(local.DateTime), new DateTimeOffset(local.Date, local.Offset).ToUniversalTime());
-    }
+    public async Task<Moment> Moment() => (await Clock()).At(Now);
+
+    /// <summary>When something was done that the reader's device tells of, perhaps long after.</summary>
+    /// <param name="at">By the device's clock; the request says what that clock shows as it is sent.</param>
+    public DateTimeOffset Given(DateTimeOffset at) => GivenTime.Of(at, DateTimeOffset.TryParse(http.HttpContext?.Request.Headers[SentAt], CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var sent) ? sent : null, Now);
 
     /// <summary>Whether the asker may do something with a reader they can see.</summary>
     public bool May(Deed deed, ReaderHead reader) => May(deed, AccessRules.PartOf(reader.Part));

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
@@ -17,11 +18,12 @@ namespace DeepCurrent.Web.SignIn;
 /// <summary>A device that a teacher has handed over to a class.</summary>
 public sealed record HandedOver(string TeacherName, string ClassName, string Code);
 
+/// <param name="Id">Whose session it is; null for nobody's.</param>
 /// <param name="Role">nobody, reader, teacher or guardian.</param>
 /// <param name="FirstRun">There is no school yet.</param>
 /// <param name="Supports">What is done for the reader who is signed in; null for others.</param>
 /// <param name="Token">To be sent as X-XSRF-TOKEN with everything that changes something.</param>
-public sealed record SessionView(string Role, string Name, bool Lead, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver, Supports? Supports);
+public sealed record SessionView(Guid? Id, string Role, string Name, bool Lead, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver, Supports? Supports);
 
 public sealed record AdultSignIn(string UserName, string Password);
 
@@ -41,7 +43,7 @@ public sealed class FirstRunRules : AbstractValidator<FirstRunRequest>
     public FirstRunRules()
     {
         RuleFor(r => r.SchoolName).NotEmpty().WithMessage("Give the school a name.").MaximumLength(120).WithMessage("This name is too long.");
-        RuleFor(r => r.TimeZone).Must(z => TimeZoneInfo.TryFindSystemTimeZoneById(z, out _)).WithMessage("This is not a time zone, such as Europe/London.");
+        RuleFor(r => r.TimeZone).Must(SchoolClock.Knows).WithMessage("This is not a time zone, such as Europe/London.");
         RuleFor(r => r.Name).NotEmpty().WithMessage("Write your name.").MaximumLength(120).WithMessage("This name is too long.");
         RuleFor(r => r.UserName).Matches(PasswordRules.UserName).WithMessage(PasswordRules.UserNameSentence);
         RuleFor(r => r.Password).Must(PasswordRules.Holds).WithMessage(PasswordRules.Sentence);
@@ -84,7 +86,7 @@ public static class SignInEndpoints
         var token = antiforgery.GetAndStoreTokens(http).RequestToken!;
         var who = desk.Who;
         var handed = ReadHanded(http, protection);
-        return new(who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Role == Role.Nobody && !await schools.Any(), token,
+        return new(who.Role == Role.Nobody ? null : who.Id, who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Role == Role.Nobody && !await schools.Any(), token,
             who.Role == Role.Teacher ? await schools.Classes(who.Id) : [], handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
             who.Role == Role.Reader ? (await rosters.Reader(who.Id, who.SchoolId))?.Supports : null);
     }

@@ -33,7 +33,7 @@ public static class MarkingEndpoints
 
     private static async Task<MarkedView> Mark(Guid ticketId, Guid answerId, MarkRequest request, Desk desk, AssignmentStore assignments, SchoolStore schools, MarkingStore marking)
     {
-        var (ticket, classId, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var (ticket, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var place = await desk.Class(classId, Deed.Mark);
         if (request.Mark is < 0 or > Rubric.Most) throw Refused.Field("mark", "A mark is 0, 1, 2 or 3.");
         if (request.Comment?.Length > LongestComment) throw Refused.Field("comment", $"Keep the comment under {LongestComment} letters.");
@@ -44,7 +44,7 @@ public static class MarkingEndpoints
 
     private static async Task<MarkedView> Release(Guid ticketId, Desk desk, AssignmentStore assignments, MarkingStore marking)
     {
-        var (_, classId, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var (_, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         await desk.Class(classId, Deed.Mark);
         return await marking.Release(ticketId, classId, desk.Now) ? new("released") : throw Refused.Conflict("not-marked", "Something is still to be marked.");
     }

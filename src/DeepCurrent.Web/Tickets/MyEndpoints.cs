@@ -92,13 +92,13 @@ public static class MyEndpoints
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
-    private static async Task Open(Guid ticketId, Desk desk, TicketStore tickets) => await tickets.Open(await Mine(ticketId, desk, tickets), desk.Now);
+    private static async Task Open(Guid ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets) => await tickets.Open(await Mine(ticketId, desk, tickets), desk.Given(at ?? desk.Now), desk.Now);
 
     private static async Task Spend(Guid ticketId, Guid spellId, SpellRequest request, Desk desk, TicketStore tickets)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         if (request.Page is < 0 or > 200 || !(request.Seconds >= 0)) throw Refused.Field("seconds", "This is not a time spent on a page.");
-        await tickets.Spend(ticket, spellId, request.Page, Math.Min(request.Seconds, LongestSpell), request.StartedAt > desk.Now ? desk.Now : request.StartedAt);
+        await tickets.Spend(ticket, spellId, request.Page, Math.Min(request.Seconds, LongestSpell), desk.Given(request.StartedAt));
     }
 
     private static async Task<MyQuestion> Answer(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk, TicketStore tickets, TextStore texts)
@@ -107,7 +107,7 @@ public static class MyEndpoints
         var asked = await QuestionSheet.Of(ticket, texts, tickets);
         var question = asked.Questions.FirstOrDefault(q => q.Id == request.QuestionId) ?? throw Refused.NotFound();
         if (request.Words?.Length > Response.LongestWords) throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
-        var outcome = await tickets.Answer(ticketId, desk.Self(), new(answerId, request.QuestionId, asked.Kept(question, request), request.At, Math.Clamp(request.Milliseconds, 0, 86_400_000)), desk.Now);
+        var outcome = await tickets.Answer(ticketId, desk.Self(), new(answerId, request.QuestionId, asked.Kept(question, request), desk.Given(request.At), Math.Clamp(request.Milliseconds, 0, 86_400_000)), desk.Now);
         switch (outcome)
         {
             case AnswerOutcome.NoSuchQuestion: throw Refused.NotFound();
@@ -118,12 +118,13 @@ public static class MyEndpoints
         return asked.With(await tickets.Answers(ticketId)).View(question);
     }
 
+    /// <param name="at">When it was done, by the device's clock.</param>
     /// <returns>The result; nothing while a person has to mark it first.</returns>
-    private static async Task<MyResult?> HandIn(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts, SchoolStore schools)
+    private static async Task<MyResult?> HandIn(Guid ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets, TextStore texts, SchoolStore schools)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var year = await schools.Year(ticket.SchoolYearId);
-        var state = await tickets.HandIn(ticketId, ticket.ReaderId, year, (await desk.School()).Chart, desk.Now) ?? throw Refused.Conflict("not-open", "This text cannot be handed in now.");
+        var state = await tickets.HandIn(ticketId, ticket.ReaderId, year, (await desk.School()).Chart, desk.Given(at ?? desk.Now), desk.Now) ?? throw Refused.Conflict("not-open", "This text cannot be handed in now.");
         return state is "released" ? await Result(ticketId, desk, tickets, texts) : null;
     }
 

@@ -1,13 +1,20 @@
 import { SignOut } from '@phosphor-icons/react';
+import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { dayOf, number, percent } from '../shared/format';
-import { signOut, useSignInBy, type Session } from '../shared/session';
+import { useLeave, type Session } from '../shared/session';
+import { pictureOf } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { ChooseNext, PutBack } from './ChooseNext';
-import { useMyChecks } from './check/checkQueries';
-import { useMine, type MyTicket } from './queries';
+import { checkOf, useMyChecks } from './check/checkQueries';
+import { useAhead } from './offline/kept';
+import { useOutbox } from './offline/outbox';
+import { forgetKept } from './offline/store';
+import { forgetFiles } from './offline/worker';
+import { finished, useMine, workOf, type MyTicket, type Work } from './queries';
+import { RefusedNote } from './RefusedNote';
 
 const today = () => new Date().toLocaleDateString('sv');
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
@@ -17,22 +24,30 @@ const to = (k: MyTicket) => (k.page >= k.pages - 1 && k.answered > 0 ? `/text/${
 /** What is next, what comes after, and what is finished. */
 export function Home({ session }: { session: Session }) {
   const mine = useMine();
-  const signInBy = useSignInBy();
+  const leave = useLeave();
   const navigate = useNavigate();
+  useFetchAhead(mine.data ?? []);
+  useOutbox();
+  const signOut = async () => {
+    await leave(session);
+    await forgetKept(session.id ?? '');
+    await forgetFiles();
+    await navigate('/read');
+  };
   return (
     <div className="readerhome">
       <header className="bar"><h1>{t('My reading')}</h1><KeptNote /><span className="grow" /><b>{session.name}</b>
-        <button className="rbtn" onClick={() => void signInBy(signOut).then(() => navigate('/read'))}><SignOut size={24} aria-hidden />{t('Sign out')}</button></header>
+        <button className="rbtn" onClick={() => void signOut()}><SignOut size={24} aria-hidden />{t('Sign out')}</button></header>
       <Show query={mine}>{(all) => {
-        const open = all.filter((k) => !k.handedInAt), done = all.filter((k) => k.handedInAt);
+        const open = all.filter((k) => !finished(k)), done = all.filter(finished);
         const next = open.find((k) => k.state === 'under way') ?? open[0];
         const rest = open.filter((k) => k !== next);
         const week = new Date();
         week.setDate(week.getDate() - 7);
-        const words = done.filter((k) => new Date(k.handedInAt!) > week).reduce((s, k) => s + k.words, 0);
+        const words = done.filter((k) => !k.handedInAt || new Date(k.handedInAt) > week).reduce((s, k) => s + k.words, 0);
         return (
           <main className="homecols">
-            <section aria-labelledby="next"><Checks />
+            <section aria-labelledby="next"><RefusedNote /><Checks />
               <h2 id="next">{t('Next for you')}</h2>
               {next ? (
                 <article className="nextcard">
@@ -48,13 +63,21 @@ export function Home({ session }: { session: Session }) {
             </section>
             <section aria-labelledby="done"><h2 id="done">{t('Finished')}</h2>
               <p className="thisweek">{words > 0 ? t('You read {{n}} words this week.', { n: number(words) }) : t('No text finished this week yet.')}</p>
-              <ul className="finished">{done.slice(0, 12).map((k) => <li key={k.id}><Link to={`/text/${k.id}/result`}><b>{k.title}</b><span className="soft">{dayOf(k.handedInAt!)}{k.state !== 'released' && ` · ${t('your teacher is reading it')}`}{k.state === 'released' && k.score != null && ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}</span></Link></li>)}</ul>
+              <ul className="finished">{done.slice(0, 12).map((k) => <li key={k.id}><Link to={`/text/${k.id}/result`}><b>{k.title}</b><span className="soft">{k.handedInAt ? dayOf(k.handedInAt) : t('will be handed in')}{k.handedInAt && k.state !== 'released' && ` · ${t('your teacher is reading it')}`}{k.state === 'released' && k.score != null && ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}</span></Link></li>)}</ul>
             </section>
           </main>
         );
       }}</Show>
     </div>
   );
+}
+
+/** What a reader has to do comes to the device while there is a network: texts, quizzes, voices, pictures. */
+function useFetchAhead(tickets: MyTicket[]) {
+  const client = useQueryClient();
+  const checks = useMyChecks().data ?? [];
+  const files = (said: unknown) => { const w = said as Work; return [...(w.sound ? [`/api/my/tickets/${w.id}/sound`] : []), ...w.pages.flat().flatMap((p) => { const picture = pictureOf(p); return picture ? [`/api/pictures/${picture.name}`] : []; })]; };
+  useAhead(client, [...checks.map((k) => checkOf(k.id)), ...tickets.filter((k) => !finished(k)).map((k) => ({ ...workOf(k.id), sounds: files }))]);
 }
 
 /** Level checks stand on top. */

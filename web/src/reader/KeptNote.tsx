@@ -1,6 +1,6 @@
 import { WifiSlash } from '@phosphor-icons/react';
 import { t } from '../shared/words';
-import { useOutbox } from './outbox';
+import { useOutbox } from './offline/outbox';
 
 /** Says that answers are kept on this device while there is no network. */
 export function KeptNote() {

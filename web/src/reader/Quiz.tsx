@@ -1,15 +1,15 @@
 import { ArrowLeft, BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { post, sentence, type Api } from '../shared/api';
+import { sentence, type Api } from '../shared/api';
 import { isHeading, pictureOf, plain, TextPicture } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import type { Session } from '../shared/session';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { LeadLine } from './LeadLine';
-import { flush, keptQuestions, useOutbox } from './outbox';
+import { keptAnswers, send, useOutbox } from './offline/outbox';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
@@ -17,16 +17,16 @@ import { finished, letters, useWork, type Work } from './queries';
 export default function Quiz({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
   const work = useWork(ticketId);
-  return <Show query={work}>{(w) => (finished(w.state) ? <Navigate to={`/text/${w.id}/result`} replace /> : <Questions key={w.id} work={w} name={session.name} />)}</Show>;
+  return <Show query={work}>{(w) => (finished(w) ? <Navigate to={`/text/${w.id}/result`} replace /> : <Questions key={w.id} work={w} name={session.name} />)}</Show>;
 }
 
 /** What each question has had: from the server, or kept on this device and not yet sent. */
-const tried = (q: Question, kept: Set<string>) => q.attempts.length > 0 || kept.has(q.id);
+const tried = (q: Question, kept: ReadonlyMap<string, unknown>) => q.attempts.length > 0 || kept.has(q.id);
 
 /** One question at a time, the text one tap away. */
 function Questions({ work, name }: { work: Work; name: string }) {
-  const outbox = useOutbox();
-  const kept = keptQuestions(work.id);
+  useOutbox();
+  const kept = keptAnswers(work.id);
   const first = work.questions.findIndex((q) => !tried(q, kept));
   const [at, setAt] = useState(first < 0 ? work.questions.length - 1 : first);
   const [peek, setPeek] = useState(false);
@@ -35,19 +35,16 @@ function Questions({ work, name }: { work: Work; name: string }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const question = work.questions[at]!;
-  useEffect(() => { if (work.state === 'waiting' || work.state === 'sent back') void post(`/my/tickets/${work.id}/open`).catch(() => undefined); }, [work.id, work.state]);
-
   const patch = (next: Question) => client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, state: 'under way', questions: w.questions.map((q) => (q.id === next.id ? next : q)) });
   const left = work.questions.filter((q) => !tried(q, kept)).length;
   const handIn = async () => {
     setBusy(true);
     setError('');
     try {
-      if (outbox.answers > 0 && !(await flush())) { setError(t('Your answers are kept on this device. Hand in when the network is back.')); return; }
-      const result = await post<Api<'MyResult'> | null>(`/my/tickets/${work.id}/hand-in`);
+      const result = await send<Api<'MyResult'>>({ id: `${work.id}-hand-in`, about: work.id, kind: 'hand-in', method: 'POST', path: `/my/tickets/${work.id}/hand-in?at=${encodeURIComponent(new Date().toISOString())}`, body: undefined });
       if (result) client.setQueryData(['my', 'result', work.id], result);
-      await client.invalidateQueries({ queryKey: ['my', 'tickets'] });
-      client.removeQueries({ queryKey: ['my', 'ticket', work.id] });
+      void client.invalidateQueries({ queryKey: ['my', 'tickets'] });
+      void client.invalidateQueries({ queryKey: ['my', 'ticket', work.id] });
       await navigate(`/text/${work.id}/result`);
     } catch (e) { setError(sentence(e)); } finally { setBusy(false); }
   };
@@ -56,7 +53,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
       <header className="bar"><Link className="rbtn plain" to="/"><ArrowLeft size={24} aria-hidden />{t('Stop for now')}</Link><h1>{work.title}</h1><KeptNote /><span className="grow" /><b>{name}</b></header>
       <main className={peek ? 'water peeking' : 'water'}>
         <LeadLine label={t('Questions')} title={t('Question {{n}} of {{of}}', { n: at + 1, of: work.questions.length })} here={at} go={setAt} knots={work.questions.map((q, i) => ({ name: `${t('Question {{n}}', { n: i + 1 })}${tried(q, kept) ? `, ${t('answered')}` : ''}`, done: tried(q, kept) }))} />
-        <Asked key={question.id} work={work} q={question} before={work.questions[at - 1]} kept={kept.has(question.id)} said={(next) => next && patch(next)} />
+        <Asked key={question.id} work={work} q={question} before={work.questions[at - 1]} kept={kept.get(question.id)} said={(next) => next && patch(next)} />
         <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
           <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}><BookOpen size={24} aria-hidden /><span>{peek ? t('Close the text') : t('Look in the text')}</span></button>
           <div className={letters(work.depth) === 'serif' ? 'serif' : ''} tabIndex={peek ? 0 : -1} aria-hidden={!peek} role="region" aria-label={t('The whole text')}>{work.pages.flat().map((p, i) => { const picture = pictureOf(p); return picture ? <TextPicture key={i} of={picture} /> : isHeading(p) ? <h2 key={i}>{plain(p)}</h2> : <p key={i}>{plain(p)}</p>; })}</div>

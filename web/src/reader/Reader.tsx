@@ -1,26 +1,38 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Navigate, Route, Routes, useNavigate } from 'react-router';
+import { part } from '../shared/part';
 import type { Session } from '../shared/session';
-import { Loading } from '../shared/Whole';
+import { takeReturn } from '../shared/SignedOut';
 import { Home } from './Home';
-import { startOutbox } from './outbox';
+import { startOutbox } from './offline/outbox';
+import { belongTo } from './offline/store';
+import { startWorker } from './offline/worker';
 import './reader.css';
 import './readerviews.css';
 
-const Reading = lazy(() => import('./Reading'));
-const Quiz = lazy(() => import('./Quiz'));
-const Result = lazy(() => import('./Result'));
-const Choose = lazy(() => import('./Choose'));
-const Check = lazy(() => import('./check/Check'));
+const parts = { reading: () => import('./Reading'), quiz: () => import('./Quiz'), result: () => import('./Result'), choose: () => import('./Choose'), check: () => import('./check/Check') };
+const Reading = part(parts.reading);
+const Quiz = part(parts.quiz);
+const Result = part(parts.result);
+const Choose = part(parts.choose);
+const Check = part(parts.check);
 
-/** The reader's side. */
+/** The reader's side. Everything of it is one reader's: with another it begins anew. */
 export default function Reader({ session }: { session: Session }) {
+  return <Own key={session.id} session={session} />;
+}
+
+function Own({ session }: { session: Session }) {
   const client = useQueryClient();
+  const navigate = useNavigate();
+  useState(() => belongTo(session.id ?? ''));
   useEffect(() => startOutbox(() => void client.invalidateQueries({ queryKey: ['my'] })), [client]);
+  useEffect(() => { const back = takeReturn(session.id ?? ''); if (back) void navigate(back, { replace: true }); }, [navigate, session.id]);
+  // The other pages come while there is a network, so that they are there when there is none.
+  useEffect(() => { startWorker(); for (const load of Object.values(parts)) load().catch(() => undefined); }, []);
   return (
-    <Suspense fallback={<Loading />}>
-      <div className={`sized size-${session.supports?.textSize ?? 0}`}>
+    <div className={`sized size-${session.supports?.textSize ?? 0}`}>
       <Routes>
         <Route path="/" element={<Home session={session} />} />
         <Route path="/text/:ticketId" element={<Reading />} />
@@ -30,7 +42,6 @@ export default function Reader({ session }: { session: Session }) {
         <Route path="/choose" element={<Choose />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>
-      </div>
-    </Suspense>
+    </div>
   );
 }

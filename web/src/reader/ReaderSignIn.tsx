@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { get, post, sentence, type Api } from '../shared/api';
 import { Face, Picture, pictureName } from '../shared/Picture';
 import { useSession, useSignInBy } from '../shared/session';
+import { rememberCode } from '../shared/SignedOut';
 import { t } from '../shared/words';
 import './reader.css';
 import './readerviews.css';
@@ -110,7 +111,7 @@ function useTry(code: string, who: Api<'Tile'>) {
   const navigate = useNavigate();
   const attempt = async (secret: string) => {
     setError('');
-    try { await signInBy(() => post('/session/reader', { code, readerId: who.id, secret })); await navigate('/'); return true; } catch (problem) { setError(sentence(problem)); return false; }
+    try { await signInBy(() => post('/session/reader', { code, readerId: who.id, secret })); rememberCode(code); await navigate('/'); return true; } catch (problem) { setError(sentence(problem)); return false; }
   };
   return { error, attempt };
 }

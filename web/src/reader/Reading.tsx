@@ -2,14 +2,13 @@ import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, 
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { post } from '../shared/api';
 import { isHeading, pictureOf, plain, TextPicture } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
 import { Listen } from './Listen';
 import { RecordMine } from './RecordMine';
-import { keptQuestions, useOutbox } from './outbox';
+import { keptAnswers, send, useOutbox } from './offline/outbox';
 import { finished, letters, useWork, type Work } from './queries';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
@@ -21,6 +20,9 @@ export default function Reading() {
   const work = useWork(ticketId);
   return <Show query={work}>{(w) => <Pages key={w.id} work={w} />}</Show>;
 }
+
+/** The server hears, now or later, that the text was opened. */
+const opened = (ticketId: string) => send({ id: `${ticketId}-open`, about: ticketId, kind: 'open', method: 'POST', path: `/my/tickets/${ticketId}/open?at=${encodeURIComponent(new Date().toISOString())}`, body: undefined }).catch(() => undefined);
 
 const tints = ['paper', 'sea', 'sand', 'plain'] as const;
 
@@ -34,13 +36,13 @@ function Pages({ work }: { work: Work }) {
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
   const aloud = useReadAloud(work.pages[page]!.map(plain).join(' '));
-  useSpell(work.id, page, !finished(work.state));
-  useEffect(() => { if (work.state === 'waiting') void post(`/my/tickets/${work.id}/open`).catch(() => undefined); }, [work.id, work.state]);
+  useSpell(work.id, page, !finished(work));
+  useEffect(() => { if (work.state === 'waiting') void opened(work.id); }, [work.id, work.state]);
   useEffect(() => { setWord(null); body.current?.focus({ preventScroll: true }); scrollTo(0, 0); }, [page]);
   const before = work.pages.slice(0, page).flat().length, paragraphs = work.pages.flat().length;
   const last = page === work.pages.length - 1;
   const turn = (to: number) => { aloud.stop(); setPage(to); };
-  const toQuiz = () => navigate(finished(work.state) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
+  const toQuiz = () => navigate(finished(work) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
   return (
     <div className="readerside">
       <header className="bar">
@@ -60,10 +62,10 @@ function Pages({ work }: { work: Work }) {
       </main>
       <footer className="bar foot">
         <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>
-        {work.aloud && !finished(work.state) && <RecordMine work={work} />}
+        {work.aloud && !finished(work) && <RecordMine work={work} />}
         {work.sound && <Listen src={`/api/my/tickets/${work.id}/sound`} />}
         {aloud.can && !work.sound && <button className="rbtn" onClick={aloud.toggle}>{aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{aloud.on ? t('Stop reading aloud') : t('Read aloud')}</button>}
-        {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{finished(work.state) ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}
+        {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{finished(work) ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}
       </footer>
     </div>
   );
@@ -75,9 +77,9 @@ function Between({ work, after, last }: { work: Work; after: number; last: boole
   useOutbox();
   const here = work.guided.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
   if (here.length === 0) return null;
-  const kept = keptQuestions(work.id);
+  const kept = keptAnswers(work.id);
   const patch = (next: Question) => client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) });
-  return <aside className="between" aria-label={t('A question on the way')}><p>{t('Stop and think')}</p>{here.map((q, i) => <Asked key={q.id} work={work} q={q} before={here[i - 1]} kept={kept.has(q.id)} said={(next) => next && patch(next)} />)}</aside>;
+  return <aside className="between" aria-label={t('A question on the way')}><p>{t('Stop and think')}</p>{here.map((q, i) => <Asked key={q.id} work={work} q={q} before={here[i - 1]} kept={kept.get(q.id)} said={(next) => next && patch(next)} />)}</aside>;
 }
 
 /** The line guide follows the pointer; its place is a style, so that moving it draws nothing anew. */

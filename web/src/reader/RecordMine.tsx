@@ -5,7 +5,7 @@ import { sentence } from '../shared/api';
 import { clock } from '../shared/format';
 import { useBlobUrl, useRecorder } from '../shared/useRecorder';
 import { t } from '../shared/words';
-import { keptRecording, send, useOutbox } from './outbox';
+import { recordingWaits, send, useOutbox } from './offline/outbox';
 import type { Work } from './queries';
 
 /** The reader records the text, listens to it, and keeps it; kept here first, like answers. Pages can be turned meanwhile. */
@@ -16,7 +16,7 @@ export function RecordMine({ work }: { work: Work }) {
   const mine = useBlobUrl(recorder.recording?.blob);
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
-  const waits = keptRecording(work.id);
+  const waits = recordingWaits(work.id);
   const has = work.recording != null || waits;
   // A page that is left while it records would lose it.
   useEffect(() => {
@@ -31,7 +31,7 @@ export function RecordMine({ work }: { work: Work }) {
     setBusy(true);
     try {
       const id = crypto.randomUUID();
-      const recording = await send<NonNullable<Work['recording']>>({ id, kind: 'recording', ticketId: work.id, path: `/my/tickets/${work.id}/recording/${id}?seconds=${made.seconds.toFixed(1)}`, body: made.blob });
+      const recording = await send<NonNullable<Work['recording']>>({ id, kind: 'recording', about: work.id, path: `/my/tickets/${work.id}/recording/${id}?seconds=${made.seconds.toFixed(1)}`, body: made.blob });
       if (recording) client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, recording });
       setSaid(recording ? t('Your teacher can hear it now.') : t('Kept on this device. It will be sent.'));
       recorder.forget();

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { send } from './outbox';
+import { send } from './offline/outbox';
 
 const every = 15_000;
 
@@ -11,7 +11,7 @@ export function useSpell(ticketId: string, page: number, counts: boolean) {
     const startedAt = new Date().toISOString();
     let seconds = 0, since: number | null = document.hidden ? null : performance.now();
     const tally = () => { if (since !== null) { seconds += (performance.now() - since) / 1000; since = performance.now(); } };
-    const keep = () => { tally(); if (seconds >= 1 || page > 0) void send({ id, ticketId, kind: 'spell', path: `/my/tickets/${ticketId}/spells/${id}`, body: { page, seconds, startedAt } }).catch(() => undefined); };
+    const keep = () => { tally(); if (seconds >= 1 || page > 0) void send({ id, about: ticketId, kind: 'spell', path: `/my/tickets/${ticketId}/spells/${id}`, body: { page, seconds, startedAt } }).catch(() => undefined); };
     const onHide = () => { if (document.hidden) { keep(); since = null; } else since = performance.now(); };
     document.addEventListener('visibilitychange', onHide);
     addEventListener('pagehide', keep);

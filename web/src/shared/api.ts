@@ -17,43 +17,64 @@ export class NoNetwork extends Error {
   }
 }
 
-let token = '';
-export const setToken = (next: string) => { token = next; };
+/** What goes with work that is sent from a device: whose it is, and what the device's clock shows. */
+export interface Sending { workOf?: string; sentAt?: boolean }
 
-export async function call<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, {
-      method,
-      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': token }) },
-      body: body === undefined ? undefined : JSON.stringify(body),
-    });
-  } catch {
-    throw new NoNetwork();
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+interface Token { whose: string | null; token: string }
+
+// A token belongs to whoever is signed in; who that was when this page began is kept beside it.
+let known: Token | undefined;
+export const setToken = (whose: string | null | undefined, token: string) => { known = { whose: whose ?? null, token }; };
+
+/** Hears that the person of this page is no longer signed in. */
+let signedOut = () => {};
+export const onSignedOut = (then: () => void) => { signedOut = then; };
+
+async function reach(path: string, init: RequestInit): Promise<Response> {
+  try { return await fetch(`/api${path}`, init); } catch { throw new NoNetwork(); }
+}
+
+/** A new token for the same person; null if somebody else is signed in by now. */
+async function freshToken(): Promise<string | null> {
+  const response = await reach('/session', {});
+  if (!response.ok) return null;
+  const now = (await response.json()) as Api<'SessionView'>;
+  const before = known?.whose;
+  if (before !== undefined && before !== (now.id ?? null)) return null;
+  setToken(now.id, now.token);
+  return now.token;
+}
+
+async function ask<T>(method: Method, path: string, type: string | undefined, body: BodyInit | undefined, how: Sending = {}): Promise<T> {
+  const headers = (token: string): Record<string, string> => ({
+    ...(type ? { 'content-type': type } : {}), ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': token }),
+    ...(how.workOf ? { 'X-Work-Of': how.workOf } : {}), ...(how.sentAt ? { 'X-Sent-At': new Date().toISOString() } : {}),
+  });
+  // A page that was opened without a network has no token yet.
+  const token = method === 'GET' ? '' : known?.token || ((await freshToken()) ?? '');
+  const response = await reach(path, { method, headers: headers(token), body });
+  try { return await answered<T>(response); } catch (e) {
+    if (!(e instanceof Problem) || e.code !== 'stale-page') throw e;
+    const next = await freshToken();
+    if (next === null) throw e;
+    return answered<T>(await reach(path, { method, headers: headers(next), body }));
   }
-  return answered<T>(response);
 }
 
 async function answered<T>(response: Response): Promise<T> {
   const text = await response.text();
   if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
   const problem = text.startsWith('{') ? (JSON.parse(text) as { code?: string; title?: string; fields?: Record<string, string[]> }) : {};
+  if (problem.code === 'signed-out') signedOut();
   throw new Problem(response.status, problem.code ?? 'failed', problem.title ?? 'Something went wrong on the server.', problem.fields);
 }
 
-/** Sends a file as it is. */
-async function file<T>(method: 'POST' | 'PUT', path: string, body: Blob): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/octet-stream', 'X-XSRF-TOKEN': token }, body });
-  } catch {
-    throw new NoNetwork();
-  }
-  return answered<T>(response);
-}
+export const call = <T>(method: Method, path: string, body?: unknown, how?: Sending) => ask<T>(method, path, body === undefined ? undefined : 'application/json', body === undefined ? undefined : JSON.stringify(body), how);
 
-export const send = <T>(path: string, body: Blob) => file<T>('POST', path, body);
-export const putFile = <T>(path: string, body: Blob) => file<T>('PUT', path, body);
+/** Sends a file as it is. */
+export const send = <T>(path: string, body: Blob) => ask<T>('POST', path, 'application/octet-stream', body);
+export const putFile = <T>(path: string, body: Blob, how?: Sending) => ask<T>('PUT', path, 'application/octet-stream', body, how);
 export const get = <T>(path: string) => call<T>('GET', path);
 export const post = <T>(path: string, body: unknown = {}) => call<T>('POST', path, body);
 export const put = <T>(path: string, body: unknown = {}) => call<T>('PUT', path, body);

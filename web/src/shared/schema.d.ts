@@ -6242,7 +6242,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    at?: string;
+                };
                 header?: never;
                 path: {
                     ticketId: string;
@@ -6359,7 +6361,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    at?: string;
+                };
                 header?: never;
                 path: {
                     ticketId: string;
@@ -6415,6 +6419,45 @@ export interface paths {
             };
         };
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/my/set-aside/{asideId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    asideId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SetAsideRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
         post?: never;
         delete?: never;
         options?: never;
@@ -6949,6 +6992,7 @@ export interface components {
             begun: boolean;
             colleagues: components["schemas"]["ColleagueView"][];
             sittings: components["schemas"]["SittingView"][];
+            setAside: components["schemas"]["SittingSetAside"][];
         };
         CheckedListView: {
             rows: components["schemas"]["CheckedRowView"][];
@@ -7591,6 +7635,7 @@ export interface components {
             /** Format: date-time */
             askedAt: string;
         };
+        JsonElement: unknown;
         JudgementRequest: {
             level: string;
             system: null | string;
@@ -7917,6 +7962,11 @@ export interface components {
             timerShown: boolean;
             oneChoice: boolean;
             tomorrow: boolean;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            refused: number;
         };
         MyItem: {
             kind: string;
@@ -8796,6 +8846,8 @@ export interface components {
             adds: number;
         };
         SessionView: {
+            /** Format: uuid */
+            id: null | string;
             role: string;
             name: string;
             lead: boolean;
@@ -8804,6 +8856,25 @@ export interface components {
             classes: components["schemas"]["ClassHead"][];
             handedOver: null | components["schemas"]["HandedOver"];
             supports: null | components["schemas"]["Supports"];
+        };
+        SetAsideRequest: {
+            /** Format: uuid */
+            about: string;
+            kind: null | string;
+            /** Format: int32 */
+            answers: number;
+            code: null | string;
+            body: components["schemas"]["JsonElement"];
+            /** Format: date-time */
+            at: string;
+        };
+        SetAsideView: {
+            kind: string;
+            code: string;
+            /** Format: int32 */
+            answers: number;
+            /** Format: date-time */
+            givenAt: string;
         };
         SetGoalsRequest: {
             targets: components["schemas"]["GoalTarget"][];
@@ -8867,6 +8938,11 @@ export interface components {
             title: null | string;
             figures: number[];
         };
+        SittingSetAside: {
+            /** Format: uuid */
+            sittingId: string;
+            work: components["schemas"]["SetAsideView"];
+        };
         SittingView: {
             /** Format: uuid */
             id: string;
@@ -8888,6 +8964,8 @@ export interface components {
             parts: components["schemas"]["PartView"][];
             /** Format: int32 */
             again: number;
+            /** Format: int32 */
+            late: number;
         };
         /** @description How often each source of information was used, at errors and where the reader put an error right. */
         SourceTotals: {
@@ -9215,6 +9293,9 @@ export interface components {
             mayMark: boolean;
             questions: components["schemas"]["QuestionView"][];
             answers: components["schemas"]["AnswerView"][];
+            /** Format: int32 */
+            late: number;
+            setAside: components["schemas"]["SetAsideView"][];
         };
         Tile: {
             /** Format: uuid */

@@ -1,15 +1,46 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { call, get, setToken, type Api } from './api';
+import { call, get, NoNetwork, setToken, type Api } from './api';
 
 export type Session = Api<'SessionView'>;
+
+// A reader's page opens without a network as theirs for as long as a session lasts.
+const lastReader = 'dc-reader', toEnd = 'dc-to-end', lasts = 12 * 3600_000;
+
+function remember(session: Session) {
+  if (session.role === 'reader') localStorage.setItem(lastReader, JSON.stringify({ at: Date.now(), session: { ...session, token: '' } }));
+  else localStorage.removeItem(lastReader);
+}
+
+function remembered(): Session | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(lastReader) ?? 'null') as { at: number; session: Session } | null;
+    return kept && Date.now() - kept.at < lasts ? kept.session : null;
+  } catch { return null; }
+}
+
+async function fetchSession(): Promise<Session> {
+  const session = await get<Session>('/session');
+  setToken(session.id, session.token);
+  // Somebody signed out while there was no network: the server hears of it now, before anybody else uses the device.
+  if (session.id && session.id === localStorage.getItem(toEnd)) {
+    await call('DELETE', '/session');
+    localStorage.removeItem(toEnd);
+    return fetchSession();
+  }
+  localStorage.removeItem(toEnd);
+  remember(session);
+  return session;
+}
 
 export const useSession = () => useQuery({
   queryKey: ['session'],
   staleTime: Infinity,
   queryFn: async () => {
-    const session = await get<Session>('/session');
-    setToken(session.token);
-    return session;
+    try { return await fetchSession(); } catch (e) {
+      const before = e instanceof NoNetwork ? remembered() : null;
+      if (!before) throw e;
+      return before;
+    }
   },
 });
 
@@ -18,8 +49,7 @@ export function useSignInBy() {
   const client = useQueryClient();
   return async (doIt: () => Promise<unknown>) => {
     await doIt();
-    const session = await get<Session>('/session');
-    setToken(session.token);
+    const session = await fetchSession();
     client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
     client.setQueryData(['session'], session);
     return session;
@@ -27,3 +57,20 @@ export function useSignInBy() {
 }
 
 export const signOut = () => call('DELETE', '/session');
+
+/** Leaves a shared device. Without a network the page forgets the reader now, and the server hears of it later. */
+export function useLeave() {
+  const client = useQueryClient();
+  return async (session: Session) => {
+    localStorage.removeItem(lastReader);
+    try { await signOut(); } catch (e) {
+      if (!(e instanceof NoNetwork)) throw e;
+      localStorage.setItem(toEnd, session.id ?? '');
+      client.clear();
+      client.setQueryData<Session>(['session'], { ...session, id: null, role: 'nobody', name: '', supports: null });
+      return;
+    }
+    client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+    client.setQueryData(['session'], await fetchSession());
+  };
+}

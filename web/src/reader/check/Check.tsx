@@ -7,6 +7,8 @@ import type { Session } from '../../shared/session';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { KeptNote } from '../KeptNote';
+import { answersWaiting, useOutbox } from '../offline/outbox';
+import { RefusedNote } from '../RefusedNote';
 import { checkKey, partDirections, partTitles, practice, useMyCheck, type Stage, type View } from './checkQueries';
 import { MazeStage, PassageStage, Pick, WordsStage } from './Stages';
 import { Timer } from './Timer';
@@ -34,11 +36,14 @@ function Between({ check, name }: { check: View; name: string }) {
   const client = useQueryClient();
   const begin = useMutation({ mutationFn: () => post<View>(`/my/checks/${check.id}/begin`), onSuccess: (next) => { client.setQueryData(checkKey(check.id), next); void client.invalidateQueries({ queryKey: ['my', 'checks'] }); } });
   const [tries, setTries] = useState(false);
+  useOutbox();
+  const waits = answersWaiting(check.id).length > 0;
   const parts = check.parts.filter((p) => p.state !== 'Skipped');
   const done = parts.filter((p) => p.state === 'Done').length;
   if (!check.now || check.tomorrow) return (
     <Frame check={check} name={name}><div className="page checkdoor"><h2>{check.now ? t('That is enough for today') : t('You are done')}</h2>
-      <p>{check.now ? t('The next part opens tomorrow. What you did is kept.') : t('Thank you. Your teacher can see it now.')}</p>
+      <p>{waits ? t('Your answers are kept on this device. They are sent when the internet is back.') : check.now ? t('The next part opens tomorrow. What you did is kept.') : t('Thank you. Your teacher can see it now.')}</p>
+      {check.refused > 0 && <p role="status">{t('{{count}} answers came after the check had ended and do not count.', { count: check.refused })}</p>}<RefusedNote />
       <p className="row"><Link className="rbtn main" to="/">{t('To my reading')}</Link></p></div></Frame>
   );
   const title = t(partTitles[check.now]!);

@@ -1,13 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { get, type Api } from '../../shared/api';
+import type { Api } from '../../shared/api';
+import { getKept } from '../offline/kept';
 
 export type MyCheck = Api<'MyCheck'>;
 export type View = Api<'MyCheckView'>;
 export type Stage = NonNullable<View['stage']>;
 
-export const useMyChecks = () => useQuery({ queryKey: ['my', 'checks'], queryFn: () => get<MyCheck[]>('/my/checks') });
+export const useMyChecks = () => useQuery({ queryKey: ['my', 'checks'], queryFn: () => getKept<MyCheck[]>('/my/checks') });
 export const checkKey = (id: string) => ['my', 'check', id];
-export const useMyCheck = (id: string) => useQuery({ queryKey: checkKey(id), queryFn: () => get<View>(`/my/checks/${id}`), staleTime: 60_000 });
+export const checkOf = (id: string) => ({ queryKey: checkKey(id), queryFn: () => getKept<View>(`/my/checks/${id}`), staleTime: 60_000 });
+export const useMyCheck = (id: string) => useQuery(checkOf(id));
 
 export const partTitles: Record<string, string> = { WordReading: 'Words', WordMeaning: 'What words mean', Maze: 'The missing words', Passages: 'Texts' };
 /** What to do in a part, for its reader. */

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Problem, sentence } from '../../shared/api';
-import { send, waitingFor } from '../outbox';
+import { answersWaiting, send } from '../offline/outbox';
 import { checkKey, type Stage, type View } from './checkQueries';
 
 interface Answer { id: string; item: number; picks: number[]; at: string; milliseconds: number }
@@ -11,9 +11,8 @@ export function useStage(check: View, stage: Stage) {
   const client = useQueryClient();
   const began = useRef(performance.now() - stage.seconds * 1000);
   const asked = useRef(performance.now());
-  const fresh = useRef<Answer[]>([]);
-  const sending = useRef(0);
-  const [picks, setPicks] = useState<Record<number, number[]>>(() => Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.picks])));
+  const fresh = useRef<Answer[]>(keptHere(check.id, stage.id));
+    const [picks, setPicks] = useState<Record<number, number[]>>(() => Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.picks])));
   const [waits, setWaits] = useState(false);
   const [error, setError] = useState('');
   const [over, setOver] = useState(false);
@@ -22,7 +21,7 @@ export function useStage(check: View, stage: Stage) {
   const post = useCallback(async (done: boolean) => {
     const body = { answers: fresh.current, seconds: (performance.now() - began.current) / 1000, done };
     try {
-      const next = await send<View>({ id: `${stage.id}-${done ? 'done' : sending.current++}`, ticketId: check.id, kind: 'answer', path: `/my/checks/${check.id}/stages/${stage.id}`, body });
+      const next = await send<View>({ id: stage.id, about: check.id, kind: 'stage', path: `/my/checks/${check.id}/stages/${stage.id}`, body });
       // An answer that is late does not bring back a stage that is done.
       if (!done) { if (next && !gone.current) client.setQueryData<View>(checkKey(check.id), (now) => (now?.stage?.id === stage.id ? next : now)); return; }
       if (next) { setWaits(false); client.setQueryData(checkKey(check.id), next); void client.invalidateQueries({ queryKey: ['my', 'checks'] }); } else setWaits(true);
@@ -55,4 +54,4 @@ export function useStage(check: View, stage: Stage) {
 export type StageWork = ReturnType<typeof useStage>;
 
 /** Answers of a stage that are kept on this device and not yet sent. */
-const keptHere = (checkId: string, stageId: string) => waitingFor(checkId).filter((k) => k.path.endsWith(stageId)).flatMap((k) => (k.body as { answers: Answer[] }).answers);
+const keptHere = (checkId: string, stageId: string) => answersWaiting(checkId).filter((k) => k.path.endsWith(stageId)).flatMap((k) => (k.body as { answers: Answer[] }).answers);

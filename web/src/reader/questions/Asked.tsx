@@ -3,7 +3,7 @@ import { sentence } from '../../shared/api';
 import { isWritten } from '../../shared/kinds';
 import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
-import { send } from '../outbox';
+import { send } from '../offline/outbox';
 import { letters, type Work } from '../queries';
 import { emptyDraft, hintOf, draftKey, ready, type Draft, type Question } from './draft';
 import { Hear } from './Hear';
@@ -11,7 +11,9 @@ import { Picking } from './Picking';
 import { Write } from './Write';
 import './questions.css';
 
-type Props = { work: Work; q: Question; kept: boolean; said: (next: Question | null) => void; before?: Question };
+/** What was answered and is not yet sent, with the question it answers. */
+type KeptAnswer = { picks: number[]; words: string };
+type Props = { work: Work; q: Question; kept: KeptAnswer | undefined; said: (next: Question | null) => void; before?: Question };
 
 /** One question, whatever its kind: what is asked, a way to answer, and what is said to the answer. */
 export function Asked({ work, q, kept, said, before }: Props) {
@@ -30,7 +32,7 @@ export function Asked({ work, q, kept, said, before }: Props) {
     setError('');
     const id = crypto.randomUUID();
     try {
-      const next = await send<Question>({ id, ticketId: work.id, kind: 'answer', path: `/my/tickets/${work.id}/answers/${id}`, body: { questionId: q.id, picks: draft.picks, words: draft.words, at: new Date().toISOString(), milliseconds: Math.round(performance.now() - seen.current) } });
+      const next = await send<Question>({ id, about: work.id, kind: 'answer', path: `/my/tickets/${work.id}/answers/${id}`, body: { questionId: q.id, picks: draft.picks, words: draft.words, at: new Date().toISOString(), milliseconds: Math.round(performance.now() - seen.current) } });
       // Sent or in the outbox: what was written does not stay on a shared device.
       localStorage.removeItem(draftKey(work.id, q));
       said(next);
@@ -38,7 +40,8 @@ export function Asked({ work, q, kept, said, before }: Props) {
       setDraft({ picks: [], words: '' });
     } catch (e) { setError(sentence(e)); } finally { setSending(false); }
   };
-  const shared = { q, draft, setDraft, open, heading };
+  // A try that waits to be sent is what stands chosen, and not the one before it.
+  const shared = { q: kept ? { ...q, attempts: [] } : q, draft: kept ?? draft, setDraft, open, heading };
   return (
     <form className={`page question ${letters(work.depth) === 'serif' ? 'serif' : ''}`} aria-labelledby={heading} onSubmit={(e) => { e.preventDefault(); void answer(); }}>
       {q.evidence && before && <Before q={before} />}
@@ -47,7 +50,7 @@ export function Asked({ work, q, kept, said, before }: Props) {
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q.kind) && <Write {...shared} ticketId={work.id} />}
-      <div className="feedback" role="status">{lastTry && <Feedback q={q} open={open} />}</div>
+      <div className="feedback" role="status">{lastTry && !kept && <Feedback q={q} open={open} />}</div>
       {error && <p className="say" role="alert">{error}</p>}
       {open && <p className="row end"><button className="rbtn main" disabled={!ready(q, draft) || sending}>{t('This is my answer')}</button></p>}
     </form>

@@ -10,6 +10,7 @@ import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
 import '../texts/quiz/quiz.css';
+import { setAsideSentences } from '../../shared/setAside';
 import { MarkAnswer } from './MarkAnswer';
 
 type TicketData = Api<'TicketView'>;
@@ -26,6 +27,7 @@ export default function Ticket() {
         <div className="head"><h1 id="title"><Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>{x.ticket.givenName} {x.ticket.familyName}</Link>, {x.title}</h1>
           <p className="soft">{t(x.ticket.state)}{x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} · {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')} {minutes(x.ticket.seconds)}</p><span className="grow" />
           {x.ticket.state === 'marked' && x.mayMark && <button className="btn main" onClick={() => void post(`/tickets/${x.ticket.id}/release`).then(() => { toast.success(t('{{name}} sees the result now', { name: x.ticket.givenName })); void client.invalidateQueries(); }, (e: unknown) => toast.error(sentence(e)))}>{t('Let {{name}} see the result', { name: x.ticket.givenName })}</button>}</div>
+        {(x.late > 0 || x.setAside.length > 0) && <p className="note">{x.late > 0 && t('{{count}} answers were given before the text was due and sent after it.', { count: x.late })} {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}</p>}
         <div className="ticketcols">
           <ol className="answers">{x.questions.map((q, i) => {
             const a = x.answers[i]!;

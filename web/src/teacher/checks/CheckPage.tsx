@@ -8,6 +8,7 @@ import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
+import { setAsideSentences } from '../../shared/setAside';
 import { partNames, useCheck, type Check, type Part, type Sitting } from './checkQueries';
 import './checks.css';
 
@@ -52,7 +53,7 @@ function Watched({ k }: { k: Check }) {
             <th scope="row">{data ? <Link to={`/class/${data.id}/readers/${s.readerId}`}>{s.givenName} {s.familyName}</Link> : `${s.givenName} ${s.familyName}`}</th>{many && <td>{s.class}</td>}
             {parts.map((p) => <td key={p}><PartCell p={s.parts.find((x) => x.part === p)} /></td>)}
             <td className="num">{fm(s.before)}</td><td className="num">{s.after == null ? '–' : `${fm(s.after)} ± ${s.sd!.toFixed(1)}`}</td><td className="num">{s.after == null ? '–' : signed(s.after - s.before)}</td>
-            <td>{begun(s) ? timeOrDay(s.changedAt) : ''}</td>
+            <td>{begun(s) ? timeOrDay(s.changedAt) : ''}<Late s={s} setAside={k.setAside.filter((x) => x.sittingId === s.id).map((x) => x.work)} /></td>
             <td><span className="checkacts">{s.again > 0 && <button className="btn small" onClick={() => act.mutate({ what: 'again', body: { readerIds: [s.readerId] } })} aria-label={t('Give {{name}} these parts again', { name: s.givenName })}>{t('Give again')}</button>}
               <button className="btn small square" title={t('Take it back from {{name}}', { name: s.givenName })} onClick={() => act.mutate({ what: 'withdraw', body: { readerIds: [s.readerId] } })} aria-label={t('Take it back from {{name}}', { name: s.givenName })}><X size={16} aria-hidden /></button></span></td>
           </tr>
@@ -61,6 +62,12 @@ function Watched({ k }: { k: Check }) {
       <p className="foot"><span>{t('{{n}} of {{of}} readers finished', { n: finished, of: k.sittings.length })}</span><span>{k.over ? t('It has ended.') : t('{{n}} in it now', { n: inIt })}</span></p>
     </section>
   );
+}
+
+/** What came after the check had ended. */
+function Late({ s, setAside }: { s: Sitting; setAside: Api<'SetAsideView'>[] }) {
+  const said = [...(s.late > 0 ? [t('{{count}} answers sent after the end', { count: s.late })] : []), ...setAsideSentences(setAside.filter((x) => x.kind !== 'Reading'))];
+  return said.length > 0 && <small className="soft"> {said.join(' ')}</small>;
 }
 
 const begun = (s: Sitting) => s.parts.some((p) => p.answered > 0 || p.state === 'UnderWay' || p.state === 'Done');

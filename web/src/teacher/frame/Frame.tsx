@@ -1,7 +1,8 @@
 import { DropdownMenu } from 'radix-ui';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { NavLink, Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Session } from '../../shared/session';
+import { part } from '../../shared/part';
 import { Loading, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useClass, type ClassData } from '../classQueries';
@@ -15,7 +16,7 @@ import { Menu } from './Menu';
 import { PersonMenu } from './PersonMenu';
 import { useLive } from './useLive';
 
-const ReaderSheet = lazy(() => import('../readers/ReaderSheet'));
+const ReaderSheet = part(() => import('../readers/ReaderSheet'));
 
 export type Place = { data: ClassData };
 

@@ -8,10 +8,12 @@ import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { courseWord } from '../readers/ReaderPieces';
+import { useKept } from '../../shared/useKept';
 import { useTray } from '../tray/useTray';
 
 type Line = Api<'GoalLine'>;
 type Draft = Record<string, { comprehension: string; words: string }>;
+const nothing: Draft = {};
 
 /** Term goals: suggest for those picked up, change one by one, save, see how each stands. */
 export default function Goals() {
@@ -20,7 +22,7 @@ export default function Goals() {
   const tray = useTray();
   const said = useSaid();
   const refresh = useRefresh();
-  const [draft, setDraft] = useState<Draft>({});
+  const { value: draft, set: setDraft } = useKept<Draft>(`dc-goals-${data.id}`, nothing);
   const [error, setError] = useState<unknown>();
 
   const suggest = (lines: Line[]) => setDraft(Object.fromEntries(lines.map((l) => [l.readerId, { comprehension: String(l.suggestedComprehension), words: String(l.suggestedWords) }])));
@@ -29,7 +31,7 @@ export default function Goals() {
   const save = async () => {
     try {
       const done = await put<Api<'SetGoalsView'>>(`/classes/${data.id}/goals`, { targets: wanted.map(([readerId, v]) => ({ readerId, comprehension: v.comprehension.trim() ? Number(v.comprehension) : null, words: v.words.trim() ? Number(v.words) : null })), reason: '' });
-      setDraft({});
+      setDraft(nothing);
       setError(undefined);
       said(done.changed === 0 ? t('Nothing had changed') : t('Set goals for {{count}} readers', { count: wanted.length }), done.changeId);
       await refresh();
@@ -44,7 +46,7 @@ export default function Goals() {
           <div className="head"><h1 id="title">{t('Goals')}</h1>
             {g.term && <p className="soft">{g.term.name}, {t('until')} {shortDay(g.term.lastDay)}, {t('{{n}} school days left', { n: g.schoolDaysLeft })}</p>}<span className="grow" />
             <button className="btn" disabled={g.lines.length === 0} onClick={() => suggest(target)}>{chosen.length > 0 ? t('Suggest for the {{n}} picked up', { n: chosen.length }) : t('Suggest for everybody')}</button>
-            {wanted.length > 0 && <button className="btn" onClick={() => { setDraft({}); setError(undefined); }}>{t('Put away')}</button>}
+            {wanted.length > 0 && <button className="btn" onClick={() => { setDraft(nothing); setError(undefined); }}>{t('Put away')}</button>}
             <button className="btn main" disabled={wanted.length === 0} onClick={() => void save()}>{t('Set goals for {{count}} readers', { count: wanted.length })}</button></div>
           {wanted.length > 0 && <p className="note" role="status">{t('Nothing is saved yet. Change what you like, then set the goals. Words are {{minutes}} minutes a day at each reader’s rate on the school days left, on top of what is read already.', { minutes: g.minutesADay })}</p>}
           {error ? <p className="note error" role="alert">{sentence(error)}</p> : null}

@@ -34,7 +34,7 @@ export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
         setState({ said: 'saved', at: new Date() });
         saved(kept);
       } catch (e) {
-        if (e instanceof NoNetwork || (e instanceof Problem && e.status >= 500)) { changed.current = true; setState({ said: 'away' }); timer.current = setTimeout(() => void send(), again); }
+        if (e instanceof NoNetwork || (e instanceof Problem && (e.status >= 500 || e.status === 401))) { changed.current = true; setState({ said: 'away' }); timer.current = setTimeout(() => void send(), again); }
         else setState({ said: e instanceof Problem && e.code === 'stale' ? 'stale' : 'refused', why: sentence(e) });
       }
     })();

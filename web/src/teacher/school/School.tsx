@@ -1,6 +1,7 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { NavLink, Navigate, Route, Routes, useNavigate } from 'react-router';
 import type { Session } from '../../shared/session';
+import { part } from '../../shared/part';
 import { Loading } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { Mark } from '../frame/Mark';
@@ -8,19 +9,19 @@ import { NewClassDialog } from '../frame/NewClass';
 import { PersonMenu } from '../frame/PersonMenu';
 import './school.css';
 
-const SchoolReaders = lazy(() => import('./SchoolReaders'));
-const Classes = lazy(() => import('./Classes'));
-const Staff = lazy(() => import('./Staff'));
-const Imports = lazy(() => import('./Imports'));
-const ImportPage = lazy(() => import('./ImportPage'));
-const Windows = lazy(() => import('./Windows'));
-const SchoolChecks = lazy(() => import('./Windows').then((m) => ({ default: m.SchoolChecks })));
-const CheckEditor = lazy(() => import('../checks/CheckEditor'));
-const CheckPage = lazy(() => import('../checks/CheckPage'));
-const Years = lazy(() => import('./Years'));
-const Chart = lazy(() => import('./Chart'));
-const Choices = lazy(() => import('./Choices'));
-const Log = lazy(() => import('./Log'));
+const SchoolReaders = part(() => import('./SchoolReaders'));
+const Classes = part(() => import('./Classes'));
+const Staff = part(() => import('./Staff'));
+const Imports = part(() => import('./Imports'));
+const ImportPage = part(() => import('./ImportPage'));
+const Windows = part(() => import('./Windows'));
+const SchoolChecks = part(async () => ({ default: (await import('./Windows')).SchoolChecks }));
+const CheckEditor = part(() => import('../checks/CheckEditor'));
+const CheckPage = part(() => import('../checks/CheckPage'));
+const Years = part(() => import('./Years'));
+const Chart = part(() => import('./Chart'));
+const Choices = part(() => import('./Choices'));
+const Log = part(() => import('./Log'));
 
 const places = [['', 'Readers'], ['classes', 'Classes'], ['staff', 'Staff'], ['imports', 'Roster files'], ['windows', 'Windows'], ['years', 'Years'], ['chart', 'Level chart'], ['choices', 'Choices'], ['log', 'Log']] as const;
 

@@ -10,7 +10,7 @@ import type { Place } from '../frame/Frame';
 import { Field } from '../frame/Window';
 import { bodyOf, emptyText, type TextForm } from './textForm';
 import { textsChanged } from './useLibrary';
-import { useKept } from './useKept';
+import { useKept } from '../../shared/useKept';
 import { depthLine, Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import { WordRows } from './WordRows';
 import './texts.css';

@@ -12,7 +12,7 @@ import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
 import { Menu } from '../../frame/Menu';
 import { base64 } from '../bring';
-import { useKept } from '../useKept';
+import { useKept } from '../../../shared/useKept';
 import { textsChanged } from '../useLibrary';
 import { kindName } from './QuestionKey';
 import { ProofText } from './ProofText';

@@ -1,0 +1,17 @@
+import { setAsideSentences } from '../shared/setAside';
+import { t } from '../shared/words';
+import { answersIn, dismissRefused, useOutbox } from './offline/outbox';
+
+/** Says what could not be taken, until its reader has seen it. */
+export function RefusedNote() {
+  const { refused } = useOutbox();
+  // Time on a page that could not be counted is no work lost.
+  const shown = refused.filter((k) => k.kind !== 'spell' && k.kind !== 'open');
+  if (shown.length === 0) return null;
+  return (
+    <div className="refusednote" role="status">
+      {setAsideSentences(shown.map((k) => ({ code: k.refused!.code, answers: answersIn(k) }))).map((said) => <p key={said}>{said} {t('Your teacher can see this.')}</p>)}
+      <button className="rbtn" onClick={() => void dismissRefused()}>{t('OK')}</button>
+    </div>
+  );
+}

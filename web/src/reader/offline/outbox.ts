@@ -1,0 +1,141 @@
+import { useSyncExternalStore } from 'react';
+import { call, NoNetwork, Problem, putFile, type Sending } from '../../shared/api';
+import { deleteEntry, loadEntries, saveEntry, whose, type Entry } from './store';
+
+// What a reader does is kept on the device first and sent after. Ids are made here, so sending twice changes nothing.
+let waiting: Entry[] = [];
+let away = false;
+let state = { answers: 0, away: false, refused: [] as Entry[] };
+const listeners = new Set<() => void>();
+const asked = new Map<string, { resolve: (said: unknown) => void; reject: (e: unknown) => void }>();
+const isAnswer = (k: Entry) => k.kind === 'answer' || k.kind === 'stage';
+
+function tell() {
+  state = { answers: waiting.filter((k) => isAnswer(k) && !k.refused).length, away, refused: waiting.filter((k) => k.refused) };
+  listeners.forEach((l) => l());
+}
+
+export const useOutbox = () => useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, () => state);
+
+const waitingFor = (about: string) => waiting.filter((k) => k.about === about && !k.refused);
+export const answersWaiting = (about: string) => waitingFor(about).filter(isAnswer);
+export const recordingWaits = (ticketId: string) => waitingFor(ticketId).some((k) => k.kind === 'recording');
+/** The reader has handed it in, and the server does not know yet. */
+export const handInWaits = (ticketId: string) => waitingFor(ticketId).some((k) => k.kind === 'hand-in');
+/** Answers of a ticket that are kept here and not yet sent, by question; of several tries the last. */
+export const keptAnswers = (ticketId: string) => new Map(waitingFor(ticketId).filter((k) => k.kind === 'answer').map((k) => { const b = k.body as { questionId: string; picks: number[]; words: string }; return [b.questionId, b] as const; }));
+
+const sending = (): Sending => ({ workOf: whose(), sentAt: true });
+const deliver = (k: Entry) => (k.body instanceof Blob ? putFile<unknown>(k.path, k.body, sending()) : call<unknown>(k.method, k.path, k.body, sending()));
+
+async function forget(k: Entry) {
+  waiting = waiting.filter((x) => x !== k);
+  await deleteEntry(k);
+  tell();
+}
+
+async function change(k: Entry, next: Entry) {
+  // A newer entry with the same id has taken its place meanwhile.
+  if (!waiting.includes(k)) return;
+  waiting = waiting.map((x) => (x === k ? next : x));
+  await saveEntry(next);
+  tell();
+}
+
+/** A server that fails on one thing again and again, while it answers, will not take it. */
+const mostTries = 6;
+const passes = new Set([401, 408, 425, 429, 503]);
+
+type Outcome = 'sent' | 'away' | 'later' | 'refused';
+
+async function trySend(k: Entry): Promise<Outcome> {
+  try {
+    const said = await deliver(k);
+    away = false;
+    await forget(k);
+    asked.get(k.id)?.resolve(said);
+    return 'sent';
+  } catch (e) {
+    const problem = e instanceof Problem ? e : null;
+    if (e instanceof NoNetwork || problem?.status === 401) return 'away';
+    away = false;
+    if (!problem || passes.has(problem.status)) return 'later';
+    if (problem.status >= 500 && k.tries + 1 < mostTries) { await change(k, { ...k, tries: k.tries + 1 }); return 'later'; }
+    await change(k, { ...k, refused: { code: problem.code, sentence: problem.message, told: false } });
+    asked.get(k.id)?.reject(e);
+    return 'refused';
+  }
+}
+
+const setAsideKinds: Record<Entry['kind'], string> = { answer: 'Answer', stage: 'Answer', spell: 'Reading', open: 'Reading', recording: 'Recording', 'hand-in': 'HandIn' };
+/** How many answers it holds. */
+export const answersIn = (k: Entry) => (k.kind === 'answer' ? 1 : k.kind === 'stage' ? (k.body as { answers: unknown[] }).answers.length : 0);
+
+/** Tells the server what it refused, so that the teacher knows of it. */
+async function tellRefused(k: Entry) {
+  const body = { about: k.about, kind: setAsideKinds[k.kind], answers: answersIn(k), code: k.refused!.code, body: k.body instanceof Blob ? {} : (k.body ?? {}), at: new Date(k.at).toISOString() };
+  try { await call('PUT', `/my/set-aside/${crypto.randomUUID()}`, body, sending()); } catch (e) { if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return; }
+  await change(k, { ...k, refused: { ...k.refused!, told: true } });
+}
+
+let pumping = false, again = false;
+const answer = (k: Entry, said: null) => { asked.get(k.id)?.resolve(said); };
+
+/** Sends what is kept, oldest first. What belongs to one ticket goes in order; what fails holds up nothing else. */
+async function pump() {
+  if (pumping) { again = true; return; }
+  pumping = true;
+  do {
+    again = false;
+    const stuck = new Set<string>();
+    for (const k of [...waiting]) {
+      if (k.refused || !waiting.includes(k)) continue;
+      if (away && stuck.size > 0) { answer(k, null); continue; }
+      if (stuck.has(k.about)) { answer(k, null); continue; }
+      const outcome = await trySend(k);
+      if (outcome === 'sent' || outcome === 'refused') continue;
+      stuck.add(k.about);
+      away = outcome === 'away';
+      answer(k, null);
+    }
+    tell();
+    if (!away) for (const k of waiting.filter((x) => x.refused && !x.refused.told)) await tellRefused(k);
+  } while (again);
+  pumping = false;
+}
+
+/** Keeps something, tries to send it at once, and gives back what the server said; null while it cannot be sent. */
+export async function send<T>(k: Pick<Entry, 'id' | 'about' | 'kind' | 'path' | 'body'> & { method?: Entry['method'] }): Promise<T | null> {
+  const entry: Entry = { method: 'PUT', ...k, readerId: whose(), at: Date.now(), tries: 0 };
+  waiting = [...waiting.filter((x) => x.id !== entry.id), entry];
+  await saveEntry(entry);
+  tell();
+  const said = new Promise<T | null>((resolve, reject) => asked.set(entry.id, { resolve: resolve as (s: unknown) => void, reject }));
+  void pump();
+  try { return await said; } finally { asked.delete(entry.id); }
+}
+
+/** Its reader has seen that something could not be taken. */
+export const dismissRefused = async () => { for (const k of state.refused) await forget(k); };
+
+const every = 4000;
+/** Sends what waits of the reader whose page this is, now and whenever the network is back. */
+export function startOutbox(onSent: () => void) {
+  let stopped = false;
+  const tryNow = async () => {
+    const before = waiting.filter((k) => !k.refused).length;
+    if (before === 0 && !state.refused.some((k) => !k.refused!.told)) return;
+    await pump();
+    if (!stopped && waiting.filter((k) => !k.refused).length < before) onSent();
+  };
+  void loadEntries().then((found) => {
+    if (stopped) return;
+    const here = new Set(waiting.map((k) => k.id));
+    waiting = [...found.filter((k) => !here.has(k.id)), ...waiting].sort((a, b) => a.at - b.at);
+    tell();
+    void tryNow();
+  });
+  const timer = setInterval(() => void tryNow(), every);
+  addEventListener('online', tryNow);
+  return () => { stopped = true; waiting = []; away = false; tell(); clearInterval(timer); removeEventListener('online', tryNow); };
+}

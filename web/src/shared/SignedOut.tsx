@@ -1,0 +1,96 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useSyncExternalStore, useState, type FormEvent } from 'react';
+import { Dialog } from 'radix-ui';
+import { get, onSignedOut, post, sentence, setToken } from './api';
+import type { Session } from './session';
+import { t } from './words';
+
+let lost = false;
+const listeners = new Set<() => void>();
+const setLost = (next: boolean) => { lost = next; listeners.forEach((l) => l()); };
+onSignedOut(() => setLost(true));
+
+const returning = 'dc-return', lastCode = 'dc-code';
+export const rememberCode = (code: string) => localStorage.setItem(lastCode, code);
+
+/** Where a reader was when their session ended; asked for once, by the same reader. */
+export function takeReturn(readerId: string): string | null {
+  const kept = JSON.parse(sessionStorage.getItem(returning) ?? 'null') as { id: string; path: string } | null;
+  sessionStorage.removeItem(returning);
+  return kept?.id === readerId ? kept.path : null;
+}
+
+/** The door a reader comes back through whose session ended on this device; null where none did. */
+export function doorBack(): string | null {
+  if (!sessionStorage.getItem(returning)) return null;
+  const code = localStorage.getItem(lastCode);
+  return code ? `/read/${encodeURIComponent(code)}` : '/read';
+}
+
+/** Over the page when its session has ended: the page stays as it is beneath, and goes on once its person has signed in again. */
+export function SignedOut({ session }: { session: Session }) {
+  const open = useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, () => lost);
+  useEffect(() => setLost(false), [session.id, session.role]);
+  if (!open || session.role === 'nobody') return null;
+  return (
+    <Dialog.Root open>
+      <Dialog.Portal>
+        <Dialog.Overlay className="veil" />
+        <Dialog.Content className="dialog" onEscapeKeyDown={(e) => e.preventDefault()} onPointerDownOutside={(e) => e.preventDefault()} aria-describedby={undefined}>
+          {session.role === 'reader' ? <ReaderAgain session={session} /> : <AdultAgain session={session} />}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function ReaderAgain({ session }: { session: Session }) {
+  const client = useQueryClient();
+  const go = async () => {
+    sessionStorage.setItem(returning, JSON.stringify({ id: session.id, path: location.pathname }));
+    const now = await get<Session>('/session').catch(() => null);
+    if (now) setToken(now.id, now.token);
+    client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+    client.setQueryData<Session>(['session'], now ?? { ...session, id: null, role: 'nobody', token: '', supports: null });
+  };
+  return (
+    <div className="signedout">
+      <Dialog.Title>{t('Sign in again, {{name}}', { name: session.name })}</Dialog.Title>
+      <p>{t('Your answers are safe.')}</p>
+      <p className="row end"><button className="rbtn main" onClick={() => void go()}>{t('Sign in')}</button></p>
+    </div>
+  );
+}
+
+function AdultAgain({ session }: { session: Session }) {
+  const client = useQueryClient();
+  const [userName, setUserName] = useState('');
+  const [password, setPassword] = useState('');
+  const [error, setError] = useState('');
+  const submit = async (e: FormEvent) => {
+    e.preventDefault();
+    setError('');
+    try {
+      const before = await get<Session>('/session');
+      setToken(before.id, before.token);
+      await post('/session/adult', { userName, password });
+      const now = await get<Session>('/session');
+      // Somebody else's page is not theirs to go on with.
+      if (now.id !== session.id) { location.assign('/'); return; }
+      setToken(now.id, now.token);
+      client.setQueryData(['session'], now);
+      setLost(false);
+      await client.invalidateQueries();
+    } catch (problem) { setError(sentence(problem)); setPassword(''); }
+  };
+  return (
+    <form onSubmit={(e) => void submit(e)}>
+      <Dialog.Title>{t('You were signed out')}</Dialog.Title>
+      <p>{t('What you wrote is still here. Sign in again to save it.')}</p>
+      <div className="field"><label htmlFor="again-user">{t('User name')}</label><input id="again-user" type="text" autoComplete="username" autoCapitalize="none" required value={userName} onChange={(e) => setUserName(e.target.value)} /></div>
+      <div className="field"><label htmlFor="again-password">{t('Password')}</label><input id="again-password" type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} /></div>
+      {error && <p className="error" role="alert">{error}</p>}
+      <p className="row end"><button type="button" className="btn" onClick={() => location.assign('/')}>{t('Leave this page')}</button><button className="btn main">{t('Sign in')}</button></p>
+    </form>
+  );
+}

@@ -1,0 +1,39 @@
+import { lazy, Suspense, useEffect, useReducer, type ComponentType } from 'react';
+import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
+import { Loading } from './Whole';
+import { t } from './words';
+
+const notLoaded = (e: unknown) => e instanceof TypeError && /import|module/i.test(e.message);
+const every = 4000;
+
+/** What stands in a place that broke, or whose code could not be fetched. */
+export function Broken({ error, resetErrorBoundary }: FallbackProps) {
+  const missing = notLoaded(error);
+  useEffect(() => {
+    if (!missing) return;
+    const timer = setInterval(resetErrorBoundary, every);
+    addEventListener('online', resetErrorBoundary);
+    return () => { clearInterval(timer); removeEventListener('online', resetErrorBoundary); };
+  }, [missing, resetErrorBoundary]);
+  return (
+    <div className="empty" role="alert">
+      <h2>{missing ? t('This page has not arrived yet') : t('This page stopped working')}</h2>
+      <p>{missing ? t('There is no internet now. The page opens as soon as it is back. What you did is safe.') : t('What you did before is safe. Try again, or load the page again.')}</p>
+      <p className="row"><button className="btn" onClick={resetErrorBoundary}>{t('Try again')}</button><button className="btn" onClick={() => location.reload()}>{t('Load the page again')}</button></p>
+    </div>
+  );
+}
+
+/** A part of the application that is fetched when it is first shown. If it cannot be, or breaks, it says so in its own place and recovers. */
+export function part<P extends object = Record<never, never>>(load: () => Promise<{ default: ComponentType<P> }>) {
+  // A lazy component remembers its failure, so each try is a new one.
+  let Made = lazy(load);
+  return function Part(props: P) {
+    const [, again] = useReducer((n: number) => n + 1, 0);
+    return (
+      <ErrorBoundary FallbackComponent={Broken} onReset={() => { Made = lazy(load); again(); }}>
+        <Suspense fallback={<Loading />}><Made {...props} /></Suspense>
+      </ErrorBoundary>
+    );
+  };
+}

@@ -1,0 +1,17 @@
+import { t } from './words';
+
+const reasons: Record<string, string> = {
+  over: 'the check had ended',
+  'not-open': 'it had been handed in already',
+  'no-attempt-left': 'all tries were used',
+  'not-found': 'it was taken back',
+  failed: 'the server could not read it',
+};
+
+/** What a reader did and the server could not take, in sentences, one a reason. */
+export const setAsideSentences = (all: { code: string; answers: number }[]): string[] =>
+  [...new Set(all.map((s) => s.code))].map((code) => {
+    const count = all.reduce((n, s) => n + (s.code === code ? s.answers : 0), 0);
+    const why = t(reasons[code] ?? 'it could not be sent');
+    return count > 0 ? t('{{count}} answers could not be taken: {{why}}.', { count, why }) : t('Something could not be taken: {{why}}.', { why });
+  });
