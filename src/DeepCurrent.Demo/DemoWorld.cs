@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
@@ -53,11 +54,11 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         say("Demo world: the school and its year");
         var today = DateOnly.FromDateTime(now.UtcDateTime);
         var school = new School(Guid.CreateVersion7(), "Port Ellery School", "Europe/London", 0.6, 0.7, 0.9, 15);
-        Adult Staff(string name, string userName, bool lead = false) => new(Guid.CreateVersion7(), school.Id, name, userName, hash(Password), Guid.NewGuid(), Lead: lead, Mail: $"{userName}@port-ellery.example", ConfirmedAt: now);
+        Adult Staff(string name, string userName, bool lead = false) => new(Guid.CreateVersion7(), school.Id, name, userName, hash(Password), Lead: lead, Mail: $"{userName}@port-ellery.example", ConfirmedAt: now);
         var ines = Staff("Inês Achterberg", LeadUserName, lead: true);
         var marit = Staff("Marit Oyelaran", TeacherUserName);
         var teo = Staff("Teo Baptiste", OtherUserName);
-        var bram = Staff("Bram Quaye", AssistantUserName);
+        var bram = Staff("Bram Quaye", AssistantUserName) with { Post = Post.Assistant };
         var year = Year(today);
         await schools.Create(school, ines, year, now, onlyIfNone: false);
         foreach (var adult in new[] { marit, teo, bram }) await adults.Add(adult);
@@ -81,7 +82,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     private async Task Neighbour(Func<string, string> hash, Func<string, string> seal, DateTimeOffset now, DateOnly today)
     {
         var school = new School(Guid.CreateVersion7(), "Skerry Point School", "Europe/London", 0.6, 0.7, 0.9, 15);
-        var oona = new Adult(Guid.CreateVersion7(), school.Id, "Oona Takahashi", OtherLeadUserName, hash(Password), Guid.NewGuid(), Lead: true, Mail: $"{OtherLeadUserName}@skerry-point.example", ConfirmedAt: now);
+        var oona = new Adult(Guid.CreateVersion7(), school.Id, "Oona Takahashi", OtherLeadUserName, hash(Password), Lead: true, Mail: $"{OtherLeadUserName}@skerry-point.example", ConfirmedAt: now);
         var year = Year(today);
         await schools.Create(school, oona, year, now, onlyIfNone: false);
         await Enrol(school, new(Guid.CreateVersion7(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false), year, oona, null, 4, People.Neighbours, seal);
@@ -133,7 +134,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     /// <summary>Somebody who follows one reader from home.</summary>
     private async Task Guardian(School school, Guid readerId, Func<string, string> hash, Func<string, string> seal, DateTimeOffset now)
     {
-        var lucia = new Adult(Guid.CreateVersion7(), school.Id, "Lucía Rivas", GuardianUserName, hash(Password), Guid.NewGuid(), "guardian", Mail: "lucia.rivas@home.example", ConfirmedAt: now);
+        var lucia = new Adult(Guid.CreateVersion7(), school.Id, "Lucía Rivas", GuardianUserName, hash(Password), "guardian", Mail: "lucia.rivas@home.example", ConfirmedAt: now);
         await adults.Add(lucia);
         var code = new GuardianCode(Guid.CreateVersion7(), school.Id, readerId, seal("used"), now);
         await guardians.Add([(code, code.Id.ToString())], now);

@@ -16,6 +16,7 @@ namespace Web.Tests;
 public sealed class Harness : IAsyncLifetime
 {
     public const string Password = "a long enough password";
+    public const int FreeTries = 40;
     private readonly Dictionary<string, Person> teachers = [];
     private WebApplicationFactory<Program>? factory;
 
@@ -53,7 +54,7 @@ public sealed class Harness : IAsyncLifetime
         Device = DeepCurrent.Listener.ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", Known]);
         await Device.StartAsync();
         factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
-            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", "40")
+            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture))
             .UseSetting("Listener:Address", Device.Urls.First()).UseSetting("Listener:Seconds", "2")
             .UseSetting("RosterSource:Name", "District").UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2").UseSetting("RosterSource:TokenAddress", $"{source}/token").UseSetting("RosterSource:ClientId", "deep-current").UseSetting("RosterSource:ClientSecret", "simulated"));
         factory.UseKestrel(0);
@@ -64,10 +65,10 @@ public sealed class Harness : IAsyncLifetime
         var adults = Services.GetRequiredService<AdultStore>();
         var ana = (await adults.Find("ana"))!;
         var secrets = Services.GetRequiredService<Secrets>();
-        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password), Guid.NewGuid()));
-        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password), Guid.NewGuid()));
+        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password)));
+        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password)));
         var hill = new School(Guid.NewGuid(), "Hill School", "Europe/London", .6, .7, .9, 15);
-        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Guid.NewGuid(), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
+        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
     }
 
     public async Task DisposeAsync()
@@ -134,13 +135,29 @@ public sealed class Harness : IAsyncLifetime
 public sealed record Room(string Id, string Code, IReadOnlyList<(string Id, string Secret)> Readers);
 
 /// <summary>Somebody with a browser: cookies, and the token every change needs.</summary>
-public sealed class Person(Harness harness)
+public sealed class Person
 {
-    private readonly HttpClient http = new(new SocketsHttpHandler { CookieContainer = new CookieContainer(), UseCookies = true }) { BaseAddress = harness.Address };
+    private readonly Harness harness;
+    private readonly CookieContainer cookies = new();
+    private readonly HttpClient http;
+
+    public Person(Harness harness)
+    {
+        this.harness = harness;
+        http = new(new SocketsHttpHandler { CookieContainer = cookies, UseCookies = true }) { BaseAddress = harness.Address };
+    }
+
+    /// <summary>Somebody who has the same cookies.</summary>
+    public Person Copy()
+    {
+        var copy = new Person(harness);
+        foreach (Cookie cookie in cookies.GetAllCookies()) copy.cookies.Add(new Cookie(cookie.Name, cookie.Value, cookie.Path, cookie.Domain));
+        return copy;
+    }
 
     private async Task<string> Token() => (string)JsonNode.Parse(await http.GetStringAsync("/api/session"))!["token"]!;
 
-    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, bool token = true, IReadOnlyDictionary<string, string>? headers = null)
+    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, bool token = true, IReadOnlyDictionary<string, string>? headers = null, HttpContent? content = null)
     {
         using var request = new HttpRequestMessage(method, path);
         foreach (var (name, value) in headers ?? new Dictionary<string, string>()) request.Headers.Add(name, value);
@@ -148,6 +165,7 @@ public sealed class Person(Harness harness)
         // Asked first, so that a body that is refused is not sent into a closed line.
         if (body is byte[] { Length: > 1 << 20 }) request.Headers.ExpectContinue = true;
         if (body is byte[] bytes) request.Content = new ByteArrayContent(bytes) { Headers = { ContentType = new("application/octet-stream") } };
+        else if (content is not null) request.Content = content;
         else if (body is not null) request.Content = JsonContent.Create(body);
         return await http.SendAsync(request);
     }

@@ -25,7 +25,7 @@ public sealed class SchoolTests(Harness harness)
         var school = new School(Guid.NewGuid(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
         var yearId = Guid.NewGuid();
         DateOnly first = Harness.Today.AddDays(-80), last = Harness.Today.AddDays(220);
-        await Get<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Get<Secrets>().Hash(Harness.Password), Guid.NewGuid(), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), []), DateTimeOffset.UtcNow, onlyIfNone: false);
+        await Get<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Get<Secrets>().Hash(Harness.Password), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), []), DateTimeOffset.UtcNow, onlyIfNone: false);
         return (await harness.Teacher(userName), school.Id, userName);
     }
 

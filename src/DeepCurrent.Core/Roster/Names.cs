@@ -8,17 +8,20 @@ public static class Names
     /// <summary>The form of a name that is compared.</summary>
     public static string Key(string givenName, string familyName) => $"{Folded(givenName)}|{Folded(familyName)}";
 
-    /// <summary>A name without space around it, without doubled space and without control signs.</summary>
+    /// <summary>A name without space around it, without doubled space and without control signs or such as turn the direction of writing round.</summary>
     public static string Tidy(string? name)
     {
         var tidy = new StringBuilder();
         foreach (var rune in (name ?? "").EnumerateRunes())
         {
             if (Rune.IsWhiteSpace(rune)) { if (tidy.Length > 0 && tidy[^1] != ' ') tidy.Append(' '); }
-            else if (!Rune.IsControl(rune) && rune.Value is not (0xFEFF or 0x200B or 0xFFFD)) tidy.Append(rune);
+            else if (!Rune.IsControl(rune) && !Hidden(rune.Value)) tidy.Append(rune);
         }
         return tidy.ToString().TrimEnd();
     }
+
+    // Marks nobody sees: direction overrides and isolates (a name that reads as another), zero-width space, word joiner, byte order mark.
+    private static bool Hidden(int sign) => sign is 0x061C or 0x200B or 0x200E or 0x200F or (>= 0x202A and <= 0x202E) or (>= 0x2060 and <= 0x2069) or 0xFEFF or 0xFFFD;
 
     /// <summary>The longest given or family name that is kept.</summary>
     public const int Longest = 60;

@@ -1,3 +1,5 @@
+using DeepCurrent.Core.Access;
+
 namespace DeepCurrent.Core.Roster;
 
 /// <summary>Something a roster is made of. Two of the same id are the same thing at different times.</summary>
@@ -28,7 +30,8 @@ public sealed record Supports(bool ReadAloud = false, bool HideTimer = false, in
 /// <param name="SourceId">The district's id; null for somebody who was added here.</param>
 /// <param name="Lead">Sees and changes the whole school.</param>
 /// <param name="Left">May not sign in any more.</param>
-public sealed record RosterAdult(Guid Id, string? SourceId, string Name, string UserName, string? Mail, bool Lead, bool Left) : IRosterThing;
+/// <param name="Post">What they are at the school.</param>
+public sealed record RosterAdult(Guid Id, string? SourceId, string Name, string UserName, string? Mail, bool Lead, bool Left, Post Post = Post.Teacher) : IRosterThing;
 
 /// <summary>A class of one school year.</summary>
 public sealed record RosterClass(Guid Id, string? SourceId, Guid YearId, string Name, string Code, DateOnly? FirstDay, DateOnly? LastDay, bool Closed) : IRosterThing;

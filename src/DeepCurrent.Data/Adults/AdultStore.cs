@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using Npgsql;
 
 namespace DeepCurrent.Data.Adults;
@@ -7,15 +8,12 @@ namespace DeepCurrent.Data.Adults;
 /// <param name="PasswordHash">Null for somebody who is invited and has not chosen a password.</param>
 /// <param name="Kind">staff or guardian.</param>
 /// <param name="ConfirmedAt">When a guardian's address was confirmed.</param>
-public sealed record Adult(Guid Id, Guid SchoolId, string Name, string UserName, string? PasswordHash, Guid Stamp, string Kind = "staff", bool Lead = false, string? Mail = null, bool LeftSchool = false, DateTimeOffset? ConfirmedAt = null);
-
-/// <summary>Whether a session still stands.</summary>
-public sealed record Standing(Guid Stamp, bool Lead, bool LeftSchool);
+public sealed record Adult(Guid Id, Guid SchoolId, string Name, string UserName, string? PasswordHash, string Kind = "staff", bool Lead = false, string? Mail = null, bool LeftSchool = false, DateTimeOffset? ConfirmedAt = null, Post Post = Post.Teacher);
 
 /// <summary>A member of staff as the school lead sees them.</summary>
 /// <param name="Classes">Their classes, in words.</param>
 /// <param name="Invited">Until when an open invitation holds.</param>
-public sealed record StaffRow(Guid Id, string Name, string UserName, string? Mail, bool Lead, bool LeftSchool, bool HasPassword, DateTimeOffset? SignedInAt, string Classes, DateTimeOffset? Invited, bool FromSource);
+public sealed record StaffRow(Guid Id, string Name, string UserName, string? Mail, bool Lead, bool LeftSchool, bool HasPassword, DateTimeOffset? SignedInAt, string Classes, DateTimeOffset? Invited, bool FromSource, Post Post);
 
 /// <summary>A one-time link.</summary>
 public sealed record Pass(Guid Id, Guid SchoolId, Guid AdultId, string Purpose, string Name, string UserName);
@@ -25,7 +23,7 @@ public sealed record SentMail(Guid Id, string ToAddress, string Subject, string 
 /// <summary>Adults, how they get in, and mail.</summary>
 public sealed class AdultStore(NpgsqlDataSource db)
 {
-    private const string Columns = "id, school_id, name, user_name, password_hash, stamp, kind, lead, mail, left_school, confirmed_at";
+    private const string Columns = "id, school_id, name, user_name, password_hash, kind, lead, mail, left_school, confirmed_at, post";
 
     public async Task Add(Adult adult)
     {
@@ -34,9 +32,9 @@ public sealed class AdultStore(NpgsqlDataSource db)
     }
 
     internal static Task Add(NpgsqlConnection c, NpgsqlTransaction? t, Adult adult) => c.ExecuteAsync("""
-        insert into adult (id, school_id, name, user_name, password_hash, stamp, kind, lead, mail, confirmed_at)
-        values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @Stamp, @Kind, @Lead, @Mail, @ConfirmedAt)
-        """, adult, t);
+        insert into adult (id, school_id, name, user_name, password_hash, kind, lead, mail, confirmed_at, post)
+        values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @Kind, @Lead, @Mail, @ConfirmedAt, @post)
+        """, new { adult.Id, adult.SchoolId, adult.Name, adult.UserName, adult.PasswordHash, adult.Kind, adult.Lead, adult.Mail, adult.ConfirmedAt, post = adult.Post.ToString() }, t);
 
     public async Task<Adult?> Find(string userName)
     {
@@ -52,18 +50,15 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     public async Task<bool> NameIsTaken(string userName) => await Find(userName) is not null;
 
-    /// <summary>Whether an adult's, or a reader's, session still stands; null if they are gone.</summary>
-    public async Task<Standing?> Stands(Guid id, bool reader)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Standing>(reader ? "select stamp, false as lead, left_school from reader where id = @id" : "select stamp, lead, left_school from adult where id = @id", new { id });
-    }
-
+    /// <summary>Notes when somebody was last signed in.</summary>
     public async Task SignedIn(Guid id, bool reader, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(reader ? "update reader set signed_in_at = @at where id = @id" : "update adult set signed_in_at = @at where id = @id", new { id, at });
+        await SignedIn(c, id, reader, at);
     }
+
+    internal static Task SignedIn(NpgsqlConnection c, Guid id, bool reader, DateTimeOffset at) =>
+        c.ExecuteAsync(reader ? "update reader set signed_in_at = @at where id = @id" : "update adult set signed_in_at = @at where id = @id", new { id, at });
 
     public async Task<IReadOnlyList<StaffRow>> Staff(Guid schoolId, DateTimeOffset now)
     {
@@ -72,7 +67,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
             select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school, a.password_hash is not null as has_password, a.signed_in_at,
                    coalesce((select string_agg(c.name || case p.role when 'teacher' then '' else ' (' || p.role || ')' end, ', ' order by c.name) from class_adult p join class c on c.id = p.class_id where p.adult_id = a.id and not c.closed), '') as classes,
                    (select max(p.expires_at) from pass p where p.adult_id = a.id and p.used_at is null and p.withdrawn_at is null and p.expires_at > @now) as invited,
-                   a.source_id is not null as from_source
+                   a.source_id is not null as from_source, a.post
             from adult a
             where a.school_id = @schoolId and a.kind = 'staff'
             order by a.left_school, a.name
@@ -106,7 +101,8 @@ public sealed class AdultStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         if (await c.ExecuteAsync("update pass set used_at = @now where id = @Id and used_at is null", new { pass.Id, now }, t) == 0) return false;
-        await c.ExecuteAsync("update adult set password_hash = @passwordHash, user_name = @userName, stamp = @stamp, confirmed_at = coalesce(confirmed_at, @now) where id = @AdultId", new { pass.AdultId, passwordHash, userName, stamp = Guid.NewGuid(), now }, t);
+        await c.ExecuteAsync("update adult set password_hash = @passwordHash, user_name = @userName, confirmed_at = coalesce(confirmed_at, @now) where id = @AdultId", new { pass.AdultId, passwordHash, userName, now }, t);
+        await SessionStore.EndAll(c, t, [pass.AdultId], now);
         await t.CommitAsync();
         return true;
     }
@@ -121,18 +117,15 @@ public sealed class AdultStore(NpgsqlDataSource db)
             """, new { pass.Id, now }) == 1;
     }
 
-    /// <summary>Sets a password and ends every session there is.</summary>
-    public async Task ChangePassword(Guid adultId, string passwordHash)
+    /// <summary>Sets a password and ends every other session there is.</summary>
+    /// <param name="here">The session that goes on.</param>
+    public async Task ChangePassword(Guid adultId, string passwordHash, Guid here, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update adult set password_hash = @passwordHash, stamp = gen_random_uuid() where id = @adultId", new { adultId, passwordHash });
-    }
-
-    /// <summary>Ends every session of an adult, or of readers, everywhere.</summary>
-    public async Task EndSessions(IReadOnlyCollection<Guid> ids, bool readers)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(readers ? "update reader set stamp = gen_random_uuid() where id = any(@ids)" : "update adult set stamp = gen_random_uuid() where id = any(@ids)", new { ids = ids.ToArray() });
+        await using var t = await c.BeginTransactionAsync();
+        await c.ExecuteAsync("update adult set password_hash = @passwordHash where id = @adultId", new { adultId, passwordHash }, t);
+        await SessionStore.EndAll(c, t, [adultId], now, here);
+        await t.CommitAsync();
     }
 
     public async Task Send(Guid schoolId, string to, string subject, string body, DateTimeOffset at)

@@ -9,14 +9,14 @@ namespace DeepCurrent.Data.Readers;
 public sealed record RosterRow(Guid Id, string GivenName, string FamilyName, int Grade, double Depth, double Sd, double Low, double High,
     double? SixWeeks, string? Group, double? FirstTry, DateTimeOffset? LastRead, int Readings);
 
-public sealed record ReaderHead(Guid Id, Guid SchoolId, string GivenName, string FamilyName, string UserName, int Grade, string SecretKind, string Secret, Guid Stamp,
-    double Depth, double Sd, double Low, double High, DateTimeOffset DepthAt, string? Group, string? Part);
+public sealed record ReaderHead(Guid Id, Guid SchoolId, string GivenName, string FamilyName, string UserName, int Grade, string SecretKind, string Secret,
+    double Depth, double Sd, double Low, double High, DateTimeOffset DepthAt, string? Group, string? Part, bool AssistantsPrint);
 
 /// <param name="SecretKind">Pictures, Code or Password.</param>
 public sealed record Tile(Guid Id, string GivenName, string SecretKind);
 
 /// <summary>A reader as signing in needs it.</summary>
-public sealed record SignInReader(Guid Id, Guid SchoolId, string GivenName, string SecretKind, string Secret, Guid Stamp);
+public sealed record SignInReader(Guid Id, Guid SchoolId, string GivenName, string SecretKind, string Secret, Guid ClassId);
 
 /// <summary>Readers and the roster.</summary>
 public sealed class ReaderStore(NpgsqlDataSource db)
@@ -45,10 +45,11 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ReaderHead>("""
-            select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret_kind, r.secret, r.stamp,
+            select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret_kind, r.secret,
                    r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high, r.depth_at,
                    (select g.name from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id and g.closed_at is null order by g.formed_at desc limit 1) as "group",
-                   (select a.role from enrolment e join class_adult a on a.class_id = e.class_id where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId order by a.role desc limit 1) as part
+                   (select a.role from enrolment e join class_adult a on a.class_id = e.class_id where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId order by a.role desc limit 1) as part,
+                   exists (select 1 from enrolment e join class_adult a on a.class_id = e.class_id join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId and k.assistants_print) as assistants_print
             from reader r
             where r.id = @readerId and r.school_id = @schoolId
             """, new { readerId, schoolId, adultId });
@@ -69,7 +70,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<SignInReader>("""
-            select r.id, r.school_id, r.given_name, r.secret_kind, r.secret, r.stamp
+            select r.id, r.school_id, r.given_name, r.secret_kind, r.secret, c.id as class_id
             from reader r join enrolment e on e.reader_id = r.id and e.to_day is null join class c on c.id = e.class_id
             where r.id = @readerId and c.code = upper(@code) and not c.closed and not r.left_school
             """, new { readerId, code });

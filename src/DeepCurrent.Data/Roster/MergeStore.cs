@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -29,7 +30,8 @@ public sealed class MergeStore(NpgsqlDataSource db)
         var goals = await Ids("update goal g set reader_id = @kept where g.reader_id = @other and not exists (select 1 from goal m where m.reader_id = @kept and m.term_id = g.term_id and m.kind = g.kind and m.replaced_at is null) returning id");
         var groups = await Ids("update group_member m set reader_id = @kept where m.reader_id = @other and not exists (select 1 from group_member x where x.group_id = m.group_id and x.reader_id = @kept) returning group_id");
         var guardians = await Ids("update guardianship g set reader_id = @kept where g.reader_id = @other and not exists (select 1 from guardianship x where x.adult_id = g.adult_id and x.reader_id = @kept) returning adult_id");
-        await c.ExecuteAsync("update reader set left_school = true, merged_into = @kept, stamp = gen_random_uuid() where id = @other", new { kept, other }, t);
+        await c.ExecuteAsync("update reader set left_school = true, merged_into = @kept where id = @other", new { kept, other }, t);
+        await SessionStore.EndAll(c, t, [other], change.At);
         await DepthKeeper.Recompute(c, t, kept, yardstick.Year, yardstick.Chart, change.At);
         var id = Guid.CreateVersion7();
         var merged = new Merged(kept, other, tickets, evidence, enrolments, ended, goals, groups, guardians, had, records, sittings);

@@ -14,7 +14,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         var json = await c.QuerySingleAsync<string>("""
             select json_build_object(
-              'reader', (select to_jsonb(x) - 'secret' - 'stamp' from reader x where x.id = r.id),
+              'reader', (select to_jsonb(x) - 'secret' from reader x where x.id = r.id),
               'enrolments', (select json_agg(json_build_object('class', k.name, 'year', y.name, 'from', e.from_day, 'to', e.to_day) order by e.from_day) from enrolment e join class k on k.id = e.class_id join school_year y on y.id = k.school_year_id where e.reader_id = r.id),
               'evidence', (select json_agg(to_jsonb(e) - 'reader_id' order by e.at) from evidence e where e.reader_id = r.id),
               'depthByDay', (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),

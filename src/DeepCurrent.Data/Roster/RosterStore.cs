@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -8,7 +9,7 @@ namespace DeepCurrent.Data.Roster;
 /// <summary>Reads a school's roster as the rules see it.</summary>
 public sealed class RosterStore(NpgsqlDataSource db)
 {
-    private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school";
+    private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school, post";
     private const string ClassColumns = "id, source_id, school_year_id, name, code, first_day, last_day, closed";
     private const string ReaderColumns = "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, secret, supports::text, left_school";
 
@@ -63,6 +64,22 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return await One(c, null, $"select {ClassColumns} from class where id = $1 and school_id = $2", id, schoolId, Class);
     }
 
+    /// <summary>Where readers are now, in classes that are open.</summary>
+    public async Task<IReadOnlyList<Enrolment>> OpenEnrolments(IReadOnlyCollection<Guid> readerIds, Guid schoolId)
+    {
+        var found = new List<Enrolment>();
+        await using var c = await db.OpenConnectionAsync();
+        await using var q = new NpgsqlCommand("""
+            select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day
+            from enrolment e
+              join class k on k.id = e.class_id
+            where e.reader_id = any($1) and e.to_day is null and not k.closed and k.school_id = $2
+            """, c) { Parameters = { new() { Value = readerIds.ToArray() }, new() { Value = schoolId } } };
+        await using var r = await q.ExecuteReaderAsync();
+        while (await r.ReadAsync()) found.Add(Enrolled(r));
+        return found;
+    }
+
     public async Task<RosterAdult?> Adult(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
@@ -99,7 +116,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
 
     internal static RosterReader Reader(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), r.GetString(4), r.GetInt32(5), Text(r, 6), Text(r, 7), Enum.Parse<SecretKind>(r.GetString(8)), r.GetString(9), SupportsOf(r.GetString(10)), r.GetBoolean(11));
 
-    internal static RosterAdult Adult(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), Text(r, 4), r.GetBoolean(5), r.GetBoolean(6));
+    internal static RosterAdult Adult(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), Text(r, 4), r.GetBoolean(5), r.GetBoolean(6), Enum.Parse<Post>(r.GetString(7)));
 
     internal static RosterClass Class(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetString(3), r.GetString(4), Day(r, 5), Day(r, 6), r.GetBoolean(7));
 

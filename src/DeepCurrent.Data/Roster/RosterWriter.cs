@@ -3,6 +3,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Schools;
@@ -29,8 +30,8 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     private const int StepsPerPart = 5_000, ManySteps = 1_000;
 
     private static readonly StepTable<RosterAdult> Adults = new("adult",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("mail", NpgsqlDbType.Text), ("lead", NpgsqlDbType.Boolean), ("left_school", NpgsqlDbType.Boolean)],
-        a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left], RosterStore.Adult, []);
+        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("mail", NpgsqlDbType.Text), ("lead", NpgsqlDbType.Boolean), ("left_school", NpgsqlDbType.Boolean), ("post", NpgsqlDbType.Text)],
+        a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left, a.Post.ToString()], RosterStore.Adult, []);
 
     private static readonly StepTable<RosterClass> Classes = new("class",
         [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("school_year_id", NpgsqlDbType.Uuid), ("name", NpgsqlDbType.Text), ("code", NpgsqlDbType.Text), ("first_day", NpgsqlDbType.Date), ("last_day", NpgsqlDbType.Date), ("closed", NpgsqlDbType.Boolean)],
@@ -77,13 +78,15 @@ public sealed class RosterWriter(NpgsqlDataSource db)
 
     /// <summary>Takes a change back.</summary>
     /// <exception cref="BuiltOn">Somebody has built on it; the sentence says who and what.</exception>
-    public async Task Undo(Guid changeId, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
+    /// <param name="allow">Looks at what taking it back does, and refuses what the asker may not do.</param>
+    public async Task Undo(Guid changeId, Guid schoolId, Yardstick yardstick, DateTimeOffset now, Func<ChangeSet, Task> allow)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await Lock(c, schoolId);
         var bodies = await c.QueryAsync<byte[]>("select body from change_part where change_id = @changeId order by part", new { changeId }, t);
         var back = ChangeSet.Joined([.. bodies.Select(Unpack)]).Inverse();
+        await allow(back);
         if (await Moved(c, back) is { Count: > 0 } moved) throw new BuiltOn(await Who(c, t, changeId, moved));
         await Removable(c, t, back);
         try { await Do(c, t, back, schoolId, yardstick, now, null); }
@@ -101,7 +104,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await Readers.Remove(c, s.Readers);
         await Classes.Remove(c, s.Classes);
         await Adults.Remove(c, s.Adults);
-        await (Adults with { Fixed = [("school_id", NpgsqlDbType.Uuid, _ => schoolId), ("stamp", NpgsqlDbType.Uuid, _ => Guid.NewGuid())] }).Put(c, s.Adults);
+        await (Adults with { Fixed = [("school_id", NpgsqlDbType.Uuid, _ => schoolId)] }).Put(c, s.Adults);
         await (Classes with { Fixed = [("school_id", NpgsqlDbType.Uuid, _ => schoolId), ("created_at", NpgsqlDbType.TimestampTz, _ => now.ToUniversalTime())] }).Put(c, s.Classes);
         done?.Invoke(0.05);
         var starts = new Starts(yardstick, now, s.Levels);
@@ -111,6 +114,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await Enrolments.Put(c, s.Enrolments);
         done?.Invoke(0.8);
         await Levels.Put(c, s.Levels);
+        await SessionStore.EndAll(c, t, Ended(s), now);
         var added = s.Readers.Where(r => r.Before is null).ToDictionary(r => r.Id, r => r.After!);
         await StepTable<StatedLevel>.Copy(c, "copy depth_day (reader_id, day, mean, sd, low, high) from stdin (format binary)", s.Levels.Where(l => l.After is not null && added.ContainsKey(l.After.ReaderId)).Select(l => l.After!).DistinctBy(l => l.ReaderId), async (level, w) =>
         {
@@ -120,6 +124,13 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         foreach (var reader in s.Levels.Select(l => (l.After ?? l.Before)!.ReaderId).Distinct().Where(id => !added.ContainsKey(id)).Except(s.Readers.Where(r => r.After is null).Select(r => r.Id)))
             await DepthKeeper.Recompute(c, t, reader, yardstick.Year, yardstick.Chart, now);
     }
+
+    /// <summary>People whose sessions end: they have left, have another secret, or may do other things than before.</summary>
+    private static IReadOnlyCollection<Guid> Ended(ChangeSet s) =>
+    [
+        .. s.Readers.Where(r => r is { Before: { } b, After: { } a } && (a.Secret != b.Secret || (a.Left && !b.Left))).Select(r => r.Id),
+        .. s.Adults.Where(r => r is { Before: { } b, After: { } a } && (a.Lead != b.Lead || a.Post != b.Post || (a.Left && !b.Left))).Select(r => r.Id),
+    ];
 
     private static async Task<IReadOnlyList<IRosterThing>> Moved(NpgsqlConnection c, ChangeSet s) =>
     [

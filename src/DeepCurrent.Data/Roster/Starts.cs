@@ -21,7 +21,7 @@ internal sealed class Starts(Yardstick yardstick, DateTimeOffset now, IReadOnlyL
 
     public IReadOnlyList<(string Name, NpgsqlDbType Type, Func<RosterReader, object?> Value)> Columns(Guid schoolId) =>
     [
-        ("school_id", NpgsqlDbType.Uuid, _ => schoolId), ("stamp", NpgsqlDbType.Uuid, _ => Guid.NewGuid()),
+        ("school_id", NpgsqlDbType.Uuid, _ => schoolId),
         ("prior_mean", NpgsqlDbType.Double, r => Prior(r).Value), ("prior_sd", NpgsqlDbType.Double, _ => ReaderEstimator.PriorSd), ("prior_at", NpgsqlDbType.TimestampTz, _ => now.ToUniversalTime()),
         ("depth_mean", NpgsqlDbType.Double, r => Of(r).Mean), ("depth_sd", NpgsqlDbType.Double, r => Of(r).Sd), ("depth_low", NpgsqlDbType.Double, r => Of(r).Low), ("depth_high", NpgsqlDbType.Double, r => Of(r).High),
         ("depth_at", NpgsqlDbType.TimestampTz, _ => now.ToUniversalTime()), ("created_at", NpgsqlDbType.TimestampTz, _ => now.ToUniversalTime()),

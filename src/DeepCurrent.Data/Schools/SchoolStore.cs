@@ -23,7 +23,7 @@ public sealed record Term(Guid Id, Guid SchoolYearId, string Name, DateOnly Firs
 public sealed record ClassHead(Guid Id, string Name, string Code, string Role, bool Closed, int Readers);
 
 /// <summary>A class, and the asker's part in it; the part is null where they have none.</summary>
-public sealed record ClassPlace(Guid Id, Guid SchoolId, Guid SchoolYearId, string Name, string Code, string? Part);
+public sealed record ClassPlace(Guid Id, Guid SchoolId, Guid SchoolYearId, string Name, string Code, string? Part, bool AssistantsPrint);
 
 /// <summary>A school year with its terms and days off.</summary>
 public sealed record YearCalendar(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff)
@@ -140,10 +140,16 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ClassPlace>("""
-            select c.id, c.school_id, c.school_year_id, c.name, c.code, a.role as part
+            select c.id, c.school_id, c.school_year_id, c.name, c.code, a.role as part, c.assistants_print
             from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
             """, new { classId, schoolId, adultId });
+    }
+
+    public async Task LetAssistantsPrint(Guid classId, bool allowed)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.ExecuteAsync("update class set assistants_print = @allowed where id = @classId", new { classId, allowed });
     }
 
     public async Task<(Guid Id, string Name)?> ClassByCode(string code)

@@ -17,7 +17,9 @@ public sealed class TidyStore(NpgsqlDataSource db)
             delete from list_draft where saved_at < @kept;
             delete from joining where decided_at < @kept;
             delete from pass where expires_at < @kept;
-            delete from sign_in_try where at < @kept
+            delete from sign_in_try where at < @kept;
+            delete from session where seen_at < @kept;
+            delete from sign_in_event where at < @kept
             """, new { kept });
     }
 }

@@ -37,6 +37,7 @@ public static class ContentReader
 
     private static T Parse<T>(string yaml, string name)
     {
+        Untrusted.Yaml(yaml);
         try { return Yaml.Deserialize<T>(yaml) ?? throw new ContentFault($"{name} is empty."); }
         catch (YamlException e) { throw new ContentFault($"{name}, line {e.Start.Line}: {e.InnerException?.Message ?? e.Message}"); }
     }

@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.IO.Hashing;
 
 namespace DeepCurrent.Formats.Tables;
 
@@ -16,22 +17,42 @@ public static class ZipGuard
         var buffer = new byte[1 << 16];
         foreach (var entry in zip.Entries)
         {
-            using var stream = Open(entry, budget);
-            int n;
-            while ((n = stream.Read(buffer)) > 0) budget -= n;
+            using (var stream = Open(entry, budget))
+            {
+                int n;
+                while ((n = stream.Read(buffer)) > 0) budget -= n;
+            }
+            if (!IsXml(entry.Name)) continue;
+            using var again = Open(entry, most);
+            Untrusted.Depth(again);
         }
     }
 
-    /// <summary>An entry that stops with an <see cref="Unreadable"/> when it gives more than it may.</summary>
-    public static Stream Open(ZipArchiveEntry entry, long most) => new Limited(entry.Open(), most);
+    private static bool IsXml(string name) => Path.GetExtension(name).ToLowerInvariant() is ".xml" or ".rels" or ".opf" or ".ncx" or ".xhtml";
 
-    private sealed class Limited(Stream inner, long left) : ReadingStream
+    /// <summary>An entry that stops with an <see cref="Unreadable"/> when it gives more than it may.</summary>
+    /// <exception cref="Unreadable">The archive is damaged.</exception>
+    public static Stream Open(ZipArchiveEntry entry, long most)
     {
+        try { return new Limited(entry.Open(), most, entry.Crc32); }
+        catch (Exception e) when (e is InvalidDataException or IOException or NotSupportedException) { throw Damaged(); }
+    }
+
+    private static Unreadable Damaged() => new("This archive is damaged or cut short.");
+
+    /// <summary>Counts what comes, and compares its sum at the end: an archive that is damaged in the middle may unpack to something shorter without a word.</summary>
+    private sealed class Limited(Stream inner, long left, uint sum) : ReadingStream
+    {
+        private readonly Crc32 seen = new();
+
         public override int Read(Span<byte> buffer)
         {
+            Untrusted.Tick();
             int n;
             try { n = inner.Read(buffer); }
-            catch (InvalidDataException) { throw new Unreadable("This archive is damaged or cut short."); }
+            catch (Exception e) when (e is InvalidDataException or IOException) { throw Damaged(); }
+            if (n == 0 && buffer.Length > 0 && seen.GetCurrentHashAsUInt32() != sum) throw Damaged();
+            seen.Append(buffer[..n]);
             return (left -= n) < 0 ? throw new Unreadable("This archive unpacks to far more than it should and was not opened.") : n;
         }
 

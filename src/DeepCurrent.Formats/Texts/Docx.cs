@@ -32,6 +32,7 @@ internal static class Docx
 
     private static void Block(OpenXmlElement element, MainDocumentPart main, bool titled, List<string> blocks, Dictionary<string, DraftPicture> pictures)
     {
+        Untrusted.Tick();
         switch (element)
         {
             case Paragraph p:

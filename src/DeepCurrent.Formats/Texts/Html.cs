@@ -14,6 +14,7 @@ internal static partial class Html
     /// <param name="pictures">Gives the bytes of a picture by where the page says it is; null where there is none.</param>
     public static TextDraft Read(string html, string title, Func<string, byte[]?>? pictures = null)
     {
+        Untrusted.Html(html);
         var page = new HtmlParser().ParseDocument(html);
         var kept = new Dictionary<string, DraftPicture>();
         var blocks = new List<string>();
@@ -35,6 +36,7 @@ internal static partial class Html
 
     private static void Walk(INode node, List<string> blocks, StringBuilder line, Func<string, string, string?> picture)
     {
+        Untrusted.Tick();
         foreach (var child in node.ChildNodes)
             switch (child)
             {

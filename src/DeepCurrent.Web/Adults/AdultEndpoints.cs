@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Roster;
@@ -9,12 +10,17 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Adults;
 
-public sealed record InviteRequest(string Name, string? Mail, bool Lead);
+/// <param name="Here">The one that asks.</param>
+public sealed record SessionPlace(Guid Id, string Device, DateTimeOffset MadeAt, DateTimeOffset SeenAt, bool Here);
+
+/// <param name="Post">Teacher or Assistant; a teacher if it is not said.</param>
+public sealed record InviteRequest(string Name, string? Mail, bool Lead, string? Post = null);
 
 /// <param name="Link">To be given to the one who is invited; it works once.</param>
 public sealed record InvitedView(Guid AdultId, string Name, string UserName, string Link, bool Mailed, DateTimeOffset Until, Guid? ChangeId);
 
-public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left);
+/// <param name="Post">Teacher or Assistant; as before if it is not said.</param>
+public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left, string? Post = null);
 
 public sealed record PassesRequest(IReadOnlyList<Guid> AdultIds);
 
@@ -37,12 +43,15 @@ public static class AdultEndpoints
         api.MapPost("/school/adults", Invite);
         api.MapPut("/school/adults/{adultId:guid}", Change);
         api.MapPost("/school/adults/{adultId:guid}/pass", NewPass);
-        api.MapPost("/school/adults/{adultId:guid}/sign-out", async (Guid adultId, Desk desk, AdultStore adults) => { await Staff(adultId, desk, adults); await adults.EndSessions([adultId], readers: false); });
+        api.MapPost("/school/adults/{adultId:guid}/sign-out", async (Guid adultId, Desk desk, AdultStore adults, SessionStore sessions) => { await Staff(adultId, desk, adults); await sessions.EndAll([adultId], desk.Now); });
         api.MapPost("/school/adults/passes.pdf", Sheets).Produces<byte[]>(contentType: "application/pdf");
         api.MapPost("/pass/look", Look).AllowAnonymous();
         api.MapPost("/pass", Use).AllowAnonymous();
         api.MapPut("/me/password", OwnPassword);
-        api.MapPost("/me/sign-out", async (Desk desk, AdultStore adults) => { Me(desk); await adults.EndSessions([desk.Who.Id], readers: false); });
+        api.MapPost("/me/sign-out", async (Desk desk, SessionStore sessions) => { Me(desk); await sessions.EndAll([desk.Who.Id], desk.Now); });
+        api.MapGet("/me/sessions", async (Desk desk, SessionStore sessions) => { Me(desk); return (await sessions.Of(desk.Who.Id, desk.Now - Who.Idle)).Select(s => new SessionPlace(s.Id, s.Device, s.MadeAt, s.SeenAt, s.Id == desk.Who.Session)).ToList(); });
+        api.MapDelete("/me/sessions/{sessionId:guid}", async (Guid sessionId, Desk desk, SessionStore sessions) => { Me(desk); if (!await sessions.End(sessionId, desk.Who.Id, desk.Now)) throw Refused.NotFound(); });
+        api.MapGet("/school/sign-ins", async (Desk desk, SessionStore sessions) => { await desk.Lead(); return await sessions.Events(desk.Who.SchoolId); });
     }
 
     private static async Task<InvitedView> Invite(InviteRequest request, Desk desk, RosterDesk roster, AdultStore adults, IMailer mailer, HttpContext http)
@@ -50,20 +59,19 @@ public static class AdultEndpoints
         await desk.Lead();
         var (name, mail) = Checked(request.Name, request.Mail);
         var makers = await roster.Makers();
-        var adult = new RosterAdult(Guid.CreateVersion7(), null, name, makers.AdultName(mail ?? name), mail, request.Lead, Left: false);
+        var adult = new RosterAdult(Guid.CreateVersion7(), null, name, makers.AdultName(mail ?? name), mail, request.Lead, Left: false, PostOf(request.Post) ?? Post.Teacher);
         var change = await roster.Apply(ChangeSet.Nothing with { Adults = [new(null, adult)] }, null, $"Invited {name}");
         return await Pass(adult.Id, name, adult.UserName, mail, hasPassword: false, desk, adults, mailer, http) with { ChangeId = change };
     }
 
-    private static async Task<RosterChanged> Change(Guid adultId, StaffRequest request, Desk desk, RosterDesk roster, RosterStore rosters, AdultStore adults)
+    private static async Task<RosterChanged> Change(Guid adultId, StaffRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
     {
         await desk.Lead();
         var (name, mail) = Checked(request.Name, request.Mail);
         var known = await rosters.Adult(adultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (adultId == desk.Who.Id && (request.Left || !request.Lead)) throw Refused.Conflict("yourself", "You cannot take the lead from yourself or leave. Another school lead can.");
-        var next = known with { Name = name, Mail = mail, Lead = request.Lead, Left = request.Left };
+        var next = known with { Name = name, Mail = mail, Lead = request.Lead, Left = request.Left, Post = PostOf(request.Post) ?? known.Post };
         var done = await MemberEndpoints.Done(roster, next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Adults = [new(known, next)] }, null, next.Left && !known.Left ? $"{name} has left the school" : $"Changed {name}");
-        if (next.Left) await adults.EndSessions([adultId], readers: false);
         return done;
     }
 
@@ -116,7 +124,7 @@ public static class AdultEndpoints
         var pass = await Open(request.Token, adults, limits, desk, http);
         var userName = string.IsNullOrWhiteSpace(request.UserName) ? pass.UserName : request.UserName.Trim();
         if (!System.Text.RegularExpressions.Regex.IsMatch(userName, PasswordRules.UserName)) throw Refused.Field("userName", PasswordRules.UserNameSentence);
-        if (!PasswordRules.Holds(request.Password)) throw Refused.Field("password", PasswordRules.Sentence);
+        if (PasswordRules.FaultOf(request.Password, userName, pass.Name) is { } weak) throw Refused.Field("password", weak);
         if (!userName.Equals(pass.UserName, StringComparison.OrdinalIgnoreCase) && await adults.NameIsTaken(userName)) throw Refused.Field("userName", "Somebody has this user name already.");
         if (!await adults.SetPassword(pass, userName, secrets.Hash(request.Password!), desk.Now)) throw NoPass();
         await Who.Of((await adults.Find(pass.AdultId, pass.SchoolId))!).SignIn(http);
@@ -125,18 +133,17 @@ public static class AdultEndpoints
     private static async Task<Pass> Open(string? token, AdultStore adults, SignInLimits limits, Desk desk, HttpContext http)
     {
         Pass? pass = null;
-        return await limits.Try(http, $"pass {http.Connection.RemoteIpAddress}", async () => (pass = await adults.OpenPass(Secrets.HashOf(token ?? ""), desk.Now)) is { Purpose: "invitation" or "reset" }) ? pass! : throw NoPass();
+        return await limits.Code(http, "pass", async () => (pass = await adults.OpenPass(Secrets.HashOf(token ?? ""), desk.Now)) is { Purpose: "invitation" or "reset" }) ? pass! : throw NoPass();
     }
 
     private static async Task OwnPassword(PasswordRequest request, Desk desk, AdultStore adults, Secrets secrets, SignInLimits limits, HttpContext http)
     {
         Me(desk);
         var adult = (await adults.Find(desk.Who.Id, desk.Who.SchoolId))!;
-        if (!await limits.Try(http, $"adult {adult.UserName}", () => Task.FromResult(secrets.Matches(adult, request.Old ?? "")))) throw Refused.Field("old", "This is not your password now.");
-        if (!PasswordRules.Holds(request.New)) throw Refused.Field("new", PasswordRules.Sentence);
-        await adults.ChangePassword(adult.Id, secrets.Hash(request.New));
+        if (!await limits.Account(http, $"adult {adult.UserName}", new(adult.SchoolId, AdultId: adult.Id), () => secrets.Matches(adult, request.Old ?? ""))) throw Refused.Field("old", "This is not your password now.");
+        if (PasswordRules.FaultOf(request.New, adult.UserName, adult.Name) is { } weak) throw Refused.Field("new", weak);
         // Everywhere else is signed out; here the session goes on.
-        await Who.Of((await adults.Find(adult.Id, adult.SchoolId))!).SignIn(http);
+        await adults.ChangePassword(adult.Id, secrets.Hash(request.New), desk.Who.Session, desk.Now);
     }
 
     private static void Me(Desk desk)
@@ -149,6 +156,8 @@ public static class AdultEndpoints
         await desk.Lead();
         return await adults.Find(adultId, desk.Who.SchoolId) is { Kind: "staff" } adult ? adult : throw Refused.NotFound();
     }
+
+    private static Post? PostOf(string? asked) => string.IsNullOrEmpty(asked) ? null : Enum.TryParse<Post>(asked, out var post) && Enum.IsDefined(post) ? post : throw Refused.Field("post", "Choose teacher or assistant.");
 
     private static (string Name, string? Mail) Checked(string? asked, string? address)
     {

@@ -138,7 +138,7 @@ public static class AssignmentEndpoints
         DateTimeOffset? end = due is { } last ? (await desk.Clock()).End(last) : null;
         // Guided questions are shown where they were answered; the quiz is shown whole.
         var questions = (await texts.Questions(textId)).Where(q => !q.Guided || answers[q.Id].Any()).ToList();
-        var mayMark = AccessRules.May(desk.Who.Role, Deed.Mark, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, desk.Who.Lead));
+        var mayMark = desk.May(Deed.Mark, place);
         return new(ticket, classId, title, mayMark, [.. questions.Select(Texts.QuestionView.Of)], [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))],
             given.Count(a => GivenTime.Late(a.At, a.ReceivedAt, end)), [.. (await aside.Of(ticketId)).Select(SetAsideView.Of)]);
     }

@@ -50,7 +50,7 @@ public static class ClassEndpoints
         var school = await desk.School();
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
-        var may = AccessRules.May(desk.Who.Role, Deed.ChangeRoster, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, desk.Who.Lead));
+        var may = desk.May(Deed.ChangeRoster, place);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
         var work = new SignalFacts((await readings).ToLookup(r => r.ReaderId), (await strands).ToLookup(s => s.ReaderId), year.Calendar, today, desk.Now, school.Chart);
         return new(place.Id, place.Name, place.Code, today, TermOf(year, today), [.. (await roster).Select(r => Row(r, cuts, work))], await texts, await groupRows, LevelRows(school.Chart), school.Chart.OwnColumns, place.Part, may);

@@ -18,6 +18,9 @@ public sealed record ClassDetailsRequest(string Name, DateOnly? FirstDay, DateOn
 /// <param name="WithReaders">Readers come along; otherwise only the teachers do.</param>
 public sealed record CopyClassRequest(string Name, bool WithReaders);
 
+/// <param name="Allowed">Assistants may print one reader's card at a time.</param>
+public sealed record AssistantsPrintRequest(bool Allowed);
+
 public sealed record ClassAdultRequest(Guid AdultId, string Role);
 
 public sealed record ColleagueView(Guid Id, string Name);
@@ -37,6 +40,7 @@ public static class ClassSettings
         api.MapPost("/classes/{classId:guid}/copy", Copy);
         api.MapPut("/classes/{classId:guid}/adults", PutAdult);
         api.MapDelete("/classes/{classId:guid}/adults/{adultId:guid}", RemoveAdult);
+        api.MapPut("/classes/{classId:guid}/assistants-print", async (Guid classId, AssistantsPrintRequest request, Desk desk, SchoolStore schools) => { await desk.Class(classId, Deed.ChangeRoster); await schools.LetAssistantsPrint(classId, request.Allowed); });
         api.MapGet("/colleagues", Colleagues);
     }
 

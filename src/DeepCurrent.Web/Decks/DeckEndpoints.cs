@@ -48,7 +48,7 @@ public static class DeckEndpoints
         return Results.NoContent();
     }
 
-    private static bool MayChange(DeckRow deck, Desk desk) => AccessRules.May(desk.Who.Role, Deed.ChangeText, new(SameSchool: true, Part.None, Self: deck.OwnerId == desk.Who.Id, desk.Who.Lead));
+    private static bool MayChange(DeckRow deck, Desk desk) => desk.May(Deed.ChangeText, deck.OwnerId == desk.Who.Id);
 
     private static DeckView View(DeckRow d, Desk desk) =>
         new(d.Id, d.Name, d.Owner, d.OwnerId == desk.Who.Id, d.Mine, MayChange(d, desk), d.Revision, d.ChangedAt, d.Words, [.. WordDecks.Rounds(d.Words).Select(r => r.Count)]);

@@ -44,20 +44,20 @@ public static class GuardianEndpoints
         string name = Names.Tidy(request.Name), mail = (request.Mail ?? "").Trim().ToLowerInvariant();
         if (name.Length is 0 or > 120) throw Refused.Field("name", "Write your name.");
         if (!Mail.Holds(mail)) throw Refused.Field("mail", "This is no e-mail address.");
-        if (!PasswordRules.Holds(request.Password)) throw Refused.Field("password", PasswordRules.Sentence);
+        if (PasswordRules.FaultOf(request.Password, name, mail) is { } weak) throw Refused.Field("password", weak);
         GuardianCode? code = null;
-        if (!await limits.Try(http, $"guardian {http.Connection.RemoteIpAddress}", async () => (code = await guardians.ByHash(Secrets.HashOf(GuardianCodes.Plain(request.Code ?? "")), desk.Now)) is not null))
+        if (!await limits.Code(http, "guardian", async () => (code = await guardians.ByHash(Secrets.HashOf(GuardianCodes.Plain(request.Code ?? "")), desk.Now)) is not null))
             throw Refused.Field("code", "This code is not right, or does not work any more. Ask the school for a new letter.");
         var known = await adults.Find(mail);
         if (known is not null)
         {
             // Somebody who is registered adds another child with the password they have.
-            if (known.Kind != "guardian" || known.SchoolId != code!.SchoolId || !await limits.Try(http, $"adult {mail}", () => Task.FromResult(secrets.Matches(known, request.Password))))
+            if (known.Kind != "guardian" || known.SchoolId != code!.SchoolId || !await limits.Account(http, $"adult {mail}", new(known.SchoolId, AdultId: known.Id), () => secrets.Matches(known, request.Password)))
                 throw Refused.Field("password", "Somebody is registered with this address already. If it is you, type the password you chose then.");
             await guardians.Link(known.Id, code, desk.Now);
             return new(Confirm: false, "Added. Sign in with your address and password.");
         }
-        var adult = new Adult(Guid.CreateVersion7(), code!.SchoolId, name, mail, secrets.Hash(request.Password), Guid.NewGuid(), "guardian", Mail: mail);
+        var adult = new Adult(Guid.CreateVersion7(), code!.SchoolId, name, mail, secrets.Hash(request.Password), "guardian", Mail: mail);
         await adults.Add(adult);
         await guardians.Link(adult.Id, code, desk.Now);
         var (token, hash) = Secrets.NewToken();
@@ -69,13 +69,13 @@ public static class GuardianEndpoints
     private static async Task Confirm(ConfirmRequest request, AdultStore adults, SignInLimits limits, Desk desk, HttpContext http)
     {
         Pass? pass = null;
-        if (!await limits.Try(http, $"pass {http.Connection.RemoteIpAddress}", async () => (pass = await adults.OpenPass(Secrets.HashOf(request.Token ?? ""), desk.Now)) is { Purpose: "confirmation" }) || !await adults.Confirm(pass!, desk.Now))
+        if (!await limits.Code(http, "pass", async () => (pass = await adults.OpenPass(Secrets.HashOf(request.Token ?? ""), desk.Now)) is { Purpose: "confirmation" }) || !await adults.Confirm(pass!, desk.Now))
             throw Refused.Conflict("no-such-pass", "This link has been used already or does not work any more. Try to sign in; if that fails, register again.");
     }
 
     private static async Task<IReadOnlyList<ChildView>> Children(Desk desk, GuardianStore guardians, ReaderStore readers, GoalBook goals, LookStore looks)
     {
-        if (!AccessRules.May(desk.Who.Role, Deed.SeeOwnChild, new(SameSchool: true, Part.None, Self: true, Lead: false))) throw Refused.NotFound();
+        if (!desk.May(Deed.SeeOwnChild, own: true)) throw Refused.NotFound();
         var school = await desk.School();
         var seen = new List<ChildView>();
         foreach (var child in await guardians.Children(desk.Who.Id, school.Id, desk.Now))

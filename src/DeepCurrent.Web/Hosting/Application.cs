@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
@@ -48,6 +49,7 @@ using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
 using Microsoft.AspNetCore.Http.Features;
+using Microsoft.AspNetCore.HttpOverrides;
 using Npgsql;
 using Serilog;
 using Serilog.Events;
@@ -81,7 +83,7 @@ public static class Application
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton<SchoolStore>().AddSingleton<ReaderStore>().AddSingleton<TextStore>().AddSingleton<TextKeeper>().AddSingleton<ShelfStore>().AddSingleton<LibraryShelf>().AddSingleton<AssignmentStore>().AddSingleton<TicketStore>().AddSingleton<MarkingStore>().AddSingleton<SetAsideStore>().AddSingleton<PictureStore>().AddSingleton<UseStore>().AddSingleton<CopyStore>().AddSingleton<ChoosingStore>().AddSingleton<DeckStore>().AddSingleton<ReadingStore>().AddSingleton<RunningRecordStore>().AddSingleton<CheckStore>().AddSingleton<SittingStore>().AddSingleton<WindowStore>().AddSingleton<AnsweredDepths>()
             .AddSingleton<DepthKeeper>().AddSingleton<GoalStore>().AddSingleton<GroupStore>().AddSingleton<ChangeStore>().AddSingleton<KeyStore>()
-            .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
+            .AddSingleton<AdultStore>().AddSingleton<TryStore>().AddSingleton<SessionStore>().AddSingleton<TakingInStore>().AddSingleton<YearStore>().AddSingleton<RosterStore>().AddSingleton<RosterWriter>().AddSingleton<MemberStore>().AddSingleton<MergeStore>()
             .AddSingleton<RecordStore>().AddSingleton<ClassListStore>().AddSingleton<TransferStore>().AddSingleton<GuardianStore>().AddSingleton<ListStore>().AddSingleton<LookStore>().AddSingleton<ImportStore>();
         services.AddSingleton<ImportWork>().AddSingleton<IMailer, OutboxMailer>().AddHostedService<ImportRunner>().AddSingleton<TidyStore>().AddHostedService<Tidying>();
         services.AddSingleton(builder.Configuration.GetSection("RosterSource").Get<RosterSourceSettings>() ?? new("District roster", "", "", "", ""));
@@ -90,18 +92,19 @@ public static class Application
         services.AddHttpClient<IListener, HttpListening>(c => c.Timeout = Timeout.InfiniteTimeSpan);
         services.AddHostedService<ListeningWork>();
         services.AddScoped<GuardianCodes>().AddScoped<PrintRoom>();
-        services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<ContentLoader>();
+        services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<Devices>().AddSingleton<ContentLoader>();
         services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddScoped<RecordDesk>().AddScoped<CheckDesk>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
         services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>().AddHostedService<ChecksClosing>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
         services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
-        services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; });
+        services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest; });
         services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(o =>
         {
             o.Cookie.Name = "dc-session";
             o.Cookie.HttpOnly = true;
             o.Cookie.SameSite = SameSiteMode.Lax;
+            o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
             o.ExpireTimeSpan = SignedInFor;
             o.SlidingExpiration = true;
             o.Events.OnValidatePrincipal = Who.Validate;
@@ -110,15 +113,22 @@ public static class Application
             o.Events.OnRedirectToAccessDenied = c => { c.Response.StatusCode = StatusCodes.Status404NotFound; return Task.CompletedTask; };
         });
         services.AddAuthorizationBuilder().SetFallbackPolicy(null);
+        // Behind a proxy that speaks https for us: who asks and how is what the proxy says. Only one on this machine is believed, and those that are named.
+        services.Configure<ForwardedHeadersOptions>(o =>
+        {
+            o.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+            foreach (var proxy in builder.Configuration.GetSection("Proxies").Get<string[]>() ?? []) o.KnownProxies.Add(System.Net.IPAddress.Parse(proxy));
+        });
         services.AddSignalR();
         services.AddOpenApi();
         services.AddResponseCompression(o => o.EnableForHttps = true);
-        services.ConfigureHttpJsonOptions(o => o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict);
+        services.ConfigureHttpJsonOptions(o => { o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict; PlainJson.Harden(o.SerializerOptions); });
         return Route(builder.Build());
     }
 
     private static WebApplication Route(WebApplication app)
     {
+        app.UseForwardedHeaders();
         app.UseResponseCompression();
         app.Use((http, next) =>
         {
@@ -158,6 +168,7 @@ public static class Application
         MemberEndpoints.Map(api);
         ListEndpoints.Map(api);
         JoinEndpoints.Map(api);
+        TakingInEndpoints.Map(api);
         ReaderListEndpoints.Map(api);
         PrintEndpoints.Map(api);
         GuardianEndpoints.Map(api);
@@ -187,7 +198,7 @@ public static class Application
         GroupEndpoints.Map(api);
         ChangeEndpoints.Map(api);
         app.MapHub<LiveHub>("/api/live");
-        app.MapOpenApi();
+        app.MapOpenApi().RequireAuthorization(p => p.RequireRole(nameof(Role.Teacher)));
         app.MapGet("/health/live", () => "live").ExcludeFromDescription();
         app.MapGet("/health/ready", async (NpgsqlDataSource db) => { await using var c = await db.OpenConnectionAsync(); return "ready"; }).ExcludeFromDescription();
         app.Map("/api/{**rest}", () => { throw Refused.NotFound(); }).ExcludeFromDescription();

@@ -26,6 +26,7 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         }
         catch (Unreadable unreadable)
         {
+            if (unreadable.InnerException is { } inner) log.LogWarning("A file could not be read: {Kind}", inner.GetType().Name);
             await Write(http, StatusCodes.Status422UnprocessableEntity, "unreadable", unreadable.Message);
         }
         catch (AntiforgeryValidationException)
@@ -39,6 +40,10 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         catch (BadHttpRequestException bad)
         {
             await Write(http, bad.StatusCode, "bad-request", "The request could not be read.");
+        }
+        catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.CharacterNotInRepertoire or PostgresErrorCodes.UntranslatableCharacter)
+        {
+            await Write(http, StatusCodes.Status422UnprocessableEntity, "invalid", "There is a sign in this that cannot be kept. Type it again.");
         }
         catch (Exception e) when (DatabaseAway(e))
         {

@@ -25,7 +25,7 @@ public sealed class CheckDesk(Desk desk, CheckStore checks, SchoolStore schools,
         var letIn = maker || (await checks.Colleagues(checkId)).Any(c => c.Id == desk.Who.Id);
         var own = (await schools.Classes(desk.Who.Id)).ToDictionary(c => c.Id, c => AccessRules.PartOf(c.Role));
         var part = (await checks.Classes(checkId)).Select(own.GetValueOrDefault).DefaultIfEmpty(Part.None).Max();
-        bool May(Deed d) => AccessRules.May(desk.Who.Role, d, new(SameSchool: true, part, Self: d is Deed.ChangeCheck ? maker : letIn, desk.Who.Lead));
+        bool May(Deed d) => AccessRules.May(desk.Who.Role, d, desk.Relation(part, d is Deed.ChangeCheck ? maker : letIn));
         return May(deed) ? new(check, letIn || desk.Who.Lead ? null : own.Keys, May(Deed.ChangeCheck)) : throw Refused.NotFound();
     }
 

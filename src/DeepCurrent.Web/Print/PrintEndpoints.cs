@@ -26,8 +26,9 @@ public static class PrintEndpoints
     private static async Task<IResult> OfClass(Guid classId, string form, string? readers, string? paper, bool? surnames, Desk desk, MemberStore members, RosterStore rosters, PrintRoom room)
     {
         // A letter holds a code that lets somebody in: only who may change the roster hands those out.
-        var place = await desk.Class(classId, form == "letters" ? Deed.ChangeRoster : Deed.SeeClass);
+        var place = await desk.Class(classId, form == "letters" ? Deed.ChangeRoster : Deed.PrintOneSecret);
         var wanted = Ids(readers);
+        if (!desk.May(Deed.PrintSecrets, place) && !(form == "cards" && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))) throw Refused.NotFound();
         var ids = (await members.Of(classId)).Where(m => m.Until is null && (wanted is null || wanted.Contains(m.Id))).Select(m => m.Id).ToList();
         var found = (await rosters.Readers(ids, place.SchoolId)).ToDictionary(r => r.Id);
         return await room.Print(form, paper, surnames, [.. ids.Select(id => (place.Name, place.Code, found[id]))], $"{place.Name} {form}");

@@ -59,7 +59,7 @@ public static class EvidenceEndpoints
         var effects = (await keeper.Effects(readerId, evidence, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
         var pieces = evidence.GroupBy(e => e.TicketId ?? e.RecordId ?? e.PartId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
-        var mayJudge = AccessRules.May(desk.Who.Role, Deed.JudgeLevel, new(SameSchool: true, AccessRules.PartOf(r.Part), Self: false, desk.Who.Lead));
+        var mayJudge = desk.May(Deed.JudgeLevel, r);
         return new(r.Depth, r.Sd, mayJudge, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
     }
 

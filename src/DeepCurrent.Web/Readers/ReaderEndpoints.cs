@@ -81,7 +81,8 @@ public static class ReaderEndpoints
 
     private static async Task<SignInView> SignIn(Guid readerId, Desk desk, Secrets secrets)
     {
-        var reader = await desk.Reader(readerId, Deed.SeeReader);
+        var reader = await desk.Reader(readerId, Deed.PrintOneSecret);
+        if (!desk.MayPrintOne(reader.Part, reader.AssistantsPrint)) throw Refused.NotFound();
         return new(reader.GivenName, reader.UserName, reader.SecretKind, secrets.Open(reader.Secret));
     }
 

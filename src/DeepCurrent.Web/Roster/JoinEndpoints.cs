@@ -30,7 +30,7 @@ public static class JoinEndpoints
         string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
         if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null) throw Refused.Field("givenName", "Write your name, in letters.");
         (Guid Id, string Name)? found = null;
-        if (!await limits.Try(http, $"code {http.Connection.RemoteIpAddress}", async () => (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null)) throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+        if (!await limits.Code(http, "join", async () => (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null)) throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
         if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting)) throw Refused.Conflict("too-many-waiting", "Your teacher has to answer others first. Tell them that you want to join.");
     }
 
@@ -51,7 +51,12 @@ public static class JoinEndpoints
             var readers = await rosters.Readers([known], place.SchoolId);
             if (readers.Count == 0) throw Refused.NotFound();
             readerId = known;
-            steps = RosterMoves.Enrol(readers, await rosters.Enrolments([known]), classId, await desk.Today(), Guid.CreateVersion7);
+            (steps, var others) = await roster.AskFor(RosterMoves.Enrol(readers, await rosters.Enrolments([known]), classId, await desk.Today(), Guid.CreateVersion7), classId);
+            if (others > 0)
+            {
+                await members.Decide(joiningId, classId, known, desk.Now);
+                return new(null, $"Asked for {readers[0].FullName}", others);
+            }
         }
         else
         {

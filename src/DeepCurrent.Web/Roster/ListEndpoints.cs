@@ -4,6 +4,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Formats;
 using DeepCurrent.Formats.Tables;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
@@ -28,7 +29,7 @@ public sealed record TwinView(Guid ReaderId, string Name, int Grade, string Wher
 /// <param name="Fate">Empty, New, Joins, Changed, Unchanged, Question or Stopped.</param>
 public sealed record CheckedRowView(string Fate, IReadOnlyList<CellProblemView> Problems, IReadOnlyList<TwinView> Twins);
 
-public sealed record CheckedListView(IReadOnlyList<CheckedRowView> Rows, int New, int Joins, int Changed, int Unchanged, int Kept);
+public sealed record CheckedListView(IReadOnlyList<CheckedRowView> Rows, int New, int Joins, int Changed, int Unchanged, int Kept, int Asked = 0);
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
 public sealed record SignInRow(Guid ReaderId, string GivenName, string FamilyName, string UserName, string SecretKind, string Secret);
@@ -63,7 +64,7 @@ public static class ListEndpoints
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
         if (body.Length == 0) throw Refused.Field("file", "There is nothing in this file.");
-        var table = TableFile.Read(body.ToArray());
+        var table = await Untrusted.Read(() => TableFile.Read(body.ToArray()), request.HttpContext.RequestAborted);
         var chart = (await desk.School()).Chart;
         var found = ListColumns.Recognise(table.Rows, chart);
         var width = table.Rows.Count == 0 ? 0 : table.Rows.Take(50).Max(r => r.Count);
@@ -73,14 +74,19 @@ public static class ListEndpoints
             [.. found.Rows(table.Rows).Select(r => new ListRowView(r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, null))]);
     }
 
-    private static async Task<CheckedListView> Check(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools) => View((await Reconcile(classId, request, desk, roster, rosters, schools, pretend: true)).Result);
+    private static async Task<CheckedListView> Check(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools) 
+    {
+        var (result, _) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: true);
+        return View(result) with { Asked = Consent.TakenIn(result.Change, await roster.InOtherHands(result.Change)).Count };
+    }
 
     private static async Task<AppliedListView> Apply(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools, MemberStore members, Secrets secrets)
     {
         var (result, place) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: false);
-        var done = View(result);
+        var (allowed, asked) = await roster.AskFor(result.Change, classId);
+        var done = View(result) with { Asked = asked };
         var parts = new[] { (done.New, "added"), (done.Joins, "joined"), (done.Changed, "changed") }.Where(p => p.Item1 > 0).Select(p => $"{p.Item1} {p.Item2}");
-        var change = await roster.Apply(result.Change, classId, $"List of readers for {place.Name}: {string.Join(", ", parts)}");
+        var change = await roster.Apply(allowed, classId, $"List of readers for {place.Name}: {string.Join(", ", parts)}");
         // What is left to be put right is what is left of the draft, whatever becomes of the page that asked.
         var kept = request.Rows.Where((_, i) => result.Rows[i].Fate is RowFate.Question or RowFate.Stopped).ToList();
         await members.KeepDraft(classId, desk.Who.Id, kept.Count == 0 ? null : JsonSerializer.Serialize(kept, JsonSerializerOptions.Web), desk.Now);

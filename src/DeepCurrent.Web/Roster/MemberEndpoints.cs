@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -16,8 +17,12 @@ public sealed record MemberView(Guid Id, string GivenName, string FamilyName, st
 /// <param name="MayChange">The asker may change this roster.</param>
 /// <param name="Members">Readers in the class now.</param>
 /// <param name="Former">Readers who were in it.</param>
+/// <param name="AskedOfUs">Requests of other classes for readers of this one.</param>
+/// <param name="WeAsked">Requests of this class that wait for an answer.</param>
+/// <param name="Guessing">When someone was last found guessing secrets of this class, within a day.</param>
+/// <param name="AssistantsPrint">Assistants may print one reader's card.</param>
 public sealed record ClassRosterView(Guid Id, string Name, string Code, DateOnly? FirstDay, DateOnly? LastDay, bool Closed, string YearName, bool MayChange, IReadOnlyList<string> Systems,
-    IReadOnlyList<MemberView> Members, IReadOnlyList<MemberView> Former, IReadOnlyList<ClassAdultRow> Adults, IReadOnlyList<JoiningRow> Joinings);
+    IReadOnlyList<MemberView> Members, IReadOnlyList<MemberView> Former, IReadOnlyList<ClassAdultRow> Adults, IReadOnlyList<JoiningRow> Joinings, IReadOnlyList<TakingIn> AskedOfUs, IReadOnlyList<TakingIn> WeAsked, DateTimeOffset? Guessing, bool AssistantsPrint);
 
 public sealed record ReadersRequest(IReadOnlyList<Guid> ReaderIds);
 
@@ -37,7 +42,7 @@ public sealed record SeenDetails(string GivenName, string FamilyName, int Grade,
 public sealed record SecretRequest(string Kind, string? Secret);
 
 /// <param name="ChangeId">To take it back by; null where nothing had to be done.</param>
-public sealed record RosterChanged(Guid? ChangeId, string Sentence);
+public sealed record RosterChanged(Guid? ChangeId, string Sentence, int Asked = 0);
 
 /// <summary>The readers of a class: who is in it, and whatever happens to them during the year.</summary>
 public static class MemberEndpoints
@@ -57,23 +62,25 @@ public static class MemberEndpoints
         api.MapGet("/readers/{readerId:guid}/stays", async (Guid readerId, Desk desk, MemberStore members) => { await desk.Reader(readerId, Deed.SeeReader); return await members.Stays(readerId); });
     }
 
-    private static async Task<ClassRosterView> Roster(Guid classId, Desk desk, MemberStore members, RosterStore rosters, SchoolStore schools)
+    private static async Task<ClassRosterView> Roster(Guid classId, Desk desk, MemberStore members, RosterStore rosters, SchoolStore schools, TakingInStore requests, SessionStore sessions)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var c = (await rosters.Class(classId, place.SchoolId))!;
-        var all = (await members.Of(classId)).Select(View).ToList();
-        var may = AccessRules.May(desk.Who.Role, Deed.ChangeRoster, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, desk.Who.Lead));
+        var may = desk.May(Deed.ChangeRoster, place);
+        var all = (await members.Of(classId)).Select(m => View(m, desk.May(Deed.SeeGuardians, place))).ToList();
         return new(c.Id, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, (await schools.Year(c.YearId)).Name, may, Core.Depth.LevelLabels.Systems((await desk.School()).Chart),
-            [.. all.Where(m => m.Until is null)], [.. all.Where(m => m.Until is not null)], await members.Adults(classId), await members.Joinings(classId));
+            [.. all.Where(m => m.Until is null)], [.. all.Where(m => m.Until is not null)], await members.Adults(classId), may ? await members.Joinings(classId) : [], may ? await requests.ForReadersOf(classId) : [], may ? await requests.Of(classId) : [],
+            may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null, place.AssistantsPrint);
     }
 
-    private static MemberView View(Member m) => new(m.Id, m.GivenName, m.FamilyName, m.UserName, m.Grade, m.HomeLanguage, m.GuardianMail, m.SecretKind, Database.FromJson<Supports>(m.Supports), m.FromSource, m.SignedInAt, m.Since, m.Until, m.Guardians);
+    private static MemberView View(Member m, bool guardians) => new(m.Id, m.GivenName, m.FamilyName, m.UserName, m.Grade, m.HomeLanguage, guardians ? m.GuardianMail : null, m.SecretKind, Database.FromJson<Supports>(m.Supports), m.FromSource, m.SignedInAt, m.Since, m.Until, guardians ? m.Guardians : 0);
 
     private static async Task<IResult> Export(Guid classId, string form, Desk desk, MemberStore members)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
+        var guardians = desk.May(Deed.SeeGuardians, place);
         string[] heading = [.. ListColumns.Template.Where(t => t.Field != ListField.Level).Select(t => t.Heading), "User name"];
-        var rows = (await members.Of(classId)).Where(m => m.Until is null).Select(m => (IReadOnlyList<object?>)[m.GivenName, m.FamilyName, m.Grade == 0 ? "K" : m.Grade.ToString(), place.Name, m.GuardianMail, m.HomeLanguage, "", m.UserName]);
+        var rows = (await members.Of(classId)).Where(m => m.Until is null).Select(m => (IReadOnlyList<object?>)[m.GivenName, m.FamilyName, m.Grade == 0 ? "K" : m.Grade.ToString(), place.Name, guardians ? m.GuardianMail : null, m.HomeLanguage, "", m.UserName]);
         return form switch
         {
             "csv" => Results.File(System.Text.Encoding.UTF8.GetPreamble().Concat(System.Text.Encoding.UTF8.GetBytes(CsvFiles.Write(heading, rows))).ToArray(), "text/csv", $"{place.Name}.csv"),
@@ -94,8 +101,9 @@ public static class MemberEndpoints
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
         if (readers.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader of the school.");
-        var steps = RosterMoves.Enrol(readers, await rosters.Enrolments([.. readers.Select(r => r.Id)]), classId, await desk.Today(), Guid.CreateVersion7);
-        return await Done(roster, steps, classId, $"Put {People(readers)} into {place.Name}");
+        var (steps, asked) = await roster.AskFor(RosterMoves.Enrol(readers, await rosters.Enrolments([.. readers.Select(r => r.Id)]), classId, await desk.Today(), Guid.CreateVersion7), classId);
+        var taken = readers.Where(r => steps.TouchedReaders().Contains(r.Id)).ToList();
+        return await Done(roster, steps, classId, taken.Count == 0 ? $"Asked for {Counted(asked)}" : $"Added {People(taken)} to {place.Name}") with { Asked = asked };
     }
 
     private static async Task<RosterChanged> Remove(Guid classId, ReadersRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
@@ -193,6 +201,8 @@ public static class MemberEndpoints
     }
 
     internal static async Task<RosterChanged> Done(RosterDesk roster, ChangeSet steps, Guid? classId, string sentence) => new(await roster.Apply(steps, classId, sentence), sentence);
+
+    private static string Counted(int readers) => readers == 1 ? "1 reader" : $"{readers} readers";
 
     private static string People(IReadOnlyList<RosterReader> readers) => readers.Count switch
     {

@@ -1,15 +1,19 @@
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
+using Npgsql;
 
 namespace DeepCurrent.Web.Roster;
 
 /// <summary>Makes roster changes for the one who asks: gives the rules what they need, and lists what was done.</summary>
-public sealed class RosterDesk(Desk desk, RosterStore rosters, RosterWriter writer, SchoolStore schools, Secrets secrets)
+public sealed class RosterDesk(Desk desk, RosterStore rosters, RosterWriter writer, SchoolStore schools, TakingInStore requests, Secrets secrets)
 {
+    private IReadOnlySet<Guid>? own;
+
     public async Task<YearCalendar> Year() => await schools.CurrentYear(desk.Who.SchoolId, await desk.Today()) ?? throw Refused.Conflict("no-school-year", "No school year has begun yet. A school lead can add one.");
 
     /// <summary>Free names, new secrets and codes. With <paramref name="pretend"/>, secrets are not made: they cost time and a preview shows none.</summary>
@@ -38,13 +42,44 @@ public sealed class RosterDesk(Desk desk, RosterStore rosters, RosterWriter writ
     }
 
     /// <summary>Does a change and gives the id to take it back by; null if there is nothing to do.</summary>
-    public async Task<Guid?> Apply(ChangeSet steps, Guid? classId, string summary)
+    /// <param name="with">What else belongs to it, in the same transaction.</param>
+    public async Task<Guid?> Apply(ChangeSet steps, Guid? classId, string summary, Func<NpgsqlConnection, NpgsqlTransaction, Guid, Task>? with = null)
     {
         if (steps.Steps == 0) return null;
-        return await writer.Apply(steps, new(desk.Who.SchoolId, classId, desk.Who.Id, summary, desk.Now), await Yardstick());
+        await Allow(steps);
+        return await writer.Apply(steps, new(desk.Who.SchoolId, classId, desk.Who.Id, summary, desk.Now), await Yardstick(), with);
     }
 
-    public async Task Undo(Guid changeId) => await writer.Undo(changeId, desk.Who.SchoolId, await Yardstick(), desk.Now);
+    public async Task Undo(Guid changeId) => await writer.Undo(changeId, desk.Who.SchoolId, await Yardstick(), desk.Now, Allow);
+
+    /// <summary>Classes in which the asker may change the roster.</summary>
+    public async Task<IReadOnlySet<Guid>> OwnClasses() => own ??= (await schools.Classes(desk.Who.Id)).Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher).Select(c => c.Id).ToHashSet();
+
+    /// <summary>Readers a change touches who are in other hands than the asker's: it may not touch them, whoever leads the school excepted.</summary>
+    public async Task<IReadOnlySet<Guid>> InOtherHands(ChangeSet steps)
+    {
+        if (desk.Who.Lead) return new HashSet<Guid>();
+        var made = steps.Readers.Where(r => r.Before is null).Select(r => r.Id).ToHashSet();
+        var touched = steps.TouchedReaders().Where(id => !made.Contains(id)).ToList();
+        return touched.Count == 0 ? new HashSet<Guid>() : Consent.Missing(steps, await rosters.OpenEnrolments(touched, desk.Who.SchoolId), await OwnClasses());
+    }
+
+    /// <summary>Leaves out of a change whoever is in other hands, and asks their teachers for those it would have taken into a class.</summary>
+    /// <returns>The change that may be done, and how many readers are asked for.</returns>
+    public async Task<(ChangeSet Steps, int Asked)> AskFor(ChangeSet steps, Guid classId)
+    {
+        var others = await InOtherHands(steps);
+        var asked = Consent.TakenIn(steps, others);
+        if (asked.Count > 0) await requests.Ask(asked, classId, desk.Who.Id, desk.Now);
+        return (Consent.Without(steps, others), asked.Count);
+    }
+
+    private async Task Allow(ChangeSet steps)
+    {
+        if (await InOtherHands(steps) is not { Count: > 0 } others) return;
+        var names = (await rosters.Readers([.. others.Take(3)], desk.Who.SchoolId)).Select(r => r.FullName);
+        throw Refused.Conflict("in-other-hands", $"{string.Join(", ", names)}: in someone else's class now. Their teacher or a school lead can do this.");
+    }
 
     public async Task<Yardstick> Yardstick() => new((await desk.School()).Chart, await Year());
 

@@ -47,7 +47,7 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     }
 
     /// <summary>The reader who asks, for their own work.</summary>
-    public Guid Self() => AccessRules.May(Who.Role, Deed.DoOwnTicket, new(SameSchool: true, Part.None, Self: true, Lead: false)) ? Who.Id : throw Refused.NotFound();
+    public Guid Self() => May(Deed.DoOwnTicket, own: true) ? Who.Id : throw Refused.NotFound();
 
     /// <summary>The asker's school.</summary>
     public async Task<School> School() => school ??= await schools.Get(Who.SchoolId);
@@ -68,5 +68,17 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     /// <summary>Whether the asker may do something with a reader they can see.</summary>
     public bool May(Deed deed, ReaderHead reader) => May(deed, AccessRules.PartOf(reader.Part));
 
-    private bool May(Deed deed, Part part) => AccessRules.May(Who.Role, deed, new(SameSchool: true, part, Self: false, Who.Lead));
+    /// <summary>Whether the asker may print or see one reader's secret: an assistant only where the class's teacher lets them.</summary>
+    public bool MayPrintOne(string? part, bool assistantsPrint) => May(Deed.PrintSecrets, AccessRules.PartOf(part)) || (assistantsPrint && May(Deed.PrintOneSecret, AccessRules.PartOf(part)));
+
+    /// <summary>Whether the asker may do something with a class they can see.</summary>
+    public bool May(Deed deed, ClassPlace place) => May(deed, AccessRules.PartOf(place.Part));
+
+    /// <summary>Whether the asker may do something with what is their own, or not.</summary>
+    public bool May(Deed deed, bool own) => AccessRules.May(Who.Role, deed, Relation(Part.None, own));
+
+    /// <param name="self">It is their own, their own child, or a level check they were let in to.</param>
+    public Relation Relation(Part part, bool self = false) => new(SameSchool: true, part, self, Who.Lead, Who.Post);
+
+    private bool May(Deed deed, Part part) => AccessRules.May(Who.Role, deed, Relation(part));
 }

@@ -20,10 +20,11 @@ public sealed record HandedOver(string TeacherName, string ClassName, string Cod
 
 /// <param name="Id">Whose session it is; null for nobody's.</param>
 /// <param name="Role">nobody, reader, teacher or guardian.</param>
+/// <param name="Assistant">Helps in classes, and makes none.</param>
 /// <param name="FirstRun">There is no school yet.</param>
 /// <param name="Supports">What is done for the reader who is signed in; null for others.</param>
 /// <param name="Token">To be sent as X-XSRF-TOKEN with everything that changes something.</param>
-public sealed record SessionView(Guid? Id, string Role, string Name, bool Lead, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver, Supports? Supports);
+public sealed record SessionView(Guid? Id, string Role, string Name, bool Lead, bool Assistant, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver, Supports? Supports);
 
 public sealed record AdultSignIn(string UserName, string Password);
 
@@ -54,11 +55,20 @@ public sealed class FirstRunRules : AbstractValidator<FirstRunRequest>
 /// <summary>What an adult's password must be; said before they type.</summary>
 public static class PasswordRules
 {
-    public const int Shortest = 10, Longest = 200;
     public const string Sentence = "Use 10 to 200 characters; a few words are best.";
     public const string UserName = "^[A-Za-z0-9._@-]{2,60}$", UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
 
-    public static bool Holds(string? password) => password?.Length is >= Shortest and <= Longest;
+    public static bool Holds(string? password) => FaultOf(password) is null;
+
+    /// <summary>What is wrong with a password, in a sentence; null if nothing is.</summary>
+    public static string? FaultOf(string? password, params IEnumerable<string> names) => Passwords.FaultOf(password, names) switch
+    {
+        PasswordFault.None => null,
+        PasswordFault.Common => "Many people use this password. Choose a few words of your own.",
+        PasswordFault.Repeating => "This repeats or counts up. Choose a few words of your own.",
+        PasswordFault.Name => "This is little more than a name. Choose a few words of your own.",
+        _ => Sentence,
+    };
 }
 
 /// <summary>Sessions: who is signed in, signing in and out, handing the device over, and the first run.</summary>
@@ -72,7 +82,7 @@ public static class SignInEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/session", Session).AllowAnonymous();
-        api.MapDelete("/session", (HttpContext http) => http.SignOutAsync()).AllowAnonymous();
+        api.MapDelete("/session", Who.SignOut).AllowAnonymous();
         api.MapPost("/session/adult", Adult).AllowAnonymous();
         api.MapGet("/session/class/{code}", Code).AllowAnonymous();
         api.MapPost("/session/reader", Reader).AllowAnonymous();
@@ -86,38 +96,37 @@ public static class SignInEndpoints
         var token = antiforgery.GetAndStoreTokens(http).RequestToken!;
         var who = desk.Who;
         var handed = ReadHanded(http, protection);
-        return new(who.Role == Role.Nobody ? null : who.Id, who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Role == Role.Nobody && !await schools.Any(), token,
+        return new(who.Role == Role.Nobody ? null : who.Id, who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Post is Post.Assistant, who.Role == Role.Nobody && !await schools.Any(), token,
             who.Role == Role.Teacher ? await schools.Classes(who.Id) : [], handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
             who.Role == Role.Reader ? (await rosters.Reader(who.Id, who.SchoolId))?.Supports : null);
     }
 
-    private static async Task Adult(AdultSignIn request, AdultStore adults, Secrets secrets, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task Adult(AdultSignIn request, AdultStore adults, Secrets secrets, SignInLimits limits, HttpContext http)
     {
         var adult = await adults.Find((request.UserName ?? "").Trim());
-        if (!await limits.Try(http, $"adult {request.UserName?.Trim()}", () => Task.FromResult(adult is { LeftSchool: false } && secrets.Matches(adult, request.Password ?? ""))))
+        if (!await limits.Account(http, $"adult {request.UserName?.Trim()}", adult is null ? null : new(adult.SchoolId, AdultId: adult.Id), async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }))
             throw new Refused(401, "wrong-sign-in", "The user name or the password is not right.");
         if (adult is { Kind: "guardian", ConfirmedAt: null }) throw new Refused(403, "not-confirmed", "Open the link in the mail we sent you first. It confirms your address.");
         http.Response.Cookies.Delete(HandedCookie);
         await Who.Of(adult!).SignIn(http);
-        await adults.SignedIn(adult!.Id, reader: false, desk.Now);
     }
 
     private static async Task<CodeView> Code(string code, SchoolStore schools, ReaderStore readers, SignInLimits limits, HttpContext http)
     {
         (Guid Id, string Name)? found = null;
-        if (!await limits.Try(http, $"code {http.Connection.RemoteIpAddress}", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
+        if (!await limits.Code(http, "code", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
             throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
         return new(found!.Value.Name, await readers.Tiles(found.Value.Id), SignInRules.Pictures);
     }
 
-    private static async Task Reader(ReaderSignIn request, ReaderStore readers, AdultStore adults, Secrets secrets, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task Reader(ReaderSignIn request, ReaderStore readers, Secrets secrets, SignInLimits limits, HttpContext http)
     {
         var reader = await readers.InClass(request.ReaderId, (request.Code ?? "").Trim());
         var kind = reader is null ? SecretKind.Pictures : Enum.Parse<SecretKind>(reader.SecretKind);
-        if (!await limits.Try(http, $"reader {request.ReaderId}", () => Task.FromResult(reader is not null && secrets.Matches(kind, reader.Secret, request.Secret ?? ""))))
+        var door = reader is null ? null : new DoorSubject(reader.SchoolId, ReaderId: reader.Id, ClassId: reader.ClassId);
+        if (!await limits.Account(http, $"reader {request.ReaderId}", door, () => Task.FromResult(reader is not null && secrets.Matches(kind, reader.Secret, request.Secret ?? ""))))
             throw new Refused(401, "wrong-secret", kind switch { SecretKind.Pictures => "Those are not your pictures. Try again.", SecretKind.Code => "That is not your code. Try again.", _ => "That is not your password. Try again." });
         await Who.Of(reader!).SignIn(http);
-        await adults.SignedIn(reader!.Id, reader: true, desk.Now);
     }
 
     /// <summary>Makes the teacher's device the class's sign-in page. The session ends here and now; coming back takes the password.</summary>
@@ -125,8 +134,8 @@ public static class SignInEndpoints
     {
         var place = await desk.Class(request.ClassId, Deed.SeeClass);
         var handed = new Handed(desk.Who.Id, desk.Who.SchoolId, desk.Who.Name, place.Name, place.Code);
-        await http.SignOutAsync();
-        http.Response.Cookies.Append(HandedCookie, Protector(protection).Protect(JsonSerializer.Serialize(handed), HandedFor), new() { HttpOnly = true, SameSite = SameSiteMode.Strict, MaxAge = HandedFor, IsEssential = true });
+        await Who.SignOut(http);
+        http.Response.Cookies.Append(HandedCookie, Protector(protection).Protect(JsonSerializer.Serialize(handed), HandedFor), new() { HttpOnly = true, SameSite = SameSiteMode.Strict, Secure = http.Request.IsHttps, MaxAge = HandedFor, IsEssential = true });
         return new(handed.TeacherName, handed.ClassName, handed.Code);
     }
 
@@ -134,7 +143,7 @@ public static class SignInEndpoints
     {
         var handed = ReadHanded(http, protection) ?? throw Refused.Conflict("not-handed", "This device is not handed over any more. Sign in with your user name.");
         var adult = await adults.Find(handed.AdultId, handed.SchoolId);
-        if (!await limits.Try(http, $"adult {adult?.UserName}", () => Task.FromResult(adult is { LeftSchool: false } && secrets.Matches(adult, request.Password ?? ""))))
+        if (!await limits.Account(http, $"adult {adult?.UserName}", adult is null ? null : new(adult.SchoolId, AdultId: adult.Id), async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }))
             throw new Refused(401, "wrong-sign-in", "The password is not right.");
         http.Response.Cookies.Delete(HandedCookie);
         await Who.Of(adult!).SignIn(http);
@@ -153,7 +162,7 @@ public static class SignInEndpoints
     {
         rules.Check(request);
         var school = new School(Guid.CreateVersion7(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
-        var adult = new Adult(Guid.CreateVersion7(), school.Id, request.Name.Trim(), request.UserName.Trim(), secrets.Hash(request.Password), Guid.NewGuid(), Lead: true, ConfirmedAt: desk.Now);
+        var adult = new Adult(Guid.CreateVersion7(), school.Id, request.Name.Trim(), request.UserName.Trim(), secrets.Hash(request.Password), Lead: true, ConfirmedAt: desk.Now);
         var yearId = Guid.CreateVersion7();
         var year = new YearCalendar(yearId, "", request.YearFirstDay, request.YearLastDay, YearCalendar.Thirds(yearId, request.YearFirstDay, request.YearLastDay), []);
         if (!await schools.Create(school, adult, year, desk.Now, onlyIfNone: true)) throw Refused.Conflict("school-exists", "There is a school already. Sign in instead.");

@@ -2,47 +2,80 @@ using System.Security.Claims;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Readers;
-using DeepCurrent.Data.Schools;
-using DeepCurrent.Web.Hosting;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Authentication.Cookies;
 
 namespace DeepCurrent.Web.SignIn;
 
-/// <summary>Who is asking, from the cookie. Whether they lead the school is looked up anew for every request.</summary>
-public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name, Guid Stamp, bool Lead = false)
+/// <summary>Who is asking, from the cookie. Whether the session stands, whether they lead the school and what they are there is looked up anew for every request.</summary>
+public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name, Guid Session, bool Lead = false, Post Post = Post.Teacher)
 {
+    /// <summary>Over after so long without a sign of life.</summary>
+    public static readonly TimeSpan Idle = TimeSpan.FromHours(3);
+
+    private static readonly TimeSpan SeenEvery = TimeSpan.FromMinutes(1);
+
     public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, Guid.Empty, "", Guid.Empty);
 
-    public static Who Of(Adult adult) => new(adult.Kind == "guardian" ? Role.Guardian : Role.Teacher, adult.Id, adult.SchoolId, adult.Name, adult.Stamp, adult.Lead);
+    public static Who Of(Adult adult) => new(adult.Kind == "guardian" ? Role.Guardian : Role.Teacher, adult.Id, adult.SchoolId, adult.Name, Guid.CreateVersion7(), adult.Lead);
 
-    public static Who Of(SignInReader reader) => new(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName, reader.Stamp);
+    public static Who Of(SignInReader reader) => new(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName, Guid.CreateVersion7());
 
     public static Who From(ClaimsPrincipal user) =>
-        user.Identity?.IsAuthenticated == true && Enum.TryParse<Role>(user.FindFirstValue(ClaimTypes.Role), out var role) && Guid.TryParse(user.FindFirstValue("stamp"), out var stamp)
-            ? new(role, Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!), Guid.Parse(user.FindFirstValue("school")!), user.FindFirstValue(ClaimTypes.Name)!, stamp, user.HasClaim("lead", "yes"))
+        user.Identity?.IsAuthenticated == true && Enum.TryParse<Role>(user.FindFirstValue(ClaimTypes.Role), out var role) && Guid.TryParse(user.FindFirstValue("session"), out var session)
+            ? new(role, Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!), Guid.Parse(user.FindFirstValue("school")!), user.FindFirstValue(ClaimTypes.Name)!, session, user.HasClaim("lead", "yes"), user.HasClaim("post", nameof(Post.Assistant)) ? Post.Assistant : Post.Teacher)
             : Nobody;
 
-    public ClaimsPrincipal Principal() => new(new ClaimsIdentity(
+    private ClaimsPrincipal Principal() => new(new ClaimsIdentity(
     [
-        new(ClaimTypes.Role, Role.ToString()), new(ClaimTypes.NameIdentifier, Id.ToString()), new("school", SchoolId.ToString()), new(ClaimTypes.Name, Name), new("stamp", Stamp.ToString()),
+        new(ClaimTypes.Role, Role.ToString()), new(ClaimTypes.NameIdentifier, Id.ToString()), new("school", SchoolId.ToString()), new(ClaimTypes.Name, Name), new("session", Session.ToString()),
     ], "DeepCurrent"));
 
-    public Task SignIn(HttpContext http) => http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, Principal());
+    private DoorSubject Door => Role == Role.Reader ? new(SchoolId, ReaderId: Id) : new(SchoolId, AdultId: Id);
 
-    /// <summary>Ends a session whose stamp has changed, or whose owner has left; gives a lead's session its claim.</summary>
+    /// <summary>Begins a session here.</summary>
+    public async Task SignIn(HttpContext http)
+    {
+        var services = http.RequestServices;
+        var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
+        var sessions = services.GetRequiredService<SessionStore>();
+        await sessions.Begin(Session, Id, Role == Role.Reader, Devices.Name(http), now);
+        await sessions.Note(Door, SignInEvent.SignedIn, Devices.Name(http), now);
+        await http.SignInAsync(CookieAuthenticationDefaults.AuthenticationScheme, Principal());
+    }
+
+    /// <summary>Ends the session here, on the server and on the device.</summary>
+    public static async Task SignOut(HttpContext http)
+    {
+        var who = From(http.User);
+        if (who.Role != Role.Nobody)
+        {
+            var now = http.RequestServices.GetRequiredService<TimeProvider>().GetUtcNow();
+            var sessions = http.RequestServices.GetRequiredService<SessionStore>();
+            await sessions.End(who.Session, who.Id, now);
+            await sessions.Note(who.Door, SignInEvent.SignedOut, Devices.Name(http), now);
+        }
+        await http.SignOutAsync();
+    }
+
+    /// <summary>Refuses a session that has ended, has been idle too long, or whose owner has left; says who leads and who assists.</summary>
     public static async Task Validate(CookieValidatePrincipalContext context)
     {
         // Pages and health need no session, and must answer when the database does not.
         if (!context.HttpContext.Request.Path.StartsWithSegments("/api")) return;
         var who = From(context.Principal!);
-        var stands = who.Role == Role.Nobody ? null : await context.HttpContext.RequestServices.GetRequiredService<AdultStore>().Stands(who.Id, who.Role == Role.Reader);
-        if (stands is null || stands.LeftSchool || stands.Stamp != who.Stamp)
+        var services = context.HttpContext.RequestServices;
+        var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
+        var sessions = services.GetRequiredService<SessionStore>();
+        if (who.Role == Role.Nobody || await sessions.Find(who.Session, who.Id, who.Role == Role.Reader, now - Idle) is not { } open)
         {
             context.RejectPrincipal();
             await context.HttpContext.SignOutAsync();
             return;
         }
-        if (stands.Lead) ((ClaimsIdentity)context.Principal!.Identity!).AddClaim(new("lead", "yes"));
+        if (now - open.SeenAt > SeenEvery) await sessions.Seen(who.Session, now);
+        var claims = (ClaimsIdentity)context.Principal!.Identity!;
+        if (open.Lead) claims.AddClaim(new("lead", "yes"));
+        if (open.Post is Post.Assistant) claims.AddClaim(new("post", nameof(Post.Assistant)));
     }
 }

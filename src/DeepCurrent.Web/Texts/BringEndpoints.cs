@@ -51,10 +51,10 @@ public static class BringEndpoints
     }
 
     /// <summary>What a file holds; nothing is kept yet.</summary>
-    private static async Task<DraftFileView> Read(FileRequest request, Desk desk, LibraryShelf shelf)
+    private static async Task<DraftFileView> Read(FileRequest request, Desk desk, LibraryShelf shelf, CancellationToken stop)
     {
         desk.Library();
-        var file = Opened(request.Name, request.File);
+        var file = await Opened(request.Name, request.File, stop);
         var chart = (await desk.School()).Chart;
         var topics = await shelf.Topics(desk.Who.SchoolId);
         return new([.. file.Texts.Take(MostAtOnce).Select((t, i) => View(t, i, chart, topics))], file.Texts.Count > MostAtOnce ? [.. file.Notes, $"Only the first {MostAtOnce} of {file.Texts.Count:N0} texts are shown."] : file.Notes);
@@ -73,10 +73,10 @@ public static class BringEndpoints
     }
 
     /// <summary>Takes texts of a file into the library, each whole or not at all.</summary>
-    private static async Task<IReadOnlyList<BroughtText>> Bring(BringRequest request, Desk desk, TextKeeper keeper, LibraryShelf shelf, PictureStore pictures)
+    private static async Task<IReadOnlyList<BroughtText>> Bring(BringRequest request, Desk desk, TextKeeper keeper, LibraryShelf shelf, PictureStore pictures, CancellationToken stop)
     {
         desk.Library();
-        var file = Opened(request.Name, request.File);
+        var file = await Opened(request.Name, request.File, stop);
         if ((request.Texts ?? []).Count is 0 or > MostAtOnce) throw Refused.Field("texts", $"Choose 1 to {MostAtOnce} texts.");
         var drafts = request.Texts!.Select((t, i) => (Taken: t, Draft: file.Texts.ElementAtOrDefault(t.Number) ?? throw Refused.Field($"texts[{i}].number", "The file does not have this text."))).ToList();
         foreach (var (taken, i) in request.Texts!.Select((t, i) => (t, i))) Check(taken, drafts[i].Draft, i);
@@ -131,13 +131,13 @@ public static class BringEndpoints
         string.Join("\n\n", body.Split("\n\n").Select(p => Paragraphs.PictureOf(p.Trim()) is { } picture ? kept.GetValueOrDefault(picture.Name, "") : p).Where(p => p.Length > 0));
 
     /// <summary>The questions of a QTI package, for the quiz of a text that is being written.</summary>
-    private static async Task<QuizFileView> Questions(Guid textId, FileRequest request, Desk desk, TextStore texts)
+    private static async Task<QuizFileView> Questions(Guid textId, FileRequest request, Desk desk, TextStore texts, CancellationToken stop)
     {
         desk.Library();
         _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         try
         {
-            var package = QtiReader.Read(new MemoryStream(request.File ?? []));
+            var package = await Untrusted.Read(() => QtiReader.Read(new MemoryStream(request.File ?? [])), stop);
             return new([.. package.Texts.SelectMany(t => t.Questions).Select(QuestionView.Of)], package.LeftOut);
         }
         catch (Unreadable e) { throw Refused.Field("file", e.Message); }
@@ -171,9 +171,9 @@ public static class BringEndpoints
         return Results.File(picture.Bytes, picture.Type);
     }
 
-    private static DraftFile Opened(string? name, byte[]? bytes)
+    private static async Task<DraftFile> Opened(string? name, byte[]? bytes, CancellationToken stop)
     {
-        try { return TextFiles.Read(name ?? "", bytes ?? []); }
+        try { return await Untrusted.Read(() => TextFiles.Read(name ?? "", bytes ?? []), stop); }
         catch (Unreadable e) { throw Refused.Field("file", e.Message); }
     }
 }

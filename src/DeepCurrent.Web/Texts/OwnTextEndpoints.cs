@@ -196,7 +196,7 @@ public static class OwnTextEndpoints
     }
 
     /// <summary>True for a text its asker may change as it is.</summary>
-    internal static bool MayChange(TextOwning text, Desk desk) => text.SchoolId is not null && AccessRules.May(desk.Who.Role, Deed.ChangeText, new(SameSchool: true, Part.None, Self: text.OwnerId == desk.Who.Id, desk.Who.Lead));
+    internal static bool MayChange(TextOwning text, Desk desk) => text.SchoolId is not null && desk.May(Deed.ChangeText, text.OwnerId == desk.Who.Id);
 
     /// <summary>The questions with the names that versions have now, where they had others.</summary>
     private static IReadOnlyList<Question> Renamed(IReadOnlyList<Question> questions, IReadOnlyList<VersionBody> before, IReadOnlyList<NewVersion> now)

@@ -29,10 +29,10 @@ export function Home({ session }: { session: Session }) {
   useFetchAhead(mine.data ?? []);
   useOutbox();
   const signOut = async () => {
-    await leave(session);
     await forgetKept(session.id ?? '');
     await forgetFiles();
-    await navigate('/read');
+    const next = await leave(session);
+    await navigate(next.handedOver ? `/read/${next.handedOver.code}` : '/read');
   };
   return (
     <div className="readerhome">

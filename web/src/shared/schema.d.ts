@@ -630,6 +630,45 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{classId}/assistants-print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AssistantsPrintRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colleagues": {
         parameters: {
             query?: never;
@@ -1669,6 +1708,101 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/taking-in/{takingInId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    takingInId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TakingInDecision"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    takingInId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/taking-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TakingIn"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{classId}/lists": {
         parameters: {
             query?: never;
@@ -2388,6 +2522,111 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SessionPlace"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sessions/{sessionId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    sessionId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/school/sign-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SignInEventRow"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -6841,6 +7080,9 @@ export interface components {
             assignment: components["schemas"]["AssignmentRow"];
             tickets: components["schemas"]["TicketRow"][];
         };
+        AssistantsPrintRequest: {
+            allowed: boolean;
+        };
         BeginRequest: {
             /** Format: uuid */
             textId: string;
@@ -7006,6 +7248,11 @@ export interface components {
             unchanged: number;
             /** Format: int32 */
             kept: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            asked: number;
         };
         CheckedRowView: {
             fate: string;
@@ -7122,6 +7369,11 @@ export interface components {
             former: components["schemas"]["MemberView"][];
             adults: components["schemas"]["ClassAdultRow"][];
             joinings: components["schemas"]["JoiningRow"][];
+            askedOfUs: components["schemas"]["TakingIn"][];
+            weAsked: components["schemas"]["TakingIn"][];
+            /** Format: date-time */
+            guessing: null | string;
+            assistantsPrint: boolean;
         };
         ClassView: {
             /** Format: uuid */
@@ -7600,6 +7852,7 @@ export interface components {
             name: string;
             mail: null | string;
             lead: boolean;
+            post?: null | string;
         };
         InvitedView: {
             /** Format: uuid */
@@ -8316,6 +8569,11 @@ export interface components {
             aPartADay: boolean;
             form: string[];
         };
+        /**
+         * @description What a member of staff is at the school: a teacher, or somebody who helps one.
+         * @enum {unknown}
+         */
+        Post: "Teacher" | "Assistant";
         PracticeRow: {
             word: string;
             /** Format: int32 */
@@ -8662,6 +8920,11 @@ export interface components {
             /** Format: uuid */
             changeId: null | string;
             sentence: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            asked: number;
         };
         RosterView: {
             /** Format: uuid */
@@ -8845,12 +9108,23 @@ export interface components {
              */
             adds: number;
         };
+        SessionPlace: {
+            /** Format: uuid */
+            id: string;
+            device: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: date-time */
+            seenAt: string;
+            here: boolean;
+        };
         SessionView: {
             /** Format: uuid */
             id: null | string;
             role: string;
             name: string;
             lead: boolean;
+            assistant: boolean;
             firstRun: boolean;
             token: string;
             classes: components["schemas"]["ClassHead"][];
@@ -8900,7 +9174,8 @@ export interface components {
             answers: components["schemas"]["AnswerOfRecord"][];
             note: string;
         };
-        ShelfSort: number;
+        /** @enum {unknown} */
+        ShelfSort: "Match" | "Fit" | "Depth" | "Title" | "Newest" | "Use" | null;
         ShownDepth: {
             /** Format: double */
             depth: number;
@@ -8914,6 +9189,13 @@ export interface components {
             readers: number;
             /** Format: int32 */
             answers: number;
+        };
+        SignInEventRow: {
+            /** Format: date-time */
+            at: string;
+            kind: string;
+            who: string;
+            device: string;
         };
         SignInRow: {
             /** Format: uuid */
@@ -8995,6 +9277,7 @@ export interface components {
             mail: null | string;
             lead: boolean;
             left: boolean;
+            post?: null | string;
         };
         StaffRow: {
             /** Format: uuid */
@@ -9011,6 +9294,7 @@ export interface components {
             /** Format: date-time */
             invited: null | string;
             fromSource: boolean;
+            post: components["schemas"]["Post"];
         };
         StageRequest: {
             answers: null | components["schemas"]["MyAnswerRequest"][];
@@ -9121,6 +9405,25 @@ export interface components {
                 [key: string]: string;
             };
             words: null | components["schemas"]["Word"][];
+        };
+        TakingIn: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            readerId: string;
+            givenName: string;
+            familyName: string;
+            /** Format: uuid */
+            classId: string;
+            class: string;
+            from: string;
+            askedBy: string;
+            /** Format: date-time */
+            askedAt: string;
+        };
+        TakingInDecision: {
+            accept: boolean;
+            move: boolean;
         };
         Term: {
             /** Format: uuid */
@@ -9391,7 +9694,8 @@ export interface components {
             /** Format: double */
             depthError: number;
         };
-        Whose: number;
+        /** @enum {unknown} */
+        Whose: "Any" | "Mine" | "School" | "Shipped" | null;
         WindowGrade: {
             /** Format: int32 */
             grade: number;

@@ -67,10 +67,13 @@ export function useLeave() {
       if (!(e instanceof NoNetwork)) throw e;
       localStorage.setItem(toEnd, session.id ?? '');
       client.clear();
-      client.setQueryData<Session>(['session'], { ...session, id: null, role: 'nobody', name: '', supports: null });
-      return;
+      const nobody: Session = { ...session, id: null, role: 'nobody', name: '', supports: null };
+      client.setQueryData<Session>(['session'], nobody);
+      return nobody;
     }
+    const next = await fetchSession();
     client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-    client.setQueryData(['session'], await fetchSession());
+    client.setQueryData(['session'], next);
+    return next;
   };
 }

@@ -3,9 +3,11 @@ import { Navigate, Route, Routes, useLocation } from 'react-router';
 import { Toaster } from 'sonner';
 import type { Session } from '../shared/session';
 import { part } from '../shared/part';
-import { Loading } from '../shared/Whole';
+import { Empty, Loading } from '../shared/Whole';
+import { t } from '../shared/words';
 import { Frame } from './frame/Frame';
 import { NewClass } from './frame/NewClass';
+import { PersonMenu } from './frame/PersonMenu';
 import './teacher.css';
 
 const Chart = part(() => import('./chart/Chart'));
@@ -44,6 +46,7 @@ export default function Teacher({ session }: { session: Session }) {
   const here = pathname.match(/^\/class\/([^/]+)/)?.[1];
   useEffect(() => { if (here) localStorage.setItem(lastClass, here); }, [here]);
   const open = session.classes.filter((c) => !c.closed);
+  if (session.classes.length === 0 && session.assistant) return <main className="door"><Empty title={t('No classes yet')}><p>{t('You see a class here as soon as its teacher adds you.')}</p><PersonMenu session={session} /></Empty></main>;
   if (session.classes.length === 0 && !session.lead) return <><NewClass session={session} /><Toaster position="bottom-left" /></>;
   const kept = localStorage.getItem(lastClass);
   const home = session.classes.find((c) => c.id === kept) ?? open[0] ?? session.classes[0];

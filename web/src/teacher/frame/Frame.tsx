@@ -59,7 +59,7 @@ function Masthead({ session, classId, data }: { session: Session; classId: strin
       <NavLink className="mark" to={`/class/${classId}`}><Mark />Deep Current</NavLink>
       <Menu plain label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
         {session.classes.filter((c) => !c.closed || c.id === classId).map((c) => <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>{c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span></DropdownMenu.Item>)}
-        <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>
+        {!session.assistant && <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>}
       </Menu>
       {term && <p className="term">{t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}</p>}
       {data && <Jump data={data} />}

@@ -6,6 +6,7 @@ import { fieldOf, post, put, sentence } from '../../shared/api';
 import { signOut, useSignInBy, type Session } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Menu } from './Menu';
+import { Sessions } from './Sessions';
 import { Field, Window } from './Window';
 
 /** Oneself: the school, one's password, signing out here and everywhere. */
@@ -13,6 +14,7 @@ export function PersonMenu({ session, children }: { session: Session; children?:
   const navigate = useNavigate();
   const signInBy = useSignInBy();
   const [password, setPassword] = useState(false);
+  const [sessions, setSessions] = useState(false);
   const leave = (how: () => Promise<unknown>) => void signInBy(how).then(() => navigate('/')).catch((e: unknown) => toast.error(sentence(e)));
   return (
     <>
@@ -20,9 +22,11 @@ export function PersonMenu({ session, children }: { session: Session; children?:
         {children}
         {session.lead && <DropdownMenu.Item className="item" onSelect={() => void navigate('/school')}>{t('The school')}</DropdownMenu.Item>}
         <DropdownMenu.Item className="item" onSelect={() => setPassword(true)}>{t('Change my password…')}</DropdownMenu.Item>
+        <DropdownMenu.Item className="item" onSelect={() => setSessions(true)}>{t('Where I am signed in…')}</DropdownMenu.Item>
         <DropdownMenu.Item className="item" onSelect={() => leave(() => post('/me/sign-out'))}>{t('Sign out everywhere')}</DropdownMenu.Item>
         <DropdownMenu.Item className="item" onSelect={() => leave(signOut)}>{t('Sign out')}</DropdownMenu.Item>
       </Menu>
+      {sessions && <Sessions close={() => setSessions(false)} />}
       {password && <PasswordDialog close={() => setPassword(false)} />}
     </>
   );

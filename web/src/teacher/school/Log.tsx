@@ -13,11 +13,11 @@ const looks: Record<string, string> = { 'reader-seen': 'looked at', 'roster-expo
 
 /** Who changed what, who looked at or took out what, and the mail that was sent. */
 export default function Log() {
-  const [view, setView] = useState<'changes' | 'looks' | 'mail'>('changes');
+  const [view, setView] = useState<'changes' | 'looks' | 'doors' | 'mail'>('changes');
   return (
     <section className="listpage" aria-labelledby="title">
-      <div className="head"><h1 id="title">{t('Log')}</h1><span className="switch">{([['changes', 'Changes'], ['looks', 'Looked at, taken out, deleted'], ['mail', 'Mail sent']] as const).map(([key, name]) => <button key={key} aria-pressed={view === key} onClick={() => setView(key)}>{t(name)}</button>)}</span></div>
-      {view === 'changes' ? <Changes /> : view === 'looks' ? <Looks /> : <Mail />}
+      <div className="head"><h1 id="title">{t('Log')}</h1><span className="switch">{([['changes', 'Changes'], ['looks', 'Looked at, taken out, deleted'], ['doors', 'Sign-ins'], ['mail', 'Mail sent']] as const).map(([key, name]) => <button key={key} aria-pressed={view === key} onClick={() => setView(key)}>{t(name)}</button>)}</span></div>
+      {view === 'changes' ? <Changes /> : view === 'looks' ? <Looks /> : view === 'doors' ? <Doors /> : <Mail />}
     </section>
   );
 }
@@ -39,6 +39,18 @@ function Looks() {
     <div className="scroll" tabIndex={0} role="region" aria-label={t('Looked at, taken out, deleted')}><table>
       <thead><tr><th>{t('When')}</th><th>{t('Who')}</th><th>{t('Did')}</th><th>{t('Reader')}</th><th>{t('Note')}</th></tr></thead>
       <tbody>{all.map((l, i) => <tr key={i}><td>{dayOf(l.at)} {timeOf(l.at)}</td><td>{l.by ?? '–'}</td><td>{t(looks[l.what] ?? l.what)}</td><td>{l.reader ?? '–'}</td><td>{l.note}</td></tr>)}</tbody>
+    </table></div>
+  )}</Show>;
+}
+
+const doors: Record<Api<'SignInEventRow'>['kind'], string> = { SignedIn: 'signed in', SignedOut: 'signed out', Failed: 'wrong password or secret', Locked: 'has to wait after too many tries', Guessing: 'someone is guessing secrets of this class' };
+
+function Doors() {
+  const rows = useQuery({ queryKey: ['sign-ins'], queryFn: () => get<Api<'SignInEventRow'>[]>('/school/sign-ins') });
+  return <Show query={rows}>{(all) => all.length === 0 ? <Empty title={t('No sign-ins yet')}><p /></Empty> : (
+    <div className="scroll" tabIndex={0} role="region" aria-label={t('Sign-ins')}><table>
+      <thead><tr><th>{t('When')}</th><th>{t('Who')}</th><th>{t('Action')}</th><th>{t('Device')}</th></tr></thead>
+      <tbody>{all.map((e, i) => <tr key={i}><td>{dayOf(e.at)} {timeOf(e.at)}</td><td>{e.who || '–'}</td><td>{t(doors[e.kind] ?? e.kind)}</td><td>{e.device}</td></tr>)}</tbody>
     </table></div>
   )}</Show>;
 }

@@ -27,7 +27,7 @@ export default function Staff() {
   const pass = useMutation({ mutationFn: (id: string) => post<Invited>(`/school/adults/${id}/pass`), onSuccess: (i) => { setInvited(i); void refresh(); }, onError: (e) => toast.error(sentence(e)) });
   const out = useMutation({ mutationFn: (a: Row) => post(`/school/adults/${a.id}/sign-out`), onSuccess: (_, a) => toast.success(t('{{name}} is signed out on every device', { name: a.name })), onError: (e) => toast.error(sentence(e)) });
   const columns: ListColumn<Row>[] = [
-    { key: 'name', name: 'Name', by: (a) => a.name.toLowerCase(), show: (a) => <><button className="link" onClick={() => setEditing(a)}>{a.name}</button>{a.lead && <span className="soft"> {t('school lead')}</span>}</> },
+    { key: 'name', name: 'Name', by: (a) => a.name.toLowerCase(), show: (a) => <><button className="link" onClick={() => setEditing(a)}>{a.name}</button>{a.lead && <span className="soft"> {t('school lead')}</span>}{a.post === 'Assistant' && <span className="soft"> {t('assistant')}</span>}</> },
     { key: 'user', name: 'User name', by: (a) => a.userName.toLowerCase(), show: (a) => a.userName },
     { key: 'mail', name: 'E-mail', by: (a) => a.mail ?? '', show: (a) => a.mail ?? '–' },
     { key: 'classes', name: 'Classes', by: (a) => a.classes, show: (a) => a.classes || '–' },
@@ -69,7 +69,7 @@ function PrintSheets({ ids }: { ids: string[] }) {
   return <button className="btn" onClick={() => void print()}>{t('Print {{count}} invitation sheets', { count: ids.length })}</button>;
 }
 
-type PersonForm = { name: string; mail: string; lead: boolean };
+type PersonForm = { name: string; mail: string; lead: boolean; post: Row['post'] };
 
 /** The window for somebody of the staff, new or known; what differs is given. */
 function Person<F extends PersonForm>({ title, start, act, hints, more, save, close }: { title: string; start: F; act: string; hints?: { mail?: string; below?: string }; more?: (form: F, set: (form: F) => void) => ReactNode; save: (form: F) => Promise<void>; close: () => void }) {
@@ -84,6 +84,7 @@ function Person<F extends PersonForm>({ title, start, act, hints, more, save, cl
       <form onSubmit={(e) => void submit(e)} noValidate>
         <Field id="p-name" label={t('Name')} error={fieldOf(error, 'name')}><input id="p-name" type="text" autoFocus value={form.name} onChange={(e) => setForm({ ...form, name: e.target.value })} /></Field>
         <Field id="p-mail" label={t('E-mail')} hint={hints?.mail} error={fieldOf(error, 'mail')}><input id="p-mail" type="text" inputMode="email" value={form.mail} onChange={(e) => setForm({ ...form, mail: e.target.value })} /></Field>
+        <label className="tickline"><input type="checkbox" checked={form.post === 'Assistant'} onChange={(e) => setForm({ ...form, post: e.target.checked ? 'Assistant' : 'Teacher' })} />{t('Assistant: helps in classes, makes none and looks for no readers')}</label>
         <label className="tickline"><input type="checkbox" checked={form.lead} onChange={(e) => setForm({ ...form, lead: e.target.checked })} />{t('School lead: sees and changes the whole school')}</label>
         {more?.(form, setForm)}
         {hints?.below && <p className="hint">{hints.below}</p>}
@@ -104,7 +105,7 @@ function Invite({ close, done }: { close: () => void; done: (i: Invited) => void
     close();
     done(made);
   };
-  return <Person title={t('Invite somebody')} act={t('Invite')} start={{ name: '', mail: '', lead: false }} save={save} close={close}
+  return <Person title={t('Invite somebody')} act={t('Invite')} start={{ name: '', mail: '', lead: false, post: 'Teacher' }} save={save} close={close}
     hints={{ mail: t('Empty: you print a sheet instead.'), below: t('They choose their own password at the first sign-in. Their part in a class is set on the class.') }} />;
 }
 
@@ -117,6 +118,6 @@ function Edit({ row, close }: { row: Row; close: () => void }) {
     await refresh();
     close();
   };
-  return <Person title={row.name} act={t('Save')} start={{ name: row.name, mail: row.mail ?? '', lead: row.lead, left: row.leftSchool }} save={save} close={close}
+  return <Person title={row.name} act={t('Save')} start={{ name: row.name, mail: row.mail ?? '', lead: row.lead, post: row.post, left: row.leftSchool }} save={save} close={close}
     more={(form, set) => <label className="tickline"><input type="checkbox" checked={form.left} onChange={(e) => set({ ...form, left: e.target.checked })} />{t('Has left the school and may not sign in')}</label>} />;
 }

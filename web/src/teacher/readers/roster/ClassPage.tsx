@@ -80,6 +80,7 @@ function Adults({ roster }: { roster: Roster }) {
       <ul className="adults">{roster.adults.map((a) => <li key={a.adultId}><b>{a.name}</b>{a.leftSchool && <span className="soft">{t('has left')}</span>}<span className="grow" />
         {roster.mayChange ? <><select aria-label={t('Part of {{name}}', { name: a.name })} value={a.role} onChange={(e) => set(a.adultId, e.target.value)}>{roles}</select><button className="btn small" onClick={() => change.mutate(() => remove(`/classes/${roster.id}/adults/${a.adultId}`))} aria-label={t('Take {{name}} off the class', { name: a.name })}>{t('Take off')}</button></> : t(a.role)}</li>)}</ul>
       <p className="hint">{t('Teachers and co-teachers do everything. Assistants see the class and may take checks and running records; they do not change the roster.')}</p>
+      {roster.mayChange && <label className="tickline"><input type="checkbox" checked={roster.assistantsPrint} onChange={(e) => { const allowed = e.target.checked; change.mutate(async () => { await put(`/classes/${roster.id}/assistants-print`, { allowed }); return { changeId: null, sentence: allowed ? t('Assistants can print one card at a time') : t('Assistants print no cards'), asked: 0 }; }); }} />{t('Assistants can print one reader’s card at a time')}</label>}
       {roster.mayChange && <p className="row"><select aria-label={t('Colleague')} value={who} onChange={(e) => setWho(e.target.value)}><option value="">{t('Choose a colleague')}</option>{others.map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}</select>
         <select aria-label={t('Part')} value={role} onChange={(e) => setRole(e.target.value)}>{roles}</select><button className="btn" disabled={!who} onClick={() => { set(who, role); setWho(''); }}>{t('Add')}</button></p>}
     </section>
@@ -91,7 +92,7 @@ function End({ roster }: { roster: Roster }) {
   const [withReaders, setWithReaders] = useState(true);
   const change = useRosterChange();
   if (!roster.mayChange) return null;
-  const copy = () => change.mutate(async () => ({ ...(await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, { name, withReaders })), sentence: t('Copied to {{name}}', { name }) }));
+  const copy = () => change.mutate(async () => ({ ...(await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, { name, withReaders })), sentence: t('Copied to {{name}}', { name }), asked: 0 }));
   return (
     <section className="card" aria-labelledby="end"><h2 id="end">{t('Copy or close')}</h2>
       <div className="row"><input type="text" aria-label={t('Name of the copy')} value={name} onChange={(e) => setName(e.target.value)} /><label className="tickline"><input type="checkbox" checked={withReaders} onChange={(e) => setWithReaders(e.target.checked)} />{t('with its readers')}</label><button className="btn" onClick={copy}>{t('Copy the class')}</button></div>

@@ -14,12 +14,17 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
   const [at, setAt] = useState(0);
   const [chosen, setChosen] = useState<Api<'Found'>[]>([]);
   const change = useRosterChange();
-  const classes = useSession().data?.classes ?? [];
+  const session = useSession().data;
+  const classes = session?.classes ?? [];
+  const lead = session?.lead ?? false;
   const found = useQuery({
     queryKey: ['find', roster.id, asked, grade, from], placeholderData: keepPreviousData,
     queryFn: () => get<Api<'Found'>[]>(`/school/find?notIn=${roster.id}&name=${encodeURIComponent(asked)}${grade && `&grade=${grade}`}${from && `&classId=${from}`}`),
   });
   const rows = (found.data ?? []).filter((r) => !chosen.some((c) => c.id === r.id));
+  const own = new Set(classes.filter((c) => c.role !== 'assistant').map((c) => c.name));
+  // Readers of one's own classes, or of none, come in at once; whoever leads the school needs to ask nobody.
+  const elsewhere = lead ? 0 : chosen.filter((r) => r.classes && !r.classes.split(', ').some((name) => own.has(name))).length;
   const choose = (r: Api<'Found'> | undefined) => { if (r) { setChosen([...chosen, r]); setAsked(''); setAt(0); } };
   const add = (readers: Api<'Found'>[]) => { change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: readers.map((r) => r.id) })); close(); };
   const onKey = (e: KeyboardEvent) => {
@@ -41,6 +46,7 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
       </div>
       {chosen.length > 0 && <ul className="chosen" aria-label={t('Chosen')}>{chosen.map((r) => <li key={r.id}><button className="btn small" onClick={() => setChosen(chosen.filter((c) => c.id !== r.id))} aria-label={t('Put {{name}} back', { name: r.givenName })}>{r.givenName} {r.familyName} ×</button></li>)}</ul>}
       <ul className="foundlist" aria-label={t('Found')}>{rows.map((r, i) => <li key={r.id}><button className={i === at ? 'item on' : 'item'} onClick={() => choose(r)} onMouseEnter={() => setAt(i)}><b>{r.givenName} {r.familyName}</b><span className="soft">{t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade })}, {r.leftSchool ? t('has left') : r.classes || t('in no class')}</span></button></li>)}</ul>
+      {elsewhere > 0 && <p className="hint" role="status">{t('{{count}} readers are in other classes: you ask for them, and their teachers answer.', { count: elsewhere })}</p>}
       {found.data && rows.length === 0 && <p className="hint">{asked ? t('Nobody of this name is at the school outside this class.') : t('Everybody of the school is in this class.')}</p>}
       <p className="row end"><button className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={chosen.length === 0} onClick={() => add(chosen)}>{chosen.length === 0 ? t('Choose readers') : t('Add {{count}} readers', { count: chosen.length })}</button></p>
     </Window>

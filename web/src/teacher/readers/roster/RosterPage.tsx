@@ -18,6 +18,7 @@ import { Joinings } from './Joinings';
 import { MemberDialog } from './MemberDialog';
 import { MoveReaders } from './MoveReaders';
 import { supportWords } from './supports';
+import { TakingIn } from './TakingIn';
 import { useRoster, useRosterChange, type Member, type Roster } from './rosterQueries';
 
 /** The roster: who is in the class, how they sign in, and whatever is to be done with several at once. */
@@ -69,7 +70,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
           <h1 id="title">{t('Readers')}</h1><RosterTabs classId={roster.id} />
           <input type="search" className="narrow" aria-label={t('Filter by name')} placeholder={t('Name or user name')} value={asked} onChange={(e) => setAsked(e.target.value)} />
           <span className="grow" />{list.menu}
-          <PrintMenu classId={roster.id} picked={ids} letters={roster.mayChange} />
+          {(roster.mayChange || (roster.assistantsPrint && ids.length === 1)) && <PrintMenu classId={roster.id} picked={ids} letters={roster.mayChange} />}
           <Menu label={t('Take out')} icon={<DownloadSimple size={20} aria-hidden />}>
             <DropdownMenu.Item asChild><a className="item" href={`/api/classes/${roster.id}/roster.xlsx`}>{t('As XLSX')}</a></DropdownMenu.Item>
             <DropdownMenu.Item asChild><a className="item" href={`/api/classes/${roster.id}/roster.csv`}>{t('As CSV')}</a></DropdownMenu.Item>
@@ -81,6 +82,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
           </Menu>}
         </div>
         {roster.mayChange && <Joinings roster={roster} />}
+        {roster.mayChange && <TakingIn roster={roster} />}
         {roster.mayChange && picked.length > 0 && (
           <div className="remarks acts" role="group" aria-label={t('With the readers picked up')}>
             <b>{t('{{count}} picked up', { count: picked.length })}:</b>

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { get, sentence, type Api } from '../../../shared/api';
+import { t } from '../../../shared/words';
 import { useRefresh, useSaid } from '../../classQueries';
 
 export type Roster = Api<'ClassRosterView'>;
@@ -14,7 +15,7 @@ export function useRosterChange() {
   const said = useSaid();
   return useMutation({
     mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
-    onSuccess: (done) => { said(done.sentence, done.changeId); void refresh(); },
+    onSuccess: (done) => { said(done.changeId && done.asked > 0 ? `${done.sentence}. ${t('Asked for {{count}} readers of other classes', { count: done.asked })}` : done.sentence, done.changeId); void refresh(); },
     onError: (e) => toast.error(sentence(e)),
   });
 }

@@ -1,0 +1,119 @@
+using Dapper;
+using DeepCurrent.Core.Access;
+using Npgsql;
+
+namespace DeepCurrent.Data.Adults;
+
+/// <summary>What a session that stands says of its owner now.</summary>
+public sealed record OpenSession(bool Lead, Post Post, DateTimeOffset SeenAt);
+
+/// <summary>One place somebody is signed in.</summary>
+/// <param name="Device">The browser and the system, in words.</param>
+public sealed record SessionRow(Guid Id, string Device, DateTimeOffset MadeAt, DateTimeOffset SeenAt);
+
+/// <summary>Something that happened at the door.</summary>
+/// <param name="Kind">SignedIn, Failed, Locked, Guessing or SignedOut.</param>
+/// <param name="Who">Whose account; a class where it is about one.</param>
+public sealed record SignInEventRow(DateTimeOffset At, string Kind, string Who, string Device);
+
+public enum SignInEvent { SignedIn, Failed, Locked, Guessing, SignedOut }
+
+/// <summary>Whom something at the door is about; at most one of them.</summary>
+public sealed record DoorSubject(Guid SchoolId, Guid? AdultId = null, Guid? ReaderId = null, Guid? ClassId = null);
+
+/// <summary>Sessions, kept on the server so that they end there; and what happens at the door.</summary>
+public sealed class SessionStore(NpgsqlDataSource db)
+{
+    public async Task Begin(Guid id, Guid personId, bool reader, string device, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.ExecuteAsync("""
+            insert into session (id, person_id, reader, device, made_at, seen_at) values (@id, @personId, @reader, @device, @now, @now)
+            """, new { id, personId, reader, device, now });
+        await AdultStore.SignedIn(c, personId, reader, now);
+    }
+
+    /// <summary>A session that stands: neither ended nor idle too long, of somebody who is still there. Null otherwise.</summary>
+    /// <param name="idle">Sessions last seen before this are over.</param>
+    public async Task<OpenSession?> Find(Guid id, Guid personId, bool reader, DateTimeOffset idle)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.QuerySingleOrDefaultAsync<OpenSession>(reader ? """
+            select false as lead, 'Teacher' as post, s.seen_at
+            from session s
+              join reader r on r.id = s.person_id
+            where s.id = @id and s.person_id = @personId and s.reader and s.ended_at is null and s.seen_at > @idle and not r.left_school
+            """ : """
+            select a.lead, a.post, s.seen_at
+            from session s
+              join adult a on a.id = s.person_id
+            where s.id = @id and s.person_id = @personId and not s.reader and s.ended_at is null and s.seen_at > @idle and not a.left_school
+            """, new { id, personId, idle });
+    }
+
+    public async Task Seen(Guid id, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.ExecuteAsync("update session set seen_at = @now where id = @id", new { id, now });
+    }
+
+    public async Task<IReadOnlyList<SessionRow>> Of(Guid personId, DateTimeOffset idle)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<SessionRow>("select id, device, made_at, seen_at from session where person_id = @personId and ended_at is null and seen_at > @idle order by seen_at desc limit 100", new { personId, idle })).ToList();
+    }
+
+    /// <summary>Ends one session of somebody.</summary>
+    public async Task<bool> End(Guid id, Guid personId, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.ExecuteAsync("update session set ended_at = @now where id = @id and person_id = @personId and ended_at is null", new { id, personId, now }) == 1;
+    }
+
+    /// <summary>Ends every session of some people.</summary>
+    /// <param name="but">One that goes on.</param>
+    public async Task EndAll(IReadOnlyCollection<Guid> personIds, DateTimeOffset now, Guid? but = null)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await EndAll(c, null, personIds, now, but);
+    }
+
+    internal static Task EndAll(NpgsqlConnection c, NpgsqlTransaction? t, IReadOnlyCollection<Guid> personIds, DateTimeOffset now, Guid? but = null) => personIds.Count == 0 ? Task.CompletedTask
+        : c.ExecuteAsync("update session set ended_at = @now where person_id = any(@ids) and ended_at is null and id is distinct from @but", new { ids = personIds.ToArray(), now, but }, t);
+
+    /// <summary>Notes what happened at the door. The same again within a quarter of an hour is noted once, so that nobody fills the log.</summary>
+    public async Task Note(DoorSubject about, SignInEvent kind, string device, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.ExecuteAsync("""
+            insert into sign_in_event (school_id, at, kind, adult_id, reader_id, class_id, device)
+            select @SchoolId, @now, @kind, @AdultId, @ReaderId, @ClassId, @device
+            where @kind in ('SignedIn', 'SignedOut') or not exists (
+              select 1 from sign_in_event e
+              where e.school_id = @SchoolId and e.kind = @kind and e.at > @now - interval '15 minutes'
+                and e.adult_id is not distinct from @AdultId and e.reader_id is not distinct from @ReaderId and e.class_id is not distinct from @ClassId)
+            """, new { about.SchoolId, about.AdultId, about.ReaderId, about.ClassId, kind = kind.ToString(), device, now });
+    }
+
+    public async Task<IReadOnlyList<SignInEventRow>> Events(Guid schoolId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<SignInEventRow>("""
+            select e.at, e.kind, coalesce(a.name, trim(r.given_name || ' ' || r.family_name), k.name, '') as who, e.device
+            from sign_in_event e
+              left join adult a on a.id = e.adult_id
+              left join reader r on r.id = e.reader_id
+              left join class k on k.id = e.class_id
+            where e.school_id = @schoolId
+            order by e.at desc
+            limit 500
+            """, new { schoolId })).ToList();
+    }
+
+    /// <summary>When somebody was last found guessing secrets of a class, if that was after a time.</summary>
+    public async Task<DateTimeOffset?> Guessing(Guid classId, DateTimeOffset since)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.ExecuteScalarAsync<DateTime?>("select max(at) from sign_in_event where class_id = @classId and kind = 'Guessing' and at > @since", new { classId, since }) is { } at ? new DateTimeOffset(DateTime.SpecifyKind(at, DateTimeKind.Utc)) : null;
+    }
+}
