@@ -86,6 +86,7 @@ test('two children share a tablet: what one has not sent is neither seen nor sen
   await expect(tablet.getByText('Your answer is kept and will be sent.')).toBeVisible();
   await tablet.getByRole('link', { name: 'Stop for now' }).click();
   await tablet.getByRole('button', { name: 'Sign out' }).click();
+  await expect(tablet.getByRole('textbox', { name: 'Class code' })).toBeVisible();
   await context.setOffline(false);
   const sent = [];
   tablet.on('request', (r) => { if (r.method() === 'PUT') sent.push(r.url()); });
@@ -155,7 +156,8 @@ test('what the server refuses for good is said to reader and teacher, and holds 
 test('a teacher whose session ends goes on writing where they were, once they have signed in again', async ({ page, context }) => {
   await teacher(page);
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Goals' }).click();
-  await page.getByLabel('Words goal for Mateo').fill('1234');
+  const words = String(1000 + (Date.now() % 4000));
+  await page.getByLabel('Words goal for Mateo').fill(words);
   await context.clearCookies();
   await page.getByRole('button', { name: /^Set goals for 1/ }).click();
   const door = page.getByRole('dialog', { name: 'You were signed out' });
@@ -164,9 +166,9 @@ test('a teacher whose session ends goes on writing where they were, once they ha
   await door.getByLabel('Password').fill('low water at nine');
   await door.getByRole('button', { name: 'Sign in' }).click();
   await expect(door).toBeHidden();
-  await expect(page.getByLabel('Words goal for Mateo')).toHaveValue('1234');
+  await expect(page.getByLabel('Words goal for Mateo')).toHaveValue(words);
   await page.reload();
-  await expect(page.getByLabel('Words goal for Mateo')).toHaveValue('1234');
+  await expect(page.getByLabel('Words goal for Mateo')).toHaveValue(words);
   await page.getByRole('button', { name: /^Set goals for 1/ }).click();
   await expect(page.getByText('Set goals for 1 reader', { exact: false }).first()).toBeVisible();
 });

@@ -29,9 +29,9 @@ export function Home({ session }: { session: Session }) {
   useFetchAhead(mine.data ?? []);
   useOutbox();
   const signOut = async () => {
-    await forgetKept(session.id ?? '');
-    await forgetFiles();
     const next = await leave(session);
+    void forgetKept(session.id ?? '');
+    void forgetFiles();
     await navigate(next.handedOver ? `/read/${next.handedOver.code}` : '/read');
   };
   return (
