@@ -66,7 +66,7 @@ export function useLeave() {
     try { await signOut(); } catch (e) {
       if (!(e instanceof NoNetwork)) throw e;
       localStorage.setItem(toEnd, session.id ?? '');
-      client.clear();
+      client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
       const nobody: Session = { ...session, id: null, role: 'nobody', name: '', supports: null };
       client.setQueryData<Session>(['session'], nobody);
       return nobody;
