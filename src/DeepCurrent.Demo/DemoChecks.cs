@@ -3,6 +3,7 @@ using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
@@ -10,7 +11,7 @@ using DeepCurrent.Data.Schools;
 namespace DeepCurrent.Demo;
 
 /// <summary>Benchmark windows of the demo school: an autumn that everybody has behind them, and a winter that one class is in.</summary>
-internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, LevelChart chart)
+internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, ChangeStore changes, LevelChart chart)
 {
     private const int Seed = 41, FastestMs = 300, MostStages = 60;
     private readonly Random dice = new(Seed);
@@ -38,8 +39,12 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Level
     {
         var id = Guid.CreateVersion7();
         CheckAim[] aims = [new("class", classId.ToString())];
-        await checks.Save(new(id, teacher.SchoolId, year.Id, season, title, forReaders, "Find a quiet place. There is no hurry.", plan, false, null, null, teacher.Id, at, 0), aims, []);
-        await checks.Give(id, plan, await checks.Meant(aims, teacher.SchoolId, year.Id), at);
+        var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "check-given", async (c, t) =>
+        {
+            await CheckStore.Save(c, t, new(id, teacher.SchoolId, year.Id, season, title, forReaders, "Find a quiet place. There is no hurry.", plan, false, null, null, teacher.Id, at, 0), aims, []);
+            return new(new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) }, $"Gave {title} to {meant.Count} readers");
+        });
         return ((await checks.Find(id, teacher.SchoolId))!, (await checks.Sittings(id, null)).ToDictionary(s => s.ReaderId, s => s.Id));
     }
 

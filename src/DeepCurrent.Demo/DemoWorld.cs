@@ -26,7 +26,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, AssignmentStore assignments, TicketStore tickets, MarkingStore marking, GoalStore goals, GroupStore groups, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records, CheckStore checks, SittingStore sittings)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, TicketStore tickets, MarkingStore marking, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records, CheckStore checks, SittingStore sittings)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -42,7 +42,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
 
     private readonly Random random = new(Seed);
-    private readonly DemoChecks windows = new(checks, sittings, Chart);
+    private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
     private Guid tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
@@ -174,8 +174,11 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             var given = same.Select(x => (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: Guid.CreateVersion7())).ToList();
             var assignment = new NewAssignment(Guid.CreateVersion7(), classId, same.Key.Row.Id, teacher.Id, at, due, 2, "",
                 [.. given.Select(g => new NewTicket(g.Ticket, g.Reader.Id, g.Version.Id, Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value))]);
-            await assignments.Add(assignment);
-            await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "assigned", $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}", new { assignmentId = assignment.Id });
+            await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "assigned", async (c, t) =>
+            {
+                await AssignmentStore.Add(c, t, assignment);
+                return new(new { assignmentIds = new[] { assignment.Id } }, $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}");
+            });
             foreach (var (reader, version, ticket) in given) await Read(reader, same.Key, version, ticket, year, at, thisWeek, now, teacher, classId);
         }
     }
@@ -231,8 +234,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     {
         var term = year.Terms[0];
         var targets = people.Take(people.Count - 2).SelectMany(p => new[] { (p.Id, "comprehension", 75.0), (p.Id, "words", Math.Round((1500 + 30 * p.Depth) / 250) * 250) });
-        var made = await goals.Set(term.Id, targets, "", teacher.Id, at);
-        await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "goals", $"Set goals for {people.Count - 2} readers", made);
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "goals", async (c, t) => new(await GoalStore.Set(c, t, term.Id, targets, "", teacher.Id, at), $"Set goals for {people.Count - 2} readers"));
     }
 
     private async Task Form(Guid classId, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
@@ -240,8 +242,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         var candidates = (await readers.Roster(classId, at)).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), [])).ToList();
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
-        var made = await groups.Replace(classId, [.. plan.Groups.Select((g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))]))], at);
-        await changes.Add(teacher.SchoolId, classId, teacher.Id, at, "groups", $"Formed {count} {(count == 1 ? "group" : "groups")}", made);
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "groups", async (c, t) => new(await GroupStore.Replace(c, t, classId, [.. plan.Groups.Select((g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))]))], at), $"Formed {count} {(count == 1 ? "group" : "groups")}"));
     }
 
     private static DateTimeOffset At(DateOnly day, int hour) => new(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);

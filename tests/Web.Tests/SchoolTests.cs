@@ -314,7 +314,7 @@ public sealed class SchoolTests(Harness harness)
         var room = await harness.Room(lead, 0);
         var added = await lead.Json(await lead.Post($"/api/classes/{room.Id}/readers", new { givenName = "Zephyrine", familyName = "Qwertz", grade = 4, level = 30 }));
         var id = (string)added["id"]!;
-        (await lead.Put($"/api/classes/{room.Id}/list/draft", new { rows = new[] { new { givenName = "Zephyrine" } }, levelSystem = "fm" })).EnsureSuccessStatusCode();
+        (await lead.Put($"/api/classes/{room.Id}/list/draft", new { rows = new[] { new { givenName = "Zephyrine", sameAs = id } }, levelSystem = "fm" })).EnsureSuccessStatusCode();
         await harness.Guardian(lead, room.Id, id, $"z-{Guid.NewGuid():N}@example.org");
         var record = JsonNode.Parse(await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.json")).Content.ReadAsStringAsync())!;
         ((string)record["reader"]!["family_name"]!).ShouldBe("Qwertz");

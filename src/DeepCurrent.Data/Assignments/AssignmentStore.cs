@@ -25,33 +25,47 @@ public sealed record TextInUse(Guid TextId, string Title, double Depth, int Read
 /// <summary>Assignments of a class, as a teacher sees them.</summary>
 public sealed class AssignmentStore(NpgsqlDataSource db)
 {
-    public async Task Add(NewAssignment a)
+    /// <summary>Gives a text, inside the transaction that lists it. The same once more changes nothing.</summary>
+    /// <returns>False where it has been given before, by the same request.</returns>
+    public static async Task<bool> Add(NpgsqlConnection c, NpgsqlTransaction t, NewAssignment a)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("""
+        var added = await c.ExecuteAsync("""
             insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided, aloud)
             values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @Guided, @Aloud)
+            on conflict (id) do nothing
             """, a, t);
+        if (added == 0) return false;
         await c.ExecuteAsync("""
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
             values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @at)
             """, a.Tickets.Select(k => new { k.Id, assignment = a.Id, k.ReaderId, k.VersionId, k.Forecast, at = a.AssignedAt }), t);
         await c.ExecuteAsync("select pg_notify('ticket', @ClassId::text)", new { a.ClassId }, t);
-        await t.CommitAsync();
+        return true;
+    }
+
+    /// <summary>How many tickets an assignment of a class has and which change gave it; null where there is none.</summary>
+    public async Task<(int Tickets, Guid ChangeId)?> Given(Guid assignmentId, Guid classId)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        var found = await c.QuerySingleOrDefaultAsync<(int Tickets, Guid? ChangeId)>("""
+            select (select count(*)::int from ticket k where k.assignment_id = a.id),
+                   (select h.id from change h where h.class_id = a.class_id and h.kind = 'assigned' and h.detail -> 'assignmentIds' ? a.id::text limit 1)
+            from assignment a
+            where a.id = @assignmentId and a.class_id = @classId
+            """, new { assignmentId, classId });
+        return found.ChangeId is { } change ? (found.Tickets, change) : null;
     }
 
     /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are taken.</summary>
     /// <returns>How many were taken back.</returns>
-    public async Task<int> Withdraw(Guid assignmentId, Guid classId, DateTimeOffset at)
+    public static async Task<int> Withdraw(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<Guid> assignmentIds, Guid classId, DateTimeOffset at)
     {
-        await using var c = await db.OpenConnectionAsync();
         var n = await c.ExecuteAsync("""
             update ticket k set state = 'withdrawn', changed_at = @at
             from assignment a
-            where a.id = k.assignment_id and a.id = @assignmentId and a.class_id = @classId and k.state in ('planned', 'waiting', 'under way')
-            """, new { assignmentId, classId, at });
-        await c.ExecuteAsync("select pg_notify('ticket', @classId::text)", new { classId });
+            where a.id = k.assignment_id and a.id = any(@ids) and a.class_id = @classId and k.state in ('planned', 'waiting', 'under way')
+            """, new { ids = assignmentIds.ToArray(), classId, at }, t);
+        await c.ExecuteAsync("select pg_notify('ticket', @classId::text)", new { classId }, t);
         return n;
     }
 

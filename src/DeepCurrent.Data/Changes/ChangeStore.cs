@@ -8,16 +8,51 @@ public sealed record Change(Guid Id, Guid? ClassId, DateTimeOffset At, string By
 
 public sealed record ChangeDetail(Guid Id, Guid? ClassId, Guid AdultId, DateTimeOffset At, string Kind, string Summary, string Detail, DateTimeOffset? UndoneAt);
 
+/// <summary>Whose change it is, and where it is listed.</summary>
+/// <param name="ClassId">The class whose history lists it; null for a change to the school.</param>
+public sealed record ChangeBy(Guid SchoolId, Guid? ClassId, Guid AdultId, DateTimeOffset At);
+
+/// <summary>What a command did, as it is listed.</summary>
+/// <param name="Detail">What is needed to take it back.</param>
+public sealed record Listed(object Detail, string Summary);
+
 /// <summary>The class's history: what was changed, by whom, and what is needed to take it back.</summary>
 public sealed class ChangeStore(NpgsqlDataSource db)
 {
-    public async Task<Guid> Add<T>(Guid schoolId, Guid? classId, Guid adultId, DateTimeOffset at, string kind, string summary, T detail)
+    /// <summary>Does something and lists it, both or neither.</summary>
+    /// <param name="command">Does it inside the transaction, and says what is needed to take it back; null where there is nothing to list.</param>
+    /// <returns>The id to take it back by; null where nothing is listed.</returns>
+    public async Task<Guid?> Do(ChangeBy by, string kind, Func<NpgsqlConnection, NpgsqlTransaction, Task<Listed?>> command)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        Guid? id = await command(c, t) is { } done ? await Add(c, t, by, kind, done.Summary, done.Detail) : null;
+        await t.CommitAsync();
+        return id;
+    }
+
+    /// <summary>Lists a change inside the transaction that makes it.</summary>
+    public static async Task<Guid> Add<T>(NpgsqlConnection c, NpgsqlTransaction t, ChangeBy by, string kind, string summary, T detail)
     {
         var id = Guid.CreateVersion7();
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail) values (@id, @schoolId, @classId, @adultId, @at, @kind, @summary, @detail::jsonb)",
-            new { id, schoolId, classId, adultId, at, kind, summary, detail = Database.ToJson(detail) });
+        await c.ExecuteAsync("""
+            insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
+            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @summary, @detail::jsonb)
+            """, new { id, by.SchoolId, by.ClassId, by.AdultId, by.At, kind, summary, detail = Database.ToJson(detail) }, t);
         return id;
+    }
+
+    /// <summary>Takes a change back and says so, both or neither; the same change cannot be taken back twice.</summary>
+    /// <param name="undo">Takes back what the change did and nothing else, and says what is so now.</param>
+    /// <returns>The sentence; null if it was taken back meanwhile.</returns>
+    public async Task<string?> Undo(Guid id, DateTimeOffset now, Func<NpgsqlConnection, NpgsqlTransaction, Task<string>> undo)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        if (await c.ExecuteAsync("update change set undone_at = @now where id = @id and undone_at is null", new { id, now }, t) == 0) return null;
+        var sentence = await undo(c, t);
+        await t.CommitAsync();
+        return sentence;
     }
 
     public async Task<IReadOnlyList<Change>> Of(Guid classId)
@@ -49,12 +84,5 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ChangeDetail>("select id, class_id, adult_id, at, kind, summary, detail::text as detail, undone_at from change where id = @id and school_id = @schoolId", new { id, schoolId });
-    }
-
-    /// <summary>Marks a change as undone; false if it was undone already.</summary>
-    public async Task<bool> MarkUndone(Guid id, DateTimeOffset at)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("update change set undone_at = @at where id = @id and undone_at is null", new { id, at }) == 1;
     }
 }

@@ -28,11 +28,9 @@ public sealed class GoalStore(NpgsqlDataSource db)
         return (await c.QueryAsync<GoalRow>("select id, reader_id, kind, target, set_at, reason from goal where reader_id = @readerId and term_id = @termId and replaced_at is null limit 10", new { readerId, termId })).ToList();
     }
 
-    public async Task<IReadOnlyList<GoalChange>> Set(Guid termId, IEnumerable<(Guid ReaderId, string Kind, double Target)> goals, string reason, Guid adultId, DateTimeOffset now)
+    public static async Task<IReadOnlyList<GoalChange>> Set(NpgsqlConnection c, NpgsqlTransaction t, Guid termId, IEnumerable<(Guid ReaderId, string Kind, double Target)> goals, string reason, Guid adultId, DateTimeOffset now)
     {
         var made = new List<GoalChange>();
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
         foreach (var (readerId, kind, target) in goals)
         {
             var old = await c.QuerySingleOrDefaultAsync<(Guid Id, double Target)?>("select id, target from goal where reader_id = @readerId and term_id = @termId and kind = @kind and replaced_at is null for update", new { readerId, termId, kind }, t);
@@ -43,23 +41,19 @@ public sealed class GoalStore(NpgsqlDataSource db)
                 new { id, readerId, termId, kind, target, reason, adultId, now }, t);
             made.Add(new(readerId, kind, id, old?.Id));
         }
-        await t.CommitAsync();
         return made;
     }
 
     /// <summary>Takes goals back and puts those they replaced in their place; those changed again since are left alone.</summary>
-    public async Task<int> Undo(IReadOnlyList<GoalChange> changes)
+    public static async Task<int> Undo(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<GoalChange> changes)
     {
         var undone = 0;
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
         foreach (var change in changes)
         {
             var n = await c.ExecuteAsync("delete from goal where id = @Id and replaced_at is null", new { change.Id }, t);
             if (n == 1 && change.Replaces is { } earlier) await c.ExecuteAsync("update goal set replaced_at = null where id = @earlier", new { earlier }, t);
             undone += n;
         }
-        await t.CommitAsync();
         return undone;
     }
 }

@@ -26,10 +26,8 @@ public sealed class GroupStore(NpgsqlDataSource db)
         return [.. rows.GroupBy(r => r.Id).Select(g => new GroupRow(g.Key, g.First().Name, g.First().Position, g.First().FormedAt, [.. g.Where(r => r.Reader is not null).Select(r => r.Reader!.Value)]))];
     }
 
-    public async Task<Regrouping> Replace(Guid classId, IReadOnlyList<NewGroup> groups, DateTimeOffset now)
+    public static async Task<Regrouping> Replace(NpgsqlConnection c, NpgsqlTransaction t, Guid classId, IReadOnlyList<NewGroup> groups, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
         var closed = (await c.QueryAsync<Guid>("update guided_group set closed_at = @now where class_id = @classId and closed_at is null returning id", new { classId, now }, t)).ToList();
         var opened = new List<Guid>();
@@ -40,21 +38,17 @@ public sealed class GroupStore(NpgsqlDataSource db)
             await c.ExecuteAsync("insert into group_member (group_id, reader_id) select @id, unnest(@readers)", new { id, readers = g.ReaderIds.ToArray() }, t);
             opened.Add(id);
         }
-        await t.CommitAsync();
         return new(closed, opened);
     }
 
     /// <summary>Takes a regrouping back; false if the groups have been changed again since.</summary>
-    public async Task<bool> Undo(Guid classId, Regrouping regrouping)
+    public static async Task<bool> Undo(NpgsqlConnection c, NpgsqlTransaction t, Guid classId, Regrouping regrouping)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
         var open = (await c.QueryAsync<Guid>("select id from guided_group where class_id = @classId and closed_at is null limit 100", new { classId }, t)).ToHashSet();
         if (!open.SetEquals(regrouping.Opened)) return false;
         await c.ExecuteAsync("delete from guided_group where id = any(@opened); update guided_group set closed_at = null where id = any(@closed)",
             new { opened = regrouping.Opened.ToArray(), closed = regrouping.Closed.ToArray() }, t);
-        await t.CommitAsync();
         return true;
     }
 }

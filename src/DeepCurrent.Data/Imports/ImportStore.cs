@@ -16,7 +16,7 @@ public sealed record MendRow(string File, int Line, string? Column, string? Valu
 /// <summary>Imports, kept with their file until they are done, so that nothing depends on one process living through them.</summary>
 public sealed class ImportStore(NpgsqlDataSource db)
 {
-    private const string Columns = "id, school_id, adult_id, name, made_at, org, mends::text as mends, wanted, state, progress, stage, preview::text as preview, error, change_id";
+    private const string Columns = "id, school_id, adult_id, name, made_at, org, mends::text as mends, wanted, case when state = 'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not null) then 'undone' else state end as state, progress, stage, preview::text as preview, error, change_id";
 
     public async Task Add(Guid id, Guid schoolId, Guid adultId, string name, byte[] body, DateTimeOffset at)
     {

@@ -88,10 +88,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     /// <summary>Keeps a check. The same once more changes nothing but the revision.</summary>
     /// <returns>False if somebody else has changed it meanwhile.</returns>
-    public async Task<bool> Save(NewCheck check, IReadOnlyList<CheckAim> aims, IReadOnlyList<Guid> colleagues)
+    public static async Task<bool> Save(NpgsqlConnection c, NpgsqlTransaction t, NewCheck check, IReadOnlyList<CheckAim> aims, IReadOnlyList<Guid> colleagues)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
         var saved = await c.ExecuteAsync("""
             insert into level_check (id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on, closes_on, made_by, made_at)
             values (@Id, @SchoolId, @SchoolYearId, @Season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft, @OpensOn, @ClosesOn, @MadeBy, @At)
@@ -105,7 +103,6 @@ public sealed class CheckStore(NpgsqlDataSource db)
             delete from check_colleague where check_id = @Id;
             insert into check_colleague (check_id, adult_id) select @Id, a.id from adult a where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'staff' and not a.left_school
             """, new { check.Id, check.SchoolId, kinds = aims.Select(a => a.Kind).ToArray(), keys = aims.Select(a => a.Key).ToArray(), colleagues = colleagues.ToArray() }, t);
-        await t.CommitAsync();
         return true;
     }
 
@@ -147,16 +144,15 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Gives a check to readers; who has it already keeps what was done, and who had it taken back has it again.</summary>
-    /// <returns>How many have it now who had not before.</returns>
-    public async Task<int> Give(Guid checkId, CheckPlan plan, IReadOnlyList<CheckReader> readers, DateTimeOffset now)
+    /// <returns>Those who have it now and had not before.</returns>
+    public static async Task<IReadOnlyList<Guid>> Give(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, CheckPlan plan, IReadOnlyList<CheckReader> readers, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        var given = await c.ExecuteAsync("""
+        var given = (await c.QueryAsync<Guid>("""
             insert into sitting (id, check_id, reader_id, class_id, grade, made_at, before_mean, before_sd, changed_at)
             select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
             on conflict (check_id, reader_id) do update set withdrawn_at = null, changed_at = @now where sitting.withdrawn_at is not null
-            """, new { checkId, now, readers = readers.Select(r => r.ReaderId).ToArray(), classes = readers.Select(r => r.ClassId).ToArray(), means = readers.Select(r => r.Mean).ToArray(), sds = readers.Select(r => r.Sd).ToArray() }, t);
+            returning reader_id
+            """, new { checkId, now, readers = readers.Select(r => r.ReaderId).ToArray(), classes = readers.Select(r => r.ClassId).ToArray(), means = readers.Select(r => r.Mean).ToArray(), sds = readers.Select(r => r.Sd).ToArray() }, t)).ToList();
         // Until somebody begins, the plan may change, and what is no longer in it goes.
         await c.ExecuteAsync("""
             delete from sitting_part p using sitting s where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
@@ -166,7 +162,6 @@ public sealed class CheckStore(NpgsqlDataSource db)
             on conflict (sitting_id, part, round) do nothing
             """, new { checkId, parts = plan.Parts.Select(p => p.Part.ToString()).ToArray(), positions = plan.Parts.Select((_, i) => i).ToArray() }, t);
         await Tell(c, t, checkId);
-        await t.CommitAsync();
         return given;
     }
 
@@ -225,10 +220,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     /// <summary>Gives parts once more, each as a further round.</summary>
     /// <returns>The new parts.</returns>
-    public async Task<IReadOnlyList<Guid>> Again(Guid checkId, IReadOnlyList<Guid> partIds, DateTimeOffset now)
+    public static async Task<IReadOnlyList<Guid>> Again(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, IReadOnlyList<Guid> partIds, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
         var made = (await c.QueryAsync<Guid>("""
             insert into sitting_part (id, sitting_id, part, round, position, state)
             select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, 'Waiting'
@@ -240,19 +233,17 @@ public sealed class CheckStore(NpgsqlDataSource db)
         // What was never begun does not stand in the way of its next round.
         await c.ExecuteAsync("update sitting_part set state = 'Skipped', note = 'given again', finished_at = @now where id = any(@partIds) and state in ('Waiting', 'UnderWay')", new { partIds = partIds.ToArray(), now }, t);
         await Tell(c, t, checkId);
-        await t.CommitAsync();
         return made;
     }
 
     /// <summary>Takes rounds back that nobody has begun.</summary>
-    public async Task<int> UndoAgain(IReadOnlyList<Guid> made)
+    public static async Task<int> UndoAgain(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<Guid> made)
     {
-        await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync("""
             update sitting_part o set state = case when o.started_at is null then 'Waiting' else 'UnderWay' end, note = '', finished_at = null
             from sitting_part n where n.id = any(@made) and n.state = 'Waiting' and o.sitting_id = n.sitting_id and o.part = n.part and o.round = n.round - 1 and o.note = 'given again';
             delete from sitting_part where id = any(@made) and state = 'Waiting'
-            """, new { made = made.ToArray() });
+            """, new { made = made.ToArray() }, t);
     }
 
     /// <summary>Takes a check back from everybody, or gives it back; what was done is kept.</summary>
@@ -263,21 +254,25 @@ public sealed class CheckStore(NpgsqlDataSource db)
         await Tell(c, null, checkId);
     }
 
+    /// <summary>Takes a check back that nobody has any more.</summary>
+    public static Task DiscardEmpty(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, DateTimeOffset now) => c.ExecuteAsync("""
+        update level_check k set gone_at = @now, revision = revision + 1
+        where k.id = @checkId and k.gone_at is null and not exists (select 1 from sitting s where s.check_id = k.id and s.withdrawn_at is null)
+        """, new { checkId, now }, t);
+
     /// <summary>Takes a check back from some readers.</summary>
-    public async Task<int> Withdraw(Guid checkId, IReadOnlyList<Guid> readerIds, DateTimeOffset now)
+    public static async Task<int> Withdraw(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, IReadOnlyList<Guid> readerIds, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var taken = await c.ExecuteAsync("update sitting set withdrawn_at = @now where check_id = @checkId and reader_id = any(@readerIds) and withdrawn_at is null", new { checkId, readerIds = readerIds.ToArray(), now });
-        await Tell(c, null, checkId);
+        var taken = await c.ExecuteAsync("update sitting set withdrawn_at = @now where check_id = @checkId and reader_id = any(@readerIds) and withdrawn_at is null", new { checkId, readerIds = readerIds.ToArray(), now }, t);
+        await Tell(c, t, checkId);
         return taken;
     }
 
     /// <summary>Gives a check back to readers it was taken from.</summary>
-    public async Task<bool> GiveBack(CheckWithdrawn taken, DateTimeOffset now)
+    public static async Task<bool> GiveBack(NpgsqlConnection c, NpgsqlTransaction t, CheckWithdrawn taken, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var back = await c.ExecuteAsync("update sitting set withdrawn_at = null, changed_at = @now where check_id = @CheckId and reader_id = any(@readers) and withdrawn_at is not null", new { taken.CheckId, readers = taken.ReaderIds.ToArray(), now });
-        await Tell(c, null, taken.CheckId);
+        var back = await c.ExecuteAsync("update sitting set withdrawn_at = null, changed_at = @now where check_id = @CheckId and reader_id = any(@readers) and withdrawn_at is not null", new { taken.CheckId, readers = taken.ReaderIds.ToArray(), now }, t);
+        await Tell(c, t, taken.CheckId);
         return back > 0;
     }
 

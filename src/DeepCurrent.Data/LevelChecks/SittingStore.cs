@@ -168,8 +168,13 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
     public async Task Reopen(Guid checkId)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update level_check set closed_at = null, closes_on = case when closes_on < current_date then null else closes_on end, revision = revision + 1 where id = @checkId", new { checkId });
-        await CheckStore.Tell(c, null, checkId);
+        await Reopen(c, null, checkId);
+    }
+
+    public static async Task Reopen(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId)
+    {
+        await c.ExecuteAsync("update level_check set closed_at = null, closes_on = case when closes_on < current_date then null else closes_on end, revision = revision + 1 where id = @checkId", new { checkId }, t);
+        await CheckStore.Tell(c, t, checkId);
     }
 
     /// <summary>Checks whose last day has passed.</summary>

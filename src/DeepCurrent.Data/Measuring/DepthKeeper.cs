@@ -49,44 +49,42 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// <summary>Leaves pieces of evidence out, or takes them in again, and recomputes. What was left out by rule is not changed.</summary>
     /// <param name="reason">Null to take in again.</param>
     /// <returns>The pieces that changed, and the reason each had before.</returns>
-    public async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(Guid readerId, IReadOnlyList<Guid> ids, string? reason, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public static async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<Guid> ids, string? reason, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
-        List<LeftOutBefore> before = [];
-        await Change(readerId, year, chart, now, async (c, t) =>
-        {
-            var wanted = reason is null ? null : ByTeacher + reason;
-            before = (await c.QueryAsync<LeftOutBefore>("""
-                select id, left_out as before from evidence
-                where reader_id = @readerId and id = any(@ids) and left_out is distinct from @wanted and (left_out is null or starts_with(left_out, @ByTeacher))
-                """, new { readerId, ids = ids.ToArray(), wanted, ByTeacher }, t)).ToList();
-            return await c.ExecuteAsync("update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)", new { readerId, changed = before.Select(b => b.Id).ToArray(), wanted }, t);
-        });
+        await Lock(c, t, readerId);
+        var wanted = reason is null ? null : ByTeacher + reason;
+        var before = (await c.QueryAsync<LeftOutBefore>("""
+            select id, left_out as before from evidence
+            where reader_id = @readerId and id = any(@ids) and left_out is distinct from @wanted and (left_out is null or starts_with(left_out, @ByTeacher))
+            """, new { readerId, ids = ids.ToArray(), wanted, ByTeacher }, t)).ToList();
+        await c.ExecuteAsync("update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)", new { readerId, changed = before.Select(b => b.Id).ToArray(), wanted }, t);
+        if (before.Count > 0) await Recompute(c, t, readerId, year, chart, now);
         return before;
     }
 
     /// <summary>Puts reasons back as they were.</summary>
-    public Task<int> Restore(Guid readerId, IReadOnlyList<LeftOutBefore> before, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
-        Change(readerId, year, chart, now, (c, t) => c.ExecuteAsync("""
+    public static async Task<int> Restore(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<LeftOutBefore> before, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        await Lock(c, t, readerId);
+        var restored = await c.ExecuteAsync("""
             update evidence e set left_out = b.reason
             from unnest(@ids, @reasons) b (id, reason)
             where e.id = b.id and e.reader_id = @readerId
-            """, new { readerId, ids = before.Select(b => b.Id).ToArray(), reasons = before.Select(b => b.Before).ToArray() }, t));
+            """, new { readerId, ids = before.Select(b => b.Id).ToArray(), reasons = before.Select(b => b.Before).ToArray() }, t);
+        if (restored > 0) await Recompute(c, t, readerId, year, chart, now);
+        return restored;
+    }
 
     /// <summary>Takes a stated level away for good and recomputes.</summary>
-    public async Task<bool> Remove(Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
-        await Change(readerId, year, chart, now, (c, t) => c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level' and part_id is null", new { evidenceId, readerId }, t)) > 0;
-
-    /// <summary>Changes a reader's evidence under a lock, and recomputes if anything changed.</summary>
-    private async Task<int> Change(Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now, Func<NpgsqlConnection, NpgsqlTransaction, Task<int>> change)
+    public static async Task<bool> Remove(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
-        var changed = await change(c, t);
-        if (changed > 0) await Recompute(c, t, readerId, year, chart, now);
-        await t.CommitAsync();
-        return changed;
+        await Lock(c, t, readerId);
+        if (await c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level' and part_id is null", new { evidenceId, readerId }, t) == 0) return false;
+        await Recompute(c, t, readerId, year, chart, now);
+        return true;
     }
+
+    private static Task Lock(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId) => c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
 
     /// <summary>Adds a stated level or a running record and recomputes.</summary>
     public async Task<DepthEstimate> Add(Guid readerId, EvidenceRow row, Guid? adultId, YearCalendar year, LevelChart chart, DateTimeOffset now)

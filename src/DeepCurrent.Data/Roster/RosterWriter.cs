@@ -6,6 +6,7 @@ using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -144,14 +145,15 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         var levels = s.Levels.Select(l => l.Id).ToArray();
         var enrolments = s.Enrolments.Select(e => e.Id).ToArray();
         // Joined and not looked up one by one: a district's undo has a hundred thousand readers and more enrolments.
-        var busy = (await c.QueryAsync<string>("""
-            with gone as (select unnest(@readers) as id), busy as (
-              select k.reader_id as id from ticket k join gone g on g.id = k.reader_id
-              union all select k.reader_id from goal k join gone g on g.id = k.reader_id
-              union all select k.reader_id from group_member k join gone g on g.id = k.reader_id
-              union all select k.reader_id from guardianship k join gone g on g.id = k.reader_id
-              union all select k.reader_id from evidence k join gone g on g.id = k.reader_id left join unnest(@levels) x (id) on x.id = k.id where x.id is null
-              union all select k.reader_id from enrolment k join gone g on g.id = k.reader_id left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null)
+        var work = ReaderThings.All.Where(x => x.Work).Select(x => $"select k.{x.Column} as id from {x.Table} k join gone g on g.id = k.{x.Column}" + x.Table switch
+        {
+            // What the change itself brought goes with it.
+            "evidence" => " left join unnest(@levels) x (id) on x.id = k.id where x.id is null",
+            "enrolment" => " left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null",
+            _ => "",
+        });
+        var busy = (await c.QueryAsync<string>($"""
+            with gone as (select unnest(@readers) as id), busy as ({string.Join(" union all ", work)})
             select r.given_name from reader r where r.id in (select id from busy) order by r.given_name limit 4
             """, new { readers, levels, enrolments }, t)).ToList();
         if (busy.Count > 0) throw new BuiltOn($"{string.Join(", ", busy.Take(3))}{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work or been changed since. Undo that first.");

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Changes;
 using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
@@ -39,7 +40,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
 
     /// <summary>Takes or declines an offer (or, for the school that made it, takes it back).</summary>
     /// <param name="userName">The reader's user name at the new school.</param>
-    public async Task<bool> Decide(Guid id, Guid schoolId, bool take, Func<IReadOnlySet<string>, string, string> userName, DateOnly today, DateTimeOffset now)
+    public async Task<bool> Decide(Guid id, Guid schoolId, Guid adultId, bool take, Func<IReadOnlySet<string>, string, string> userName, DateOnly today, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -56,6 +57,20 @@ public sealed class TransferStore(NpgsqlDataSource db)
                 update reader set school_id = @schoolId, moved_from = @From, source_id = null, user_name = @name, left_school = false where id = @ReaderId;
                 update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
                 """, new { found.ReaderId, found.From, schoolId, today, now, name = userName(taken, had) }, t);
+        }
+        // Each school's log tells its own side.
+        var (name, from, to) = await c.QuerySingleAsync<(string, string, string)>("""
+            select trim(r.given_name || ' ' || r.family_name), f.name, s.name
+            from reader r
+              join school f on f.id = @From
+              join school s on s.id = @To
+            where r.id = @ReaderId
+            """, new { found.ReaderId, found.From, found.To }, t);
+        var by = await c.ExecuteScalarAsync<Guid>("select asked_by from transfer where id = @id", new { id }, t);
+        foreach (var (school, adult, summary) in new[] { (found.From, by, take ? $"{name} has moved to {to}" : $"{name} has not moved to {to}"), (found.To, schoolId == found.To ? adultId : by, take ? $"{name} has come from {from}" : $"{name} has not come from {from}") })
+        {
+            var change = await ChangeStore.Add(c, t, new(school, null, adult, now), "transferred", summary, new { found.ReaderId, found.From, found.To });
+            await c.ExecuteAsync("insert into change_reader (change_id, reader_id) values (@change, @ReaderId)", new { change, found.ReaderId }, t);
         }
         await t.CommitAsync();
         return true;

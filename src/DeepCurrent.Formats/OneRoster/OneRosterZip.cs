@@ -55,6 +55,42 @@ public static class OneRosterZip
         return new(builder.Build("OneRoster 1.2 CSV", Scope("users"), Scope("classes"), Scope("enrollments")), builder.Orgs);
     }
 
+    /// <summary>The same archive without the rows of one user: wherever a column says that a row is theirs.</summary>
+    /// <returns>Null where none of its rows is.</returns>
+    public static byte[]? Without(byte[] bytes, string userSourcedId)
+    {
+        var removed = 0;
+        using var made = new MemoryStream();
+        using (var from = TableFile.OpenZip(bytes))
+        using (var to = new ZipArchive(made, ZipArchiveMode.Create, leaveOpen: true))
+            foreach (var entry in from.Entries)
+            {
+                using var read = ZipGuard.Open(entry, Largest);
+                using var write = to.CreateEntry(entry.FullName).Open();
+                if (entry.Name.EndsWith(".csv", StringComparison.OrdinalIgnoreCase)) removed += Without(read, write, entry.Name.StartsWith("users", StringComparison.OrdinalIgnoreCase), userSourcedId);
+                else read.CopyTo(write);
+            }
+        return removed == 0 ? null : made.ToArray();
+    }
+
+    private static int Without(Stream from, Stream to, bool users, string id)
+    {
+        using var counted = new Counted(from);
+        using var text = Text(counted);
+        using var csv = new CsvParser(text, TableFile.Settings(","));
+        using var write = new StreamWriter(to, new UTF8Encoding(encoderShouldEmitUTF8Identifier: false));
+        var columns = Array.Empty<int>();
+        var removed = 0;
+        while (csv.Read())
+        {
+            var cells = csv.Record ?? [];
+            if (csv.Row == 1) columns = [.. cells.Select((h, i) => (Name: h.Trim().TrimStart('\uFEFF'), i)).Where(h => h.Name.Equals("userSourcedId", StringComparison.OrdinalIgnoreCase) || (users && h.Name.Equals("sourcedId", StringComparison.OrdinalIgnoreCase))).Select(h => h.i)];
+            else if (columns.Any(i => i < cells.Length && cells[i] == id)) { removed++; continue; }
+            write.Write(csv.RawRecord);
+        }
+        return removed;
+    }
+
     private static Dictionary<string, SourceScope> Scopes(ZipArchive zip)
     {
         var scopes = new Dictionary<string, SourceScope>();

@@ -25,9 +25,15 @@ public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string 
 /// <param name="Aloud">To be read aloud and recorded.</param>
 /// <param name="Guided">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
-public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions, bool? Guided, bool? Aloud);
+/// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
+public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid? TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions, bool? Guided, bool? Aloud, IReadOnlyList<TextToGive>? Texts = null);
 
-public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets);
+/// <summary>One text of an assignment.</summary>
+/// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
+/// <param name="Versions">Versions fixed by the teacher, by reader.</param>
+public sealed record TextToGive(Guid Id, Guid TextId, IReadOnlyDictionary<Guid, Guid>? Versions);
+
+public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets, int Texts = 1);
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
@@ -44,7 +50,7 @@ public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<Tick
 /// <summary>Giving texts to readers, and what became of them.</summary>
 public static class AssignmentEndpoints
 {
-    private const int MostReaders = 500;
+    private const int MostReaders = 500, MostTexts = 20;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -73,16 +79,31 @@ public static class AssignmentEndpoints
         if (request.DueOn is { } due && due < await desk.Today()) throw Refused.Field("dueOn", "This day has passed. Choose today or a later day.");
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
-        var title = (await texts.Find(request.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
-        if ((await texts.Questions(request.TextId)).All(q => q.Guided)) throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
-        var fits = (await Fits(request.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
-        if (fits.Count == 0) throw Refused.Field("readerIds", "Nobody is left to give this to: everyone chosen has had it already.");
-        var versions = await texts.Versions(request.TextId, place.SchoolId);
-        var tickets = fits.Select(f => Fixed(f, request.Versions, versions, chosen)).ToList();
-        var id = Guid.CreateVersion7();
-        await assignments.Add(new(id, classId, request.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", tickets, request.Guided ?? true, request.Aloud ?? false));
-        var change = await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "assigned", $"Assigned {title} to {tickets.Count} {(tickets.Count == 1 ? "reader" : "readers")}", new { assignmentId = id });
-        return new(id, change, tickets.Count);
+        var wanted = request.Texts ?? [new(Guid.CreateVersion7(), request.TextId ?? throw Refused.Field("textIds", "Choose a text."), request.Versions)];
+        if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count) throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
+        // The same request again, after a lost answer, is what it was.
+        if (await assignments.Given(wanted[0].Id, classId) is { } before) return new(wanted[0].Id, before.ChangeId, before.Tickets, wanted.Count);
+        var given = new List<NewAssignment>();
+        var titles = new List<string>();
+        foreach (var w in wanted)
+        {
+            var title = (await texts.Find(w.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
+            if ((await texts.Questions(w.TextId)).All(q => q.Guided)) throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
+            var fits = (await Fits(w.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
+            if (fits.Count == 0) continue;
+            var versions = await texts.Versions(w.TextId, place.SchoolId);
+            given.Add(new(w.Id, classId, w.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", [.. fits.Select(f => Fixed(f, w.Versions, versions, chosen))], request.Guided ?? true, request.Aloud ?? false));
+            titles.Add(title);
+        }
+        if (given.Count == 0) throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
+        var readerCount = given.SelectMany(g => g.Tickets).Select(k => k.ReaderId).Distinct().Count();
+        var sentence = $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {readerCount} {(readerCount == 1 ? "reader" : "readers")}";
+        var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoAssigned.Name, async (c, t) =>
+        {
+            foreach (var g in given) if (!await AssignmentStore.Add(c, t, g)) throw Refused.Conflict("given", "This has been assigned already.");
+            return new(new Assigned([.. given.Select(g => g.Id)]), sentence);
+        });
+        return new(given[0].Id, change!.Value, given.Sum(g => g.Tickets.Count), given.Count);
     }
 
     private static NewTicket Fixed(FitView fit, IReadOnlyDictionary<Guid, Guid>? chosenVersions, IReadOnlyList<VersionHead> versions, IReadOnlyList<RosterRow> readers)

@@ -55,7 +55,7 @@ public static class GoalEndpoints
         return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, left, [.. lines]);
     }
 
-    private static async Task<SetGoalsView> Set(Guid classId, SetGoalsRequest request, Desk desk, SchoolStore schools, ReaderStore readers, GoalStore goals, ChangeStore changes)
+    private static async Task<SetGoalsView> Set(Guid classId, SetGoalsRequest request, Desk desk, SchoolStore schools, ReaderStore readers, ChangeStore changes)
     {
         var place = await desk.Class(classId, Deed.SetGoals);
         var year = await schools.Year(place.SchoolYearId);
@@ -71,9 +71,14 @@ public static class GoalEndpoints
         }
         var wanted = request.Targets.SelectMany(t => new (Guid ReaderId, string Kind, double? Target)[] { (t.ReaderId, "comprehension", t.Comprehension), (t.ReaderId, "words", t.Words) })
             .Where(x => x.Target is not null).Select(x => (x.ReaderId, x.Kind, x.Target!.Value));
-        var made = await goals.Set(term.Id, wanted, request.Reason?.Trim() ?? "", desk.Who.Id, desk.Now);
-        if (made.Count == 0) return new(null, 0);
-        var people = made.Select(m => m.ReaderId).Distinct().Count();
-        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "goals", $"Set goals for {people} {(people == 1 ? "reader" : "readers")}", made), made.Count);
+        var set = 0;
+        var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoGoals.Name, async (c, t) =>
+        {
+            var made = await GoalStore.Set(c, t, term.Id, wanted, request.Reason?.Trim() ?? "", desk.Who.Id, desk.Now);
+            set = made.Count;
+            var people = made.Select(m => m.ReaderId).Distinct().Count();
+            return set == 0 ? null : new(made, $"Set goals for {people} {(people == 1 ? "reader" : "readers")}");
+        });
+        return new(change, set);
     }
 }

@@ -23,7 +23,7 @@ public sealed record ProposalView(IReadOnlyList<ProposedGroup> Groups, double Co
 
 public sealed record SaveGroupsRequest(IReadOnlyList<NewGroup> Groups);
 
-public sealed record SavedGroups(Guid ChangeId);
+public sealed record SavedGroups(Guid? ChangeId);
 
 /// <summary>Guided reading groups: proposing, and saving what the teacher decided.</summary>
 public static class GroupEndpoints
@@ -63,7 +63,7 @@ public static class GroupEndpoints
         return [.. Enum.GetValues<Strand>().Select(s => asked.GetValueOrDefault(s) is var (right, n) ? Mastery.Estimate(right, n).Mean * 100 : 0)];
     }
 
-    private static async Task<SavedGroups> Save(Guid classId, SaveGroupsRequest request, Desk desk, ReaderStore readers, GroupStore groups, ChangeStore changes)
+    private static async Task<SavedGroups> Save(Guid classId, SaveGroupsRequest request, Desk desk, ReaderStore readers, ChangeStore changes)
     {
         await desk.Class(classId, Deed.FormGroups);
         if (request.Groups.Count is 0 or > MostGroups) throw Refused.Field("groups", $"Save 1 to {MostGroups} groups.");
@@ -73,7 +73,8 @@ public static class GroupEndpoints
         var placed = request.Groups.SelectMany(g => g.ReaderIds).ToList();
         if (placed.Any(id => !roster.Contains(id))) throw Refused.NotFound();
         if (placed.Distinct().Count() != placed.Count) throw Refused.Field("groups", "A reader stands in two of these groups.");
-        var made = await groups.Replace(classId, [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })], desk.Now);
-        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "groups", $"Formed {request.Groups.Count} {(request.Groups.Count == 1 ? "group" : "groups")}", made));
+        var count = request.Groups.Count;
+        return new(await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoGroups.Name, async (c, t) =>
+            new(await GroupStore.Replace(c, t, classId, [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })], desk.Now), $"Formed {count} {(count == 1 ? "group" : "groups")}")));
     }
 }

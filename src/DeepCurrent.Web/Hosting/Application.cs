@@ -91,6 +91,8 @@ public static class Application
         services.AddSingleton(builder.Configuration.GetSection("Listener").Get<ListenerSettings>() ?? new());
         services.AddHttpClient<IListener, HttpListening>(c => c.Timeout = Timeout.InfiniteTimeSpan);
         services.AddHostedService<ListeningWork>();
+        services.AddSingleton<IUndo, UndoAssigned>().AddSingleton<IUndo, UndoGoals>().AddSingleton<IUndo, UndoGroups>().AddSingleton<IUndo, UndoMerged>().AddSingleton<IUndo, UndoEvidence>()
+            .AddSingleton<IUndo, UndoCheckGiven>().AddSingleton<IUndo, UndoCheckAgain>().AddSingleton<IUndo, UndoCheckWithdrawn>();
         services.AddScoped<GuardianCodes>().AddScoped<PrintRoom>();
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<Devices>().AddSingleton<ContentLoader>();
         services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddScoped<RecordDesk>().AddScoped<CheckDesk>().AddHttpContextAccessor();
@@ -221,7 +223,7 @@ public static class Application
         // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is made again.
         await using var db = Database.Open(new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString);
         var texts = new TextStore(db);
-        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db), new(db, texts), new(db, texts), new(db), new(db), new(db), new(db), new(db), new(db), new(db, texts));
+        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db, texts), new(db, texts), new(db), new(db), new(db), new(db), new(db, texts));
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
         await services.GetRequiredService<AnsweredDepths>().Recompute();

@@ -35,8 +35,6 @@ public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
 /// <param name="Sd">How sure it is: 2, 4 or 6 fm.</param>
 public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason);
 
-/// <summary>What is needed to take a change to a reader's evidence back.</summary>
-internal sealed record EvidenceChange(Guid ReaderId, IReadOnlyList<LeftOutBefore> Before, Guid? Stated);
 
 /// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, overruled with a reason.</summary>
 public static class EvidenceEndpoints
@@ -86,20 +84,24 @@ public static class EvidenceEndpoints
         return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
     }
 
-    private static async Task<RosterChanged> LeaveOut(Guid classId, Guid readerId, LeaveOutRequest request, Desk desk, DepthKeeper keeper, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    private static async Task<RosterChanged> LeaveOut(Guid classId, Guid readerId, LeaveOutRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim();
         if (reason is { Length: 0 or > LongestReason }) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
         if (request.Ids is not { Count: > 0 and <= 500 }) throw Refused.Field("ids", "Choose what is left out.");
         var yardstick = await roster.Yardstick();
-        var before = await keeper.LeaveOut(readerId, request.Ids, reason, yardstick.Year, yardstick.Chart, desk.Now);
-        if (before.Count == 0) throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule.");
-        var sentence = reason is null ? $"Took {Count(before.Count)} of {reader.GivenName}’s in again" : $"Left {Count(before.Count)} of {reader.GivenName}’s out: {reason}";
-        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "evidence", sentence, new EvidenceChange(readerId, before, null)), sentence);
+        var sentence = "";
+        var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
+        {
+            var before = await DepthKeeper.LeaveOut(c, t, readerId, request.Ids, reason, yardstick.Year, yardstick.Chart, desk.Now);
+            sentence = reason is null ? $"Took {Count(before.Count)} of {reader.GivenName}’s in again" : $"Left {Count(before.Count)} of {reader.GivenName}’s out: {reason}";
+            return before.Count == 0 ? null : new(new EvidenceChange(readerId, before, null), sentence);
+        });
+        return new(change ?? throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule."), sentence);
     }
 
-    private static async Task<RosterChanged> State(Guid classId, Guid readerId, JudgementRequest request, Desk desk, DepthKeeper keeper, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    private static async Task<RosterChanged> State(Guid classId, Guid readerId, JudgementRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
@@ -108,17 +110,13 @@ public static class EvidenceEndpoints
         var yardstick = await roster.Yardstick();
         if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
         var id = Guid.CreateVersion7();
-        await keeper.Add(readerId, new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason), desk.Who.Id, yardstick.Year, yardstick.Chart, desk.Now);
         var sentence = $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}";
-        return new(await changes.Add(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now, "evidence", sentence, new EvidenceChange(readerId, [], id)), sentence);
-    }
-
-    /// <summary>Takes a change back.</summary>
-    /// <returns>False if there is nothing left to take back.</returns>
-    internal static async Task<bool> Undo(EvidenceChange change, DepthKeeper keeper, RosterDesk roster, DateTimeOffset now)
-    {
-        var yardstick = await roster.Yardstick();
-        return change.Stated is { } stated ? await keeper.Remove(change.ReaderId, stated, yardstick.Year, yardstick.Chart, now) : await keeper.Restore(change.ReaderId, change.Before, yardstick.Year, yardstick.Chart, now) > 0;
+        return new(await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
+        {
+            await DepthKeeper.Insert(c, t, readerId, [new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason)], desk.Who.Id);
+            await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
+            return new(new EvidenceChange(readerId, [], id), sentence);
+        }), sentence);
     }
 
     private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)

@@ -5,6 +5,7 @@ using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Formats.OneRoster;
 using DeepCurrent.Formats.Print;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Roster;
@@ -16,6 +17,9 @@ public sealed record MergeRequest(Guid OtherId);
 
 /// <param name="Name">The reader's whole name, typed to be sure.</param>
 public sealed record DeleteRequest(string Name);
+
+/// <summary>What goes when a reader is deleted.</summary>
+public sealed record GoesAlong(string What, int Count);
 
 public sealed record TransferRequest(Guid ReaderId, Guid ToSchoolId);
 
@@ -33,6 +37,7 @@ public static class RecordEndpoints
         api.MapGet("/readers/{readerId:guid}/record.json", Json).Produces<string>(contentType: "application/json");
         api.MapGet("/readers/{readerId:guid}/record.pdf", Pdf).Produces<byte[]>(contentType: "application/pdf");
         api.MapPost("/readers/{readerId:guid}/merge", Merge);
+        api.MapGet("/readers/{readerId:guid}/delete", async (Guid readerId, Desk desk, RecordStore records) => { await desk.Lead(); await desk.Reader(readerId, Deed.SeeReader); return (await records.Counted(readerId)).Select(x => new GoesAlong(x.What, x.Count)).ToList(); });
         api.MapPost("/readers/{readerId:guid}/delete", Delete);
         api.MapGet("/school/transfers", Transfers);
         api.MapPost("/school/transfers", Ask);
@@ -75,7 +80,11 @@ public static class RecordEndpoints
         await desk.Lead();
         var reader = await rosters.Reader(readerId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, "")) throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
-        if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, desk.Now)) throw Refused.NotFound();
+        var files = new Dictionary<Guid, byte[]>();
+        if (reader.SourceId is { } sourceId)
+            foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
+                if (OneRosterZip.Without(body, sourceId) is { } without) files[id] = without;
+        if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, files, desk.Now)) throw Refused.NotFound();
     }
 
     private static async Task<TransfersView> Transfers(Desk desk, TransferStore transfers)
@@ -95,6 +104,6 @@ public static class RecordEndpoints
     private static async Task Decide(Guid transferId, TransferDecision decision, Desk desk, TransferStore transfers)
     {
         await desk.Lead();
-        if (!await transfers.Decide(transferId, desk.Who.SchoolId, decision.Take, (taken, wanted) => new UserNames(taken.ToHashSet()).Take(wanted), await desk.Today(), desk.Now)) throw Refused.NotFound();
+        if (!await transfers.Decide(transferId, desk.Who.SchoolId, desk.Who.Id, decision.Take, (taken, wanted) => new UserNames(taken.ToHashSet()).Take(wanted), await desk.Today(), desk.Now)) throw Refused.NotFound();
     }
 }

@@ -3252,7 +3252,28 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GoesAlong"][];
+                    };
+                };
+            };
+        };
         put?: never;
         post: {
             parameters: {
@@ -7024,7 +7045,7 @@ export interface components {
         AssignRequest: {
             readerIds: string[];
             /** Format: uuid */
-            textId: string;
+            textId: null | string;
             /** Format: date */
             dueOn: null | string;
             /** Format: int32 */
@@ -7036,6 +7057,7 @@ export interface components {
             };
             guided: null | boolean;
             aloud: null | boolean;
+            texts?: null | components["schemas"]["TextToGive"][];
         };
         AssignedView: {
             /** Format: uuid */
@@ -7044,6 +7066,11 @@ export interface components {
             changeId: string;
             /** Format: int32 */
             tickets: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            texts: number;
         };
         AssignmentRow: {
             /** Format: uuid */
@@ -7755,6 +7782,11 @@ export interface components {
             /** Format: int32 */
             schoolDaysLeft: number;
             lines: components["schemas"]["GoalLine"][];
+        };
+        GoesAlong: {
+            what: string;
+            /** Format: int32 */
+            count: number;
         };
         GoneRequest: {
             gone: boolean;
@@ -8971,7 +9003,7 @@ export interface components {
         };
         SavedGroups: {
             /** Format: uuid */
-            changeId: string;
+            changeId: null | string;
         };
         SavedSearch: {
             /** Format: uuid */
@@ -9483,6 +9515,15 @@ export interface components {
             /** Format: int32 */
             used: number;
             versions: components["schemas"]["VersionHead"][];
+        };
+        TextToGive: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            textId: string;
+            versions: null | {
+                [key: string]: string;
+            };
         };
         TextUse: {
             /** Format: int32 */

@@ -21,6 +21,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
   const [versions, setVersions] = useState<Record<string, string>>({});
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
+  const [ids] = useState(() => Object.fromEntries(texts.map((x) => [x.id, crypto.randomUUID()])));
   const fits = useFits(data.id, readers.map((r) => r.id), texts.map((x) => x.id));
   const refresh = useRefresh();
   const said = useSaid();
@@ -36,10 +37,10 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
     e.preventDefault();
     setBusy(true);
     try {
-      for (const x of texts.filter((x) => goingTo(x).length > 0)) {
-        const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), textId: x.id, dueOn: due || null, attempts, directions, skipGiven: skip, guided, aloud, versions: Object.fromEntries(readers.flatMap((r) => { const v = versions[key(x.id, r.id)]; return v ? [[r.id, v]] : []; })) });
-        said(`${x.title}: ${t('Assigned to {{count}} readers', { count: made.tickets })}`, made.changeId);
-      }
+      // One request for all of it: it is given whole or not at all, and once, however often it is sent.
+      const wanted = texts.filter((x) => goingTo(x).length > 0).map((x) => ({ id: ids[x.id]!, textId: x.id, versions: Object.fromEntries(readers.flatMap((r) => { const v = versions[key(x.id, r.id)]; return v ? [[r.id, v]] : []; })) }));
+      const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, { readerIds: readers.map((r) => r.id), dueOn: due || null, attempts, directions, skipGiven: skip, guided, aloud, texts: wanted });
+      said(`${wanted.length === 1 ? texts.find((x) => x.id === wanted[0]!.textId)!.title : t('{{count}} texts', { count: wanted.length })}: ${t('Assigned to {{count}} readers', { count: people })}`, made.changeId);
       tray.empty();
       close();
       await client.invalidateQueries({ queryKey: ['assignments'] });

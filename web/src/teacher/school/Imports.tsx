@@ -8,7 +8,7 @@ import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 
-const states: Record<string, string> = { waiting: 'waiting', working: 'being worked on', ready: 'looked at, not taken in', applied: 'taken in', failed: 'stopped' };
+const states: Record<string, string> = { waiting: 'waiting', working: 'being worked on', ready: 'looked at, not taken in', applied: 'taken in', undone: 'undone', failed: 'stopped' };
 export const stateWord = (state: string) => t(states[state] ?? state);
 
 /** The whole school's roster, in and out, as files or from the district's server. */

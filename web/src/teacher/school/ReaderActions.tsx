@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { fieldOf, get, post, sentence, type Api } from '../../shared/api';
-import { dayOf } from '../../shared/format';
+import { dayOf, number } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
@@ -56,6 +56,7 @@ function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }
 }
 
 function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) {
+  const goes = useQuery({ queryKey: ['goes along', reader.id], queryFn: () => get<Api<'GoesAlong'>[]>(`/readers/${reader.id}/delete`) });
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
   const refresh = useRefresh();
@@ -63,6 +64,7 @@ function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) 
   return (
     <details><summary>{t('Delete for good')}</summary>
       <p className="hint">{t('Deletes {{name}} with every answer, level, goal and guardian of nobody else. It cannot be undone; the log keeps only that it was done.', { name: whole(reader) })}</p>
+      {goes.data && goes.data.length > 0 && <p className="hint">{t('With the reader go: {{what}}. Roster files lose the reader’s rows. Texts, classes and other readers stay.', { what: goes.data.map((g) => `${number(g.count)} ${t(g.what)}`).join(', ') })}</p>}
       <Field id="sure" label={t('Type the whole name to be sure')} error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}><input id="sure" type="text" autoComplete="off" value={name} onChange={(e) => setName(e.target.value)} /></Field>
       <button className="btn" disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>{t('Delete everything of {{name}}', { name: reader.givenName })}</button>
     </details>

@@ -1,0 +1,30 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Roster;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Web.Hosting;
+using Npgsql;
+
+namespace DeepCurrent.Web.Changes;
+
+/// <summary>What an undo works in: one transaction, which also marks the change as undone.</summary>
+public sealed record UndoAt(NpgsqlConnection C, NpgsqlTransaction T, ChangeDetail Change, Yardstick Yardstick, DateTimeOffset Now)
+{
+    public T Detail<T>() => Database.FromJson<T>(Change.Detail);
+
+    public static Refused BuiltOn(string sentence) => Refused.Conflict("built-on", sentence);
+}
+
+/// <summary>Takes changes of one kind back: exactly what the change did, and nothing else. Lives with its subject.</summary>
+public interface IUndo
+{
+    /// <summary>The kind of change, as the history lists it.</summary>
+    string Kind { get; }
+
+    /// <summary>What one must be allowed to do in the class to take it back.</summary>
+    Deed Deed { get; }
+
+    /// <returns>What is so now, in a sentence.</returns>
+    /// <exception cref="Refused">Somebody has built on it, with who and what where that is known.</exception>
+    Task<string> Undo(UndoAt at);
+}

@@ -1,0 +1,25 @@
+using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Measuring;
+using DeepCurrent.Web.Changes;
+
+namespace DeepCurrent.Web.Readers;
+
+/// <summary>What was left out of a reader's evidence, or stated.</summary>
+internal sealed record EvidenceChange(Guid ReaderId, IReadOnlyList<LeftOutBefore> Before, Guid? Stated);
+
+internal sealed class UndoEvidence : IUndo
+{
+    public const string Name = "evidence";
+
+    public string Kind => Name;
+
+    public Deed Deed => Deed.JudgeLevel;
+
+    public async Task<string> Undo(UndoAt at)
+    {
+        var change = at.Detail<EvidenceChange>();
+        var undone = change.Stated is { } stated ? await DepthKeeper.Remove(at.C, at.T, change.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
+            : await DepthKeeper.Restore(at.C, at.T, change.ReaderId, change.Before, at.Yardstick.Year, at.Yardstick.Chart, at.Now) > 0;
+        return undone ? "The level is worked out as before." : throw UndoAt.BuiltOn("This is no longer there.");
+    }
+}
