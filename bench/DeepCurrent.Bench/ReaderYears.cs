@@ -46,18 +46,17 @@ internal static class ReaderYears
                 var text = depth + 5 * Draw.Normal(random);
                 for (var q = 0; q < QuizQuestions; q++)
                 {
-                    var believed = text - 10 * Math.Log((0.8 - Guess) / 0.2) + 3 * Draw.Normal(random);
+                    var believed = text - AnswerModel.Ease(0.8, Guess) + 3 * Draw.Normal(random);
                     var chance = Chance(depth - believed - wrong * Draw.Normal(random));
                     evidence.Add(new AnswerEvidence(at.AddMinutes(q), new(believed), Guess, random.NextDouble() < chance));
-                    known += EvidenceAccount.Information(Chance(depth - believed), Guess);
+                    known += AnswerModel.Information(Chance(depth - believed), Guess);
                 }
             }
             if (week % 12 == 1)
             {
                 const int words = 400;
                 var text = depth + 3 * Draw.Normal(random);
-                var shift = Math.Clamp(depth + ReaderEstimator.RunningRecordSd * Draw.Normal(random) - text, -16, 10);
-                evidence.Add(new RunningRecordEvidence(at.AddHours(1), new(text), words, (int)Math.Round(words * (1 - AccuracyFor(shift)))));
+                evidence.Add(new RunningRecordEvidence(at.AddHours(1), new(text), words, Errors(random, words, RunningRecordModel.WordRight(depth - text))));
                 known += 1 / (ReaderEstimator.RunningRecordSd * ReaderEstimator.RunningRecordSd);
             }
         }
@@ -77,12 +76,15 @@ internal static class ReaderYears
         return readers / clock.Elapsed.TotalSeconds;
     }
 
-    private static double Chance(double above) => Guess + (1 - Guess) / (1 + Math.Exp(-above / Fathoms.PerLogit));
+    private static double Chance(double above) => AnswerModel.Right(above, Guess);
 
-    private static double AccuracyFor(double shift)
+    /// <summary>Errors in bunches, by an urn: each error makes the next likelier (Pólya).</summary>
+    private static int Errors(Random random, int words, double right)
     {
-        double low = 0.8, high = 1;
-        for (var i = 0; i < 40; i++) (low, high) = ReaderEstimator.RecordShift((low + high) / 2) < shift ? ((low + high) / 2, high) : (low, (low + high) / 2);
-        return (low + high) / 2;
+        double wrongs = RunningRecordModel.Concentration * (1 - right), all = RunningRecordModel.Concentration;
+        var errors = 0;
+        for (var i = 0; i < words; i++, all++)
+            if (random.NextDouble() < wrongs / all) { errors++; wrongs++; }
+        return errors;
     }
 }

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.LevelChecks;
@@ -60,7 +61,7 @@ internal sealed class SimulatedReader
     {
         var ability = Depth + strengths[q.Strand] + (attempt > 0 ? 6 : 0) - (Hurries ? 9 : 0);
         var guess = q.Guess(TypicalSentences);
-        return random.NextDouble() < guess + (1 - guess) / (1 + Math.Exp(-(ability - q.Difficulty(text, TypicalSentences).Value) / Fathoms.PerLogit));
+        return random.NextDouble() < AnswerModel.Right(ability - q.Difficulty(text, TypicalSentences).Value, guess);
     }
 }
 

@@ -30,7 +30,7 @@ public sealed class MeasuringTests
         double sum = 0, mass = 0;
         for (var d = -20.0; d <= 80; d += 0.01)
         {
-            var weight = Math.Exp(-Math.Pow((d - 30) / 8, 2) / 2) * (0.25 + 0.75 / (1 + Math.Exp(-(d - 24.6) / 10)));
+            var weight = Math.Exp(-Math.Pow((d - 30) / 8, 2) / 2) * (0.25 + 0.73 / (1 + Math.Exp(-(d - 24.6) / 10)));
             sum += d * weight;
             mass += weight;
         }
@@ -98,15 +98,41 @@ public sealed class MeasuringTests
         e.Sd.ShouldBe(Math.Sqrt(64 + 0.4 * 10), 0.01);
     }
 
-    [Theory]
-    [InlineData(1.00, 10)]
-    [InlineData(0.98, 6)]
-    [InlineData(0.95, 0)]
-    [InlineData(0.925, -4)]
-    [InlineData(0.90, -8)]
-    [InlineData(0.80, -16)]
-    [InlineData(0.30, -16)]
-    public void Running_record_accuracy_is_placed_on_the_scale(double accuracy, double shift) => ReaderEstimator.RecordShift(accuracy).ShouldBe(shift, 1e-9);
+    [Fact]
+    public void Ninety_five_words_of_a_hundred_are_read_right_at_the_texts_depth_and_say_so_to_about_five_fathoms()
+    {
+        RunningRecordModel.WordRight(0).ShouldBe(0.95, 1e-3);
+        var e = ReaderEstimator.Run(new(new(40), 400, Start), [new RunningRecordEvidence(Start, new(40), 100, 5)], Movement.Constant(0, 0), Start).Now;
+        e.Mean.ShouldBe(40, 2);
+        e.Sd.ShouldBeInRange(4, 6.5);
+        var short_ = ReaderEstimator.Run(new(new(40), 400, Start), [new RunningRecordEvidence(Start, new(40), 40, 2)], Movement.Constant(0, 0), Start).Now;
+        short_.Sd.ShouldBeGreaterThan(e.Sd + 1);
+    }
+
+    [Fact]
+    public void A_faultless_reading_of_an_easy_text_never_lowers_a_level_and_a_poor_one_of_a_hard_text_never_raises_one() =>
+        Gen.Select(Gen.Double[0, 70], Gen.Double[1, 60], Gen.Int[30, 300], Gen.Double[0, 0.899]).Sample((reader, away, words, accuracy) =>
+        {
+            DepthEstimate After(double text, int errors) => ReaderEstimator.Run(new(new(reader), 6, Start), [new RunningRecordEvidence(Start, new(text), words, errors)], Movement.Constant(0, 0), Start).Now;
+            var before = ReaderEstimator.Run(new(new(reader), 6, Start), [], Movement.Constant(0, 0), Start).Now.Mean;
+            return After(reader - away, 0).Mean >= before - 1e-9 && After(reader + away, (int)Math.Ceiling(words * (1 - accuracy))).Mean <= before + 1e-9;
+        }, iter: 300);
+
+    [Fact]
+    public void Three_faultless_readings_of_a_text_thirty_fathoms_too_easy_say_next_to_nothing()
+    {
+        var easy = Enumerable.Range(0, 3).Select(i => (Evidence)new RunningRecordEvidence(Start.AddDays(i), new(13.6), 126, 0));
+        ReaderEstimator.Run(new(new(45), 5, Start), easy, Movement.Constant(0, 0), Start.AddDays(5)).Now.Mean.ShouldBeInRange(45, 45.6);
+    }
+
+    [Fact]
+    public void Everybody_slips_so_one_wrong_answer_far_below_a_level_costs_little()
+    {
+        AnswerModel.Right(200, 0.25).ShouldBe(0.98, 1e-6);
+        var level = new LevelEvidence(Start, new(60), 3);
+        var with = Run(level, new AnswerEvidence(Start.AddMinutes(1), new(5), 0.25, false)).Mean;
+        (Run(level).Mean - with).ShouldBeInRange(0, 1.5);
+    }
 
     [Fact]
     public void A_short_running_record_counts_less()
@@ -141,7 +167,7 @@ public sealed class MeasuringTests
     {
         var guess = QuestionDifficulty.Guess(choices);
         var b = QuestionDifficulty.Default(new(33), QuestionDifficulty.Guess(choices), Strand.Structure).Value;
-        (guess + (1 - guess) / (1 + Math.Exp(-(33 - b) / 10))).ShouldBe(0.8, 1e-9);
+        AnswerModel.Right(33 - b, guess).ShouldBe(0.8, 1e-9);
     }
 
     [Theory]
@@ -164,7 +190,7 @@ public sealed class MeasuringTests
             var evidence = Enumerable.Range(0, 40).Select(q =>
             {
                 var b = truth - 12 + random.NextDouble() * 14;
-                return (Evidence)new AnswerEvidence(Start.AddMinutes(q), new(b), 0.25, random.NextDouble() < 0.25 + 0.75 / (1 + Math.Exp(-(truth - b) / 10)));
+                return (Evidence)new AnswerEvidence(Start.AddMinutes(q), new(b), 0.25, random.NextDouble() < AnswerModel.Right(truth - b, 0.25));
             });
             var e = ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(1)).Now;
             if (e.Low <= truth && truth <= e.High) held++;

@@ -9,7 +9,7 @@ public sealed class QuestionEstimatorTests
     private static List<QuestionAnswer> Answers(double harder, int n, Random random, double sd = 3) => [.. Enumerable.Range(0, n).Select(_ =>
     {
         double truth = 25 + 20 * random.NextDouble(), thought = 22, guess = 0.25;
-        var right = random.NextDouble() < guess + (1 - guess) / (1 + Math.Exp(-(truth - thought - harder) / Fathoms.PerLogit));
+        var right = random.NextDouble() < AnswerModel.Right(truth - thought - harder, guess);
         return new QuestionAnswer(truth + sd * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5) * 2, sd, thought, guess, right);
     })];
 

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Measuring;
 using CsCheck;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
@@ -110,7 +111,7 @@ public sealed class QuestionTests
         Forecast.Comprehension(new(30), new(30)).Value.ShouldBe(0.8, 0.01);
         var difficulty = (q with { Strand = Strand.Structure }).Difficulty(new(30), 0).Value;
         var c = q.Guess(0);
-        (c + (1 - c) / (1 + Math.Exp(-(30 - difficulty) / 10))).ShouldBe(0.8, 1e-9, "a reader at the text's depth answers 80 %");
+        AnswerModel.Right(30 - difficulty, c).ShouldBe(0.8, 1e-9, "a reader at the text's depth answers 80 %");
     }, iter: 20);
 
     private static IEnumerable<int[]> Orders(int n, int k) => k == 0 ? [[]] : Orders(n, k - 1).SelectMany(p => Enumerable.Range(0, n).Where(i => !p.Contains(i)).Select(i => (int[])[.. p, i]));

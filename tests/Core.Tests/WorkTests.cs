@@ -66,7 +66,19 @@ public sealed class GoalTests
     }
 
     [Fact]
-    public void Words_are_suggested_from_time_rate_and_days() => GoalRules.SuggestWords(1200, 15, 140, 20).ShouldBe(35_000);
+    public void Words_are_suggested_from_what_the_reader_reads()
+    {
+        GoalRules.SuggestWords(1200, 300, 10_500, 4).ShouldBe(2700);
+        GoalRules.SuggestWords(0, 0, 10_500, 4).ShouldBe(200, "a goal asks for something");
+        GoalRules.SuggestWords(1200, 30_000, 5_000, 4).ShouldBe(21_000, "and for no more than the school's minutes come to");
+    }
+
+    [Fact]
+    public void No_chance_is_nothing_or_certain() => Gen.Select(Gen.Int[0, 8], Gen.Double[1, 90_000], Gen.Double[0, 12]).Sample((n, target, left) =>
+    {
+        var s = GoalRules.Words(target, [.. Enumerable.Range(0, n).Select(i => new WeekOfReading(100 * i, [0.8]))], left, 0.5);
+        return s.Course == Course.Reached || s.Chance is >= 0.05 and <= 0.95;
+    });
 
     [Fact]
     public void Depth_is_suggested_by_pace()

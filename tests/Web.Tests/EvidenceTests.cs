@@ -1,3 +1,5 @@
+using Microsoft.Extensions.DependencyInjection;
+using Npgsql;
 using System.Text.Json.Nodes;
 
 namespace Web.Tests;
@@ -97,5 +99,24 @@ public sealed class EvidenceTests(Harness harness)
         (await ana.Put($"/api/classes/{other.Id}/readers/{room.Readers[0].Id}/evidence", new { ids = new[] { (string)piece["ids"]![0]! }, reason = "x" })).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
         // Another reader's evidence is not touched under this reader's name.
         ((string)(await ana.Problem(await LeaveOut(ana, other, piece, "x"), 409))["code"]!).ShouldBe("no-change");
+    }
+
+    [Fact]
+    public async Task Levels_run_on_to_today_and_are_the_same_wherever_they_are_shown()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var id = room.Readers[0].Id;
+        // As if nothing had been heard of the reader for ten weeks.
+        await using (var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync())
+        await using (var q = new NpgsqlCommand("update reader set prior_at = now() - interval '70 days', depth_at = now() - interval '70 days', depth_sd = 1 where id = $1", c) { Parameters = { new() { Value = Guid.Parse(id) } } }) await q.ExecuteNonQueryAsync();
+        while (await harness.Services.GetServices<Microsoft.Extensions.Hosting.IHostedService>().OfType<DeepCurrent.Web.Readers.LevelsOfToday>().Single().RunOn(default) > 0) { }
+        var listed = (await ana.Get($"/api/classes/{room.Id}"))["readers"]![0]!;
+        var evidence = await ana.Get($"/api/readers/{id}/evidence");
+        var sheet = await ana.Get($"/api/readers/{id}");
+        ((double)listed["sd"]!).ShouldBeGreaterThan(3, "what was known has grown old");
+        ((double)listed["depth"]!).ShouldBe((double)evidence["depth"]!, 1e-9);
+        ((double)listed["depth"]!).ShouldBe((double)sheet["depth"]!, 1e-9);
+        (await harness.Services.GetServices<Microsoft.Extensions.Hosting.IHostedService>().OfType<DeepCurrent.Web.Readers.LevelsOfToday>().Single().RunOn(default)).ShouldBe(0, "nobody is behind any more");
     }
 }

@@ -362,6 +362,21 @@ public sealed class LevelCheckTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_check_is_credited_only_with_what_it_moved()
+    {
+        var g = await Give(Words);
+        // Between giving and taking, a teacher judges: that is not the check's doing.
+        await g.Ana.Json(await g.Ana.Post($"/api/classes/{g.Room.Id}/readers/{g.Room.Readers[0].Id}/levels", new { level = "60", system = "fm", sd = 2, reason = "reads at home" }));
+        var before = await Depth(g);
+        await Finish(g, right: true);
+        var row = await Row(g);
+        var after = await Depth(g);
+        ((double)row["moved"]!).ShouldBe(after - before, 0.05);
+        ((double)row["before"]!).ShouldBe(before, 0.05);
+        Math.Abs((double)row["moved"]!).ShouldBeLessThan(8);
+    }
+
+    [Fact]
     public async Task A_check_whose_last_day_has_passed_is_ended_by_itself()
     {
         var g = await Give(Words);

@@ -116,4 +116,27 @@ public sealed class NothingLostTests(Harness harness)
         await w.Reader.Problem(await w.Reader.Put($"/api/my/set-aside/{Guid.NewGuid()}", new { about = w.Ticket, kind = "Nonsense", answers = 1, code = "x", body = new { }, at = DateTimeOffset.UtcNow }), 422);
         await w.Reader.Problem(await w.Reader.Put($"/api/my/set-aside/{Guid.NewGuid()}", new { about = w.Ticket, kind = "Answer", answers = 1, code = "x", body = new { words = new string('x', 50_000) }, at = DateTimeOffset.UtcNow }), 422);
     }
+
+    [Fact]
+    public async Task A_text_handed_in_without_an_answer_is_no_nought()
+    {
+        var w = await Give();
+        (await w.Reader.Post($"/api/my/tickets/{w.Ticket}/open")).EnsureSuccessStatusCode();
+        (await w.Reader.Post($"/api/my/tickets/{w.Ticket}/hand-in")).EnsureSuccessStatusCode();
+        (await w.Ana.Get($"/api/tickets/{w.Ticket}"))["ticket"]!["score"].ShouldBeNull();
+        (await w.Ana.Get($"/api/classes/{w.Room.Id}"))["readers"]!.AsArray().ShouldAllBe(r => r!["firstTry"] == null);
+    }
+
+    [Fact]
+    public async Task A_reader_who_never_read_is_a_signal_and_each_version_has_a_forecast_of_its_own()
+    {
+        var w = await Give();
+        await Ask<object>("update enrolment set from_day = current_date - 60 where reader_id = (select reader_id from ticket where id = $1)", w.Ticket);
+        var signals = (await w.Ana.Get($"/api/classes/{w.Room.Id}"))["readers"]!.AsArray().SelectMany(r => r!["signals"]!.AsArray()).Select(s => (string)s!["kind"]!);
+        signals.ShouldContain("NothingRead");
+        var two = (await w.Ana.Get("/api/library"))["rows"]!.AsArray().First(r => r!["versions"]!.AsArray().Count > 1)!;
+        var fit = (await w.Ana.Json(await w.Ana.Post($"/api/classes/{w.Room.Id}/fit", new { readerIds = new[] { w.Room.Readers[0].Id }, textIds = new[] { (string)two["id"]! } })))[0]!;
+        fit["versions"]!.AsArray().Select(v => (int)v!["forecast"]!).Distinct().Count().ShouldBeGreaterThan(1);
+        ((int)fit["versions"]!.AsArray().Single(v => (string)v!["versionId"]! == (string)fit["versionId"]!)!["forecast"]!).ShouldBe((int)fit["forecast"]!);
+    }
 }

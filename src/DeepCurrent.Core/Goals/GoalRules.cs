@@ -23,7 +23,10 @@ public sealed record GoalStanding(double Done, double DueNow, double Target, dou
 public static class GoalRules
 {
     private const int Simulations = 2000;
-    private const double Realistic = 0.8;
+    private const double More = 1.25;
+
+    /// <summary>No chance is said to be surer than this, or less sure than what it leaves: one in twenty.</summary>
+    private const double Surest = 0.95;
 
     // Typical silent rate at the end of grades 1 to 12, words a minute.
     private static readonly double[] SilentRates = [80, 115, 138, 158, 173, 185, 195, 204, 214, 224, 237, 250];
@@ -38,11 +41,17 @@ public static class GoalRules
         return SilentRates[i - 1] + (grade - i) * (SilentRates[i] - SilentRates[i - 1]);
     }
 
-    /// <summary>Suggested words for a term: minutes a day × silent rate × school days left × 0.8, added to what is done, to the nearest 500.</summary>
-    /// <param name="minutesADay">0 to 240.</param>
-    /// <param name="schoolDaysLeft">At least 0.</param>
-    public static double SuggestWords(double done, double minutesADay, double rate, int schoolDaysLeft) =>
-        Math.Max(500, Math.Round((done + minutesADay * rate * schoolDaysLeft * Realistic) / 500) * 500);
+    /// <summary>Suggested words for a term: what was read so far, and in each week to come a quarter more than in the reader's own usual week, rounded as people round.</summary>
+    /// <param name="done">Words so far this term.</param>
+    /// <param name="weekly">The reader's usual words a week; where there are none yet, half of what the class reads.</param>
+    /// <param name="most">Words a week that the school's minutes a day would come to: no suggestion asks more.</param>
+    /// <param name="weeksLeft">School weeks to come, at least 0.</param>
+    public static double SuggestWords(double done, double weekly, double most, double weeksLeft)
+    {
+        var wanted = done + Math.Min(most, weekly * More) * weeksLeft;
+        var step = wanted < 2_000 ? 50 : wanted < 10_000 ? 100 : 500;
+        return Math.Max(200, Math.Round(wanted / step) * step);
+    }
 
     /// <summary>Suggested comprehension for a term, in percent: five above the mean so far, in steps of five, between 70 and 90; 80 where nothing has been read.</summary>
     public static double SuggestComprehension(IReadOnlyList<double> scores) =>
@@ -78,7 +87,7 @@ public static class GoalRules
         return new(mean, target, target, chance, CourseOf(false, chance));
     }
 
-    /// <summary>Weeks drawn again from those there were, with a fixed seed, so that the same facts always give the same chance.</summary>
+    /// <summary>Weeks drawn again from those there were, never 0 or 1, with a fixed seed, so that the same facts always give the same chance.</summary>
     private static double Chance(IReadOnlyList<WeekOfReading> weeks, double weeksLeft, Func<IReadOnlyList<(WeekOfReading Week, double Part)>, bool> reached, bool certain)
     {
         if (certain) return 1;
@@ -92,7 +101,7 @@ public static class GoalRules
             for (var left = weeksLeft; left > 0; left--) drawn.Add((weeks[random.Next(weeks.Count)], Math.Min(1, left)));
             if (reached(drawn)) hits++;
         }
-        return hits / (double)Simulations;
+        return Math.Clamp(hits / (double)Simulations, 1 - Surest, Surest);
     }
 
     private static Course CourseOf(bool reached, double chance) => reached ? Course.Reached : chance >= 0.5 ? Course.OnCourse : chance >= 0.25 ? Course.SlightlyBehind : Course.Behind;

@@ -55,7 +55,7 @@ public static class PassageChoice
             if (share < 1e-6) continue;
             var depth = DepthDistribution.DepthOf(cell);
             var here = 0.0;
-            foreach (var q in questions) here += EvidenceAccount.Information(q.Guess + (1 - q.Guess) / (1 + Math.Exp(-(depth - q.Difficulty) / Fathoms.PerLogit)), q.Guess);
+            foreach (var q in questions) here += AnswerModel.Information(AnswerModel.Right(depth - q.Difficulty, q.Guess), q.Guess);
             sum += share * here;
         }
         return sum;

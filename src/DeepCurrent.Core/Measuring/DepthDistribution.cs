@@ -31,10 +31,10 @@ public sealed class DepthDistribution
 
     public static double DepthOf(int cell) => Lowest + cell * Step;
 
-    /// <summary>Bayes with the answer to one question (three-parameter logistic without slope).</summary>
+    /// <summary>Bayes with the answer to one question (logistic between guessing and slipping, one slope for all).</summary>
     /// <param name="difficulty">Fathoms.</param>
     /// <param name="guess">0 to below 1.</param>
-    /// <remarks>Birnbaum, A. (1968), in Lord and Novick, Statistical Theories of Mental Test Scores.</remarks>
+    /// <remarks><see cref="AnswerModel"/>.</remarks>
     public void TimesAnswer(double difficulty, double guess, bool correct)
     {
         // exp falls by a fixed factor from cell to cell, so one exponential serves the whole grid.
@@ -43,10 +43,19 @@ public sealed class DepthDistribution
         double total = 0;
         for (var i = 0; i < Cells; i++)
         {
-            var right = guess + (1 - guess) / (1 + odds);
+            var right = guess + (AnswerModel.Unslipped - guess) / (1 + odds);
             total += share[i] *= correct ? right : 1 - right;
             odds *= factor;
         }
+        Scale(total);
+    }
+
+    /// <summary>Bayes with a likelihood that is given for each cell, as its logarithm.</summary>
+    public void Times(ReadOnlySpan<double> log)
+    {
+        double best = double.NegativeInfinity, total = 0;
+        for (var i = 0; i < Cells; i++) best = Math.Max(best, spare[i] = Math.Log(share[i]) + log[i]);
+        for (var i = 0; i < Cells; i++) total += share[i] = Math.Exp(spare[i] - best);
         Scale(total);
     }
 

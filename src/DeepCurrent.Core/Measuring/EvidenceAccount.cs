@@ -36,22 +36,13 @@ public static class EvidenceAccount
     public static IReadOnlyList<SurerBy> Surer(double sd)
     {
         if (!(sd > 0)) throw new ArgumentOutOfRangeException(nameof(sd), sd, "A standard deviation is above 0.");
-        var one = Information(Forecast.AtSameDepth, 1.0 / Choices);
+        var one = AnswerModel.Information(Forecast.AtSameDepth, 1.0 / Choices);
         return
         [
             new("level check", With(sd, CheckQuestions * one)),
             new("running record", With(sd, 1 / (ReaderEstimator.RunningRecordSd * ReaderEstimator.RunningRecordSd))),
             new("quiz", With(sd, QuizQuestions * one)),
         ];
-    }
-
-    /// <summary>Fisher information about a reader's depth of one answer, in 1/fm².</summary>
-    /// <param name="right">Chance to answer right, between <paramref name="guess"/> and 1.</param>
-    /// <param name="guess">Chance to be right by guessing, 0 to below 1.</param>
-    public static double Information(double right, double guess)
-    {
-        var slope = (right - guess) / (1 - guess);
-        return slope * slope * (1 - right) / right / (Fathoms.PerLogit * Fathoms.PerLogit);
     }
 
     private static double With(double sd, double information) => 1 / Math.Sqrt(1 / (sd * sd) + information);

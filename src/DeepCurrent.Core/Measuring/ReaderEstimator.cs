@@ -5,13 +5,11 @@ namespace DeepCurrent.Core.Measuring;
 /// <summary>Turns evidence into a reader's depth.</summary>
 public static class ReaderEstimator
 {
-    /// <summary>Default sd of the prior, of a stated level and of a starting level, in fathoms.</summary>
+    /// <summary>Default sd of the prior, of a stated level, of a starting level, and about that of a running record of 100 words near the reader, in fathoms.</summary>
     public const double PriorSd = 8, JudgementSd = 4, StartingLevelSd = 6, RunningRecordSd = 5;
 
     /// <summary>Default drift, fm² a week.</summary>
     public const double DriftPerWeek = 0.4;
-
-    private static readonly (double Accuracy, double Shift)[] RecordCurve = [(0.80, -16), (0.90, -8), (0.95, 0), (0.98, 6), (1.00, 10)];
 
     /// <summary>The estimate at a time, with a step for each piece of evidence. Evidence later than <paramref name="asOf"/> has not happened yet and is left out.</summary>
     /// <param name="evidence">In any order; it is taken in order of time, and of this list where times are equal.</param>
@@ -45,20 +43,6 @@ public static class ReaderEstimator
         return depth.Estimate(at);
     }
 
-    /// <summary>What a running record's accuracy says about the reader, in fathoms from the text's depth.</summary>
-    /// <param name="accuracy">0 to 1.</param>
-    public static double RecordShift(double accuracy)
-    {
-        if (accuracy <= RecordCurve[0].Accuracy) return RecordCurve[0].Shift;
-        for (var i = 1; i < RecordCurve.Length; i++)
-        {
-            var (a, s) = RecordCurve[i];
-            var (a0, s0) = RecordCurve[i - 1];
-            if (accuracy <= a) return s0 + (s - s0) * (accuracy - a0) / (a - a0);
-        }
-        return RecordCurve[^1].Shift;
-    }
-
     private static void Pass(DepthDistribution depth, Movement movement, DateTimeOffset from, DateTimeOffset to)
     {
         if (to <= from) return;
@@ -77,8 +61,7 @@ public static class ReaderEstimator
                 depth.TimesNormal(l.Value.Value, l.Sd);
                 break;
             case RunningRecordEvidence { Words: >= 1, Errors: >= 0 } r:
-                var accuracy = Math.Max(0, (r.Words - r.Errors) / (double)r.Words);
-                depth.TimesNormal(r.TextDepth.Value + RecordShift(accuracy), r.Words < 50 ? 2 * RunningRecordSd : RunningRecordSd);
+                depth.Times(RunningRecordModel.LogLikelihood(r.TextDepth, r.Words, r.Errors));
                 break;
             default:
                 throw new ArgumentException($"Evidence out of range: {piece}.", nameof(piece));

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Measuring;
 
 namespace DeepCurrent.Core.Questions;
 
@@ -41,6 +42,6 @@ public static class QuestionDifficulty
     public static Fathoms Default(Fathoms text, double guess, Strand strand, double offset = 0)
     {
         if (!(guess >= 0 && guess < Forecast.AtSameDepth)) throw new ArgumentOutOfRangeException(nameof(guess), guess, "Guessing succeeds less often than 80 % of the time.");
-        return text + (Offset(strand) + offset - Fathoms.PerLogit * Math.Log((Forecast.AtSameDepth - guess) / (1 - Forecast.AtSameDepth)));
+        return text + (Offset(strand) + offset - AnswerModel.Ease(Forecast.AtSameDepth, guess));
     }
 }

@@ -174,7 +174,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
                    coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
             from enrolment e join ticket k on k.reader_id = e.reader_id join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
-            where e.class_id = @classId and e.to_day is null and k.state = 'released' and k.handed_in_at >= @since
+            where e.class_id = @classId and e.to_day is null and k.state = 'released' and k.score is not null and k.handed_in_at >= @since
             order by k.handed_in_at
             limit 20000
             """, new { classId, since })).ToList();

@@ -43,7 +43,7 @@ public sealed record PartRow(Guid Id, Guid SittingId, CheckPart Part, int Round,
     public double? ShareRight => Answered == 0 ? null : Correct / (double)Answered;
 }
 
-public sealed record SittingRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, Guid? ClassId, string? Class, double BeforeMean, double BeforeSd, double? AfterMean, double? AfterSd, DateTimeOffset ChangedAt, int Late)
+public sealed record SittingRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, Guid? ClassId, string? Class, double BeforeMean, double BeforeSd, double? AfterMean, double? AfterSd, DateTimeOffset ChangedAt, int Late, double Moved)
 {
     public IReadOnlyList<PartRow> Parts { get; init; } = [];
 }
@@ -202,7 +202,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync("""
             select s.id, s.reader_id, r.given_name, r.family_name, s.grade, s.class_id, k.name as class, s.before_mean, s.before_sd, s.after_mean, s.after_sd, s.changed_at,
-                   (select count(*)::int from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id where p.sitting_id = s.id and a.received_at > p.finished_at) as late
+                   (select count(*)::int from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id where p.sitting_id = s.id and a.received_at > p.finished_at) as late,
+                   (select coalesce(sum(p.moved), 0) from sitting_part p where p.sitting_id = s.id) as moved
             from sitting s join reader r on r.id = s.reader_id left join class k on k.id = s.class_id
             where s.check_id = @checkId and s.withdrawn_at is null and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by k.name, r.family_name, r.given_name, r.id

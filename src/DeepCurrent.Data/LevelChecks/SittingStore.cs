@@ -217,10 +217,14 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
             update stage set done_at = coalesce(done_at, @now) where part_id = @Id;
             update sitting_part set state = 'Done', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right, rushed = @rushed, seconds = @seconds, score = @score, finished_at = coalesce(finished_at, @now) where id = @Id
             """, new { part.Id, flag = flag.ToString(), note, answered = answers.Count, asked, right, rushed = answers.Count(a => a.Rushed), seconds, score, now }, t);
-        var own = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now;
+        // Measured with and without the part at the same moment: what else has happened since the check was given is not its doing.
+        var own = await DepthKeeper.Without(c, t, s.ReaderId, part.Id, yardstick.Year, yardstick.Chart, now);
         await DepthKeeper.Replace(c, t, s.ReaderId, part.Id, CheckEvidence.Of(s.Check, part, stages, flag, own.Mean, now));
         var after = await DepthKeeper.Recompute(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now);
-        await c.ExecuteAsync("update sitting set after_mean = @Mean, after_sd = @Sd, changed_at = @now where id = @Id", new { s.Id, after.Mean, after.Sd, now }, t);
+        await c.ExecuteAsync("""
+            update sitting_part set moved = @moved where id = @partId;
+            update sitting set after_mean = @Mean, after_sd = @Sd, changed_at = @now where id = @Id
+            """, new { s.Id, partId = part.Id, moved = after.Mean - own.Mean, after.Mean, after.Sd, now }, t);
     }
 
     /// <summary>Passes over parts that this reader is spared.</summary>

@@ -130,11 +130,34 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         return trail.Now;
     }
 
+    /// <summary>Readers of a school whose level was last reckoned before a time; growth and drift have gone on since.</summary>
+    public async Task<IReadOnlyList<Guid>> Behind(Guid schoolId, DateTimeOffset since, int most)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<Guid>("select id from reader where school_id = @schoolId and not left_school and merged_into is null and depth_at < @since order by depth_at limit @most", new { schoolId, since, most })).ToList();
+    }
+
+    /// <summary>Lets growth and drift run on to now for one reader, as all evidence has it. Days of the trail stay what they were.</summary>
+    public async Task RunOn(Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var trail = await Trail(c, t, readerId, year, chart, now);
+        await c.ExecuteAsync("""
+            update reader set depth_mean = @Mean, depth_sd = @Sd, depth_low = @Low, depth_high = @High, depth_at = @At where id = @readerId
+            """, new { readerId, trail.Now.Mean, trail.Now.Sd, trail.Now.Low, trail.Now.High, trail.Now.At }, t);
+        await t.CommitAsync();
+    }
+
+    /// <summary>The estimate as it would stand without a part of a level check.</summary>
+    public static async Task<DepthEstimate> Without(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid partId, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
+        (await Trail(c, t, readerId, year, chart, now, partId)).Now;
+
     /// <summary>The estimate as it stands, without keeping it.</summary>
-    public static async Task<DepthTrail> Trail(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public static async Task<DepthTrail> Trail(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now, Guid? without = null)
     {
         var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for no key update", new { readerId }, t);
-        var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null order by at, id limit 20000", new { readerId }, t);
+        var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null and (@without::uuid is null or part_id is distinct from @without) order by at, id limit 20000", new { readerId, without }, t);
         return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(r => Piece(r, at)), Growing(year, chart), now);
     }
 

@@ -53,6 +53,12 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await c.ExecuteScalarAsync<bool>("select exists (select 1 from school)");
     }
 
+    public async Task<IReadOnlyList<School>> All()
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return (await c.QueryAsync<School>("select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to, surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version from school order by id limit 5000")).ToList();
+    }
+
     public async Task<School> Get(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();

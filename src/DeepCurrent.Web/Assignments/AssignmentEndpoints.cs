@@ -19,7 +19,10 @@ public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Gui
 /// <param name="Forecast">Whole percent, as it is shown.</param>
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
 /// <param name="Before">State of a ticket the reader already had for this text.</param>
-public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string Version, double VersionDepth, int Forecast, string Zone, string? Before);
+public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string Version, double VersionDepth, int Forecast, string Zone, string? Before, IReadOnlyList<VersionFit> Versions);
+
+/// <summary>What is forecast of one version for one reader.</summary>
+public sealed record VersionFit(Guid VersionId, int Forecast, string Zone);
 
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
 /// <param name="Aloud">To be read aloud and recorded.</param>
@@ -122,6 +125,8 @@ public static class AssignmentEndpoints
         return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
     }
 
+    private static VersionFit FitOf(Guid versionId, Probability forecast, ZoneCuts cuts) => new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString());
+
     private static async Task<IReadOnlyList<FitView>> Fits(Guid textId, IReadOnlyList<RosterRow> readers, School school, TextStore texts, AssignmentStore assignments)
     {
         var versions = await texts.Versions(textId, school.Id);
@@ -133,7 +138,8 @@ public static class AssignmentEndpoints
         {
             var best = Forecast.BestVersion(new(r.Depth), depths);
             var forecast = Forecast.Comprehension(new(r.Depth), depths[best]);
-            return new FitView(textId, r.Id, versions[best].Id, versions[best].Label, versions[best].Depth, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString(), given.GetValueOrDefault(r.Id));
+            return new FitView(textId, r.Id, versions[best].Id, versions[best].Label, versions[best].Depth, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString(), given.GetValueOrDefault(r.Id),
+                [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(new(r.Depth), new(v.Depth)), cuts))]);
         })];
     }
 

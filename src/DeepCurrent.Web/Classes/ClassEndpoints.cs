@@ -2,6 +2,7 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Signals;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Groups;
@@ -25,7 +26,7 @@ public sealed record RosterView(Guid Id, string GivenName, string FamilyName, in
 
 public sealed record SignalView(string Kind, Guid ReaderId, string? Strand, string? Title, IReadOnlyList<double> Figures);
 
-public sealed record ClassView(Guid Id, string Name, string Code, DateOnly Today, TermView? Term, IReadOnlyList<RosterView> Readers, IReadOnlyList<TextInUse> Texts, IReadOnlyList<GroupRow> Groups, IReadOnlyList<LevelRowView> LevelChart, IReadOnlyList<string> OwnColumns, string? Part, bool MayChangeRoster);
+public sealed record ClassView(Guid Id, string Name, string Code, DateOnly Today, TermView? Term, IReadOnlyList<RosterView> Readers, IReadOnlyList<TextInUse> Texts, IReadOnlyList<GroupRow> Groups, IReadOnlyList<LevelRowView> LevelChart, IReadOnlyList<string> OwnColumns, string? Part, bool MayChangeRoster, double ZoneLow, double ZoneHigh);
 
 /// <summary>A class as the chart, the roster and the signals show it.</summary>
 public static class ClassEndpoints
@@ -52,8 +53,8 @@ public static class ClassEndpoints
         var today = await desk.Today();
         var may = desk.May(Deed.ChangeRoster, place);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        var work = new SignalFacts((await readings).ToLookup(r => r.ReaderId), (await strands).ToLookup(s => s.ReaderId), year.Calendar, today, desk.Now, school.Chart);
-        return new(place.Id, place.Name, place.Code, today, TermOf(year, today), [.. (await roster).Select(r => Row(r, cuts, work))], await texts, await groupRows, LevelRows(school.Chart), school.Chart.OwnColumns, place.Part, may);
+        var work = new SignalFacts((await readings).ToLookup(r => r.ReaderId), (await strands).ToLookup(s => s.ReaderId), year.Calendar, today, desk.Now, school.Chart, await desk.Clock());
+        return new(place.Id, place.Name, place.Code, today, TermOf(year, today), [.. (await roster).Select(r => Row(r, cuts, work))], await texts, await groupRows, LevelRows(school.Chart), school.Chart.OwnColumns, place.Part, may, school.ZoneLow, school.ZoneHigh);
     }
 
     private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
@@ -70,13 +71,14 @@ public static class ClassEndpoints
     internal static IReadOnlyList<LevelRowView> LevelRows(LevelChart chart) => [.. chart.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))];
 
     /// <summary>What the signal rules need, looked up per reader.</summary>
-    private sealed record SignalFacts(ILookup<Guid, ClassReading> Readings, ILookup<Guid, (Guid ReaderId, string Strand, int Right, int Asked)> Strands, SchoolCalendar Calendar, DateOnly Today, DateTimeOffset Now, LevelChart Chart)
+    private sealed record SignalFacts(ILookup<Guid, ClassReading> Readings, ILookup<Guid, (Guid ReaderId, string Strand, int Right, int Asked)> Strands, SchoolCalendar Calendar, DateOnly Today, DateTimeOffset Now, LevelChart Chart, SchoolClock Days)
     {
         public IReadOnlyList<SignalView> For(RosterRow r)
         {
             var readings = Readings[r.Id].Select(x => new FinishedReading(x.Title, x.At, x.Score, x.Forecast, x.Seconds, x.Words)).ToList();
             var strands = Strands[r.Id].ToDictionary(s => Enum.Parse<Strand>(s.Strand), s => (s.Right, s.Asked));
-            var quiet = r.LastRead is { } last ? Calendar.SchoolDays(DateOnly.FromDateTime(last.UtcDateTime).AddDays(1), Today) : 0;
+            // Who has never read is quiet since they came.
+            var quiet = Calendar.SchoolDays(r.LastRead is { } last ? Days.DayOf(last).AddDays(1) : r.Since, Today);
             return [.. SignalRules.For(readings, strands, GoalRules.SilentRate(new(r.Depth), Chart), quiet, Now).Select(s => new SignalView(s.Kind.ToString(), r.Id, s.Strand?.ToString(), s.Title, s.Figures))];
         }
     }

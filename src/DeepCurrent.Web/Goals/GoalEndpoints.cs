@@ -43,13 +43,15 @@ public static class GoalEndpoints
         var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
         var readings = (await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))).ToLookup(r => r.ReaderId);
-        var lines = (await readers.Roster(classId, desk.Now)).Select(r =>
+        var roster = await readers.Roster(classId, desk.Now);
+        var perWeek = roster.Select(r => GoalBook.Weeks(readings[r.Id], term, today, school.PassingScore).Average(w => w.Words)).DefaultIfEmpty(0).Average();
+        var lines = roster.Select(r =>
         {
             var weeks = GoalBook.Weeks(readings[r.Id], term, today, school.PassingScore);
             var scores = weeks.SelectMany(w => w.Scores).ToList();
             var words = weeks.Sum(w => w.Words);
             var rate = GoalRules.SilentRate(new(r.Depth), school.Chart);
-            return new GoalLine(r.Id, r.GivenName, r.FamilyName, r.Depth, words, scores.Count == 0 ? null : scores.Average() * 100, scores.Count, GoalRules.SuggestWords(words, school.MinutesADay, rate, left),
+            return new GoalLine(r.Id, r.GivenName, r.FamilyName, r.Depth, words, scores.Count == 0 ? null : scores.Average() * 100, scores.Count, GoalRules.SuggestWords(words, words > 0 ? weeks.Average(w => w.Words) : perWeek / 2, school.MinutesADay * rate * 5, left / 5.0),
                 GoalRules.SuggestComprehension(scores), [.. set[r.Id].OrderBy(g => g.Kind).Select(g => GoalBook.Standing(g, weeks, year, term, today))]);
         });
         return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, left, [.. lines]);

@@ -97,7 +97,7 @@ public static class Application
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<Devices>().AddSingleton<ContentLoader>();
         services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddScoped<RecordDesk>().AddScoped<CheckDesk>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
-        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>().AddHostedService<ChecksClosing>();
+        services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>().AddHostedService<ChecksClosing>().AddHostedService<LevelsOfToday>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
         services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
         services.AddAntiforgery(o => { o.HeaderName = "X-XSRF-TOKEN"; o.Cookie.Name = "dc-guard"; o.Cookie.SameSite = SameSiteMode.Strict; o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest; });

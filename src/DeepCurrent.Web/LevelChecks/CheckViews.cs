@@ -44,15 +44,17 @@ public sealed record CheckRequest(int Revision, string? StaffTitle, string? Read
 public sealed record PartView(Guid Id, string Part, string State, string Flag, string Note, int Rounds, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score);
 
 /// <param name="Again">Parts that were rushed, thin or missed.</param>
+/// <param name="Before">The level without the check: as it was given, or as it would stand now without what the check moved.</param>
+/// <param name="Moved">What the check moved, fm, and nothing else.</param>
 /// <param name="Late">Answers given before the check ended and heard of after it.</param>
-public sealed record SittingView(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, string? Class, double Before, double? After, double? Sd, DateTimeOffset ChangedAt, IReadOnlyList<PartView> Parts, int Again, int Late)
+public sealed record SittingView(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, string? Class, double Before, double? After, double? Sd, DateTimeOffset ChangedAt, IReadOnlyList<PartView> Parts, int Again, int Late, double Moved)
 {
     public static SittingView Of(SittingRow s, bool over)
     {
         var last = s.Parts.GroupBy(p => p.Part).Select(g => (Part: g.MaxBy(p => p.Round)!, Rounds: g.Count())).OrderBy(p => p.Part.Position).ToList();
-        return new(s.Id, s.ReaderId, s.GivenName, s.FamilyName, s.Grade, s.Class, s.BeforeMean, s.AfterMean, s.AfterSd, s.ChangedAt,
+        return new(s.Id, s.ReaderId, s.GivenName, s.FamilyName, s.Grade, s.Class, s.AfterMean - s.Moved ?? s.BeforeMean, s.AfterMean, s.AfterSd, s.ChangedAt,
             [.. last.Select(p => new PartView(p.Part.Id, p.Part.Part.ToString(), p.Part.State.ToString(), PartRules.FlagOf(p.Part.State, p.Part.Flag, over).ToString(), p.Part.Note, p.Rounds, p.Part.Answered, p.Part.Asked, p.Part.Correct, p.Part.Rushed, p.Part.Seconds, p.Part.Score))],
-            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)), s.Late);
+            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)), s.Late, s.Moved);
     }
 }
 

@@ -108,7 +108,7 @@ public static class ReaderEndpoints
             .Select(r => new MarkView(r.HandedInAt!.Value, "quiz", Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)), $"{r.Title}, {r.Score:P0}", r.TicketId, r.AfterMean - r.BeforeMean));
         var others = evidence.Where(e => e.Kind != "answer" && e.PartId is null).Select(e => e.Kind == "level"
             ? new MarkView(e.At, LeftOut([e], "level"), e.Value!.Value, e.Note, null, null)
-            : new MarkView(e.At, LeftOut([e], "running record"), e.TextDepth!.Value + ReaderEstimator.RecordShift(1 - e.Errors!.Value / (double)e.Words!.Value), e.Note, null, null));
+            : new MarkView(e.At, LeftOut([e], "running record"), e.TextDepth!.Value + RunningRecordModel.Shift(e.Words!.Value, e.Errors!.Value), e.Note, null, null));
         var checks = evidence.Where(e => e.PartId is not null).GroupBy(e => e.PartId).Select(g => g.ToList()).Select(g => new MarkView(g[^1].At, LeftOut(g, "level check"), g[0].Value ?? Placed(g), g[0].Note.Split(": ")[0], null, null));
         return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
     }

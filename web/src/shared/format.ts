@@ -1,3 +1,4 @@
+import { t } from './words';
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
 const hours = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
@@ -20,3 +21,11 @@ const strandNames: Record<string, string> = {
   Retrieve: 'retrieve', Infer: 'infer', WordMeaning: 'word meaning', Summarise: 'summarise', Structure: 'structure', AuthorsCraft: 'author’s craft', Connect: 'connect',
 };
 export const strandName = (s: string | null | undefined) => (s ? (strandNames[s] ?? s) : '');
+
+/** A chance, in a word and tenths; the ends are one and nineteen in twenty, never nothing or certain. */
+export const chanceWords = (chance: number): string => {
+  const word = chance >= 0.65 ? t('likely') : chance >= 0.35 ? t('possible') : t('unlikely');
+  if (chance <= 0.07) return `${word}, ${t('{{n}} in {{of}}', { n: 1, of: 20 })}`;
+  if (chance >= 0.93) return `${word}, ${t('{{n}} in {{of}}', { n: 19, of: 20 })}`;
+  return `${word}, ${t('{{n}} in {{of}}', { n: Math.min(9, Math.max(1, Math.round(chance * 10))), of: 10 })}`;
+};

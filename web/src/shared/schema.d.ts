@@ -7417,6 +7417,10 @@ export interface components {
             ownColumns: string[];
             part: null | string;
             mayChangeRoster: boolean;
+            /** Format: double */
+            zoneLow: number;
+            /** Format: double */
+            zoneHigh: number;
         };
         CloseRequest: {
             closed: boolean;
@@ -7704,6 +7708,7 @@ export interface components {
             forecast: number;
             zone: string;
             before: null | string;
+            versions: components["schemas"]["VersionFit"][];
         };
         FormPassage: {
             /** Format: uuid */
@@ -9280,6 +9285,8 @@ export interface components {
             again: number;
             /** Format: int32 */
             late: number;
+            /** Format: double */
+            moved: number;
         };
         /** @description How often each source of information was used, at errors and where the reader put an error right. */
         SourceTotals: {
@@ -9719,6 +9726,13 @@ export interface components {
         UseView: {
             class: components["schemas"]["TextUse"];
             school: null | components["schemas"]["TextUse"];
+        };
+        VersionFit: {
+            /** Format: uuid */
+            versionId: string;
+            /** Format: int32 */
+            forecast: number;
+            zone: string;
         };
         VersionHead: {
             /** Format: uuid */

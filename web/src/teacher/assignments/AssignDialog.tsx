@@ -63,7 +63,7 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
             <tr key={key(text.id, r.id)} className={skip && f.before ? 'gone' : undefined}>
               <th scope="row">{r.givenName} {r.familyName}</th>{texts.length > 1 && <td>{text.title}</td>}<td className="num">{fm(r.depth)}</td>
               <td>{text.versions.length > 1 ? <select aria-label={t('Version for {{name}}', { name: r.givenName })} value={versions[key(text.id, r.id)] ?? f.versionId} onChange={(e) => setVersions({ ...versions, [key(text.id, r.id)]: e.target.value })}>{text.versions.map((v) => <option key={v.id} value={v.id}>{fm(v.depth)} fm{v.id === f.versionId ? ` (${t('fits')})` : ''}</option>)}</select> : `${fm(f.versionDepth)} fm`}</td>
-              <td>{f.forecast} %{f.zone === 'Frustration' ? `, ${t('too deep')}` : f.zone === 'Independent' ? `, ${t('easy')}` : ''}</td>
+              <td><Forecast of={f.versions.find((v) => v.versionId === (versions[key(text.id, r.id)] ?? f.versionId)) ?? f} /></td>
               <td>{f.before ? t('had it: {{state}}', { state: f.before }) : ''}</td>
             </tr>
           ))}</tbody>
@@ -76,4 +76,9 @@ export function AssignDialog({ data, texts, readers, close }: { data: ClassData;
       </form>
     </Window>
   );
+}
+
+/** The forecast of the version that stands beside it, whoever chose that. */
+function Forecast({ of }: { of: { forecast: number; zone: string } }) {
+  return <>{of.forecast} %{of.zone === 'Frustration' ? `, ${t('too deep')}` : of.zone === 'Independent' ? `, ${t('easy')}` : ''}</>;
 }

@@ -81,7 +81,7 @@ export function Sea({ data, texts, shows, labelName, open }: { data: ClassData; 
           const w = 8 + nameW + 6 + numW + 6 + awayW + (shows.trend && r.sixWeeks != null ? 16 : 0) + 10;
           const lead = Math.abs(p.at - p.want) < 1.5 ? `M${mx} ${p.want}H${fx}` : `M${mx} ${p.want}H${fx - 11}L${fx - 4} ${p.at}H${fx}`;
           const percent = text ? forecast(r.depth, text.depth) : null;
-          const state = ['f', tray.readers.includes(r.id) && 'tray', focus.reader === r.id && 'on', percent != null && zoneWord(percent) && 'dim', percent != null && 'casting'].filter(Boolean).join(' ');
+          const state = ['f', tray.readers.includes(r.id) && 'tray', focus.reader === r.id && 'on', percent != null && zoneWord(percent, data) && 'dim', percent != null && 'casting'].filter(Boolean).join(' ');
           const name = `${r.givenName} ${r.familyName}, ${fm(r.depth)} fm, ${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}${r.sixWeeks == null ? '' : `, ${signed(r.sixWeeks)} ${t('in six weeks')}`}${r.group ? `, ${t('group')} ${r.group}` : ''}`;
           return (
             <g key={r.id} className={state} style={{ '--under': home?.tint ?? 'var(--paper)' } as React.CSSProperties} role="button" tabIndex={0} aria-pressed={tray.readers.includes(r.id)} aria-label={name}
@@ -104,7 +104,7 @@ export function Sea({ data, texts, shows, labelName, open }: { data: ClassData; 
           const percent = reader ? forecast(reader.depth, x.depth) : null;
           const title = widthOf(x.title) > plateW - 46 ? `${x.title.slice(0, 22)}…` : x.title;
           return (
-            <g key={x.textId} className={['p', picked && 'tray', focus.text === x.textId && 'on', percent != null && zoneWord(percent) && 'dim'].filter(Boolean).join(' ')} role="button" tabIndex={0} aria-pressed={picked}
+            <g key={x.textId} className={['p', picked && 'tray', focus.text === x.textId && 'on', percent != null && zoneWord(percent, data) && 'dim'].filter(Boolean).join(' ')} role="button" tabIndex={0} aria-pressed={picked}
               aria-label={`${x.title}, ${fm(x.depth)} fm, ${t('{{count}} readers', { count: x.readers })}`} onPointerEnter={() => setFocus({ text: x.textId })} onFocus={() => setFocus({ text: x.textId })}
               onClick={() => tray.toggleText(x.textId)} onKeyDown={keys(() => tray.toggleText(x.textId), () => void navigate(`/class/${data.id}/texts/${x.textId}`))}>
               <title>{x.title}</title>
@@ -113,7 +113,7 @@ export function Sea({ data, texts, shows, labelName, open }: { data: ClassData; 
               <rect className="body" x={plateX} y={at - 12} width={plateW} height={24} /><path className="spine" d={`M${plateX + 3.5} ${at - 12}v24`} />
               <text className="title" x={plateX + 12} y={at + 4.5}>{title}</text>
               <text x={plateX + plateW - 8} y={at + 4.5} textAnchor="end">{picked ? t('tray') : x.readers}</text>
-              {percent != null && <text className="cast" x={W - 12} y={at + 4.5} textAnchor="end">{percent} % {t(zoneWord(percent))}</text>}
+              {percent != null && <text className="cast" x={W - 12} y={at + 4.5} textAnchor="end">{percent} % {t(zoneWord(percent, data))}</text>}
             </g>
           );
         })}

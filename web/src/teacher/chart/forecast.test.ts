@@ -11,10 +11,11 @@ describe('the forecast that is drawn', () => {
   });
 
   it('is named by what is shown', () => {
-    expect(zoneWord(69)).toBe('deep');
-    expect(zoneWord(70)).toBe('');
-    expect(zoneWord(89)).toBe('');
-    expect(zoneWord(90)).toBe('easy');
+    expect(zoneWord(69, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('deep');
+    expect(zoneWord(70, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('');
+    expect(zoneWord(89, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('');
+    expect(zoneWord(90, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('easy');
+    expect(zoneWord(72, { zoneLow: 0.75, zoneHigh: 0.95 })).toBe('deep');
   });
 });
 

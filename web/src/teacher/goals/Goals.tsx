@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { fieldOf, get, put, sentence, type Api } from '../../shared/api';
-import { fm, number, percent, shortDay } from '../../shared/format';
+import { chanceWords, fm, number, shortDay } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
@@ -48,7 +48,7 @@ export default function Goals() {
             <button className="btn" disabled={g.lines.length === 0} onClick={() => suggest(target)}>{chosen.length > 0 ? t('Suggest for the {{n}} picked up', { n: chosen.length }) : t('Suggest for everybody')}</button>
             {wanted.length > 0 && <button className="btn" onClick={() => { setDraft(nothing); setError(undefined); }}>{t('Put away')}</button>}
             <button className="btn main" disabled={wanted.length === 0} onClick={() => void save()}>{t('Set goals for {{count}} readers', { count: wanted.length })}</button></div>
-          {wanted.length > 0 && <p className="note" role="status">{t('Nothing is saved yet. Change what you like, then set the goals. Words are {{minutes}} minutes a day at each reader’s rate on the school days left, on top of what is read already.', { minutes: g.minutesADay })}</p>}
+          {wanted.length > 0 && <p className="note" role="status">{t('Nothing is saved yet. Edit what you like, then set the goals. Words start from what each reader reads in a week, with a quarter more.')}</p>}
           {error ? <p className="note error" role="alert">{sentence(error)}</p> : null}
           {!g.term ? <Empty title={t('No term')}><p>{t('Goals are set for a term; the school year has none.')}</p></Empty> : g.lines.length === 0 ? <Empty title={t('No readers yet')}><Link className="btn main" to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link></Empty> : (
             <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table className="goaltable">
@@ -83,6 +83,6 @@ function Standing({ goal, so }: { goal: Line['goals'][number] | undefined; so: s
   const share = Math.min(1, goal.done / goal.target), due = Math.min(1, goal.dueNow / goal.target);
   return (
     <span className="standing"><svg width="120" height="14" aria-hidden><rect x=".5" y="3.500" width="119" height="7" fill="var(--paper)" stroke="var(--ink)" /><rect x=".5" y="3.500" width={share * 119} height="7" fill="var(--depth-6)" /><path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--ink)" strokeWidth="2" /></svg>
-      <span>{so} {t('of')} {goal.kind === 'words' ? number(goal.target) : `${goal.target} %`}</span> <span className="soft">{courseWord(goal.course)}, {percent(goal.chance)}</span></span>
+      <span>{so} {t('of')} {goal.kind === 'words' ? number(goal.target) : `${goal.target} %`}</span> <span className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</span></span>
   );
 }

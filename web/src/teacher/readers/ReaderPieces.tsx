@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Api } from '../../shared/api';
-import { dayOf, fm, minutes, number, percent, shortDay, signed, strandName } from '../../shared/format';
+import { chanceWords, dayOf, fm, minutes, number, percent, shortDay, signed, strandName } from '../../shared/format';
 import { t } from '../../shared/words';
 
 type ReaderData = Api<'ReaderView'>;
@@ -16,7 +16,7 @@ export function GoalBar({ goal }: { goal: Goal }) {
     <div className="goalbar">
       <p><b>{words ? t('Words') : t('Comprehension')}</b> {words ? t('{{done}} of {{target}}', { done: number(goal.done), target: number(goal.target) }) : t('{{done}} of {{target}} %', { done: Math.round(goal.done), target: goal.target })}</p>
       <svg viewBox="0 0 180 12" preserveAspectRatio="none" aria-hidden><rect x=".5" y="3" width="179" height="6" fill="var(--paper)" stroke="var(--ink)" /><rect x=".5" y="3" width={share * 179} height="6" fill="var(--depth-6)" />{words && <path d={`M${due * 179} 0v12`} stroke="var(--ink)" strokeWidth="2" />}</svg>
-      <p className="soft">{courseWord(goal.course)}, {t('{{chance}} likely', { chance: percent(goal.chance) })}</p>
+      <p className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</p>
     </div>
   );
 }
