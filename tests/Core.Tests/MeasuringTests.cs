@@ -68,6 +68,22 @@ public sealed class MeasuringTests
         LevelLabels.Write(new(depth), LevelLabels.Systems(LevelChart.Default)[system], LevelChart.Default).ShouldBe(label);
 
     [Fact]
+    public void Whatever_is_shown_is_taken() => Gen.Double[3, 61].Sample(d =>
+    {
+        var chart = new LevelChart([.. LevelChart.Default.Rows.Select((r, i) => r with { Own = [$"Step {i}"] })], ["Pier steps"]);
+        foreach (var system in LevelLabels.Systems(chart))
+        {
+            var shown = LevelLabels.Write(new(d), system, chart);
+            LevelLabels.Read(shown, system, chart).ShouldNotBeNull($"{shown} in {system}");
+        }
+    });
+
+    [Theory]
+    [InlineData("8–9"), InlineData("8-9"), InlineData("8 - 9"), InlineData("age 8–9"), InlineData("Age 8-9")]
+    public void A_span_of_ages_is_the_middle_of_its_year(string typed) =>
+        LevelLabels.Write(LevelLabels.Read(typed, LevelLabels.InFathoms, LevelChart.Default)!.Value, LevelLabels.InAges, LevelChart.Default).ShouldBe("8–9");
+
+    [Fact]
     public void A_level_written_in_fathoms_or_grades_is_read_back() => Gen.Double[3, 61].Sample(d =>
     {
         foreach (var system in new[] { LevelLabels.InFathoms, LevelLabels.InGrades })

@@ -14,6 +14,29 @@ public sealed class OralReadingTests
     /// <summary>The marks that are not "correct", as one line.</summary>
     private static string Marks(string text, string said) => string.Join("; ", Read(text, said).Marks.Where(m => m.Kind != MarkKind.Correct).Select(m => $"{m.Index} {m.Kind} {m.Expected}>{m.Heard}"));
 
+    [Theory]
+    [InlineData("um the cat uh sat er on the mmm mat it looked at the sea hm", 5)]
+    [InlineData("the cat erm sat on the mat Um, it looked at the sea", 2)]
+    public void What_is_hummed_while_thinking_is_counted_and_no_error(string said, int hummed)
+    {
+        var plain = Read(Cat, "the cat sat on the mat it looked at the sea");
+        var read = Read(Cat, said);
+        read.Figures.ShouldBe(plain.Figures with { Hesitations = hummed, WordsCorrectPerMinute = read.Figures.WordsCorrectPerMinute });
+        // Its time was spent, so the rate falls.
+        read.Figures.WordsCorrectPerMinute.ShouldBeLessThan(plain.Figures.WordsCorrectPerMinute);
+        // The marks rest on the words as they were heard, hummed ones counted.
+        var heard = said.Split(' ');
+        read.Marks.Zip(read.Said).ShouldAllBe(m => m.Second.All(i => SpokenForms.Heard(heard[i]).Single() == SpokenForms.Heard(m.First.Expected).Single()));
+    }
+
+    [Fact]
+    public void A_hum_that_stands_in_the_text_is_read()
+    {
+        Marks("Mm, said the cat.", "mm said the cat").ShouldBe("");
+        Marks("Mm, said the cat.", "said the cat").ShouldBe("0 Omission Mm>");
+        Read("Mm, said the cat.", "mm said the cat").Figures.Hesitations.ShouldBe(0);
+    }
+
     private const string Cat = "The cat sat on the mat. It looked at the sea.";
 
     [Theory]

@@ -27,6 +27,9 @@ public static class LevelLabels
             InAges => AtAge(number, chart),
             _ => null,
         };
+        // Whatever is shown is taken: "9–10" is an age, "8-9" the same with another dash.
+        var ages = Dashed(asked.StartsWith("age ", StringComparison.OrdinalIgnoreCase) ? asked[4..] : asked);
+        if (chart.Rows.FirstOrDefault(r => Same(Dashed(r.Ages), ages)) is { } aged) return chart.DepthAt(aged.Grade - 0.5);
         foreach (var row in chart.Rows)
             if (Same(row.SchoolYear, asked) || Same($"grade {row.GradeLabel}", asked) || (Number(row.GradeLabel) is null && Same(row.GradeLabel, asked)) || row.Own.Any(o => o.Length > 0 && Same(o, asked))) return row.Depth;
         if (asked.StartsWith("age ", StringComparison.OrdinalIgnoreCase) && Number(asked[4..]) is { } age) return AtAge(age, chart);
@@ -55,6 +58,8 @@ public static class LevelLabels
             if (row.Ages.Split('–', '-') is [var from, var to] && Number(from) is { } a && Number(to) is { } b && age >= a && age < b) return chart.DepthAt(row.Grade - 1 + (age - a) / (b - a));
         return null;
     }
+
+    private static string Dashed(string text) => text.Replace('–', '-').Replace('—', '-').Replace(" ", "", StringComparison.Ordinal);
 
     private static double? Number(string text) => double.TryParse(text.Trim().Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out var n) && double.IsFinite(n) ? n : null;
 

@@ -27,6 +27,9 @@ public sealed record ReadingMark(int Index, string Expected, string Heard, MarkK
 /// <param name="Pauses">Pauses over three seconds.</param>
 public sealed record OralFigures(int Words, int Errors, int SelfCorrections, int Repetitions, double Accuracy, double WordsCorrectPerMinute, int Pauses)
 {
+    /// <summary>Sounds made while thinking (um, er, mm); they are counted and are no errors.</summary>
+    public int Hesitations { get; init; }
+
     /// <summary>One error in this many words; null without an error.</summary>
     public double? WordsPerError => Errors == 0 ? null : (double)Words / Errors;
 

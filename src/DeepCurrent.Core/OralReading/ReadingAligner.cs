@@ -77,10 +77,15 @@ public sealed class ReadingAligner
     {
         var passage = SpokenForms.Of(text);
         if (passage.Count == 0) throw new ArgumentException("There are no words to read.", nameof(text));
-        var (marks, rests) = new ReadingAligner(passage, said).Run(said);
+        // What is hummed while thinking is no word, unless the text has it: it is left out, and its time is not.
+        var own = passage.Select(w => w.Key).ToHashSet();
+        var words = Enumerable.Range(0, said.Count).Where(i => said[i].Told || !SpokenForms.Hesitates(said[i].Word, own)).ToList();
+        List<HeardWord> spoken = [.. words.Select(i => said[i])];
+        var (marks, found) = new ReadingAligner(passage, spoken).Run(spoken);
+        IReadOnlyList<IReadOnlyList<int>> rests = [.. found.Select(r => (IReadOnlyList<int>)[.. r.Select(i => words[i])])];
         var seconds = said.Count == 0 ? 0 : said.Max(w => w.End) - said[0].Start;
         var pauses = said.Skip(1).Zip(said, (now, before) => now.Start - before.End).Count(gap => gap > RunningRecords.LongPause);
-        return new(RunningRecords.Figures(marks, passage, seconds, pauses), marks, rests);
+        return new(RunningRecords.Figures(marks, passage, seconds, pauses) with { Hesitations = said.Count - spoken.Count }, marks, rests);
     }
 
     private int Number(string word)

@@ -55,6 +55,12 @@ public static class SpokenForms
         return new(shown, at, readings, Apart(key), begins);
     }
 
+    private static readonly HashSet<string> Hesitations = ["um", "umm", "uhm", "uh", "uhh", "er", "err", "erm", "mm", "mmm", "mhm", "hm", "hmm", "eh", "ehm"];
+
+    /// <summary>Whether a heard word is only a sound made while thinking.</summary>
+    /// <param name="own">Words of the text: what stands there is read and not hummed.</param>
+    public static bool Hesitates(string word, IReadOnlySet<string> own) => Heard(word) is [var only] && Hesitations.Contains(only) && !own.Contains(only);
+
     /// <summary>A heard word as words to compare: lower case, no marks, numbers as words.</summary>
     /// <returns>Nothing where there is neither a letter nor a digit.</returns>
     public static IReadOnlyList<string> Heard(string word)

@@ -77,14 +77,14 @@ public static class ListEndpoints
     private static async Task<CheckedListView> Check(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools) 
     {
         var (result, _) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: true);
-        return View(result) with { Asked = Consent.TakenIn(result.Change, await roster.InOtherHands(result.Change)).Count };
+        return View(result, Consent.TakenIn(result.Change, await roster.InOtherHands(result.Change)).Count);
     }
 
     private static async Task<AppliedListView> Apply(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools, MemberStore members, Secrets secrets)
     {
         var (result, place) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: false);
         var (allowed, asked) = await roster.AskFor(result.Change, classId);
-        var done = View(result) with { Asked = asked };
+        var done = View(result, asked);
         var parts = new[] { (done.New, "added"), (done.Joins, "joined"), (done.Changed, "changed") }.Where(p => p.Item1 > 0).Select(p => $"{p.Item1} {p.Item2}");
         var change = await roster.Apply(allowed, classId, $"List of readers for {place.Name}: {string.Join(", ", parts)}");
         // What is left to be put right is what is left of the draft, whatever becomes of the page that asked.
@@ -110,11 +110,12 @@ public static class ListEndpoints
         return (result, place);
     }
 
-    private static CheckedListView View(ListResult result)
+    /// <param name="asked">Readers in other hands, who are asked for and do not join yet.</param>
+    private static CheckedListView View(ListResult result, int asked)
     {
         int Of(RowFate fate) => result.Rows.Count(r => r.Fate == fate);
         return new([.. result.Rows.Select(r => new CheckedRowView(r.Fate.ToString(), [.. r.Problems.Select(p => new CellProblemView(p.Column, p.Reason, p.Stops))], [.. r.Twins.Select(t => new TwinView(t.ReaderId, t.Name, t.Grade, t.Where))]))],
-            Of(RowFate.New), Of(RowFate.Joins), Of(RowFate.Changed), Of(RowFate.Unchanged), Of(RowFate.Question) + Of(RowFate.Stopped));
+            Of(RowFate.New), Math.Max(0, Of(RowFate.Joins) - asked), Of(RowFate.Changed), Of(RowFate.Unchanged), Of(RowFate.Question) + Of(RowFate.Stopped), asked);
     }
 
     private static async Task<DraftView> Draft(Guid classId, Desk desk, MemberStore members)

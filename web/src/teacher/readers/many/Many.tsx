@@ -61,13 +61,13 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
       setRows(padded(rows.filter((_, i) => ['Question', 'Stopped'].includes(done.done.rows[i]?.fate ?? ''))));
       setRead(null);
       const { new: fresh, joins, changed, unchanged } = done.done;
-      said([fresh && t('{{count}} readers added', { count: fresh }), joins && t('{{n}} joined', { n: joins }), changed && t('{{n}} changed', { n: changed }), unchanged && t('{{n}} as they were', { n: unchanged })].filter(Boolean).join(', ') || t('Nothing to do'), done.changeId);
+      said([fresh && t('{{count}} readers added', { count: fresh }), joins && t('{{n}} joined', { n: joins }), done.done.asked > 0 && t('{{count}} asked for', { count: done.done.asked }), changed && t('{{n}} changed', { n: changed }), unchanged && t('{{n}} as they were', { n: unchanged })].filter(Boolean).join(', ') || t('Nothing to do'), done.changeId);
       void refresh();
     },
     onError: (e) => toast.error(`${sentence(e)} ${t('What you typed is kept.')}`),
   });
   const result = filled.length > 0 ? check.data : undefined;
-  const good = result ? result.new + result.joins + result.changed : 0;
+  const good = result ? result.new + result.joins + result.asked + result.changed : 0;
   const current = late === rows && !check.isFetching;
   return (
     <section className="manypage" aria-labelledby="title">
