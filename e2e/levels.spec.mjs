@@ -32,7 +32,7 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
   await axe(page, 'overrule');
   await page.getByRole('button', { name: 'Overrule', exact: true }).click();
   await expect(rows).toHaveCount(count + 1);
-  await expect(account.getByText(/45 fm ± 4, Reads to his sister/)).toBeVisible();
+  await expect(account.getByText(/45 fm ± 6\.6, Reads to his sister/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(rows).toHaveCount(count);
 });

@@ -76,10 +76,13 @@ public static class EvidenceEndpoints
             byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null, counted.Count + byTeacher.Count > 0, first.RecordId);
     }
 
+    /// <summary>Half of a 90 % range, in standard deviations: what stands behind every ± of a level.</summary>
+    private const double HalfRange = 1.645;
+
     /// <summary>What a part of a level check says, in words: its texts, and how many answers were right.</summary>
     private static string CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
     {
-        if (first.Kind == "level") return $"{first.Note}, {first.Value:0.#} fm ± {first.Sd:0.#}";
+        if (first.Kind == "level") return $"{first.Note}, {first.Value:0.#} fm ± {HalfRange * first.Sd:0.0}";
         var (check, titles) = (first.Note.Split(": ")[0], rows.Select(e => e.Note.Split(": ", 2)[^1]).Distinct());
         return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
     }

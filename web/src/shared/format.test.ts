@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf, fm, minutes, number, percent, signed, strandName } from './format';
+import { dayOf, fm, halfRange, minutes, number, percent, signed, strandName } from './format';
 
 describe('figures', () => {
   it('have a true minus and one decimal', () => {
     expect(fm(-3.14)).toBe('−3.1');
     expect(signed(-0.04)).toBe('−0.0');
     expect(signed(1.25)).toBe('+1.3');
+    expect(halfRange(2)).toBeCloseTo(3.29);
   });
 
   it('are written with units as people say them', () => {

@@ -13,6 +13,8 @@ export const fm = (x: number) => x.toFixed(1).replace('-', '−');
 export const signed = (x: number) => (x >= 0 ? '+' : '−') + Math.abs(x).toFixed(1);
 export const percent = (x: number) => `${Math.round(x * 100)} %`;
 export const number = (x: number) => whole.format(x);
+/** Half of a level's 90 % range: what stands behind every ± of a reader's level. */
+export const halfRange = (sd: number) => 1.645 * sd;
 /** 1:05 */
 export const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 export const minutes = (seconds: number) => (seconds <= 0 ? '–' : seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`);

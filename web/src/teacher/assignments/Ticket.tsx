@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { get, post, sentence, type Api } from '../../shared/api';
-import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
+import { dayOf, fm, halfRange, minutes, percent, signed, timeOf } from '../../shared/format';
 import { isWritten } from '../../shared/kinds';
 import { markName, TideMarks } from '../../shared/TideMarks';
 import { Show } from '../../shared/Whole';
@@ -51,9 +51,8 @@ export default function Ticket() {
 function LevelMove({ x }: { x: TicketData }) {
   const k = x.ticket;
   if (k.beforeMean == null || k.afterMean == null || k.beforeSd == null || k.afterSd == null) return <aside className="move"><h2>{t('Level')}</h2><p className="soft">{t('The level moves when the text is handed in.')}</p></aside>;
-  const wide = 1.645;
   const rows = [{ name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--ink-soft)' }, { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--overlay)' }];
-  const from = Math.min(...rows.map((r) => r.mean - wide * r.sd)) - 2, to = Math.max(...rows.map((r) => r.mean + wide * r.sd)) + 2;
+  const from = Math.min(...rows.map((r) => r.mean - halfRange(r.sd))) - 2, to = Math.max(...rows.map((r) => r.mean + halfRange(r.sd))) + 2;
   const px = (d: number) => 10 + ((d - from) / (to - from)) * 260;
   const counted = x.answers.filter((a, i) => a.tries.length > 0 && !a.rushed && !x.questions[i]!.after && a.tries[0]!.correct != null);
   const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
@@ -63,12 +62,12 @@ function LevelMove({ x }: { x: TicketData }) {
   return (
     <aside className="move" aria-labelledby="move">
       <h2 id="move">{t('Level')} {fm(k.afterMean)} fm <span className="soft small">{t('{{change}} from {{before}}', { change: signed(k.afterMean - k.beforeMean), before: fm(k.beforeMean) })}</span></h2>
-      <svg width="280" height="86" viewBox="0 0 280 86" role="img" aria-label={rows.map((r) => `${r.name} ${fm(r.mean)} fm, ${t('range')} ${fm(r.mean - wide * r.sd)}–${fm(r.mean + wide * r.sd)}`).join('; ')}>
-        {rows.map((r, i) => <g key={r.name}><path d={`M${px(r.mean - wide * r.sd)} ${22 + i * 28}H${px(r.mean + wide * r.sd)}m0 -5v10M${px(r.mean - wide * r.sd)} ${17 + i * 28}v10`} stroke={r.ink} strokeWidth="2" fill="none" /><circle cx={px(r.mean)} cy={22 + i * 28} r="5" fill={r.ink} /><text x="10" y={12 + i * 28}>{r.name}</text></g>)}
+      <svg width="280" height="86" viewBox="0 0 280 86" role="img" aria-label={rows.map((r) => `${r.name} ${fm(r.mean)} fm, ${t('range')} ${fm(r.mean - halfRange(r.sd))}–${fm(r.mean + halfRange(r.sd))}`).join('; ')}>
+        {rows.map((r, i) => <g key={r.name}><path d={`M${px(r.mean - halfRange(r.sd))} ${22 + i * 28}H${px(r.mean + halfRange(r.sd))}m0 -5v10M${px(r.mean - halfRange(r.sd))} ${17 + i * 28}v10`} stroke={r.ink} strokeWidth="2" fill="none" /><circle cx={px(r.mean)} cy={22 + i * 28} r="5" fill={r.ink} /><text x="10" y={12 + i * 28}>{r.name}</text></g>)}
         <path d="M10 66H270" stroke="var(--ink)" />{ticks.map((d) => <g key={d}><path d={`M${px(d)} 66v4`} stroke="var(--ink)" /><text x={px(d)} y="83" textAnchor="middle">{d}</text></g>)}
       </svg>
       <p>{t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', { right, n: counted.length, expected })}</p>
-      <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: (wide * k.beforeSd).toFixed(1), b: (wide * k.afterSd).toFixed(1) })}</p>
+      <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: (halfRange(k.beforeSd)).toFixed(1), b: (halfRange(k.afterSd)).toFixed(1) })}</p>
       <p><TideMarks of={x.answers.filter((_, i) => !x.questions[i]!.after).map((a) => a.mark)} /></p>
     </aside>
   );

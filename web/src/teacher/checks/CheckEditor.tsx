@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useOutletContext, useParams, useSearchParams } from 'react-router';
 import { fieldOf, put, sentence, type Api } from '../../shared/api';
-import { fm } from '../../shared/format';
+import { fm, halfRange } from '../../shared/format';
 import { useSession } from '../../shared/session';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
@@ -116,7 +116,7 @@ function HowHard({ plan, choices, locked, change }: { plan: Plan; choices: Choic
         {fixed && <FixedForm plan={plan} choices={choices} change={change} />}
         <div className="fields">
           {!fixed && <Field id="most" label={t('Passages at most')}><input id="most" type="number" min={1} max={8} value={plan.mostPassages} onChange={(e) => change({ ...plan, mostPassages: Number(e.target.value) })} /></Field>}
-          {!fixed && <Field id="sure" label={t('Passages end when the level is sure to')}><select id="sure" value={plan.sureAt} onChange={(e) => change({ ...plan, sureAt: Number(e.target.value) })}>{[2, 2.5, 3, 3.5, 4].map((s) => <option key={s} value={s}>± {(1.645 * s).toFixed(1)} fm</option>)}</select></Field>}
+          {!fixed && <Field id="sure" label={t('Passages end when the level is sure to')}><select id="sure" value={plan.sureAt} onChange={(e) => change({ ...plan, sureAt: Number(e.target.value) })}>{[2, 2.5, 3, 3.5, 4].map((s) => <option key={s} value={s}>± {halfRange(s).toFixed(1)} fm</option>)}</select></Field>}
         </div>
         <label><input type="checkbox" checked={plan.timerShown} onChange={(e) => change({ ...plan, timerShown: e.target.checked })} /> {t('Readers see the time that is left; it is kept all the same')}</label>
         <label><input type="checkbox" checked={plan.aPartADay} onChange={(e) => change({ ...plan, aPartADay: e.target.checked })} /> {t('One part a day: the next opens on the day after')}</label>

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { post, sentence, type Api } from '../../shared/api';
-import { clock, dayOf, fm, percent, signed, timeOf } from '../../shared/format';
+import { clock, dayOf, fm, halfRange, percent, signed, timeOf } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
@@ -52,7 +52,7 @@ function Watched({ k }: { k: Check }) {
           <tr key={s.id}>
             <th scope="row">{data ? <Link to={`/class/${data.id}/readers/${s.readerId}`}>{s.givenName} {s.familyName}</Link> : `${s.givenName} ${s.familyName}`}</th>{many && <td>{s.class}</td>}
             {parts.map((p) => <td key={p}><PartCell p={s.parts.find((x) => x.part === p)} /></td>)}
-            <td className="num">{fm(s.before)}</td><td className="num">{s.after == null ? '–' : `${fm(s.after)} ± ${s.sd!.toFixed(1)}`}</td><td className="num">{s.after == null ? '–' : signed(s.moved)}</td>
+            <td className="num">{fm(s.before)}</td><td className="num">{s.after == null ? '–' : `${fm(s.after)} ± ${halfRange(s.sd!).toFixed(1)}`}</td><td className="num">{s.after == null ? '–' : signed(s.moved)}</td>
             <td>{begun(s) ? timeOrDay(s.changedAt) : ''}<Late s={s} setAside={k.setAside.filter((x) => x.sittingId === s.id).map((x) => x.work)} /></td>
             <td><span className="checkacts">{s.again > 0 && <button className="btn small" onClick={() => act.mutate({ what: 'again', body: { readerIds: [s.readerId] } })} aria-label={t('Give {{name}} these parts again', { name: s.givenName })}>{t('Give again')}</button>}
               <button className="btn small square" title={t('Take it back from {{name}}', { name: s.givenName })} onClick={() => act.mutate({ what: 'withdraw', body: { readerIds: [s.readerId] } })} aria-label={t('Take it back from {{name}}', { name: s.givenName })}><X size={16} aria-hidden /></button></span></td>

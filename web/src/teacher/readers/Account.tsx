@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
-import { dayOf, fm, signed } from '../../shared/format';
+import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
@@ -11,7 +11,7 @@ import { pieceId } from './DepthPieces';
 
 type Piece = Api<'PieceView'>;
 const names: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement' };
-const sures = [[2, 'very sure (± 2 fm)'], [4, 'fairly sure (± 4 fm)'], [6, 'roughly (± 6 fm)']] as const;
+const sures = [[2, 'very sure'], [4, 'fairly sure'], [6, 'roughly']] as const;
 
 /** What a level is built from: each piece with what it did, what would make it surer, and the teacher's own word. */
 export function Account({ classId, reader }: { classId: string; reader: Api<'ReaderView'> }) {
@@ -25,14 +25,14 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
       <Show query={account}>{(a) => (
         <>
           <dl className="labels">{a.labels.map((l) => <div key={l.system}><dt>{t(l.system)}</dt><dd>{l.label}</dd></div>)}
-            <div className="surer"><dt>{t('How sure')}</dt><dd>± {a.sd.toFixed(1)} fm. {t('It would be')} {a.surer.map((s) => t('± {{sd}} with a {{what}}', { sd: s.sd.toFixed(1), what: t(s.what) })).join(', ')}.</dd></div></dl>
+            <div className="surer"><dt>{t('How sure')}</dt><dd>± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')} {a.surer.map((s) => t('± {{sd}} with a {{what}}', { sd: halfRange(s.sd).toFixed(1), what: t(s.what) })).join(', ')}.</dd></div></dl>
           {a.pieces.length === 0 ? <p className="soft">{t('Nothing yet: the level is what is typical of the grade.')}</p> : (
             <div className="scroll evidence" tabIndex={0} role="region" aria-labelledby="account"><table>
               <thead><tr><th>{t('Day')}</th><th>{t('What')}</th><th>{t('What it says')}</th><th className="num">{t('Moved the level')}</th><th className="num">{t('Level with it')}</th><th>{t('Counts')}</th></tr></thead>
               <tbody>{a.pieces.map((p) => (
                 <tr key={pieceId(p)} id={pieceId(p)} className={p.counted === 0 ? 'out' : undefined}>
                   <td>{dayOf(p.at)}</td><td>{t(names[p.what] ?? p.what)}</td><th scope="row">{p.recordId ? <Link to={`/class/${classId}/readers/${reader.id}/records/${p.recordId}`}>{p.note}</Link> : p.ticketId ? <Link to={`/class/${classId}/tickets/${p.ticketId}`}>{p.note}</Link> : p.note}{p.leftOut.map((l) => <small key={l}>{t('left out: {{what}}', { what: l })}</small>)}</th>
-                  <td className="num">{p.counted === 0 ? '–' : signed(p.moved)}</td><td className="num">{p.after == null ? '–' : `${fm(p.after)} ± ${p.sdAfter!.toFixed(1)}`}</td>
+                  <td className="num">{p.counted === 0 ? '–' : signed(p.moved)}</td><td className="num">{p.after == null ? '–' : `${fm(p.after)} ± ${halfRange(p.sdAfter!).toFixed(1)}`}</td>
                   <td>{p.reason != null ? <><span>{t('left out: {{what}}', { what: p.reason })}</span> {a.mayJudge && <button className="btn small" onClick={() => change.mutate(() => put(`${path}/evidence`, { ids: p.ids, reason: null }))} aria-label={t('Take in again: {{what}}', { what: p.note })}>{t('Take in again')}</button>}</> : !a.mayJudge ? (p.counted > 0 ? t('yes') : t('no')) : p.may ? <button className="btn small" onClick={() => setLeaving(p)} aria-label={t('Leave out: {{what}}', { what: p.note })}>{t('Leave out')}</button> : t('no')}</td>
                 </tr>))}</tbody>
             </table></div>)}
@@ -75,7 +75,7 @@ function Judge({ path, labels, now, close }: { path: string; labels: Api<'LabelV
         <p>{t('Your word is weighed with the other evidence: the surer you are, the more it counts.')}</p>
         <div className="fields"><Field id="ju-level" label={t('Level')} error={fieldOf(change.error, 'level')}><input id="ju-level" type="text" autoFocus value={form.level} onChange={(e) => setForm({ ...form, level: e.target.value })} /></Field>
           <Field id="ju-system" label={t('Written as')}><select id="ju-system" value={form.system} onChange={(e) => { const label = labels.find((l) => l.system === e.target.value); setForm({ ...form, system: e.target.value, level: label?.label ?? form.level }); }}>{labels.map((l) => <option key={l.system} value={l.system}>{t(l.system)}</option>)}</select></Field>
-          <Field id="ju-sd" label={t('How sure')} error={fieldOf(change.error, 'sd')}><select id="ju-sd" value={form.sd} onChange={(e) => setForm({ ...form, sd: Number(e.target.value) })}>{sures.map(([sd, name]) => <option key={sd} value={sd}>{t(name)}</option>)}</select></Field></div>
+          <Field id="ju-sd" label={t('How sure')} error={fieldOf(change.error, 'sd')}><select id="ju-sd" value={form.sd} onChange={(e) => setForm({ ...form, sd: Number(e.target.value) })}>{sures.map(([sd, name]) => <option key={sd} value={sd}>{t(name)} (± {halfRange(sd).toFixed(1)} fm)</option>)}</select></Field></div>
         <Field id="ju-reason" label={t('Why')} error={fieldOf(change.error, 'reason') ?? other}><input id="ju-reason" type="text" value={form.reason} onChange={(e) => setForm({ ...form, reason: e.target.value })} /></Field>
         <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={change.isPending}>{t('Overrule')}</button></p>
       </form>

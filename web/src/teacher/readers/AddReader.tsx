@@ -52,7 +52,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
               </select>
             </Field>
             <Field id="guardian" label={t('Guardian’s e-mail')} hint={t('For the letter. May be left empty.')} error={fieldOf(error, 'guardianMail')}><input id="guardian" type="text" inputMode="email" value={mail} onChange={(e) => setMail(e.target.value)} /></Field>
-            <Field id="level" label={t('Starting level, fm')} hint={t('A first guess. It counts as weak evidence (± 6 fm) and reading soon outweighs it.')} error={fieldOf(error, 'level')}><input id="level" type="number" step="0.5" value={level} onChange={(e) => setLevel(Number(e.target.value))} /></Field>
+            <Field id="level" label={t('Starting level, fm')} hint={t('A first guess. It counts as weak evidence (± 10 fm) and reading soon outweighs it.')} error={fieldOf(error, 'level')}><input id="level" type="number" step="0.5" value={level} onChange={(e) => setLevel(Number(e.target.value))} /></Field>
           </div>
           <LevelTable rows={data.levelChart} own={data.ownColumns} level={level} choose={setLevel} />
         </div>
