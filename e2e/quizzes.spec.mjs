@@ -59,6 +59,9 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await add(page, 'choose one', 'What do you think the ship will do?', 'infer');
   await page.getByRole('combobox', { name: /^Asked/ }).selectOption({ label: 'on the way, between paragraphs' });
   await choices(page, ['come in', 'sink', 'wait', 'turn away']);
+  // Nothing is right before somebody says so.
+  await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);
+  await page.getByLabel('A is right').check();
   await page.getByRole('button', { name: 'Ask it after paragraph 1' }).click();
   await axe(page, 'a quiz while it is written');
   // What is written stays on this device.

@@ -1,5 +1,6 @@
 using CsCheck;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Texts;
 using DeepCurrent.Formats.Content;
 using DeepCurrent.Formats.Tables;
 
@@ -88,6 +89,17 @@ public sealed class ShippedTests
         All.Value.SelectMany(t => t.Questions).Select(q => q.Kind).Distinct().Count().ShouldBeGreaterThanOrEqualTo(6);
         All.Value.SelectMany(t => t.Versions).Max(v => v.Target).ShouldBeGreaterThanOrEqualTo(62);
         All.Value.SelectMany(t => t.Versions).Min(v => v.Target).ShouldBeLessThanOrEqualTo(3);
+    }
+
+    [Fact]
+    public void A_topic_is_suggested_where_the_text_speaks_of_it_and_left_open_elsewhere()
+    {
+        string[] topics = [.. All.Value.Select(t => t.Topic).Append("The body").Distinct()];
+        var suggested = All.Value.Select(t => (t.Topic, Said: Suggestions.Topic(TextCounter.Count(t.Versions[0].Prose), topics))).Where(x => x.Said is not null).ToList();
+        suggested.ShouldNotContain(x => x.Said == "The body");
+        suggested.Count.ShouldBeGreaterThan(3);
+        (suggested.Count(x => x.Said == x.Topic) / (double)suggested.Count).ShouldBeGreaterThanOrEqualTo(0.5);
+        Suggestions.Topic(TextCounter.Count("The body mends itself. When the body is cut, blood closes the wound. A body at rest mends faster."), topics).ShouldBe("The body");
     }
 }
 

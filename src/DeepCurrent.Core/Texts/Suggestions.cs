@@ -9,8 +9,8 @@ public sealed record SuggestedWord(string Word, int Times, string Example);
 /// <summary>What a text may be called and taught with, for a teacher to accept or change. Rules of thumb, not measurements.</summary>
 public static partial class Suggestions
 {
-    private const int MostWords = 8, ShortLine = 60;
-    private const double Rarest = 1.5, Commonest = 4.3, MuchDialogue = 0.12;
+    private const int MostWords = 8, ShortLine = 60, SaidAtLeast = 3;
+    private const double Rarest = 1.5, Commonest = 4.3, MuchDialogue = 0.12, Telling = 5, Everywhere = 0.003;
 
     /// <summary>The kind of text it looks like: letter, diary, play, interview, poem, how-to, story, argument or report.</summary>
     /// <param name="text">Markdown with blank lines between paragraphs.</param>
@@ -34,12 +34,20 @@ public static partial class Suggestions
     /// <summary>True where it looks invented: a story, a play, a poem, or letters and diaries of named people.</summary>
     public static bool Fiction(string kind) => kind is "story" or "play" or "poem" or "letter" or "diary";
 
-    /// <summary>The topic, of those there are, whose own words the text says most often; null if it says none.</summary>
+    /// <summary>The topic, of those there are, whose words the text says most often; null if there is none of which it says every word, and together at least
+    /// thrice. A word counts that stands in the text far more often than in English at large: every text says "the", and is not about "The body" for that.</summary>
     public static string? Topic(TextCounts counts, IEnumerable<string> topics)
     {
         var words = counts.Vocabulary.ToDictionary(w => w.Word, w => w.Times);
-        int Said(string topic) => topic.ToLowerInvariant().Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Where(t => t.Length > 2 && t != "and").Sum(t => words.GetValueOrDefault(t) + words.GetValueOrDefault($"{t}s") + (t.EndsWith('s') ? words.GetValueOrDefault(t[..^1]) : 0));
-        return topics.Distinct().Select(t => (t, Times: Said(t))).Where(x => x.Times > 1).OrderByDescending(x => x.Times).ThenBy(x => x.t, StringComparer.Ordinal).Select(x => x.t).FirstOrDefault();
+        double Usual(string word) => Math.Pow(10, (WordList.Find(word)?.Zipf ?? 0) - 9);
+        int Times(string word) => words.GetValueOrDefault(word) is var n && n / (double)counts.Words >= Telling * Usual(word) ? n : 0;
+        int Said(string topic)
+        {
+            var said = topic.ToLowerInvariant().Split([' ', '-', ','], StringSplitOptions.RemoveEmptyEntries).Where(t => Usual(t) < Everywhere)
+                .Select(t => Times(t) + Times($"{t}s") + (t.EndsWith('s') ? Times(t[..^1]) : 0)).ToList();
+            return said.Contains(0) ? 0 : said.Sum();
+        }
+        return topics.Distinct().Select(t => (t, Times: Said(t))).Where(x => x.Times >= SaidAtLeast).OrderByDescending(x => x.Times).ThenBy(x => x.t, StringComparer.Ordinal).Select(x => x.t).FirstOrDefault();
     }
 
     /// <summary>Words worth keeping: not familiar, no names, neither so common that they are known nor so rare that they are met nowhere else; those said most first.</summary>

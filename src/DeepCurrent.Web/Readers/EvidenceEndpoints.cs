@@ -71,18 +71,18 @@ public static class EvidenceEndpoints
         var quiz = first.Kind == "answer";
         var right = rows.Count(e => e.Correct == true);
         if (first.PartId is not null) quiz = false;
-        var note = first.PartId is not null ? CheckNote(first, right, rows) : quiz ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} right at the first try" : first.Kind == "level" ? $"{first.Value:0.#} fm ± {first.Sd:0.#}{(first.Note.Length > 0 ? $", {first.Note}" : "")}" : rows.Count == 1 ? first.Note : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
+        var note = first.PartId is not null ? CheckNote(first, right, rows) : quiz ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} right at the first try" : first.Kind == "level" ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}" : rows.Count == 1 ? first.Note : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
         return new([.. rows.Select(e => e.Id)], rows[^1].At, first.PartId is not null ? "level check" : quiz ? "quiz" : first.Kind, note, first.TicketId, counted.Count, [.. byRule], counted.Sum(e => effects[e.Id].Moved), last?.Mean, last?.Sd,
             byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null, counted.Count + byTeacher.Count > 0, first.RecordId);
     }
 
-    /// <summary>Half of a 90 % range, in standard deviations: what stands behind every ± of a level.</summary>
-    private const double HalfRange = 1.645;
+    /// <summary>A stated level with half its 90 % range: what stands behind every ± of a level.</summary>
+    private static string Ranged(EvidenceRow level) => $"{level.Value:0.#} fm ± {1.645 * level.Sd:0.0}";
 
     /// <summary>What a part of a level check says, in words: its texts, and how many answers were right.</summary>
     private static string CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
     {
-        if (first.Kind == "level") return $"{first.Note}, {first.Value:0.#} fm ± {HalfRange * first.Sd:0.0}";
+        if (first.Kind == "level") return $"{first.Note}, {Ranged(first)}";
         var (check, titles) = (first.Note.Split(": ")[0], rows.Select(e => e.Note.Split(": ", 2)[^1]).Distinct());
         return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
     }

@@ -21,5 +21,9 @@ describe('a quiz as it is written', () => {
     expect(asKind(two, 'Short').rubric?.marks).toHaveLength(4);
     expect(asKind(two, 'Match').choices.map((c) => c.match)).toEqual(['', '']);
   });
+  it('has no choice marked right before its writer says which', () => {
+    for (const kind of ['Single', 'Multiple']) expect(blank(kind).choices.some((c) => c.right)).toBe(false);
+    expect(asKind({ ...blank('Multiple'), choices: [{ text: 'x', right: false, reason: '', match: null }] }, 'Single').choices[0]!.right).toBe(false);
+  });
   it('moves a question', () => { expect(moved(['a', 'b', 'c'], 2, 0)).toEqual(['c', 'a', 'b']); });
 });

@@ -7,7 +7,7 @@ export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & { ch
 export const kinds = ['Single', 'Multiple', 'Order', 'Match', 'Sentence', 'Short', 'Long'] as const;
 export const strands = ['Retrieve', 'Infer', 'WordMeaning', 'Summarise', 'Structure', 'AuthorsCraft', 'Connect'] as const;
 
-const choice = (text = '', right = false) => ({ text, right, reason: '', match: null });
+const choice = () => ({ text: '', right: false, reason: '', match: null as string | null });
 const rubric = () => ({ marks: ['', '', '', ''], samples: ['', ''] });
 
 /** What a shared proof or place says, for each version by name, so that one can be changed alone. */
@@ -20,7 +20,7 @@ export const formOf = (quiz: QuizData): FormQuestion[] => {
 
 export const blank = (kind: string, strand = 'Retrieve'): FormQuestion => ({
   id: null, kind, strand, stem: '', evidence: false, offset: 0, after: null, proofs: {}, rubric: isWritten(kind) ? rubric() : null,
-  choices: kind === 'Single' || kind === 'Multiple' ? [choice('', true), choice('', kind === 'Multiple'), choice(), choice()] : kind === 'Order' ? [choice(), choice(), choice()] : kind === 'Match' ? [0, 1, 2].map(() => ({ ...choice(), match: '' })) : [],
+  choices: kind === 'Single' || kind === 'Multiple' ? [choice(), choice(), choice(), choice()] : kind === 'Order' ? [choice(), choice(), choice()] : kind === 'Match' ? [0, 1, 2].map(() => ({ ...choice(), match: '' })) : [],
 });
 
 /** The same question of another kind; what fits both is kept. */
@@ -29,7 +29,7 @@ export const asKind = (q: FormQuestion, kind: string): FormQuestion => {
   const keeps = fresh.choices.length > 0 && q.choices.some((c) => c.text);
   const choices = keeps ? q.choices.map((c) => ({ ...c, match: kind === 'Match' ? (c.match ?? '') : null })) : fresh.choices;
   const right = choices.findIndex((c) => c.right);
-  return { ...q, kind, rubric: isWritten(kind) ? (q.rubric ?? fresh.rubric) : null, choices: kind === 'Single' ? choices.map((c, i) => ({ ...c, right: i === Math.max(0, right) })) : choices };
+  return { ...q, kind, rubric: isWritten(kind) ? (q.rubric ?? fresh.rubric) : null, choices: kind === 'Single' ? choices.map((c, i) => ({ ...c, right: i === right })) : choices };
 };
 
 export const moved = <T>(all: T[], from: number, to: number) => {
