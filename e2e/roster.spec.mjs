@@ -9,8 +9,12 @@ test.describe.configure({ mode: 'serial' });
 const room = { code: '' };
 const cell = (page, field, n) => page.getByRole('textbox', { name: `${field}, row ${n}`, exact: true });
 
-async function openClass(page, name = '5 Skua') {
+async function openClass(page, name) {
   await teacher(page, 'teo');
+  await goTo(page, name);
+}
+
+async function goTo(page, name = '5 Skua') {
   await page.getByRole('button', { name: /^Class:/ }).click();
   await page.getByRole('menuitem', { name: new RegExp(`^${name}`) }).click();
 }
@@ -69,7 +73,7 @@ test('two hundred rows from a file are recognised by their columns', async ({ pa
 test('readers of the school come in with two keystrokes, and undo takes them out', async ({ page }) => {
   await openClass(page, '2 Plover');
   const one = (await api(page, 'GET', `/classes/${classOf(page)}`)).readers[0];
-  await openClass(page);
+  await goTo(page);
   await view(page, 'Roster');
   await expect(page.getByText('4 of 4 readers')).toBeVisible();
   await page.getByRole('button', { name: 'Add readers' }).click();
