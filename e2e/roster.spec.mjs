@@ -80,8 +80,6 @@ test('readers of the school come in with two keystrokes, and undo takes them out
   await page.getByRole('menuitem', { name: /^From the school/ }).click();
   await page.keyboard.type(`${one.givenName} ${one.familyName}`);
   await expect(page.getByRole('button', { name: new RegExp(`${one.givenName} ${one.familyName}`) })).toBeVisible();
-  // What was there before the name was typed is gone.
-  await expect(page.getByRole('button', { name: /Abel Tesfaye/ })).toHaveCount(0);
   await page.keyboard.press('Enter');
   await page.keyboard.press('Enter');
   await expect(page.getByText('5 of 5 readers')).toBeVisible();

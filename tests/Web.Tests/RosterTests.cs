@@ -270,6 +270,20 @@ public sealed class RosterTests(Harness harness)
     }
 
     [Fact]
+    public async Task Whoever_is_found_says_whether_somebody_else_has_to_agree()
+    {
+        var ana = await harness.Teacher("ana");
+        var ben = await harness.Teacher("ben");
+        Room hers = await harness.Room(ana, 0), his = await harness.Room(ben, 0), hisOther = await harness.Room(ben, 0);
+        foreach (var (who, room, name) in new[] { (ana, hers, "Ottoline"), (ben, his, "Ottokar") })
+            (await who.Post($"/api/classes/{room.Id}/readers", new { givenName = name, familyName = "Asked", grade = 4, level = 30 })).EnsureSuccessStatusCode();
+        async Task<bool> Asks(Person who, string name, Room notIn) => (bool)(await who.Get($"/api/school/find?name={name}&notIn={notIn.Id}")).AsArray().Single()!["asks"]!;
+        (await Asks(ben, "ottok", hisOther)).ShouldBeFalse("he is the reader's teacher");
+        (await Asks(ben, "ottol", hisOther)).ShouldBeTrue("the reader is in a colleague's hands");
+        (await Asks(ana, "ottok", hers)).ShouldBeFalse("a lead may enrol anybody");
+    }
+
+    [Fact]
     public async Task Lists_keep_their_order_and_lose_who_leaves()
     {
         var ana = await harness.Teacher("ana");

@@ -115,6 +115,25 @@ public sealed class UndoTests(Harness harness)
     }
 
     [Fact]
+    public async Task Several_texts_sent_again_are_the_same_request_though_the_first_was_skipped()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 2);
+        var textIds = (await ana.Get("/api/library"))["rows"]!.AsArray().Take(2).Select(r => (string)r!["id"]!).ToArray();
+        object Request(Guid[] ids, params string[] texts) => new
+        {
+            readerIds = room.Readers.Select(r => r.Id), attempts = 2, skipGiven = true,
+            texts = texts.Select((t, i) => new { id = ids[i], textId = t }),
+        };
+        await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request([Guid.NewGuid()], textIds[0])));
+        Guid[] ids = [Guid.NewGuid(), Guid.NewGuid()];
+        var first = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request(ids, textIds)));
+        var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request(ids, textIds)));
+        ((string)again["changeId"]!).ShouldBe((string)first["changeId"]!);
+        (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(2);
+    }
+
+    [Fact]
     public async Task Everything_goes_along_when_twins_are_merged_and_comes_back_when_they_are_parted()
     {
         var ana = await harness.Teacher("ana");

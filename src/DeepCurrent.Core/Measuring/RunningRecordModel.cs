@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using static MathNet.Numerics.SpecialFunctions;
 
 namespace DeepCurrent.Core.Measuring;
 
@@ -44,12 +45,10 @@ public static class RunningRecordModel
         return Enumerable.Range(-60, 91).Select(i => i / 2.0).MaxBy(x => Log(words, errors, WordRight(x)));
     }
 
-    // Beta-binomial without what does not depend on the depth, as products: exact, and no gamma function is needed.
+    // Beta-binomial without what does not depend on the depth.
     private static double Log(int words, int errors, double right)
     {
-        double wrongs = Concentration * (1 - right), rights = Concentration * right, log = 0;
-        for (var i = 0; i < errors; i++) log += Math.Log(wrongs + i);
-        for (var i = 0; i < words - errors; i++) log += Math.Log(rights + i);
-        return log;
+        double wrongs = Concentration * (1 - right), rights = Concentration * right;
+        return GammaLn(wrongs + errors) - GammaLn(wrongs) + GammaLn(rights + words - errors) - GammaLn(rights);
     }
 }

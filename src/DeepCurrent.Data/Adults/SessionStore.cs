@@ -19,7 +19,11 @@ public sealed record SignInEventRow(DateTimeOffset At, string Kind, string Who, 
 public enum SignInEvent { SignedIn, Failed, Locked, Guessing, SignedOut }
 
 /// <summary>Whom something at the door is about; at most one of them.</summary>
-public sealed record DoorSubject(Guid SchoolId, Guid? AdultId = null, Guid? ReaderId = null, Guid? ClassId = null);
+public sealed record DoorSubject(Guid SchoolId, Guid? AdultId = null, Guid? ReaderId = null, Guid? ClassId = null)
+{
+    /// <summary>The person where there is one, else the class.</summary>
+    public DoorSubject Person => AdultId is null && ReaderId is null ? this : this with { ClassId = null };
+}
 
 /// <summary>Sessions, kept on the server so that they end there; and what happens at the door.</summary>
 public sealed class SessionStore(NpgsqlDataSource db)

@@ -5,6 +5,10 @@ namespace DeepCurrent.Data.Assignments;
 
 public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Forecast);
 
+/// <summary>Assignments that were given together.</summary>
+/// <param name="AssignmentId">The first of them.</param>
+public sealed record GivenBefore(Guid AssignmentId, Guid ChangeId, int Tickets, int Texts);
+
 public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets, bool Guided = true, bool Aloud = false);
 
 /// <param name="CorrectedAt">When the text was last changed, if that was after it was given.</param>
@@ -43,17 +47,18 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return true;
     }
 
-    /// <summary>How many tickets an assignment of a class has and which change gave it; null where there is none.</summary>
-    public async Task<(int Tickets, Guid ChangeId)?> Given(Guid assignmentId, Guid classId)
+    /// <summary>What was given of some assignments, by the change that gave it; null where none of them is there yet.</summary>
+    public async Task<GivenBefore?> Given(IReadOnlyList<Guid> assignmentIds, Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var found = await c.QuerySingleOrDefaultAsync<(int Tickets, Guid? ChangeId)>("""
-            select (select count(*)::int from ticket k where k.assignment_id = a.id),
-                   (select h.id from change h where h.class_id = a.class_id and h.kind = 'assigned' and h.detail -> 'assignmentIds' ? a.id::text limit 1)
+        return await c.QueryFirstOrDefaultAsync<GivenBefore>("""
+            select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id,
+                   sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets, count(*)::int as texts
             from assignment a
-            where a.id = @assignmentId and a.class_id = @classId
-            """, new { assignmentId, classId });
-        return found.ChangeId is { } change ? (found.Tickets, change) : null;
+              join change h on h.class_id = a.class_id and h.kind = 'assigned' and h.detail -> 'assignmentIds' ? a.id::text
+            where a.id = any(@ids) and a.class_id = @classId
+            group by h.id
+            """, new { ids = assignmentIds.ToArray(), classId });
     }
 
     /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are taken.</summary>

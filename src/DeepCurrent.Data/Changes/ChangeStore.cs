@@ -16,19 +16,23 @@ public sealed record ChangeBy(Guid SchoolId, Guid? ClassId, Guid AdultId, DateTi
 /// <param name="Detail">What is needed to take it back.</param>
 public sealed record Listed(object Detail, string Summary);
 
+/// <summary>A change that was made and listed.</summary>
+/// <param name="Id">What it is taken back by.</param>
+public sealed record Made(Guid Id, string Summary);
+
 /// <summary>The class's history: what was changed, by whom, and what is needed to take it back.</summary>
 public sealed class ChangeStore(NpgsqlDataSource db)
 {
     /// <summary>Does something and lists it, both or neither.</summary>
     /// <param name="command">Does it inside the transaction, and says what is needed to take it back; null where there is nothing to list.</param>
-    /// <returns>The id to take it back by; null where nothing is listed.</returns>
-    public async Task<Guid?> Do(ChangeBy by, string kind, Func<NpgsqlConnection, NpgsqlTransaction, Task<Listed?>> command)
+    /// <returns>Null where nothing is listed.</returns>
+    public async Task<Made?> Do(ChangeBy by, string kind, Func<NpgsqlConnection, NpgsqlTransaction, Task<Listed?>> command)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        Guid? id = await command(c, t) is { } done ? await Add(c, t, by, kind, done.Summary, done.Detail) : null;
+        var made = await command(c, t) is { } done ? new Made(await Add(c, t, by, kind, done.Summary, done.Detail), done.Summary) : null;
         await t.CommitAsync();
-        return id;
+        return made;
     }
 
     /// <summary>Lists a change inside the transaction that makes it.</summary>

@@ -37,15 +37,18 @@ public sealed record CheckWithdrawn(Guid CheckId, IReadOnlyList<Guid> ReaderIds)
 /// <summary>A reader a check is given to.</summary>
 public sealed record CheckReader(Guid ReaderId, Guid? ClassId, double Mean, double Sd);
 
-public sealed record PartRow(Guid Id, Guid SittingId, CheckPart Part, int Round, int Position, PartState State, string Note, PartFlag Flag, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt)
+public sealed record PartRow(Guid Id, Guid SittingId, CheckPart Part, int Round, int Position, PartState State, string Note, PartFlag Flag, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Moved)
 {
     /// <summary>Share of the answers that were right; null before there is one.</summary>
     public double? ShareRight => Answered == 0 ? null : Correct / (double)Answered;
 }
 
-public sealed record SittingRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, Guid? ClassId, string? Class, double BeforeMean, double BeforeSd, double? AfterMean, double? AfterSd, DateTimeOffset ChangedAt, int Late, double Moved)
+public sealed record SittingRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, Guid? ClassId, string? Class, double BeforeMean, double BeforeSd, double? AfterMean, double? AfterSd, DateTimeOffset ChangedAt, int Late)
 {
     public IReadOnlyList<PartRow> Parts { get; init; } = [];
+
+    /// <summary>Fathoms by which the check moved the level.</summary>
+    public double Moved => Parts.Sum(p => p.Moved);
 }
 
 /// <summary>Level checks as teachers give and watch them.</summary>
@@ -202,13 +205,12 @@ public sealed class CheckStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync("""
             select s.id, s.reader_id, r.given_name, r.family_name, s.grade, s.class_id, k.name as class, s.before_mean, s.before_sd, s.after_mean, s.after_sd, s.changed_at,
-                   (select count(*)::int from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id where p.sitting_id = s.id and a.received_at > p.finished_at) as late,
-                   (select coalesce(sum(p.moved), 0) from sitting_part p where p.sitting_id = s.id) as moved
+                   (select count(*)::int from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id where p.sitting_id = s.id and a.received_at > p.finished_at) as late
             from sitting s join reader r on r.id = s.reader_id left join class k on k.id = s.class_id
             where s.check_id = @checkId and s.withdrawn_at is null and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by k.name, r.family_name, r.given_name, r.id
             limit 20000;
-            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked, p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at
+            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked, p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
             from sitting_part p join sitting s on s.id = p.sitting_id
             where s.check_id = @checkId and s.withdrawn_at is null and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by p.position, p.round
@@ -283,7 +285,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
 }
 
 /// <summary>A part as it is kept.</summary>
-internal sealed record PartFlat(Guid Id, Guid SittingId, string Part, int Round, int Position, string State, string Note, string Flag, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt)
+internal sealed record PartFlat(Guid Id, Guid SittingId, string Part, int Round, int Position, string State, string Note, string Flag, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Moved)
 {
-    public PartRow Row() => new(Id, SittingId, Enum.Parse<CheckPart>(Part), Round, Position, Enum.Parse<PartState>(State), Note, Enum.Parse<PartFlag>(Flag), Answered, Asked, Correct, Rushed, Seconds, Score, StartedAt, FinishedAt);
+    public PartRow Row() => new(Id, SittingId, Enum.Parse<CheckPart>(Part), Round, Position, Enum.Parse<PartState>(State), Note, Enum.Parse<PartFlag>(Flag), Answered, Asked, Correct, Rushed, Seconds, Score, StartedAt, FinishedAt, Moved);
 }

@@ -165,15 +165,15 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
     }
 
     /// <summary>Opens a check again that was ended.</summary>
-    public async Task Reopen(Guid checkId)
+    public async Task Reopen(Guid checkId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
-        await Reopen(c, null, checkId);
+        await Reopen(c, null, checkId, today);
     }
 
-    public static async Task Reopen(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId)
+    public static async Task Reopen(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId, DateOnly today)
     {
-        await c.ExecuteAsync("update level_check set closed_at = null, closes_on = case when closes_on < current_date then null else closes_on end, revision = revision + 1 where id = @checkId", new { checkId }, t);
+        await c.ExecuteAsync("update level_check set closed_at = null, closes_on = case when closes_on < @today then null else closes_on end, revision = revision + 1 where id = @checkId", new { checkId, today }, t);
         await CheckStore.Tell(c, t, checkId);
     }
 
@@ -232,7 +232,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
     {
         var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean;
         var mastered = (await c.QueryAsync<PartFlat>("""
-            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked, p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at
+            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked, p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
             from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
             where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = 'Done'
             limit 500
@@ -254,7 +254,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         if (head.CheckId == Guid.Empty || await CheckStore.Find(c, t, head.CheckId, schoolId) is not { Draft: false, Gone: false } check || check.OpensOn > at?.Today) return null;
         var supports = Database.FromJson<Supports>(head.Supports);
         var parts = (await c.QueryAsync<PartFlat>("""
-            select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed, seconds, score, started_at, finished_at
+            select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed, seconds, score, started_at, finished_at, moved
             from sitting_part where sitting_id = @sittingId order by round, position limit 100
             """, new { sittingId }, t)).Select(p => p.Row()).ToList();
         var now = parts.Find(p => p.State is PartState.UnderWay) ?? parts.Find(p => p.State is PartState.Waiting);

@@ -15,7 +15,8 @@ public sealed record ClassAdultRow(Guid AdultId, string Name, string Role, bool 
 public sealed record JoiningRow(Guid Id, string GivenName, string FamilyName, DateTimeOffset AskedAt);
 
 /// <summary>A reader of the school as a search shows them.</summary>
-public sealed record Found(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, bool LeftSchool, string Classes);
+/// <param name="Asks">They are in others' classes only, so that taking them in has to be asked for.</param>
+public sealed record Found(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, bool LeftSchool, string Classes, bool Asks);
 
 /// <summary>A reader as the school lead's list shows them.</summary>
 public sealed record SchoolReader(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, double Depth, string Classes, string SecretKind, DateTimeOffset? SignedInAt, bool LeftSchool, int Guardians);
@@ -47,13 +48,15 @@ public sealed class MemberStore(NpgsqlDataSource db)
     }
 
     /// <summary>Readers of the school whose name has all the words asked for, at its beginning or after a space.</summary>
-    public async Task<IReadOnlyList<Found>> Find(Guid schoolId, string asked, int? grade, Guid? classId, Guid? notIn)
+    /// <param name="own">The asker's classes; null for whoever needs to ask nobody.</param>
+    public async Task<IReadOnlyList<Found>> Find(Guid schoolId, string asked, int? grade, Guid? classId, Guid? notIn, IReadOnlySet<Guid>? own)
     {
         await using var c = await db.OpenConnectionAsync();
         var words = asked.ToLowerInvariant().Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(4).Select(w => w.Replace("\\", "\\\\").Replace("%", "\\%").Replace("_", "\\_")).ToArray();
         return (await c.QueryAsync<Found>("""
             select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
-                   coalesce((select string_agg(k.name, ', ' order by k.name) from enrolment e join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and not k.closed), '') as classes
+                   coalesce((select string_agg(k.name, ', ' order by k.name) from enrolment e join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and not k.closed), '') as classes,
+                   coalesce((select not bool_or(e.class_id = any(@own)) from enrolment e join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and not k.closed), false) as asks
             from reader r
             where r.school_id = @schoolId and r.merged_into is null
               and not exists (select 1 from unnest(@words) w where lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ (w || '%') and lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ ('% ' || w || '%'))
@@ -62,7 +65,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
               and (@notIn is null or not exists (select 1 from enrolment e where e.reader_id = r.id and e.class_id = @notIn and e.to_day is null))
             order by r.left_school, r.given_name, r.family_name, r.id
             limit 100
-            """, new { schoolId, words, grade, classId, notIn })).ToList();
+            """, new { schoolId, words, grade, classId, notIn, own = own?.ToArray() })).ToList();
     }
 
     public async Task<IReadOnlyList<SchoolReader>> OfSchool(Guid schoolId)

@@ -19,16 +19,17 @@ public sealed class MergeStore(NpgsqlDataSource db)
     private static IEnumerable<ReaderThing> Moving => ReaderThings.All.Where(x => x.Merge is OnMerge.Moves);
 
     /// <summary>Moves everything of <paramref name="other"/> to <paramref name="kept"/>. What both have stays where it is.</summary>
-    public async Task<Guid> Merge(Guid kept, Guid other, RosterChange change, Yardstick yardstick)
+    /// <param name="today">The school's day, on which the other's time in a class of both ends.</param>
+    public async Task<Guid> Merge(Guid kept, Guid other, RosterChange change, Yardstick yardstick, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var had = await c.ExecuteScalarAsync<bool>("select left_school from reader where id = @other for no key update", new { other }, t);
         var ended = (await c.QueryAsync<Guid>("""
-            update enrolment e set to_day = greatest(e.from_day, current_date)
+            update enrolment e set to_day = greatest(e.from_day, @today)
             where e.reader_id = @other and e.to_day is null and exists (select 1 from enrolment m where m.class_id = e.class_id and m.reader_id = @kept and m.to_day is null)
             returning id
-            """, new { kept, other }, t)).ToList();
+            """, new { kept, other, today }, t)).ToList();
         var moved = new Dictionary<string, IReadOnlyList<string>>();
         foreach (var x in Moving)
         {

@@ -80,8 +80,8 @@ public sealed class RecordStore(NpgsqlDataSource db)
             delete from known_device where key = any(@doors);
             delete from sign_in_try where key like any(@tries)
             """, new { reader.FullName, schoolId, ids, texts = ids.Select(i => i.ToString()).ToArray(), doors = ids.Select(i => $"reader {i}").ToArray(), tries = ids.Select(i => $"reader {i} %").ToArray() }, t);
-        foreach (var x in ReaderThings.All.Where(x => x.Table != "reader"))
-            await c.ExecuteAsync(x.Delete switch { OnDelete.Forgets => $"update {x.Table} set {x.Column} = null where {x.Column} = any(@ids)", OnDelete.Deleted => $"delete from {x.Table} where {x.Column} = any(@ids)", _ => "select 1" }, new { ids }, t);
+        foreach (var x in ReaderThings.All.Where(x => x.Table != "reader" && x.Delete is not OnDelete.Cascades))
+            await c.ExecuteAsync(x.Delete is OnDelete.Forgets ? $"update {x.Table} set {x.Column} = null where {x.Column} = any(@ids)" : $"delete from {x.Table} where {x.Column} = any(@ids)", new { ids }, t);
         await c.ExecuteAsync("delete from reader where id = any(@twins)", new { twins = twins.ToArray() }, t);
         if (await c.ExecuteAsync("delete from reader where id = @Id and school_id = @schoolId", new { reader.Id, schoolId }, t) == 0) return false;
         await c.ExecuteAsync("insert into looked (school_id, adult_id, at, what, note) values (@schoolId, @adultId, @now, 'reader-deleted', 'A reader and everything kept about them')", new { schoolId, adultId, now }, t);

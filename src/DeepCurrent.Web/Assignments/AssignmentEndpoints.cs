@@ -85,7 +85,7 @@ public static class AssignmentEndpoints
         var wanted = request.Texts ?? [new(Guid.CreateVersion7(), request.TextId ?? throw Refused.Field("textIds", "Choose a text."), request.Versions)];
         if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count) throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
         // The same request again, after a lost answer, is what it was.
-        if (await assignments.Given(wanted[0].Id, classId) is { } before) return new(wanted[0].Id, before.ChangeId, before.Tickets, wanted.Count);
+        if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b) return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
         var given = new List<NewAssignment>();
         var titles = new List<string>();
         foreach (var w in wanted)
@@ -100,13 +100,13 @@ public static class AssignmentEndpoints
         }
         if (given.Count == 0) throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
         var readerCount = given.SelectMany(g => g.Tickets).Select(k => k.ReaderId).Distinct().Count();
-        var sentence = $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {readerCount} {(readerCount == 1 ? "reader" : "readers")}";
+        var summary = $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {Counted.Readers(readerCount)}";
         var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoAssigned.Name, async (c, t) =>
         {
             foreach (var g in given) if (!await AssignmentStore.Add(c, t, g)) throw Refused.Conflict("given", "This has been assigned already.");
-            return new(new Assigned([.. given.Select(g => g.Id)]), sentence);
+            return new(new Assigned([.. given.Select(g => g.Id)]), summary);
         });
-        return new(given[0].Id, change!.Value, given.Sum(g => g.Tickets.Count), given.Count);
+        return new(given[0].Id, change!.Id, given.Sum(g => g.Tickets.Count), given.Count);
     }
 
     private static NewTicket Fixed(FitView fit, IReadOnlyDictionary<Guid, Guid>? chosenVersions, IReadOnlyList<VersionHead> versions, IReadOnlyList<RosterRow> readers)

@@ -10,8 +10,6 @@ namespace DeepCurrent.Web.Changes;
 /// <summary>What an undo works in: one transaction, which also marks the change as undone.</summary>
 public sealed record UndoAt(NpgsqlConnection C, NpgsqlTransaction T, ChangeDetail Change, Yardstick Yardstick, DateTimeOffset Now)
 {
-    public T Detail<T>() => Database.FromJson<T>(Change.Detail);
-
     public static Refused BuiltOn(string sentence) => Refused.Conflict("built-on", sentence);
 }
 
@@ -27,4 +25,16 @@ public interface IUndo
     /// <returns>What is so now, in a sentence.</returns>
     /// <exception cref="Refused">Somebody has built on it, with who and what where that is known.</exception>
     Task<string> Undo(UndoAt at);
+}
+
+/// <summary>An undo of changes that keep one kind of detail.</summary>
+public abstract class Undoes<TDetail>(string kind, Deed deed) : IUndo
+{
+    public string Kind => kind;
+
+    public Deed Deed => deed;
+
+    public Task<string> Undo(UndoAt at) => Undo(at, Database.FromJson<TDetail>(at.Change.Detail));
+
+    protected abstract Task<string> Undo(UndoAt at, TDetail did);
 }

@@ -79,8 +79,8 @@ public static class GoalEndpoints
             var made = await GoalStore.Set(c, t, term.Id, wanted, request.Reason?.Trim() ?? "", desk.Who.Id, desk.Now);
             set = made.Count;
             var people = made.Select(m => m.ReaderId).Distinct().Count();
-            return set == 0 ? null : new(made, $"Set goals for {people} {(people == 1 ? "reader" : "readers")}");
+            return set == 0 ? null : new(made, $"Set goals for {Counted.Readers(people)}");
         });
-        return new(change, set);
+        return new(change?.Id, set);
     }
 }

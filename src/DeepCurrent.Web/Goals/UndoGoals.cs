@@ -4,14 +4,10 @@ using DeepCurrent.Web.Changes;
 
 namespace DeepCurrent.Web.Goals;
 
-internal sealed class UndoGoals : IUndo
+internal sealed class UndoGoals() : Undoes<List<GoalChange>>(Name, Deed.SetGoals)
 {
     public const string Name = "goals";
 
-    public string Kind => Name;
-
-    public Deed Deed => Deed.SetGoals;
-
-    public async Task<string> Undo(UndoAt at) =>
-        await GoalStore.Undo(at.C, at.T, at.Detail<List<GoalChange>>()) > 0 ? "The goals are as they were before." : throw UndoAt.BuiltOn("These goals have been changed again since.");
+    protected override async Task<string> Undo(UndoAt at, List<GoalChange> did) =>
+        await GoalStore.Undo(at.C, at.T, did) > 0 ? "The goals are as they were before." : throw UndoAt.BuiltOn("These goals have been changed again since.");
 }

@@ -74,7 +74,8 @@ public static class GroupEndpoints
         if (placed.Any(id => !roster.Contains(id))) throw Refused.NotFound();
         if (placed.Distinct().Count() != placed.Count) throw Refused.Field("groups", "A reader stands in two of these groups.");
         var count = request.Groups.Count;
-        return new(await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoGroups.Name, async (c, t) =>
-            new(await GroupStore.Replace(c, t, classId, [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })], desk.Now), $"Formed {count} {(count == 1 ? "group" : "groups")}")));
+        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoGroups.Name, async (c, t) =>
+            new(await GroupStore.Replace(c, t, classId, [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })], desk.Now), $"Formed {Counted.Of(count, "group", "groups")}"));
+        return new(made?.Id);
     }
 }

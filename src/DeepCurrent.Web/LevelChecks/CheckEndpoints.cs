@@ -73,15 +73,13 @@ public static class CheckEndpoints
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
         if (!r.Draft && meant.Count == 0) throw Refused.Field("for", "Nobody is there to take it. Choose classes, groups or readers.");
         if (meant.Count > MostReaders) throw Refused.Field("for", $"Give it to at most {MostReaders:N0} readers at a time.");
-        var given = 0;
-        var change = await changes.Do(new(desk.Who.SchoolId, aims.Grades.Count > 0 || meant.Count == 0 ? null : meant[0].ClassId, desk.Who.Id, desk.Now), UndoCheckGiven.Name, async (c, t) =>
+        var gave = await changes.Do(new(desk.Who.SchoolId, aims.Grades.Count > 0 || meant.Count == 0 ? null : meant[0].ClassId, desk.Who.Id, desk.Now), UndoCheckGiven.Name, async (c, t) =>
         {
             if (!await CheckStore.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)])) throw Refused.Conflict("stale", "This check has been changed elsewhere meanwhile. Load it again.");
             var now = r.Draft ? [] : await CheckStore.Give(c, t, checkId, plan, meant, desk.Now);
-            given = now.Count;
-            return given == 0 ? null : new(new CheckGiven(checkId, now), $"Gave {check.StaffTitle} to {given} {(given == 1 ? "reader" : "readers")}");
+            return now.Count == 0 ? null : new(new CheckGiven(checkId, now), $"Gave {check.StaffTitle} to {Counted.Readers(now.Count)}");
         });
-        return r.Draft ? new(null, "Kept as a draft.") : given == 0 ? new(null, "Saved.") : new(change, $"Gave {check.StaffTitle} to {given} {(given == 1 ? "reader" : "readers")}");
+        return new(gave?.Id, gave?.Summary ?? (r.Draft ? "Kept as a draft." : "Saved."));
     }
 
     private static string Title(string? title, string field, string whom) => title?.Trim() is { Length: > 0 and <= LongestTitle } t ? t : throw Refused.Field(field, $"Give it a title for {whom}, in at most {LongestTitle} letters.");
@@ -104,21 +102,21 @@ public static class CheckEndpoints
     private static async Task<CheckChanged> Again(Guid checkId, AgainRequest request, Desk desk, CheckDesk at, CheckStore checks, ChangeStore changes)
     {
         var (check, classes, _) = await at.Find(checkId, Deed.WatchCheck);
-        var over = check.Over(await desk.Today());
+        var today = await desk.Today();
+        var over = check.Over(today);
         var wanted = request.ReaderIds?.ToHashSet();
         var parts = (await checks.Sittings(checkId, classes)).Where(s => wanted is null || wanted.Contains(s.ReaderId))
             .SelectMany(s => s.Parts.GroupBy(p => p.Part).Select(g => (Sitting: s, Part: g.MaxBy(p => p.Round)!))).Where(x => PartRules.Again(x.Part.State, x.Part.Flag, over)).ToList();
         if (parts.Count == 0) throw Refused.Conflict("no-change", "Nobody here has a part that was rushed, thin or missed.");
-        var sentence = "";
-        return new(await changes.Do(new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Id, desk.Now), UndoCheckAgain.Name, async (c, t) =>
+        var made = await changes.Do(new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Id, desk.Now), UndoCheckAgain.Name, async (c, t) =>
         {
             // A check that is over has to be open for them.
-            if (over) await SittingStore.Reopen(c, t, checkId);
-            var made = await CheckStore.Again(c, t, checkId, [.. parts.Select(x => x.Part.Id)], desk.Now);
+            if (over) await SittingStore.Reopen(c, t, checkId, today);
+            var again = await CheckStore.Again(c, t, checkId, [.. parts.Select(x => x.Part.Id)], desk.Now);
             var readers = parts.Select(x => x.Sitting.ReaderId).Distinct().Count();
-            sentence = $"Gave {made.Count} {(made.Count == 1 ? "part" : "parts")} of {check.StaffTitle} to {readers} {(readers == 1 ? "reader" : "readers")} again";
-            return new(new CheckAgain(made), sentence);
-        }), sentence);
+            return new(new CheckAgain(again), $"Gave {Counted.Of(again.Count, "part", "parts")} of {check.StaffTitle} to {Counted.Readers(readers)} again");
+        });
+        return new(made!.Id, made.Summary);
     }
 
     /// <summary>Ends a check for everybody, or opens it again.</summary>
@@ -127,7 +125,7 @@ public static class CheckEndpoints
         var (check, _, _) = await at.Find(checkId, Deed.ChangeCheck);
         if (check.Draft) throw Refused.Conflict("draft", "It has not been given yet.");
         if (request.Closed) await sittings.Close(check, await at.Yardstick(), desk.Now);
-        else await sittings.Reopen(checkId);
+        else await sittings.Reopen(checkId, await desk.Today());
         return new(null, request.Closed ? "The check has ended. What readers had done counts as far as it went." : "The check is open again.");
     }
 
@@ -137,12 +135,12 @@ public static class CheckEndpoints
         var theirs = (await checks.Sittings(checkId, classes)).Where(s => request.ReaderIds.Contains(s.ReaderId)).ToList();
         if (theirs.Count == 0) throw Refused.NotFound();
         CheckWithdrawn taken = new(checkId, [.. theirs.Select(s => s.ReaderId)]);
-        var sentence = $"Took {check.StaffTitle} back from {theirs.Count} {(theirs.Count == 1 ? "reader" : "readers")}; what was done is kept";
-        return new(await changes.Do(new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Id, desk.Now), UndoCheckWithdrawn.Name, async (c, t) =>
+        var made = await changes.Do(new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Id, desk.Now), UndoCheckWithdrawn.Name, async (c, t) =>
         {
             await CheckStore.Withdraw(c, t, checkId, taken.ReaderIds, desk.Now);
-            return new(taken, sentence);
-        }), sentence);
+            return new(taken, $"Took {check.StaffTitle} back from {Counted.Readers(theirs.Count)}; what was done is kept");
+        });
+        return new(made!.Id, made.Summary);
     }
 
     private static async Task<CheckChanged> Discard(Guid checkId, GoneRequest request, CheckDesk at, CheckStore checks, Desk desk)

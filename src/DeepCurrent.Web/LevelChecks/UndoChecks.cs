@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Changes;
+using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.LevelChecks;
 
@@ -9,44 +10,31 @@ internal sealed record CheckGiven(Guid CheckId, IReadOnlyList<Guid> ReaderIds);
 
 internal sealed record CheckAgain(IReadOnlyList<Guid> Parts);
 
-internal sealed class UndoCheckGiven : IUndo
+internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(Name, Deed.GiveCheck)
 {
     public const string Name = "check-given";
 
-    public string Kind => Name;
-
-    public Deed Deed => Deed.GiveCheck;
-
-    public async Task<string> Undo(UndoAt at)
+    protected override async Task<string> Undo(UndoAt at, CheckGiven did)
     {
-        var given = at.Detail<CheckGiven>();
-        var taken = await CheckStore.Withdraw(at.C, at.T, given.CheckId, given.ReaderIds, at.Now);
+        var taken = await CheckStore.Withdraw(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
         if (taken == 0) throw UndoAt.BuiltOn("It was taken back from them already.");
-        await CheckStore.DiscardEmpty(at.C, at.T, given.CheckId, at.Now);
-        return $"The level check is taken back from {taken} {(taken == 1 ? "reader" : "readers")}. What was done is kept.";
+        await CheckStore.DiscardEmpty(at.C, at.T, did.CheckId, at.Now);
+        return $"The level check is taken back from {Counted.Readers(taken)}. What was done is kept.";
     }
 }
 
-internal sealed class UndoCheckAgain : IUndo
+internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(Name, Deed.GiveCheck)
 {
     public const string Name = "check-again";
 
-    public string Kind => Name;
-
-    public Deed Deed => Deed.GiveCheck;
-
-    public async Task<string> Undo(UndoAt at) =>
-        await CheckStore.UndoAgain(at.C, at.T, at.Detail<CheckAgain>().Parts) > 0 ? "Those parts are not given again. What was begun is kept." : throw UndoAt.BuiltOn("Everybody has begun already, so nothing is taken back.");
+    protected override async Task<string> Undo(UndoAt at, CheckAgain did) =>
+        await CheckStore.UndoAgain(at.C, at.T, did.Parts) > 0 ? "Those parts are not given again. What was begun is kept." : throw UndoAt.BuiltOn("Everybody has begun already, so nothing is taken back.");
 }
 
-internal sealed class UndoCheckWithdrawn : IUndo
+internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(Name, Deed.GiveCheck)
 {
     public const string Name = "check-withdrawn";
 
-    public string Kind => Name;
-
-    public Deed Deed => Deed.GiveCheck;
-
-    public async Task<string> Undo(UndoAt at) =>
-        await CheckStore.GiveBack(at.C, at.T, at.Detail<CheckWithdrawn>(), at.Now) ? "They have it again, as far as they were." : throw UndoAt.BuiltOn("Nothing is left to give back.");
+    protected override async Task<string> Undo(UndoAt at, CheckWithdrawn did) =>
+        await CheckStore.GiveBack(at.C, at.T, did, at.Now) ? "They have it again, as far as they were." : throw UndoAt.BuiltOn("Nothing is left to give back.");
 }

@@ -94,14 +94,13 @@ public static class EvidenceEndpoints
         if (reason is { Length: 0 or > LongestReason }) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
         if (request.Ids is not { Count: > 0 and <= 500 }) throw Refused.Field("ids", "Choose what is left out.");
         var yardstick = await roster.Yardstick();
-        var sentence = "";
-        var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
+        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
         {
             var before = await DepthKeeper.LeaveOut(c, t, readerId, request.Ids, reason, yardstick.Year, yardstick.Chart, desk.Now);
-            sentence = reason is null ? $"Took {Count(before.Count)} of {reader.GivenName}’s in again" : $"Left {Count(before.Count)} of {reader.GivenName}’s out: {reason}";
-            return before.Count == 0 ? null : new(new EvidenceChange(readerId, before, null), sentence);
-        });
-        return new(change ?? throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule."), sentence);
+            var what = $"{Count(before.Count)} of {reader.GivenName}’s";
+            return before.Count == 0 ? null : new(new EvidenceChange(readerId, before, null), reason is null ? $"Took {what} in again" : $"Left {what} out: {reason}");
+        }) ?? throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule.");
+        return new(made.Id, made.Summary);
     }
 
     private static async Task<RosterChanged> State(Guid classId, Guid readerId, JudgementRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
@@ -113,13 +112,13 @@ public static class EvidenceEndpoints
         var yardstick = await roster.Yardstick();
         if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
         var id = Guid.CreateVersion7();
-        var sentence = $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}";
-        return new(await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
+        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
         {
             await DepthKeeper.Insert(c, t, readerId, [new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason)], desk.Who.Id);
             await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
-            return new(new EvidenceChange(readerId, [], id), sentence);
-        }), sentence);
+            return new(new EvidenceChange(readerId, [], id), $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}");
+        });
+        return new(made!.Id, made.Summary);
     }
 
     private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)

@@ -7,19 +7,14 @@ namespace DeepCurrent.Web.Readers;
 /// <summary>What was left out of a reader's evidence, or stated.</summary>
 internal sealed record EvidenceChange(Guid ReaderId, IReadOnlyList<LeftOutBefore> Before, Guid? Stated);
 
-internal sealed class UndoEvidence : IUndo
+internal sealed class UndoEvidence() : Undoes<EvidenceChange>(Name, Deed.JudgeLevel)
 {
     public const string Name = "evidence";
 
-    public string Kind => Name;
-
-    public Deed Deed => Deed.JudgeLevel;
-
-    public async Task<string> Undo(UndoAt at)
+    protected override async Task<string> Undo(UndoAt at, EvidenceChange did)
     {
-        var change = at.Detail<EvidenceChange>();
-        var undone = change.Stated is { } stated ? await DepthKeeper.Remove(at.C, at.T, change.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
-            : await DepthKeeper.Restore(at.C, at.T, change.ReaderId, change.Before, at.Yardstick.Year, at.Yardstick.Chart, at.Now) > 0;
+        var undone = did.Stated is { } stated ? await DepthKeeper.Remove(at.C, at.T, did.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
+            : await DepthKeeper.Restore(at.C, at.T, did.ReaderId, did.Before, at.Yardstick.Year, at.Yardstick.Chart, at.Now) > 0;
         return undone ? "The level is worked out as before." : throw UndoAt.BuiltOn("This is no longer there.");
     }
 }

@@ -90,10 +90,10 @@ public static class MemberEndpoints
     }
 
     /// <summary>Readers of the school by name: any teacher may find them to put them into a class.</summary>
-    private static async Task<IReadOnlyList<Found>> Find(string? name, int? grade, Guid? classId, Guid? notIn, Desk desk, MemberStore members)
+    private static async Task<IReadOnlyList<Found>> Find(string? name, int? grade, Guid? classId, Guid? notIn, Desk desk, RosterDesk roster, MemberStore members)
     {
         desk.Library(Deed.FindReaders);
-        return await members.Find(desk.Who.SchoolId, name ?? "", grade, classId, notIn);
+        return await members.Find(desk.Who.SchoolId, name ?? "", grade, classId, notIn, desk.Who.Lead ? null : await roster.OwnClasses());
     }
 
     private static async Task<RosterChanged> Enrol(Guid classId, ReadersRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
@@ -103,7 +103,7 @@ public static class MemberEndpoints
         if (readers.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader of the school.");
         var (steps, asked) = await roster.AskFor(RosterMoves.Enrol(readers, await rosters.Enrolments([.. readers.Select(r => r.Id)]), classId, await desk.Today(), Guid.CreateVersion7), classId);
         var taken = readers.Where(r => steps.TouchedReaders().Contains(r.Id)).ToList();
-        return await Done(roster, steps, classId, taken.Count == 0 ? $"Asked for {Counted(asked)}" : $"Added {People(taken)} to {place.Name}") with { Asked = asked };
+        return await Done(roster, steps, classId, taken.Count == 0 ? $"Asked for {Counted.Readers(asked)}" : $"Added {People(taken)} to {place.Name}") with { Asked = asked };
     }
 
     private static async Task<RosterChanged> Remove(Guid classId, ReadersRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
@@ -201,8 +201,6 @@ public static class MemberEndpoints
     }
 
     internal static async Task<RosterChanged> Done(RosterDesk roster, ChangeSet steps, Guid? classId, string sentence) => new(await roster.Apply(steps, classId, sentence), sentence);
-
-    private static string Counted(int readers) => readers == 1 ? "1 reader" : $"{readers} readers";
 
     private static string People(IReadOnlyList<RosterReader> readers) => readers.Count switch
     {

@@ -83,8 +83,6 @@ public sealed class RosterDesk(Desk desk, RosterStore rosters, RosterWriter writ
 
     public async Task<Yardstick> Yardstick() => new((await desk.School()).Chart, await Year());
 
-    public static string Count(int n, string one, string many) => n == 1 ? $"1 {one}" : $"{n:N0} {many}";
-
     // A user name or the part of an address before the @; otherwise made from the name.
     private static string AdultName(string wanted)
     {

@@ -72,7 +72,7 @@ public static class RecordEndpoints
         var other = await desk.Reader(request.OtherId, Deed.ChangeRoster);
         if (kept.Id == other.Id) throw Refused.Field("otherId", "Choose two different readers.");
         var sentence = $"Merged {other.UserName} into {kept.GivenName} {kept.FamilyName}".TrimEnd();
-        return new(await merges.Merge(kept.Id, other.Id, new(desk.Who.SchoolId, null, desk.Who.Id, sentence, desk.Now), await roster.Yardstick()), sentence);
+        return new(await merges.Merge(kept.Id, other.Id, new(desk.Who.SchoolId, null, desk.Who.Id, sentence, desk.Now), await roster.Yardstick(), await desk.Today()), sentence);
     }
 
     private static async Task Delete(Guid readerId, DeleteRequest request, Desk desk, RosterStore rosters, RecordStore records)

@@ -59,7 +59,7 @@ public static class YearEndpoints
     private static async Task<RosterChanged> Roll(Guid yearId, RollRequest request, Desk desk, YearStore years, RosterStore rosters, RosterDesk roster)
     {
         var (steps, view) = await Plan(yearId, request, desk, years, rosters, roster, pretend: false);
-        return await MemberEndpoints.Done(roster, steps, null, $"Rolled {view.From} over to {view.To}: {RosterDesk.Count(view.Classes.Count, "class", "classes")}, {RosterDesk.Count(view.Up, "reader", "readers")} a grade up");
+        return await MemberEndpoints.Done(roster, steps, null, $"Rolled {view.From} over to {view.To}: {Counted.Of(view.Classes.Count, "class", "classes")}, {Counted.Of(view.Up, "reader", "readers")} a grade up");
     }
 
     private static async Task<(ChangeSet Steps, RollView View)> Plan(Guid yearId, RollRequest request, Desk desk, YearStore years, RosterStore rosters, RosterDesk roster, bool pretend)

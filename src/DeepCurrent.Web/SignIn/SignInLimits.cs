@@ -36,8 +36,7 @@ public sealed class SignInLimits(TryStore tries, Devices devices, SessionStore s
         }
         if (about is not null)
         {
-            var person = about.ReaderId is null && about.AdultId is null ? about : about with { ClassId = null };
-            await Note(http, person, SignInEvent.Failed);
+            await Note(http, about.Person, SignInEvent.Failed);
             if (ofClass is not null && entry.Counts[ofClass] >= GuessRule.Suspicious) await Note(http, new(about.SchoolId, ClassId: about.ClassId), SignInEvent.Guessing);
         }
         return false;
@@ -58,7 +57,7 @@ public sealed class SignInLimits(TryStore tries, Devices devices, SessionStore s
     {
         var entry = await tries.Enter(guesses, clock.GetUtcNow());
         if (entry.Wait <= TimeSpan.Zero) return entry;
-        if (about is not null) await Note(http, about.ReaderId is null && about.AdultId is null ? about : about with { ClassId = null }, SignInEvent.Locked);
+        if (about is not null) await Note(http, about.Person, SignInEvent.Locked);
         var seconds = (int)Math.Ceiling(entry.Wait.TotalSeconds);
         var wait = seconds > 120 ? $"{(seconds + 59) / 60} minutes" : seconds == 1 ? "1 second" : $"{seconds} seconds";
         throw new Refused(StatusCodes.Status429TooManyRequests, "too-many-tries", $"Too many tries. Wait {wait}.");

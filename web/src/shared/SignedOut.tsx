@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore, useState, type FormEvent } from 'react';
 import { Dialog } from 'radix-ui';
-import { get, onSignedOut, post, sentence, setToken } from './api';
-import type { Session } from './session';
+import { onSignedOut, post, sentence } from './api';
+import { beginAs, fetchSession, nobodyAfter, type Session } from './session';
 import { t } from './words';
 
 let lost = false;
@@ -48,10 +48,7 @@ function ReaderAgain({ session }: { session: Session }) {
   const client = useQueryClient();
   const go = async () => {
     sessionStorage.setItem(returning, JSON.stringify({ id: session.id, path: location.pathname }));
-    const now = await get<Session>('/session').catch(() => null);
-    if (now) setToken(now.id, now.token);
-    client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-    client.setQueryData<Session>(['session'], now ?? { ...session, id: null, role: 'nobody', token: '', supports: null });
+    beginAs(client, await fetchSession().catch(() => nobodyAfter(session)));
   };
   return (
     <div className="signedout">
@@ -71,13 +68,11 @@ function AdultAgain({ session }: { session: Session }) {
     e.preventDefault();
     setError('');
     try {
-      const before = await get<Session>('/session');
-      setToken(before.id, before.token);
+      await fetchSession();
       await post('/session/adult', { userName, password });
-      const now = await get<Session>('/session');
+      const now = await fetchSession();
       // Somebody else's page is not theirs to go on with.
       if (now.id !== session.id) { location.assign('/'); return; }
-      setToken(now.id, now.token);
       client.setQueryData(['session'], now);
       setLost(false);
       await client.invalidateQueries();

@@ -7738,6 +7738,7 @@ export interface components {
             grade: number;
             leftSchool: boolean;
             classes: string;
+            asks: boolean;
         };
         GoalLine: {
             /** Format: uuid */

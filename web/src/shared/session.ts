@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { call, get, NoNetwork, setToken, type Api } from './api';
 
 export type Session = Api<'SessionView'>;
@@ -18,7 +18,8 @@ function remembered(): Session | null {
   } catch { return null; }
 }
 
-async function fetchSession(): Promise<Session> {
+/** Who is signed in here by now, with a token for them. */
+export async function fetchSession(): Promise<Session> {
   const session = await get<Session>('/session');
   setToken(session.id, session.token);
   // Somebody signed out while there was no network: the server hears of it now, before anybody else uses the device.
@@ -44,15 +45,22 @@ export const useSession = () => useQuery({
   },
 });
 
-/** Signs in or out by the given call, then starts afresh: nothing of the person before may stay in the page. */
+/** Starts afresh as somebody: nothing of the person before may stay in the page. */
+export function beginAs(client: QueryClient, session: Session) {
+  client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+  client.setQueryData<Session>(['session'], session);
+  return session;
+}
+
+/** Who is left when a reader has gone and the server cannot be asked. */
+export const nobodyAfter = (session: Session): Session => ({ ...session, id: null, role: 'nobody', name: '', token: '', supports: null });
+
+/** Signs in or out by the given call, then starts afresh. */
 export function useSignInBy() {
   const client = useQueryClient();
   return async (doIt: () => Promise<unknown>) => {
     await doIt();
-    const session = await fetchSession();
-    client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-    client.setQueryData(['session'], session);
-    return session;
+    return beginAs(client, await fetchSession());
   };
 }
 
@@ -66,14 +74,8 @@ export function useLeave() {
     try { await signOut(); } catch (e) {
       if (!(e instanceof NoNetwork)) throw e;
       localStorage.setItem(toEnd, session.id ?? '');
-      client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-      const nobody: Session = { ...session, id: null, role: 'nobody', name: '', supports: null };
-      client.setQueryData<Session>(['session'], nobody);
-      return nobody;
+      return beginAs(client, nobodyAfter(session));
     }
-    const next = await fetchSession();
-    client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-    client.setQueryData(['session'], next);
-    return next;
+    return beginAs(client, await fetchSession());
   };
 }

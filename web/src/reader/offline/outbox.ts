@@ -61,7 +61,7 @@ async function trySend(k: Entry): Promise<Outcome> {
     away = false;
     if (!problem || passes.has(problem.status)) return 'later';
     if (problem.status >= 500 && k.tries + 1 < mostTries) { await change(k, { ...k, tries: k.tries + 1 }); return 'later'; }
-    await change(k, { ...k, refused: { code: problem.code, sentence: problem.message, told: false } });
+    await change(k, { ...k, refused: { id: crypto.randomUUID(), code: problem.code, sentence: problem.message, told: false } });
     asked.get(k.id)?.reject(e);
     return 'refused';
   }
@@ -74,7 +74,7 @@ export const answersIn = (k: Entry) => (k.kind === 'answer' ? 1 : k.kind === 'st
 /** Tells the server what it refused, so that the teacher knows of it. */
 async function tellRefused(k: Entry) {
   const body = { about: k.about, kind: setAsideKinds[k.kind], answers: answersIn(k), code: k.refused!.code, body: k.body instanceof Blob ? {} : (k.body ?? {}), at: new Date(k.at).toISOString() };
-  try { await call('PUT', `/my/set-aside/${crypto.randomUUID()}`, body, sending()); } catch (e) { if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return; }
+  try { await call('PUT', `/my/set-aside/${k.refused!.id}`, body, sending()); } catch (e) { if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return; }
   await change(k, { ...k, refused: { ...k.refused!, told: true } });
 }
 
@@ -90,8 +90,7 @@ async function pump() {
     const stuck = new Set<string>();
     for (const k of [...waiting]) {
       if (k.refused || !waiting.includes(k)) continue;
-      if (away && stuck.size > 0) { answer(k, null); continue; }
-      if (stuck.has(k.about)) { answer(k, null); continue; }
+      if (stuck.has(k.about) || (away && stuck.size > 0)) { answer(k, null); continue; }
       const outcome = await trySend(k);
       if (outcome === 'sent' || outcome === 'refused') continue;
       stuck.add(k.about);

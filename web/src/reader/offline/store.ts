@@ -14,8 +14,8 @@ export interface Entry {
   at: number;
   /** How often the server failed on it. */
   tries: number;
-  /** The server will not take it: it stays until its reader has seen that, and is told to the teacher. */
-  refused?: { code: string; sentence: string; told: boolean };
+  /** The server will not take it: it stays until its reader has seen that, and the teacher is told, by an id of its own. */
+  refused?: { id: string; code: string; sentence: string; told: boolean };
 }
 
 interface Kept { key: string; readerId: string; value: unknown; at: number }

@@ -67,7 +67,7 @@ function LevelMove({ x }: { x: TicketData }) {
         <path d="M10 66H270" stroke="var(--ink)" />{ticks.map((d) => <g key={d}><path d={`M${px(d)} 66v4`} stroke="var(--ink)" /><text x={px(d)} y="83" textAnchor="middle">{d}</text></g>)}
       </svg>
       <p>{t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', { right, n: counted.length, expected })}</p>
-      <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: (halfRange(k.beforeSd)).toFixed(1), b: (halfRange(k.afterSd)).toFixed(1) })}</p>
+      <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: halfRange(k.beforeSd).toFixed(1), b: halfRange(k.afterSd).toFixed(1) })}</p>
       <p><TideMarks of={x.answers.filter((_, i) => !x.questions[i]!.after).map((a) => a.mark)} /></p>
     </aside>
   );

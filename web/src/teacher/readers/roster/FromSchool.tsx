@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
 import { get, post, type Api } from '../../../shared/api';
 import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
@@ -14,17 +14,14 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
   const [at, setAt] = useState(0);
   const [chosen, setChosen] = useState<Api<'Found'>[]>([]);
   const change = useRosterChange();
-  const session = useSession().data;
-  const classes = session?.classes ?? [];
-  const lead = session?.lead ?? false;
+  const [enters, setEnters] = useState(0);
+  const classes = useSession().data?.classes ?? [];
   const found = useQuery({
     queryKey: ['find', roster.id, asked, grade, from], placeholderData: keepPreviousData,
     queryFn: () => get<Api<'Found'>[]>(`/school/find?notIn=${roster.id}&name=${encodeURIComponent(asked)}${grade && `&grade=${grade}`}${from && `&classId=${from}`}`),
   });
   const rows = (found.data ?? []).filter((r) => !chosen.some((c) => c.id === r.id));
-  const own = new Set(classes.filter((c) => c.role !== 'assistant').map((c) => c.name));
-  // Readers of one's own classes, or of none, come in at once; whoever leads the school needs to ask nobody.
-  const elsewhere = lead ? 0 : chosen.filter((r) => r.classes && !r.classes.split(', ').some((name) => own.has(name))).length;
+  const elsewhere = chosen.filter((r) => r.asks).length;
   const choose = (r: Api<'Found'> | undefined) => { if (r) { setChosen([...chosen, r]); setAsked(''); setAt(0); } };
   const add = (readers: Api<'Found'>[]) => { change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: readers.map((r) => r.id) })); close(); };
   const onKey = (e: KeyboardEvent) => {
@@ -34,13 +31,23 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
       e.preventDefault();
       // Enter takes one; Enter again, with nothing typed, is done.
       if (asked === '' && chosen.length > 0) add(chosen);
-      else choose(rows[at]);
+      else if (ready) choose(rows[at]);
+      else setEnters(enters + 1);
     }
   };
+  // Enter may come before what was typed has been found: then it, and the second one, wait for that.
+  const ready = !found.isPlaceholderData;
+  const arrived = () => {
+    const row = rows[at];
+    setEnters(0);
+    if (row && enters > 1) add([...chosen, row]);
+    else choose(row);
+  };
+  useEffect(() => { if (enters > 0 && ready) arrived(); });
   return (
     <Window title={t('From the school’s readers')} close={close} wide>
       <div className="row">
-        <input type="search" autoFocus className="grow" aria-label={t('Name')} placeholder={t('Type a name; Enter takes the marked one')} value={asked} onChange={(e) => { setAsked(e.target.value); setAt(0); }} onKeyDown={onKey} />
+        <input type="search" autoFocus className="grow" aria-label={t('Name')} placeholder={t('Type a name; Enter takes the marked one')} value={asked} onChange={(e) => { setAsked(e.target.value); setAt(0); setEnters(0); }} onKeyDown={onKey} />
         <select aria-label={t('Grade')} value={grade} onChange={(e) => setGrade(e.target.value)}><option value="">{t('any grade')}</option>{Array.from({ length: 13 }, (_, g) => <option key={g} value={g}>{t('grade {{grade}}', { grade: g === 0 ? 'K' : g })}</option>)}</select>
         <select aria-label={t('Class')} value={from} onChange={(e) => setFrom(e.target.value)}><option value="">{t('any class')}</option>{classes.filter((c) => c.id !== roster.id).map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}</select>
       </div>
