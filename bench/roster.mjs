@@ -28,7 +28,7 @@ if (step === 'import') {
   const id = await upload();
   const view = await until(id, ['ready']);
   const previewed = (performance.now() - from) / 1000;
-  await s.call('POST', `/api/school/imports/${id}/apply`);
+  await s.call('POST', `/api/school/imports/${id}/apply`, {});
   await until(id, ['applied']);
   const all = (performance.now() - from) / 1000;
   const n = Object.fromEntries(view.preview.counts.map((c) => [c.kind, c.added]));
@@ -45,7 +45,7 @@ if (step === 'import') {
   // Stops when writing has begun; whoever called kills the server then.
   const id = await upload();
   await until(id, ['ready']);
-  await s.call('POST', `/api/school/imports/${id}/apply`);
+  await s.call('POST', `/api/school/imports/${id}/apply`, {});
   await until(id, ['applied'], (v) => v.stage === 'Writing' && v.progress > 0.6);
   console.log(id);
 } else if (step === 'after') {

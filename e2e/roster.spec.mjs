@@ -29,6 +29,9 @@ test('a class is made, and a list is pasted with what is wrong said in its cell'
 
   await cell(page, 'Given name', 1).focus();
   await paste(page, 'Ana\tCruz\t5\t38\nBo\tLee\tYear 6\tgrade 5\nZed\tQuux\tforty\tdeep\nMateo\tRivas\t4\t\nBo\tLee\t5\t\n');
+  // A bare number is asked about: 38 of what?
+  await expect(page.getByText(/^38 of what\?/)).toBeVisible();
+  await page.getByLabel('Levels are in').selectOption('fm');
   await expect(page.getByText('2 new,')).toBeVisible();
   await expect(page.getByText('3 kept back to be put right')).toBeVisible();
   await expect(cell(page, 'Grade', 3)).toHaveAttribute('aria-invalid', 'true');
@@ -64,7 +67,7 @@ test('two hundred rows from a file are recognised by their columns', async ({ pa
   await expect(page.getByText('200 new,')).toBeVisible();
   await expect(cell(page, 'Given name', 1)).toHaveValue('Name0');
   // One column means something else.
-  await page.getByRole('combobox', { name: /“Fathoms”/ }).selectOption('Id');
+  await page.getByRole('combobox', { name: 'Fathoms is' }).selectOption('ID');
   await expect(cell(page, 'Id', 1)).toHaveValue('30');
   await page.getByRole('button', { name: 'Clear' }).click();
   await expect(cell(page, 'Given name', 1)).toHaveValue('');
@@ -193,27 +196,26 @@ const roster = (mended) => zip({
 test('a roster file is previewed, its good rows taken in, its bad rows mended, and all of it undone', async ({ page }) => {
   await signIn(page, 'ines');
   await place(page, 'Roster files');
-  await page.getByLabel('Choose a OneRoster zip').setInputFiles({ name: 'fulmar.zip', mimeType: 'application/zip', buffer: roster('99') });
-  await expect(page.getByRole('heading', { name: '2 rows kept back, 0 remarks' })).toBeVisible();
-  await expect(page.getByRole('row', { name: /users.csv line 3 grades/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Do these \d+ things/ }).click();
-  await expect(page.getByText(/^Taken in\./)).toBeVisible();
+  await page.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'fulmar.zip', mimeType: 'application/zip', buffer: roster('99') });
+  await expect(page.getByRole('heading', { name: '2 to fix' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /users.csv, line 3 grades/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Add 1 reader' }).click();
+  await expect(page.getByText(/^Imported\. New readers/)).toBeVisible();
   await page.getByRole('textbox', { name: 'grades in line 3' }).fill('07');
   await page.getByRole('textbox', { name: 'classSourcedId in line 3' }).fill('k1');
-  await page.getByRole('button', { name: 'Look again with 2 put right' }).click();
-  await expect(page.getByRole('button', { name: 'Do these 2 things' })).toBeVisible();
-  await page.getByRole('button', { name: 'Do these 2 things' }).click();
-  await expect(page.getByText(/^Taken in\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Check again with 2 fixes' }).click();
+  await page.getByRole('button', { name: 'Add 1 reader' }).click();
+  await expect(page.getByText(/^Imported\. New readers/)).toBeVisible();
   await place(page, 'Classes');
   await expect(page.getByRole('row', { name: /7 Fulmar.*Tia Moana.*2 of 2/ })).toBeVisible();
 
   const out = await page.request.get('/api/school/roster.zip');
   await place(page, 'Roster files');
-  await page.getByLabel('Choose a OneRoster zip').setInputFiles({ name: 'our-own.zip', mimeType: 'application/zip', buffer: await out.body() });
-  await expect(page.getByText('This file says what the school has already: nothing would change.')).toBeVisible();
+  await page.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'our-own.zip', mimeType: 'application/zip', buffer: await out.body() });
+  await expect(page.getByText('The school already matches this file.')).toBeVisible();
 
   await place(page, 'Log');
-  const undos = page.getByRole('button', { name: /^Undo: Took in fulmar.zip/ });
+  const undos = page.getByRole('button', { name: /^Undo: Imported fulmar.zip/ });
   for (const left of [1, 0]) {
     await expect(undos).toHaveCount(left + 1);
     await undos.first().click();
@@ -228,8 +230,41 @@ test('the district’s server is asked, and gives the same kind of preview', asy
   await place(page, 'Roster files');
   await page.getByRole('button', { name: 'Fetch from Ellery Sound district' }).click();
   await expect(page.getByRole('row', { name: 'Readers 24 0 0 0' })).toBeVisible();
-  await page.getByRole('button', { name: 'Throw away' }).click();
+  await page.getByRole('button', { name: 'Discard import' }).click();
   await expect(page.getByRole('heading', { name: 'Roster files' })).toBeVisible();
+});
+
+const whole = (names) => zip({
+  'manifest.csv': 'propertyName,value\noneroster.version,1.2\nsource.systemName,Dunlin SIS\n',
+  'classes.csv': 'sourcedId,title,grades\nd1,2 Dunlin,02\n',
+  'users.csv': `sourcedId,role,givenName,familyName,grades\n${names.map((n) => `d-${n},student,${n},Dunlin,02\n`).join('')}`,
+  'enrollments.csv': `sourcedId,classSourcedId,userSourcedId,role\n${names.map((n) => `de-${n},d1,d-${n},student\n`).join('')}`,
+});
+
+test('a file that would end more than a tenth is done when the number is typed, and touches no other source', async ({ page }) => {
+  await signIn(page, 'ines');
+  const bring = async (names) => {
+    await place(page, 'Roster files');
+    await page.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'dunlin.zip', mimeType: 'application/zip', buffer: whole(names) });
+  };
+  await bring(['Ada', 'Ben', 'Cai', 'Dot', 'Eli', 'Fay', 'Gus', 'Hal', 'Ivo', 'Jem', 'Kit', 'Lou', 'Mei', 'Ned', 'Oda', 'Pip']);
+  await page.getByRole('button', { name: 'Add 16 readers' }).click();
+  await expect(page.getByText(/^Imported\. New readers/)).toBeVisible();
+  // The school's other readers come from elsewhere: only what this source brought ends.
+  await bring(['Ada']);
+  await expect(page.getByRole('row', { name: 'Readers 0 0 15 0' })).toBeVisible();
+  const end = page.getByRole('button', { name: 'End 15 readers' });
+  await expect(end).toBeDisabled();
+  await page.getByLabel('Type 15 to confirm').fill('15');
+  await end.click();
+  await expect(page.getByText(/^Imported\. New readers/)).toBeVisible();
+  await place(page, 'Log');
+  const undos = page.getByRole('button', { name: /^Undo: Imported dunlin.zip/ });
+  for (const left of [1, 0]) {
+    await expect(undos).toHaveCount(left + 1);
+    await undos.first().click();
+    await expect(undos).toHaveCount(left);
+  }
 });
 
 test('a colleague is invited, chooses a password, and is signed out everywhere', async ({ page, browser }) => {

@@ -39,11 +39,12 @@ internal static class SomeSchool
         from rooms in (from id in Id from first in Day from last in Day from gone in Gen.Bool select (id, first, last, gone)).Array[0, 5]
         from readers in (from id in Id from given in Word from family in Word from grade in Some.Of("", "KG", "03", "04", "99") from gone in Gen.Bool select (id, given, family, grade, gone)).Array[0, 9]
         from rows in (from id in Gen.Int[0, 25] from room in Id from user in Id from role in Some.Of("student", "student", "teacher", "aide", "pilot") from first in Day from last in Day from gone in Gen.Int[0, 3] select (id: $"e{id}", room, user, role, first, last, gone: gone == 0)).Array[0, 20]
-        select new SourceRoster("any", users, classes, enrolments,
+        from name in Some.Of("north", "south")
+        select new SourceRoster(name, users, classes, enrolments,
             [.. adults.Select((a, i) => new SourceAdult(At(i), "a" + a.id, a.name, null, $"{a.id}@example.org", a.gone))],
             [.. rooms.Select((c, i) => new SourceClass(At(i), c.id, "Class " + c.id, c.first, c.last, "04", c.gone))],
-            [.. readers.Select((r, i) => new SourceReader(At(i), r.id, r.given, r.family, r.grade, r.gone))],
-            [.. rows.Select((e, i) => new SourceEnrolment(At(i), e.id, e.room, e.role is "teacher" or "aide" ? "a" + e.user : e.user, e.role, e.first, e.last, e.gone))], []);
+            [.. readers.Select((r, i) => new SourceReader(At(i), r.id, r.given, r.family, r.grade, r.gone))], [],
+            [.. rows.Select((e, i) => new SourceEnrolment(At(i), e.id, e.room, e.role is "teacher" or "aide" ? "a" + e.user : e.user, e.role, e.first, e.last, e.gone))], [], new());
 
     public static (RosterState State, RosterClass Room, RosterClass Other) Two()
     {
@@ -56,7 +57,7 @@ internal static class SomeSchool
 
 public sealed class SourceReconcilerTests
 {
-    private static RosterState After(params SourceRoster[] sources)
+    internal static RosterState After(params SourceRoster[] sources)
     {
         var state = new RosterState();
         foreach (var source in sources) state.Apply(SourceReconciler.Reconcile(state, source, SomeSchool.Source, SomeSchool.Makers(state)).Change);
@@ -107,10 +108,10 @@ public sealed class SourceReconcilerTests
             problems.ShouldAllBe(p => p.At.File.Length > 0 && p.Reason.Length > 10 && p.Column.Length > 0);
         }, iter: 300);
 
-    private static SourceRoster File(SourceScope scope, string[] readers, (string Id, string Class, string User)[] rows, string[]? gone = null) => new("file", scope, scope, scope, [],
+    internal static SourceRoster File(SourceScope scope, string[] readers, (string Id, string Class, string User)[] rows, string[]? gone = null) => new("file", scope, scope, scope, [],
         [new(new("classes.csv", 2), "c1", "4 Tern", null, null, null, false), new(new("classes.csv", 3), "c2", "4 Gull", null, null, null, false)],
-        [.. readers.Select((r, i) => new SourceReader(new("users.csv", i + 2), r, r, "Test", "04", gone?.Contains(r) ?? false))],
-        [.. rows.Select((e, i) => new SourceEnrolment(new("enrollments.csv", i + 2), e.Id, e.Class, e.User, "student", null, null, false))], []);
+        [.. readers.Select((r, i) => new SourceReader(new("users.csv", i + 2), r, r, "Test", "04", gone?.Contains(r) ?? false))], [],
+        [.. rows.Select((e, i) => new SourceEnrolment(new("enrollments.csv", i + 2), e.Id, e.Class, e.User, "student", null, null, false))], [], new());
 
     [Fact]
     public void A_whole_file_ends_what_it_leaves_out_and_a_delta_does_not()
@@ -139,7 +140,7 @@ public sealed class SourceReconcilerTests
         state.Apply(ChangeSet.Nothing with { Readers = [new(null, typed)] });
         var result = SourceReconciler.Reconcile(state, File(SourceScope.Whole, ["r1"], []), SomeSchool.Source, SomeSchool.Makers(state));
         result.Linked.ShouldBe(1);
-        result.Change.Readers.Single().After.ShouldBe(typed with { SourceId = "r1" });
+        result.Change.Readers.Single().After.ShouldBe(typed with { SourceId = "r1", Source = "file" });
     }
 
     [Fact]
@@ -208,6 +209,20 @@ public sealed class ListReconcilerTests
         same.Rows[0].Fate.ShouldBe(RowFate.Joins);
         same.Change.Readers.ShouldBeEmpty();
         Run(state, room.Id, Row(1, "Ana", "Cruz", sameAs: Guid.Empty)).Rows[0].Fate.ShouldBe(RowFate.New);
+    }
+
+    [Theory]
+    [InlineData("3", true)]
+    [InlineData("31.5", true)]
+    [InlineData("3 fm", false)]
+    [InlineData("grade 3", false)]
+    [InlineData("9–10", false)]
+    public void A_bare_number_is_asked_about_until_somebody_says_what_it_means(string level, bool asked)
+    {
+        var (state, room, _) = SomeSchool.Two();
+        var result = ListReconciler.Reconcile(state, [Row(1, "Ana", "Cruz", level: level)], SomeSchool.Frame(room.Id) with { LevelSystem = LevelLabels.Unsaid }, SomeSchool.Makers(state));
+        (result.Rows.Single().Fate == RowFate.Stopped).ShouldBe(asked);
+        if (asked) result.Rows.Single().Problems.Single().Reason.ShouldContain($"grade {level}");
     }
 
     [Fact]

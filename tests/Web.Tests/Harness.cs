@@ -90,6 +90,17 @@ public sealed class Harness : IAsyncLifetime
         return teachers[userName] = person;
     }
 
+    /// <summary>A school with a lead who is signed in.</summary>
+    public async Task<(Person Lead, Guid SchoolId, string UserName)> OwnSchool()
+    {
+        var userName = $"lead-{Guid.NewGuid():N}";
+        var school = new School(Guid.NewGuid(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
+        var yearId = Guid.NewGuid();
+        DateOnly first = Today.AddDays(-80), last = Today.AddDays(220);
+        await Services.GetRequiredService<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Services.GetRequiredService<Secrets>().Hash(Password), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), []), DateTimeOffset.UtcNow, onlyIfNone: false);
+        return (await Teacher(userName), school.Id, userName);
+    }
+
     /// <summary>A class of Ana's with some readers, each with the pictures they sign in with.</summary>
     public async Task<Room> Room(Person teacher, int readers)
     {

@@ -18,195 +18,10 @@ public sealed class SchoolTests(Harness harness)
 {
     private T Get<T>() where T : notnull => harness.Services.GetRequiredService<T>();
 
-    /// <summary>A school with a lead who is signed in.</summary>
-    private async Task<(Person Lead, Guid SchoolId, string UserName)> School()
-    {
-        var userName = $"lead-{Guid.NewGuid():N}";
-        var school = new School(Guid.NewGuid(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
-        var yearId = Guid.NewGuid();
-        DateOnly first = Harness.Today.AddDays(-80), last = Harness.Today.AddDays(220);
-        await Get<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Get<Secrets>().Hash(Harness.Password), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), []), DateTimeOffset.UtcNow, onlyIfNone: false);
-        return (await harness.Teacher(userName), school.Id, userName);
-    }
-
-    private static byte[] Zip(params (string Name, string Text)[] files)
-    {
-        using var body = new MemoryStream();
-        using (var zip = new ZipArchive(body, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (var (name, text) in files)
-            {
-                using var w = new StreamWriter(zip.CreateEntry(name).Open());
-                w.Write(text);
-            }
-        return body.ToArray();
-    }
-
-    private static byte[] Roster(string users = "", string enrolments = "") => Zip(
-        ("manifest.csv", "propertyName,value\nfile.classes,bulk\nfile.users,bulk\nfile.roles,bulk\nfile.enrollments,bulk\n"),
-        ("classes.csv", "sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n"),
-        ("users.csv", $"sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Ravi,Patel,05,\nt1,Pia,Lund,,pia@example.org\n{users}"),
-        ("roles.csv", "userSourcedId,role\nu1,student\nu2,student\nu3,student\nt1,teacher\n"),
-        ("enrollments.csv", $"sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\ne3,c1,t1,teacher\n{enrolments}"));
-
-    private static async Task<JsonNode> Until(Person lead, string id, params string[] states)
-    {
-        for (var i = 0; i < 2400; i++)
-        {
-            var view = await lead.Get($"/api/school/imports/{id}");
-            if (states.Contains((string)view["state"]!)) return view;
-            await Task.Delay(25);
-        }
-        throw new TimeoutException($"The import {id} did not become {string.Join(" or ", states)}.");
-    }
-
-    private static async Task<(string Id, JsonNode View)> Preview(Person lead, byte[] file)
-    {
-        var id = (string)(await lead.Json(await lead.Send(HttpMethod.Post, "/api/school/imports?name=file.zip", file)))["id"]!;
-        return (id, await Until(lead, id, "ready", "failed"));
-    }
-
-    private static async Task<JsonNode> Import(Person lead, byte[] file)
-    {
-        var (id, _) = await Preview(lead, file);
-        (await lead.Post($"/api/school/imports/{id}/apply")).EnsureSuccessStatusCode();
-        return await Until(lead, id, "applied", "failed");
-    }
-
-    private static int Count(JsonNode view, string kind, string what) => (int)view["preview"]!["counts"]!.AsArray().Single(c => (string)c!["kind"]! == kind)![what]!;
-
-    private static async Task<int> Readers(Person lead) => (await lead.Get("/api/school/readers")).AsArray().Count(r => !(bool)r!["leftSchool"]!);
-
-    [Fact]
-    public async Task A_roster_file_does_what_it_said_and_nothing_the_second_time_and_is_taken_back_whole()
-    {
-        var (lead, _, _) = await School();
-        var (id, preview) = await Preview(lead, Roster());
-        Count(preview, "readers", "added").ShouldBe(2);
-        Count(preview, "classes", "added").ShouldBe(2);
-        (await Readers(lead)).ShouldBe(0, "a preview does nothing");
-        (await lead.Post($"/api/school/imports/{id}/apply")).EnsureSuccessStatusCode();
-        var done = await Until(lead, id, "applied");
-        (await Readers(lead)).ShouldBe(2);
-        (await lead.Get("/api/school/classes")).AsArray().Select(c => (string)c!["teachers"]!).ShouldContain("Pia Lund");
-
-        ((int)(await Preview(lead, Roster())).View["preview"]!["steps"]!).ShouldBe(0);
-
-        (await lead.Post($"/api/changes/{(string)done["changeId"]!}/undo")).EnsureSuccessStatusCode();
-        (await lead.Get("/api/school/readers")).AsArray().ShouldBeEmpty();
-        (await lead.Get("/api/school/classes")).AsArray().ShouldBeEmpty();
-    }
-
-    [Fact]
-    public async Task Good_rows_go_in_and_bad_ones_are_mended_afterwards()
-    {
-        var (lead, _, _) = await School();
-        var bad = Roster(users: "u3,<i>Max</i>,Muster,99,\n", enrolments: "e4,c1,u3,student\n");
-        var applied = await Import(lead, bad);
-        (await Readers(lead)).ShouldBe(2);
-        var id = (string)applied["id"]!;
-        var problem = applied["preview"]!["problems"]![0]!;
-        ((string)problem["column"]!).ShouldBe("givenName");
-        (await lead.Post($"/api/school/imports/{id}/preview", new { org = (string?)null, mends = new[] { new { file = "users.csv", line = (int)problem["line"]!, column = "givenName", value = "Max" }, new { file = "users.csv", line = (int)problem["line"]!, column = "grades", value = "04" } } })).EnsureSuccessStatusCode();
-        var mended = await Until(lead, id, "ready");
-        Count(mended, "readers", "added").ShouldBe(1);
-        Count(mended, "enrolments", "added").ShouldBe(1);
-        (await lead.Post($"/api/school/imports/{id}/apply")).EnsureSuccessStatusCode();
-        await Until(lead, id, "applied");
-        (await Readers(lead)).ShouldBe(3);
-    }
-
-    [Fact]
-    public async Task What_the_school_takes_out_reads_back_in_without_a_change()
-    {
-        var (lead, _, _) = await School();
-        await Import(lead, Roster());
-        var made = await lead.Json(await lead.Post("/api/classes", new { name = "By hand" }));
-        await lead.Post($"/api/classes/{(string)made["id"]!}/readers", new { givenName = "Only", familyName = "", grade = 0, level = 5 });
-        var zip = await (await lead.Send(HttpMethod.Get, "/api/school/roster.zip")).Content.ReadAsByteArrayAsync();
-        var (_, view) = await Preview(lead, zip);
-        ((string?)view["error"]).ShouldBeNull();
-        ((int)view["preview"]!["steps"]!).ShouldBe(0, view["preview"]!["lines"]!.ToJsonString());
-        view["preview"]!["problems"]!.AsArray().ShouldBeEmpty();
-    }
-
-    [Fact]
-    public async Task An_import_that_would_now_do_something_else_is_shown_again()
-    {
-        var (lead, _, _) = await School();
-        var (id, _) = await Preview(lead, Roster());
-        await Import(lead, Roster());
-        (await lead.Post($"/api/school/imports/{id}/apply")).EnsureSuccessStatusCode();
-        ((string)(await Until(lead, id, "failed"))["error"]!).ShouldContain("has been changed since");
-    }
-
-    [Fact]
-    public async Task A_database_that_goes_away_in_the_middle_leaves_nothing_half_done()
-    {
-        var (lead, _, _) = await School();
-        var users = string.Concat(Enumerable.Range(0, 4000).Select(i => $"x{i},Many,Reader{i},04,\n"));
-        var file = Zip(("users.csv", $"sourcedId,givenName,familyName,grades\n{users}"), ("roles.csv", $"userSourcedId,role\n{string.Concat(Enumerable.Range(0, 4000).Select(i => $"x{i},student\n"))}"));
-        var (id, _) = await Preview(lead, file);
-        (await lead.Post($"/api/school/imports/{id}/apply")).EnsureSuccessStatusCode();
-        await Until(lead, id, "working", "applied");
-        harness.Line.Cut();
-        harness.Line.Mend();
-        NpgsqlConnection.ClearAllPools();
-        // Whether it had been done or had to be begun again, in the end it is all there, once.
-        await Until(lead, id, "applied");
-        (await Readers(lead)).ShouldBe(4000);
-    }
-
-    [Fact]
-    public async Task The_districts_server_gives_the_same_roster_as_a_file_would()
-    {
-        var (lead, _, _) = await School();
-        ((string)(await lead.Get("/api/school/imports"))["source"]!).ShouldBe("District");
-        var id = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
-        var view = await Until(lead, id, "ready", "failed");
-        Count(view, "readers", "added").ShouldBe(24);
-        Count(view, "enrolments", "added").ShouldBe(24);
-        Count(view, "teaching", "added").ShouldBe(2);
-        (await lead.Post($"/api/school/imports/{id}/apply")).EnsureSuccessStatusCode();
-        await Until(lead, id, "applied");
-        var again = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
-        ((int)(await Until(lead, again, "ready", "failed"))["preview"]!["steps"]!).ShouldBe(0);
-    }
-
-    [Fact]
-    public async Task A_district_server_that_refuses_is_answered_in_a_sentence()
-    {
-        await using var server = DeepCurrent.District.DistrictServer.Build(["--urls", "http://127.0.0.1:0"]);
-        await server.StartAsync();
-        var source = new HttpRosterSource(new("District", $"{server.Urls.First()}/ims/oneroster/rostering/v1p2", $"{server.Urls.First()}/token", "deep-current", "wrong"), new HttpClient());
-        (await Should.ThrowAsync<Unreadable>(() => source.Fetch(default))).Message.ShouldContain("did not answer as a OneRoster server should");
-        var nowhere = new HttpRosterSource(new("District", "http://127.0.0.1:1/x", "http://127.0.0.1:1/token", "a", "b"), new HttpClient());
-        await Should.ThrowAsync<Unreadable>(() => nowhere.Fetch(default));
-    }
-
-    public static TheoryData<string, byte[], string> Nonsense() => new()
-    {
-        { "no zip", Encoding.UTF8.GetBytes("sourcedId,title\n1,2"), "not a zip" },
-        { "cut short", Roster()[..200], "damaged or cut short" },
-        { "nothing in it", Zip(("readme.txt", "hello")), "no users.csv" },
-        { "missing column", Zip(("users.csv", "sourcedId,givenName\n1,A")), "no column familyName" },
-        { "binary", Zip(("users.csv", new string('\u0001', 5000))), "not a text file" },
-        { "path tricks", Zip(("../../users.csv", "sourcedId,givenName,familyName\n1,A,B")), "no users.csv" },
-    };
-
-    [Theory]
-    [MemberData(nameof(Nonsense))]
-    public async Task A_file_that_is_no_roster_is_answered_in_a_sentence(string what, byte[] file, string sentence)
-    {
-        var (lead, _, _) = await School();
-        var (_, view) = await Preview(lead, file);
-        ((string)view["state"]!).ShouldBe("failed", what);
-        ((string)view["error"]!).ShouldContain(sentence);
-    }
-
     [Fact]
     public async Task Who_is_invited_chooses_a_password_once()
     {
-        var (lead, _, _) = await School();
+        var (lead, _, _) = await harness.OwnSchool();
         var mail = $"{Guid.NewGuid():N}@example.org";
         var invited = await lead.Json(await lead.Post("/api/school/adults", new { name = "Nele New", mail, lead = false }));
         var token = await harness.MailedToken(mail);
@@ -222,7 +37,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task Signing_out_everywhere_ends_every_session_at_once()
     {
-        var (lead, _, _) = await School();
+        var (lead, _, _) = await harness.OwnSchool();
         var invited = await lead.Json(await lead.Post("/api/school/adults", new { name = "Two Tabs", mail = (string?)null, lead = false }));
         var token = ((string)invited["link"]!).Split('#')[1];
         var first = new Person(harness);
@@ -238,7 +53,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task A_new_password_ends_the_other_sessions_and_keeps_this_one()
     {
-        var (lead, _, userName) = await School();
+        var (lead, _, userName) = await harness.OwnSchool();
         var here = new Person(harness);
         (await here.Post("/api/session/adult", new { userName, password = Harness.Password })).EnsureSuccessStatusCode();
         (await here.Problem(await here.Put("/api/me/password", new { old = "wrong", @new = "quite another one" }), 422))["fields"]!["old"].ShouldNotBeNull();
@@ -269,7 +84,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task A_year_is_checked_and_rolled_over_and_back()
     {
-        var (lead, _, _) = await School();
+        var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 3);
         (await lead.Put($"/api/classes/{room.Id}", new { name = "4 Tern" })).EnsureSuccessStatusCode();
         var year = (string)(await lead.Get("/api/school/years"))[0]!["id"]!;
@@ -292,7 +107,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task The_schools_own_chart_is_used_wherever_a_level_is_typed()
     {
-        var (lead, _, _) = await School();
+        var (lead, _, _) = await harness.OwnSchool();
         var chart = await lead.Get("/api/school/level-chart");
         var rows = chart["rows"]!.AsArray().Select((r, i) => new { label = (string)r!["label"]!, schoolYear = (string)r["schoolYear"]!, ages = (string)r["ages"]!, depth = (double)r["depth"]! + 1, own = new[] { $"Step {i}" } }).ToList();
         var body = new { ownColumns = new[] { "Pier steps" }, rows, version = (int)chart["version"]! };
@@ -310,7 +125,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task A_record_is_given_out_whole_and_deleted_whole()
     {
-        var (lead, schoolId, _) = await School();
+        var (lead, schoolId, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 0);
         var added = await lead.Json(await lead.Post($"/api/classes/{room.Id}/readers", new { givenName = "Zephyrine", familyName = "Qwertz", grade = 4, level = 30 }));
         var id = (string)added["id"]!;
@@ -355,8 +170,8 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task What_is_old_is_forgotten_and_cannot_be_undone()
     {
-        var (lead, _, _) = await School();
-        var applied = await Import(lead, Roster());
+        var (lead, _, _) = await harness.OwnSchool();
+        var applied = await RosterFileTests.Import(lead, RosterFileTests.Roster());
         var change = Guid.Parse((string)applied["changeId"]!);
         await using (var c = await Get<NpgsqlDataSource>().OpenConnectionAsync())
         {
@@ -368,14 +183,14 @@ public sealed class SchoolTests(Harness harness)
         (await Get<DeepCurrent.Data.Storage.TidyStore>().Forget(DateTimeOffset.UtcNow.AddDays(-30))).ShouldBeGreaterThanOrEqualTo(2);
         (await lead.Get("/api/school/imports"))["imports"]!.AsArray().ShouldBeEmpty();
         ((string)(await lead.Problem(await lead.Post($"/api/changes/{change}/undo"), 409))["code"]!).ShouldBe("too-late");
-        (await Readers(lead)).ShouldBe(2, "what was done stays");
+        (await RosterFileTests.Readers(lead)).ShouldBe(2, "what was done stays");
     }
 
     [Fact]
     public async Task A_reader_changes_schools_with_their_history()
     {
-        var (from, _, _) = await School();
-        var (to, toId, _) = await School();
+        var (from, _, _) = await harness.OwnSchool();
+        var (to, toId, _) = await harness.OwnSchool();
         var room = await harness.Room(from, 1);
         var id = room.Readers[0].Id;
         (await from.Post("/api/school/transfers", new { readerId = id, toSchoolId = toId })).EnsureSuccessStatusCode();
@@ -391,7 +206,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task A_withdrawn_code_registers_nobody_and_an_ended_guardian_sees_nobody()
     {
-        var (lead, _, _) = await School();
+        var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 1);
         var guardian = await harness.Guardian(lead, room.Id, room.Readers[0].Id);
         (await guardian.Get("/api/guardian/children"))[0]!["level"]!.GetValue<string>().ShouldContain("grade");
@@ -404,7 +219,7 @@ public sealed class SchoolTests(Harness harness)
     [Fact]
     public async Task A_guardian_who_has_not_confirmed_does_not_get_in()
     {
-        var (lead, _, _) = await School();
+        var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 1);
         (await lead.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/letters.pdf")).EnsureSuccessStatusCode();
         var code = Get<Secrets>().Open((await Get<DeepCurrent.Data.Guardians.GuardianStore>().Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow))[0].Secret);

@@ -5,6 +5,9 @@ namespace DeepCurrent.Core.Depth;
 /// <summary>Reads a level that somebody typed, in any of the school's label systems.</summary>
 public static class LevelLabels
 {
+    /// <summary>Nobody has said what a bare number means; none is read then.</summary>
+    public const string Unsaid = "";
+
     public const string InFathoms = "fm", InGrades = "grade", InSchoolYears = "school year", InAges = "age";
 
     /// <summary>The systems a level may be written in: fathoms, grade, school year, age, then the school's own columns.</summary>
@@ -51,6 +54,9 @@ public static class LevelLabels
             _ => own >= 0 ? row.Own[own] : "",
         };
     }
+
+    /// <summary>Whether a level is a number without a unit, which says nothing until its system is known.</summary>
+    public static bool IsBare(string text) => Number(text.Trim().Replace('−', '-')) is not null;
 
     private static Fathoms? AtAge(double age, LevelChart chart)
     {

@@ -54,7 +54,7 @@ public static class ListReconciler
         private readonly Draft<RosterReader> readers = new(state.Readers);
         private readonly Draft<Enrolment> enrolments = new(state.Enrolments);
         private readonly List<Step<StatedLevel>> levels = [];
-        private readonly Dictionary<string, Guid> bySource = state.Readers.Values.Where(r => r.SourceId is not null).ToDictionary(r => r.SourceId!, r => r.Id);
+        private readonly Dictionary<string, Guid> bySource = state.Readers.Values.Where(r => r.SourceId is not null).GroupBy(r => r.SourceId!).Where(g => g.Count() == 1).ToDictionary(g => g.Key, g => g.First().Id);
         private readonly ILookup<string, RosterReader> byName = state.Readers.Values.ToLookup(r => Names.Key(r.GivenName, r.FamilyName));
         private readonly ILookup<Guid, Enrolment> open = state.Enrolments.Values.Where(e => e.To is null).ToLookup(e => e.ReaderId);
         private readonly ILookup<Guid, double> stated = state.Levels.Values.ToLookup(l => l.ReaderId, l => l.Value);
@@ -88,10 +88,11 @@ public static class ListReconciler
             if (!string.IsNullOrWhiteSpace(row.Level))
             {
                 level = LevelLabels.Read(row.Level, frame.LevelSystem, frame.Chart);
-                if (level is null) Say("level", row.Level, "This level is in none of the school's label systems.");
+                if (level is null && frame.LevelSystem == LevelLabels.Unsaid && LevelLabels.IsBare(row.Level)) Say("level", row.Level, $"{row.Level.Trim()} of what? Choose what levels are in, above, or write “{row.Level.Trim()} fm” or “grade {row.Level.Trim()}”.");
+                else if (level is null) Say("level", row.Level, "This level is in none of the school's label systems.");
                 else if (level.Value.Value is < Fathoms.Shallowest or > Fathoms.Deepest) Say("level", row.Level, "A level lies between −20 and 100 fm.");
             }
-            if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.Holds(row.GuardianMail.Trim())) Say("guardianMail", row.GuardianMail, "This is no e-mail address.");
+            if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail)) Say("guardianMail", row.GuardianMail, "This is no e-mail address.");
             if (!string.IsNullOrWhiteSpace(row.HomeLanguage) && row.HomeLanguage.Trim().Length > 40) Say("homeLanguage", row.HomeLanguage, "This is too long for a language.");
             if (problems.Exists(p => p.Stops)) return new(row.Line, RowFate.Stopped, null, problems, []);
 
@@ -141,7 +142,7 @@ public static class ListReconciler
         {
             var known = grade ?? frame.UsualGrade;
             var (kind, secret) = makers.Secret(known);
-            var reader = new RosterReader(makers.NewId(), Text(row.SourceId), given, family, makers.ReaderName(given, family), known, Text(row.HomeLanguage), Text(row.GuardianMail), kind, secret, Supports.None, Left: false);
+            var reader = new RosterReader(makers.NewId(), Text(row.SourceId), given, family, makers.ReaderName(given, family), known, Text(row.HomeLanguage), Mail.Several(row.GuardianMail), kind, secret, Supports.None, Left: false);
             readers.Put(reader);
             spoken.Add(reader.Id);
             if (reader.SourceId is not null) bySource[reader.SourceId] = reader.Id;
@@ -154,8 +155,8 @@ public static class ListReconciler
         {
             var next = known with
             {
-                GivenName = given, FamilyName = family.Length > 0 ? family : known.FamilyName, Grade = grade ?? known.Grade, SourceId = Text(row.SourceId) ?? known.SourceId,
-                HomeLanguage = Text(row.HomeLanguage) ?? known.HomeLanguage, GuardianMail = Text(row.GuardianMail) ?? known.GuardianMail, Left = false,
+                GivenName = given, FamilyName = family.Length > 0 ? family : known.FamilyName, Grade = grade ?? known.Grade, SourceId = Text(row.SourceId) ?? known.SourceId, Source = Text(row.SourceId) is { } typed && typed != known.SourceId ? "" : known.Source,
+                HomeLanguage = Text(row.HomeLanguage) ?? known.HomeLanguage, GuardianMail = Mail.Several(row.GuardianMail) ?? known.GuardianMail, Left = false,
             };
             readers.Put(next);
             var joins = Enrol(known.Id, classId);

@@ -8,6 +8,14 @@ public interface IRosterThing
     Guid Id { get; }
 }
 
+/// <summary>Something that may have come from a roster source.</summary>
+public interface ISourcedThing : IRosterThing
+{
+    string? SourceId { get; }
+
+    string Source { get; }
+}
+
 /// <summary>What a reader signs in with: pictures in order for the youngest, a short code, or a password.</summary>
 public enum SecretKind { Pictures, Code, Password }
 
@@ -27,21 +35,23 @@ public sealed record Supports(bool ReadAloud = false, bool HideTimer = false, in
 }
 
 /// <summary>A teacher, assistant or school lead.</summary>
-/// <param name="SourceId">The district's id; null for somebody who was added here.</param>
+/// <param name="SourceId">The id a source gave; null for somebody who was added here.</param>
 /// <param name="Lead">Sees and changes the whole school.</param>
 /// <param name="Left">May not sign in any more.</param>
 /// <param name="Post">What they are at the school.</param>
-public sealed record RosterAdult(Guid Id, string? SourceId, string Name, string UserName, string? Mail, bool Lead, bool Left, Post Post = Post.Teacher) : IRosterThing;
+/// <param name="Source">The source that spoke of them last; empty where the id was typed, or came before sources were told apart.</param>
+public sealed record RosterAdult(Guid Id, string? SourceId, string Name, string UserName, string? Mail, bool Lead, bool Left, Post Post = Post.Teacher, string Source = "") : ISourcedThing;
 
 /// <summary>A class of one school year.</summary>
-public sealed record RosterClass(Guid Id, string? SourceId, Guid YearId, string Name, string Code, DateOnly? FirstDay, DateOnly? LastDay, bool Closed) : IRosterThing;
+public sealed record RosterClass(Guid Id, string? SourceId, Guid YearId, string Name, string Code, DateOnly? FirstDay, DateOnly? LastDay, bool Closed, string Source = "") : ISourcedThing;
 
 /// <summary>A reader as the roster knows them.</summary>
 /// <param name="Grade">0 (kindergarten) to 12.</param>
+/// <param name="GuardianMail">Addresses of guardians, separated by a comma and a space.</param>
 /// <param name="Secret">The secret, enciphered.</param>
 /// <param name="Left">Not at the school now; everything is kept.</param>
 public sealed record RosterReader(Guid Id, string? SourceId, string GivenName, string FamilyName, string UserName, int Grade, string? HomeLanguage, string? GuardianMail,
-    SecretKind SecretKind, string Secret, Supports Supports, bool Left) : IRosterThing
+    SecretKind SecretKind, string Secret, Supports Supports, bool Left, string Source = "") : ISourcedThing
 {
     public string FullName => FamilyName.Length == 0 ? GivenName : $"{GivenName} {FamilyName}";
 }
@@ -51,7 +61,7 @@ public sealed record Teaching(Guid Id, Guid ClassId, Guid AdultId, string Role) 
 
 /// <summary>A reader's time in a class.</summary>
 /// <param name="To">Last day; null while it goes on.</param>
-public sealed record Enrolment(Guid Id, string? SourceId, Guid ClassId, Guid ReaderId, DateOnly From, DateOnly? To) : IRosterThing;
+public sealed record Enrolment(Guid Id, string? SourceId, Guid ClassId, Guid ReaderId, DateOnly From, DateOnly? To, string Source = "") : ISourcedThing;
 
 /// <summary>A level stated on the roster: weak evidence a teacher gives.</summary>
 /// <param name="Value">Fathoms, −20 to 100.</param>

@@ -8,7 +8,9 @@ namespace DeepCurrent.Data.Imports;
 /// <param name="Wanted">preview or apply.</param>
 /// <param name="State">waiting, working, ready, applied or failed.</param>
 /// <param name="Progress">0 to 1.</param>
-public sealed record ImportHead(Guid Id, Guid SchoolId, Guid AdultId, string Name, DateTimeOffset MadeAt, string? Org, string Mends, string Wanted, string State, double Progress, string Stage, string? Preview, string? Error, Guid? ChangeId);
+/// <param name="Org">Only what belongs to this org of the file; null where nobody has chosen; <see cref="ImportStore.AllOrgs"/> for everything.</param>
+/// <param name="Source">The system the file comes from, once it has been read.</param>
+public sealed record ImportHead(Guid Id, Guid SchoolId, Guid AdultId, string Name, DateTimeOffset MadeAt, string? Org, string Source, string Mends, string Wanted, string State, double Progress, string Stage, string? Preview, string? Error, Guid? ChangeId);
 
 /// <summary>A cell that was put right, or a row left out (the column is null).</summary>
 public sealed record MendRow(string File, int Line, string? Column, string? Value);
@@ -16,7 +18,24 @@ public sealed record MendRow(string File, int Line, string? Column, string? Valu
 /// <summary>Imports, kept with their file until they are done, so that nothing depends on one process living through them.</summary>
 public sealed class ImportStore(NpgsqlDataSource db)
 {
-    private const string Columns = "id, school_id, adult_id, name, made_at, org, mends::text as mends, wanted, case when state = 'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not null) then 'undone' else state end as state, progress, stage, preview::text as preview, error, change_id";
+    private const string Columns = "id, school_id, adult_id, name, made_at, org, source, mends::text as mends, wanted, case when state = 'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not null) then 'undone' else state end as state, progress, stage, preview::text as preview, error, change_id";
+
+    /// <summary>What stands for every org of a file.</summary>
+    public const string AllOrgs = "*";
+
+    /// <summary>The org that the school's last import from a source was done for.</summary>
+    public async Task<string?> LastOrg(Guid schoolId, string source)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.QueryFirstOrDefaultAsync<string>("select org from import where school_id = @schoolId and source = @source and state = 'applied' and org is not null order by made_at desc limit 1", new { schoolId, source });
+    }
+
+    /// <summary>Notes what a file comes from, and what of it is taken.</summary>
+    public async Task Read(Guid id, string source, string? org)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await c.ExecuteAsync("update import set source = @source, org = @org where id = @id", new { id, source, org });
+    }
 
     public async Task Add(Guid id, Guid schoolId, Guid adultId, string name, byte[] body, DateTimeOffset at)
     {

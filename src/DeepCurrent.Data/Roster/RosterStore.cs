@@ -9,9 +9,9 @@ namespace DeepCurrent.Data.Roster;
 /// <summary>Reads a school's roster as the rules see it.</summary>
 public sealed class RosterStore(NpgsqlDataSource db)
 {
-    private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school, post";
-    private const string ClassColumns = "id, source_id, school_year_id, name, code, first_day, last_day, closed";
-    private const string ReaderColumns = "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, secret, supports::text, left_school";
+    private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school, post, source";
+    private const string ClassColumns = "id, source_id, school_year_id, name, code, first_day, last_day, closed, source";
+    private const string ReaderColumns = "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, secret, supports::text, left_school, source";
 
     /// <summary>The whole roster, without stated levels. Goes through rows as they come, for schools of any size.</summary>
     public async Task<RosterState> Load(Guid schoolId)
@@ -22,7 +22,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r => Put(state.Classes, Class(r)));
         await Read(c, $"select {ReaderColumns} from reader where school_id = $1", schoolId, r => Put(state.Readers, Reader(r)));
         await Read(c, "select a.id, a.class_id, a.adult_id, a.role from class_adult a join class c on c.id = a.class_id where c.school_id = $1", schoolId, r => Put(state.Teachings, new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3))));
-        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day from enrolment e join class c on c.id = e.class_id where c.school_id = $1", schoolId, r => Put(state.Enrolments, Enrolled(r)));
+        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source from enrolment e join class c on c.id = e.class_id where c.school_id = $1", schoolId, r => Put(state.Enrolments, Enrolled(r)));
         return state;
     }
 
@@ -37,7 +37,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         var ids = meant.ToArray();
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r => Put(state.Classes, Class(r)));
         await Read(c, $"select {ReaderColumns} from reader where school_id = $1 and id = any($2)", schoolId, r => Put(state.Readers, Reader(r)), ids);
-        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day from enrolment e join class c on c.id = e.class_id where c.school_id = $1 and e.reader_id = any($2)", schoolId, r => Put(state.Enrolments, Enrolled(r)), ids);
+        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source from enrolment e join class c on c.id = e.class_id where c.school_id = $1 and e.reader_id = any($2)", schoolId, r => Put(state.Enrolments, Enrolled(r)), ids);
         await Read(c, "select e.id, e.reader_id, e.value, e.at from evidence e join reader r on r.id = e.reader_id where r.school_id = $1 and r.id = any($2) and e.kind = 'level'", schoolId, r => Put(state.Levels, Level(r)), ids);
         return state;
     }
@@ -70,7 +70,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         var found = new List<Enrolment>();
         await using var c = await db.OpenConnectionAsync();
         await using var q = new NpgsqlCommand("""
-            select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day
+            select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source
             from enrolment e
               join class k on k.id = e.class_id
             where e.reader_id = any($1) and e.to_day is null and not k.closed and k.school_id = $2
@@ -90,7 +90,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<Enrolment>> Enrolments(IReadOnlyCollection<Guid> readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Enrolment>("select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\" from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000", new { readerIds = readerIds.ToArray() })).ToList();
+        return (await c.QueryAsync<Enrolment>("select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\", source from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000", new { readerIds = readerIds.ToArray() })).ToList();
     }
 
     public async Task<IReadOnlyList<Teaching>> Teachings(Guid classId)
@@ -114,13 +114,13 @@ public sealed class RosterStore(NpgsqlDataSource db)
             (await c.QueryAsync<string>("select lower(user_name) from adult")).ToHashSet(), (await c.QueryAsync<string>("select code from class")).ToHashSet());
     }
 
-    internal static RosterReader Reader(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), r.GetString(4), r.GetInt32(5), Text(r, 6), Text(r, 7), Enum.Parse<SecretKind>(r.GetString(8)), r.GetString(9), SupportsOf(r.GetString(10)), r.GetBoolean(11));
+    internal static RosterReader Reader(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), r.GetString(4), r.GetInt32(5), Text(r, 6), Text(r, 7), Enum.Parse<SecretKind>(r.GetString(8)), r.GetString(9), SupportsOf(r.GetString(10)), r.GetBoolean(11), r.GetString(12));
 
-    internal static RosterAdult Adult(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), Text(r, 4), r.GetBoolean(5), r.GetBoolean(6), Enum.Parse<Post>(r.GetString(7)));
+    internal static RosterAdult Adult(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), Text(r, 4), r.GetBoolean(5), r.GetBoolean(6), Enum.Parse<Post>(r.GetString(7)), r.GetString(8));
 
-    internal static RosterClass Class(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetString(3), r.GetString(4), Day(r, 5), Day(r, 6), r.GetBoolean(7));
+    internal static RosterClass Class(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetString(3), r.GetString(4), Day(r, 5), Day(r, 6), r.GetBoolean(7), r.GetString(8));
 
-    internal static Enrolment Enrolled(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetGuid(3), r.GetFieldValue<DateOnly>(4), Day(r, 5));
+    internal static Enrolment Enrolled(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetGuid(3), r.GetFieldValue<DateOnly>(4), Day(r, 5), r.GetString(6));
 
     internal static StatedLevel Level(NpgsqlDataReader r) => new(r.GetGuid(0), r.GetGuid(1), r.GetDouble(2), r.GetFieldValue<DateTimeOffset>(3));
 

@@ -31,25 +31,25 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     private const int StepsPerPart = 5_000, ManySteps = 1_000;
 
     private static readonly StepTable<RosterAdult> Adults = new("adult",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("mail", NpgsqlDbType.Text), ("lead", NpgsqlDbType.Boolean), ("left_school", NpgsqlDbType.Boolean), ("post", NpgsqlDbType.Text)],
-        a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left, a.Post.ToString()], RosterStore.Adult, []);
+        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("mail", NpgsqlDbType.Text), ("lead", NpgsqlDbType.Boolean), ("left_school", NpgsqlDbType.Boolean), ("post", NpgsqlDbType.Text), ("source", NpgsqlDbType.Text)],
+        a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left, a.Post.ToString(), a.Source], RosterStore.Adult, []);
 
     private static readonly StepTable<RosterClass> Classes = new("class",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("school_year_id", NpgsqlDbType.Uuid), ("name", NpgsqlDbType.Text), ("code", NpgsqlDbType.Text), ("first_day", NpgsqlDbType.Date), ("last_day", NpgsqlDbType.Date), ("closed", NpgsqlDbType.Boolean)],
-        c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed], RosterStore.Class, []);
+        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("school_year_id", NpgsqlDbType.Uuid), ("name", NpgsqlDbType.Text), ("code", NpgsqlDbType.Text), ("first_day", NpgsqlDbType.Date), ("last_day", NpgsqlDbType.Date), ("closed", NpgsqlDbType.Boolean), ("source", NpgsqlDbType.Text)],
+        c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, c.Source], RosterStore.Class, []);
 
     private static readonly StepTable<RosterReader> Readers = new("reader",
         [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("given_name", NpgsqlDbType.Text), ("family_name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("grade", NpgsqlDbType.Integer), ("home_language", NpgsqlDbType.Text),
-            ("guardian_mail", NpgsqlDbType.Text), ("secret_kind", NpgsqlDbType.Text), ("secret", NpgsqlDbType.Text), ("supports", NpgsqlDbType.Jsonb), ("left_school", NpgsqlDbType.Boolean)],
-        r => [r.Id, r.SourceId, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.HomeLanguage, r.GuardianMail, r.SecretKind.ToString(), r.Secret, RosterStore.SupportsText(r.Supports), r.Left], RosterStore.Reader, []);
+            ("guardian_mail", NpgsqlDbType.Text), ("secret_kind", NpgsqlDbType.Text), ("secret", NpgsqlDbType.Text), ("supports", NpgsqlDbType.Jsonb), ("left_school", NpgsqlDbType.Boolean), ("source", NpgsqlDbType.Text)],
+        r => [r.Id, r.SourceId, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.HomeLanguage, r.GuardianMail, r.SecretKind.ToString(), r.Secret, RosterStore.SupportsText(r.Supports), r.Left, r.Source], RosterStore.Reader, []);
 
     private static readonly StepTable<Teaching> Teachings = new("class_adult",
         [("id", NpgsqlDbType.Uuid), ("class_id", NpgsqlDbType.Uuid), ("adult_id", NpgsqlDbType.Uuid), ("role", NpgsqlDbType.Text)],
         t => [t.Id, t.ClassId, t.AdultId, t.Role], r => new(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3)), []);
 
     private static readonly StepTable<Enrolment> Enrolments = new("enrolment",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("class_id", NpgsqlDbType.Uuid), ("reader_id", NpgsqlDbType.Uuid), ("from_day", NpgsqlDbType.Date), ("to_day", NpgsqlDbType.Date)],
-        e => [e.Id, e.SourceId, e.ClassId, e.ReaderId, e.From, e.To], RosterStore.Enrolled, []);
+        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("class_id", NpgsqlDbType.Uuid), ("reader_id", NpgsqlDbType.Uuid), ("from_day", NpgsqlDbType.Date), ("to_day", NpgsqlDbType.Date), ("source", NpgsqlDbType.Text)],
+        e => [e.Id, e.SourceId, e.ClassId, e.ReaderId, e.From, e.To, e.Source], RosterStore.Enrolled, []);
 
     private static readonly StepTable<StatedLevel> Levels = new("evidence",
         [("id", NpgsqlDbType.Uuid), ("reader_id", NpgsqlDbType.Uuid), ("value", NpgsqlDbType.Double), ("at", NpgsqlDbType.TimestampTz)],

@@ -54,7 +54,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
             await c.ExecuteAsync("""
                 update enrolment set to_day = greatest(from_day, @today) where reader_id = @ReaderId and to_day is null;
                 delete from group_member m using guided_group g where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
-                update reader set school_id = @schoolId, moved_from = @From, source_id = null, user_name = @name, left_school = false where id = @ReaderId;
+                update reader set school_id = @schoolId, moved_from = @From, source_id = null, source = '', user_name = @name, left_school = false where id = @ReaderId;
                 update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
                 """, new { found.ReaderId, found.From, schoolId, today, now, name = userName(taken, had) }, t);
         }

@@ -22,12 +22,12 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
         ("orgs", "orgs", "orgs", ["sourcedId", "status", "dateLastModified", "name", "type", "identifier"]),
         ("academicSessions", "academicSessions", "academicSessions", ["sourcedId", "status", "dateLastModified", "title", "type", "startDate", "endDate"]),
         ("classes", "classes", "classes", ["sourcedId", "status", "dateLastModified", "title", "grades", "classCode", "school", "terms"]),
-        ("users", "users", "users", ["sourcedId", "status", "dateLastModified", "enabledUser", "username", "givenName", "familyName", "email", "grades", "preferredGivenName", "preferredFamilyName", "roles", "primaryOrg"]),
+        ("users", "users", "users", ["sourcedId", "status", "dateLastModified", "enabledUser", "username", "givenName", "familyName", "email", "grades", "preferredGivenName", "preferredFamilyName", "roles", "primaryOrg", "agents"]),
         ("enrollments", "enrollments", "enrollments", ["sourcedId", "status", "dateLastModified", "class", "user", "role", "beginDate", "endDate"]),
     ];
 
     // What the REST binding nests is one column in the CSV binding.
-    private static readonly Dictionary<string, string> Flat = new() { ["school"] = "schoolSourcedId", ["terms"] = "termSourcedIds", ["primaryOrg"] = "primaryOrgSourcedId", ["class"] = "classSourcedId", ["user"] = "userSourcedId", ["roles"] = "role" };
+    private static readonly Dictionary<string, string> Flat = new() { ["school"] = "schoolSourcedId", ["terms"] = "termSourcedIds", ["primaryOrg"] = "primaryOrgSourcedId", ["class"] = "classSourcedId", ["user"] = "userSourcedId", ["roles"] = "role", ["agents"] = "agentSourcedIds" };
 
     public string? Name => settings.Address.Length == 0 ? null : settings.Name;
 
@@ -42,7 +42,7 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
             {
                 foreach (var part in Parts) await Part(zip, part.Path, part.Property, part.File, part.Columns, token, stop);
                 await using var manifest = new StreamWriter(zip.CreateEntry("manifest.csv").Open());
-                await manifest.WriteAsync("propertyName,value\r\noneroster.version,1.2\r\n" + string.Concat(Parts.Select(p => $"file.{p.File},bulk\r\n")));
+                await manifest.WriteAsync($"propertyName,value\r\noneroster.version,1.2\r\nsource.systemName,{Quoted(settings.Name)}\r\n" + string.Concat(Parts.Select(p => $"file.{p.File},bulk\r\n")));
             }
             return body.ToArray();
         }
@@ -84,6 +84,8 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
             if (rows.GetArrayLength() < PageSize) return;
         }
     }
+
+    private static string Quoted(string text) => $"\"{text.Replace("\"", "\"\"")}\"";
 
     private static string Value(JsonElement value) => value.ValueKind switch
     {

@@ -23,36 +23,71 @@ public static class OneRosterZip
     private const long Largest = 1L << 30;
 
     // In the order in which they lean on one another.
-    private static readonly string[] Files = ["orgs", "academicSessions", "classes", "roles", "users", "enrollments"];
+    private static readonly string[] Files = ["orgs", "academicSessions", "courses", "classes", "roles", "users", "enrollments"];
+
+    // What a file may hold of people that is not kept here, and why.
+    private static readonly (string File, string Why)[] NotKept = [("demographics", "Birth dates, sex and ethnicity are not kept here. They change nothing.")];
+
+    private const string Unnamed = "OneRoster file";
 
     private static readonly Dictionary<string, string[]> Needed = new()
     {
-        ["orgs"] = ["sourcedId", "name", "type"], ["academicSessions"] = ["sourcedId", "startDate", "endDate"], ["classes"] = ["sourcedId", "title"], ["roles"] = ["userSourcedId", "role"],
+        ["orgs"] = ["sourcedId", "name", "type"], ["academicSessions"] = ["sourcedId", "startDate", "endDate"], ["courses"] = ["sourcedId"], ["classes"] = ["sourcedId", "title"], ["roles"] = ["userSourcedId", "role"],
         ["users"] = ["sourcedId", "givenName", "familyName"], ["enrollments"] = ["sourcedId", "classSourcedId", "userSourcedId", "role"],
     };
+
+    /// <summary>The system an archive comes from, and the schools and districts it names.</summary>
+    /// <exception cref="Unreadable">No zip, or damaged.</exception>
+    public static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) Head(byte[] bytes)
+    {
+        using var zip = Open(bytes);
+        var (scopes, source) = Manifest(zip);
+        var builder = new RosterBuilder(null, new HashSet<string>());
+        if (Entry(zip, "orgs") is { } entry && scopes.GetValueOrDefault("orgs", SourceScope.Whole) != SourceScope.Absent)
+        {
+            using var stream = ZipGuard.Open(entry, Largest);
+            Rows(stream, "orgs", builder, Mends.None, _ => { });
+        }
+        return (source, builder.Orgs);
+    }
+
+    private static ZipArchive Open(byte[] bytes) => bytes.AsSpan().StartsWith("PK"u8) ? TableFile.OpenZip(bytes)
+        : throw new Unreadable("This is not a zip archive. OneRoster comes as one zip with manifest.csv in it.");
 
     /// <param name="org">Only what belongs to this org; null for everything in the file.</param>
     /// <param name="read">Told the bytes unpacked so far and in all.</param>
     /// <exception cref="Unreadable">No zip, no roster in it, or more than can be taken in.</exception>
     public static OneRosterFile Read(byte[] bytes, string? org, Mends mends, Action<long, long>? read = null)
     {
-        if (!bytes.AsSpan().StartsWith("PK"u8)) throw new Unreadable("This is not a zip archive. OneRoster comes as one zip with manifest.csv in it.");
-        using var zip = TableFile.OpenZip(bytes);
-        var scopes = Scopes(zip);
-        var builder = new RosterBuilder(org);
+        using var zip = Open(bytes);
+        var (scopes, source) = Manifest(zip);
+        SourceScope Scope(string file) => Entry(zip, file) is null ? SourceScope.Absent : scopes.GetValueOrDefault(file, SourceScope.Whole);
+        var builder = new RosterBuilder(org, Files.Where(f => Scope(f) == SourceScope.Whole).ToHashSet());
         long total = Files.Sum(f => Entry(zip, f)?.Length ?? 0), done = 0, budget = Largest;
-        foreach (var file in Files)
+        foreach (var file in Files.Where(f => Scope(f) != SourceScope.Absent))
         {
-            if (Entry(zip, file) is not { } entry) continue;
-            if (scopes.GetValueOrDefault(file, SourceScope.Whole) == SourceScope.Absent) continue;
-            using var stream = ZipGuard.Open(entry, budget);
+            using var stream = ZipGuard.Open(Entry(zip, file)!, budget);
             done += Rows(stream, file, builder, mends, n => read?.Invoke(done + n, total));
             budget = Largest - done;
             read?.Invoke(done, total);
         }
-        SourceScope Scope(string file) => Entry(zip, file) is null ? SourceScope.Absent : scopes.GetValueOrDefault(file, SourceScope.Whole);
+        foreach (var (file, why) in NotKept)
+        {
+            if (Entry(zip, file) is not { } entry || scopes.GetValueOrDefault(file, SourceScope.Whole) == SourceScope.Absent) continue;
+            using var stream = ZipGuard.Open(entry, budget);
+            if (Count(stream) is var rows and > 0) builder.Unused(file + ".csv", rows, why);
+        }
         if (Entry(zip, "users") is null && Entry(zip, "classes") is null && Entry(zip, "enrollments") is null) throw new Unreadable("There is no users.csv, classes.csv or enrollments.csv in this archive.");
-        return new(builder.Build("OneRoster 1.2 CSV", Scope("users"), Scope("classes"), Scope("enrollments")), builder.Orgs);
+        return new(builder.Build(source, Scope("users"), Scope("classes"), Scope("enrollments")), builder.Orgs);
+    }
+
+    private static int Count(Stream stream)
+    {
+        using var csv = new CsvParser(new StreamReader(stream), TableFile.Settings(","));
+        var rows = -1;
+        try { while (csv.Read()) rows++; }
+        catch (CsvHelperException) { /* Nothing of it is used; how many rows there are is only said. */ }
+        return Math.Max(0, rows);
     }
 
     /// <summary>The same archive without the rows of one user: wherever a column says that a row is theirs.</summary>
@@ -91,17 +126,25 @@ public static class OneRosterZip
         return removed;
     }
 
-    private static Dictionary<string, SourceScope> Scopes(ZipArchive zip)
+    // What each file is, and the system the archive comes from.
+    private static (Dictionary<string, SourceScope> Scopes, string Source) Manifest(ZipArchive zip)
     {
         var scopes = new Dictionary<string, SourceScope>();
-        if (Entry(zip, "manifest") is not { } entry) return scopes;
+        string name = "", code = "";
+        if (Entry(zip, "manifest") is not { } entry) return (scopes, Unnamed);
         using var stream = ZipGuard.Open(entry, 1 << 20);
         using var text = new StreamReader(stream);
         using var csv = new CsvParser(text, TableFile.Settings(","));
         while (csv.Read())
-            if (csv.Record is [var name, var value, ..] && name.StartsWith("file.", StringComparison.Ordinal))
-                scopes[name[5..]] = value.ToLowerInvariant() switch { "bulk" => SourceScope.Whole, "delta" => SourceScope.Changes, _ => SourceScope.Absent };
-        return scopes;
+        {
+            if (csv.Record is not [var property, var value, ..]) continue;
+            if (property == "source.systemName") name = Names.Tidy(value);
+            else if (property == "source.systemCode") code = Names.Tidy(value);
+            else if (property.StartsWith("file.", StringComparison.Ordinal))
+                scopes[property[5..]] = value.ToLowerInvariant() switch { "bulk" => SourceScope.Whole, "delta" => SourceScope.Changes, _ => SourceScope.Absent };
+        }
+        var source = code.Length > 0 ? code : name.Length > 0 ? name : Unnamed;
+        return (scopes, source.Length > 120 ? source[..120] : source);
     }
 
     // Some exports put everything into one folder; names with more of a path are not looked at.
@@ -117,7 +160,7 @@ public static class OneRosterZip
         if (!csv.Read()) return counted.Bytes;
         var columns = (csv.Record ?? []).Select((heading, i) => (heading, i)).GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
         if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing) throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
-        Action<ISourceRow> take = file switch { "orgs" => builder.Org, "academicSessions" => builder.Session, "classes" => builder.Class, "roles" => builder.Role, "users" => builder.User, _ => builder.Enrolment };
+        Action<ISourceRow> take = file switch { "orgs" => builder.Org, "academicSessions" => builder.Session, "courses" => builder.Course, "classes" => builder.Class, "roles" => builder.Role, "users" => builder.User, _ => builder.Enrolment };
         var mended = mends.Cells.Keys.Where(k => k.File == name).Select(k => k.Line).ToHashSet();
         var line = 1;
         try
@@ -125,8 +168,9 @@ public static class OneRosterZip
             while (csv.Read())
             {
                 line++;
-                if (csv.Record is not { } cells || cells.All(c => c.Length == 0) || mends.LeftOut.Contains((name, line))) continue;
-                take(mended.Contains(line) ? new MendedRow(new(name, line), columns, cells, mends) : new CsvRow(new(name, line), columns, cells));
+                if (csv.Record is not { } cells || cells.All(c => c.Length == 0)) continue;
+                if (mends.LeftOut.Contains((name, line))) builder.LeaveOut(file, new CsvRow(new(name, line), columns, cells));
+                else take(mended.Contains(line) ? new MendedRow(new(name, line), columns, cells, mends) : new CsvRow(new(name, line), columns, cells));
                 if (line % 4096 == 0) read(counted.Bytes);
             }
         }

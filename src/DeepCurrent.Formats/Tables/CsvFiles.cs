@@ -32,7 +32,7 @@ public static class CsvFiles
         csv.NextRecord();
         foreach (var row in rows)
         {
-            foreach (var value in row) csv.WriteField(value is string s && s.Length > 0 && (WouldRun(s[0]) || IsQuoted(s)) ? "'" + s : Convert.ToString(value, CultureInfo.InvariantCulture));
+            foreach (var value in row) csv.WriteField(value is string s && s.Length > 0 && WouldRun(s[0]) ? "'" + s : Convert.ToString(value, CultureInfo.InvariantCulture));
             csv.NextRecord();
         }
         csv.Flush();
@@ -40,7 +40,7 @@ public static class CsvFiles
     }
 
     /// <summary>True for a cell that begins with an apostrophe put there against running, which reading takes off again.</summary>
-    internal static bool IsQuoted(string cell) => cell.Length > 1 && cell[0] == '\'' && (WouldRun(cell[1]) || cell[1] == '\'');
+    internal static bool IsQuoted(string cell) => cell.Length > 1 && cell[0] == '\'' && WouldRun(cell[1]);
 
     /// <summary>True for a first sign at which spreadsheets take a cell for a formula.</summary>
     public static bool WouldRun(char first) => first is '=' or '+' or '-' or '@' or '\t' or '\r';

@@ -6,22 +6,28 @@ namespace DeepCurrent.Formats.Tables;
 /// <summary>What a column of a list of readers holds.</summary>
 public enum ListField { None, SourceId, GivenName, FamilyName, Name, Grade, Level, Class, GuardianMail, HomeLanguage }
 
-/// <param name="HasHeading">The first row names the columns.</param>
+/// <param name="Heading">The row that names the columns, from 0; −1 where none does. Rows above it are titles.</param>
 /// <param name="Fields">What each column holds, left to right.</param>
-public sealed record ListColumns(bool HasHeading, IReadOnlyList<ListField> Fields)
+public sealed record ListColumns(int Heading, IReadOnlyList<ListField> Fields)
 {
+    // How far down a heading is looked for: under the name of the school, the class, the day.
+    private const int MostTitles = 6;
+
     private static readonly (ListField Field, string[] Headings)[] Known =
     [
-        (ListField.SourceId, ["id", "readerid", "number", "identifier", "sourcedid", "no", "schoolid"]),
-        (ListField.GivenName, ["givenname", "firstname", "forename", "given", "first", "preferredname"]),
-        (ListField.FamilyName, ["familyname", "lastname", "surname", "family", "last"]),
-        (ListField.Name, ["name", "fullname", "reader", "readername", "child", "learner"]),
-        (ListField.Grade, ["grade", "gradelevel", "schoolyear", "year", "yeargroup", "form"]),
-        (ListField.Level, ["level", "startinglevel", "depth", "readinglevel", "fm", "fathoms"]),
-        (ListField.Class, ["class", "classname", "room", "homeroom", "section"]),
-        (ListField.GuardianMail, ["guardianemail", "guardianmail", "guardiane-mail", "parentemail", "email", "e-mail", "mail", "contactemail"]),
-        (ListField.HomeLanguage, ["homelanguage", "language", "firstlanguage"]),
+        (ListField.SourceId, ["id", "readerid", "number", "identifier", "sourcedid", "no", "schoolid", "studentid", "studentnumber", "studentno", "pupilid", "pupilnumber", "learnerid", "upn", "uniquepupilnumber", "uln", "uniquelearnernumber", "usi", "uniquestudentidentifier", "nsn", "ssid", "stateid", "statestudentid", "lasid", "localid", "ppsn", "admissionnumber", "admissionno", "admno", "sisid", "oen", "asn", "candidatenumber"]),
+        (ListField.GivenName, ["givenname", "givennames", "firstname", "firstnames", "legalfirstname", "preferredfirstname", "preferredgivenname", "preferredname", "preferredforename", "chosenname", "forename", "forenames", "legalforename", "christianname", "knownas", "given", "first", "vorname", "prénom", "prenom", "nombre", "voornaam"]),
+        (ListField.FamilyName, ["familyname", "lastname", "legallastname", "legalsurname", "preferredlastname", "preferredsurname", "surname", "family", "last", "secondname", "nachname", "familienname", "nom", "nomdefamille", "apellido", "apellidos", "achternaam"]),
+        (ListField.Name, ["name", "fullname", "reader", "readername", "child", "childname", "childsname", "learner", "learnername", "student", "studentname", "pupil", "pupilname", "nameofpupil", "nameofstudent"]),
+        (ListField.Grade, ["grade", "gradelevel", "gradeyear", "currentgrade", "yearlevel", "schoolyear", "year", "yeargroup", "yr", "yrgroup", "ncyear", "nationalcurriculumyear", "ncyearactual", "form", "primary", "standard", "std", "klassenstufe"]),
+        (ListField.Level, ["level", "startinglevel", "depth", "readinglevel", "currentreadinglevel", "readinggrade", "readingage", "fm", "fathoms"]),
+        (ListField.Class, ["class", "classname", "classgroup", "room", "homeroom", "hr", "section", "registrationgroup", "reggroup", "registration", "tutorgroup", "group", "klasse"]),
+        (ListField.GuardianMail, ["guardianemail", "guardianmail", "guardiane-mail", "parentemail", "parentemail1", "parentsemail", "parente-mail", "parentguardianemail", "parentcarer", "parentcareremail", "careremail", "contactemail", "contact1email", "priority1email", "familyemail", "homeemail", "primaryemail", "email", "e-mail", "mail", "emailaddress"]),
+        (ListField.HomeLanguage, ["homelanguage", "language", "firstlanguage", "mothertongue", "nativelanguage", "languageathome", "languagespokenathome", "primarylanguage", "lbote"]),
     ];
+
+    // Named in many lists and not kept here; they show that a row is a heading.
+    private static readonly string[] Others = ["dob", "dateofbirth", "birthdate", "birthday", "sex", "gender", "ethnicity", "address", "phone", "telephone", "mobile", "postcode", "zip", "zipcode", "house", "senstatus", "sen", "pp", "pupilpremium", "fsm", "eal", "ell", "iep", "admissiondate", "startdate", "teacher", "notes"];
 
     /// <summary>The headings of a template, in order.</summary>
     public static readonly IReadOnlyList<(ListField Field, string Heading)> Template =
@@ -33,16 +39,44 @@ public sealed record ListColumns(bool HasHeading, IReadOnlyList<ListField> Field
     /// <summary>Recognises the columns by their headings, or, where there are none, by what stands in them.</summary>
     public static ListColumns Recognise(IReadOnlyList<IReadOnlyList<string>> rows, LevelChart chart)
     {
-        if (rows.Count == 0) return new(false, []);
-        var width = rows.Take(50).Max(r => r.Count);
-        var byHeading = Enumerable.Range(0, width).Select(i => i < rows[0].Count ? ByHeading(rows[0][i]) : ListField.None).ToList();
-        if (byHeading.Any(f => f is ListField.GivenName or ListField.FamilyName or ListField.Name) && byHeading.Count(f => f != ListField.None) >= Math.Min(2, width)) return new(true, Once(byHeading));
-        if (width == 1 && ByHeading(rows[0][0]) == ListField.Name) return new(true, [ListField.Name]);
-        return new(false, Once(ByContent(rows, width, chart)));
+        if (rows.Count == 0) return new(-1, []);
+        var width = Width(rows);
+        for (var at = 0; at < Math.Min(rows.Count, MostTitles); at++)
+            if (IsHeading(rows[at], width)) return new(at, OfHeading(rows, at, width));
+        return new(-1, Once(ByContent(rows, width, chart)));
     }
 
+    /// <summary>The system a level column's own heading names; unsaid where it names none.</summary>
+    public string LevelSystem(IReadOnlyList<IReadOnlyList<string>> table) =>
+        Heading < 0 || Fields.ToList().IndexOf(ListField.Level) is not (>= 0 and var column) ? LevelLabels.Unsaid : Bare(table[Heading].ElementAtOrDefault(column) ?? "") switch
+        {
+            "fm" or "fathoms" => LevelLabels.InFathoms,
+            "readinggrade" => LevelLabels.InGrades,
+            "readingage" => LevelLabels.InAges,
+            _ => LevelLabels.Unsaid,
+        };
+
+    /// <summary>Columns in the widest of the first rows.</summary>
+    public static int Width(IReadOnlyList<IReadOnlyList<string>> rows) => rows.Count == 0 ? 0 : rows.Take(50).Max(r => r.Count);
+
+    private static List<ListField> OfHeading(IReadOnlyList<IReadOnlyList<string>> rows, int at, int width) =>
+        Once([.. Enumerable.Range(0, width).Select(i => ByHeading(rows[at].ElementAtOrDefault(i) ?? ""))]);
+
+    // A name is among the headings, and most of what stands in the row is a heading.
+    private static bool IsHeading(IReadOnlyList<string> row, int width)
+    {
+        var named = row.Where(c => c.Trim().Length > 0).ToList();
+        var fields = named.Select(ByHeading).ToList();
+        var known = named.Zip(fields).Count(x => x.Second != ListField.None || Others.Contains(Bare(x.First)));
+        return fields.Exists(f => f is ListField.GivenName or ListField.FamilyName or ListField.Name) && known >= Math.Min(2, width) && 2 * known >= named.Count;
+    }
+
+    /// <summary>The first values of a column under its heading, each once.</summary>
+    public IReadOnlyList<string> Samples(IReadOnlyList<IReadOnlyList<string>> table, int column, int most = 3) =>
+        [.. table.Skip(Heading + 1).Select(r => r.ElementAtOrDefault(column) ?? "").Where(c => c.Trim().Length > 0).Distinct().Take(most)];
+
     /// <summary>The rows as the columns say, numbered from the first row of readers.</summary>
-    public IReadOnlyList<ListRow> Rows(IReadOnlyList<IReadOnlyList<string>> table) => [.. table.Skip(HasHeading ? 1 : 0).Select((cells, i) =>
+    public IReadOnlyList<ListRow> Rows(IReadOnlyList<IReadOnlyList<string>> table) => [.. table.Skip(Heading + 1).Select((cells, i) =>
     {
         string? At(ListField field) => Fields.ToList().IndexOf(field) is var c and >= 0 && c < cells.Count && cells[c].Length > 0 ? cells[c] : null;
         var (given, family) = At(ListField.Name) is { } name ? Names.Split(name) : (At(ListField.GivenName), At(ListField.FamilyName));
@@ -51,9 +85,11 @@ public sealed record ListColumns(bool HasHeading, IReadOnlyList<ListField> Field
 
     private static ListField ByHeading(string heading)
     {
-        var bare = new string([.. heading.ToLowerInvariant().Where(c => char.IsLetterOrDigit(c) || c == '-')]);
+        var bare = Bare(heading);
         return Known.FirstOrDefault(k => k.Headings.Contains(bare)).Field;
     }
+
+    private static string Bare(string heading) => new([.. heading.ToLowerInvariant().Where(c => char.IsLetterOrDigit(c) || c == '-')]);
 
     private static List<ListField> ByContent(IReadOnlyList<IReadOnlyList<string>> rows, int width, LevelChart chart)
     {

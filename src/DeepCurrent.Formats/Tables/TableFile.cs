@@ -84,7 +84,7 @@ public static class TableFile
         using (var zip = OpenZip(bytes)) ZipGuard.Check(zip, LargestSheet);
         try
         {
-            using var book = new XLWorkbook(new MemoryStream(bytes), XLEventTracking.Disabled);
+            using var book = new XLWorkbook(XlsxStyles.Sure(bytes), XLEventTracking.Disabled);
             var page = book.Worksheets.First();
             var used = page.RangeUsed();
             if (used is null) return new([], "XLSX", []);

@@ -20,9 +20,12 @@ public sealed record ImportsView(IReadOnlyList<ImportRow> Imports, string? Sourc
 
 public sealed record MadeImport(Guid Id);
 
-/// <param name="Org">Only what belongs to this org; null for all.</param>
+/// <param name="Org">Only what belongs to this org; * for all; null leaves it open.</param>
 /// <param name="Mends">All that has been put right so far.</param>
 public sealed record ImportWish(string? Org, IReadOnlyList<MendRow> Mends);
+
+/// <param name="Typed">The number that is asked for where more than a tenth would be ended.</param>
+public sealed record ImportConsent(int? Typed);
 
 /// <summary>A whole school's roster, in and out.</summary>
 public static class ImportEndpoints
@@ -36,7 +39,7 @@ public static class ImportEndpoints
         api.MapPost("/school/imports/source", FromSource);
         api.MapGet("/school/imports/{importId:guid}", View);
         api.MapPost("/school/imports/{importId:guid}/preview", (Guid importId, ImportWish wish, Desk desk, ImportStore imports) => Want(importId, "preview", wish, desk, imports));
-        api.MapPost("/school/imports/{importId:guid}/apply", (Guid importId, Desk desk, ImportStore imports) => Want(importId, "apply", null, desk, imports));
+        api.MapPost("/school/imports/{importId:guid}/apply", Apply);
         api.MapDelete("/school/imports/{importId:guid}", async (Guid importId, Desk desk, ImportStore imports) => { await desk.Lead(); if (!await imports.Discard(importId, desk.Who.SchoolId)) throw Refused.NotFound(); });
         api.MapGet("/school/roster.zip", Export).Produces<byte[]>(contentType: "application/zip");
     }
@@ -74,6 +77,17 @@ public static class ImportEndpoints
         await desk.Lead();
         var i = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         return new(i.Id, i.Name, i.MadeAt, i.Org, i.State, i.Progress, i.Stage, i.Preview is null ? null : Database.FromJson<ImportPreview>(i.Preview), i.Error, i.ChangeId, Database.FromJson<List<MendRow>>(i.Mends));
+    }
+
+    private static async Task Apply(Guid importId, ImportConsent consent, Desk desk, ImportStore imports)
+    {
+        await desk.Lead();
+        var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        if (found.State != "ready" || found.Preview is null) throw Refused.Conflict("not-looked-at", "Check this file first. Nothing was imported.");
+        var preview = Database.FromJson<ImportPreview>(found.Preview);
+        if (preview.AsksOrg) throw Refused.Field("org", "Choose your school in the file.");
+        if (preview.Endings.Type is { } number && consent.Typed != number) throw Refused.Field("typed", $"Type {number} to end {number}.");
+        await Want(importId, "apply", null, desk, imports);
     }
 
     private static async Task Want(Guid importId, string wanted, ImportWish? wish, Desk desk, ImportStore imports)

@@ -46,7 +46,7 @@ public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
         RuleFor(r => r.FamilyName).Must(n => Names.Fault(Names.Tidy(n)) is null).WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
         RuleFor(r => r.Grade).InclusiveBetween(0, 12).WithMessage("Choose a grade from K to 12.");
         RuleFor(r => r.Level).InclusiveBetween(Fathoms.Shallowest, Fathoms.Deepest).WithMessage("Choose a level between −20 and 100 fm.");
-        RuleFor(r => r.GuardianMail).Must(m => string.IsNullOrWhiteSpace(m) || Mail.Holds(m.Trim())).WithMessage("This is no e-mail address.");
+        RuleFor(r => r.GuardianMail).Must(m => string.IsNullOrWhiteSpace(m) || Mail.HoldsSeveral(m)).WithMessage("This is no e-mail address.");
     }
 }
 
@@ -69,7 +69,7 @@ public static class ReaderEndpoints
         var makers = await roster.Makers();
         string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
         var (kind, secret) = makers.Secret(request.Grade);
-        var reader = new RosterReader(makers.NewId(), null, given, family, makers.ReaderName(given, family), request.Grade, null, Names.Tidy(request.GuardianMail) is { Length: > 0 } mail ? mail : null, kind, secret, Supports.None, Left: false);
+        var reader = new RosterReader(makers.NewId(), null, given, family, makers.ReaderName(given, family), request.Grade, null, Mail.Several(request.GuardianMail), kind, secret, Supports.None, Left: false);
         var steps = ChangeSet.Nothing with
         {
             Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))],

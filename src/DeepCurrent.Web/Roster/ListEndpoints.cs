@@ -14,13 +14,15 @@ namespace DeepCurrent.Web.Roster;
 /// <summary>One row as it is typed. Nothing is required but a name.</summary>
 public sealed record ListRowView(string? SourceId, string? GivenName, string? FamilyName, string? Grade, string? Level, string? Class, string? GuardianMail, string? HomeLanguage, Guid? SameAs);
 
-/// <param name="LevelSystem">The label system bare numbers in the level column are in.</param>
+/// <param name="LevelSystem">The label system bare numbers in the level column are in; empty until the asker has said so.</param>
 public sealed record ListRequest(IReadOnlyList<ListRowView> Rows, string LevelSystem);
 
 /// <param name="Kind">CSV with its encoding, or XLSX.</param>
-/// <param name="Headings">The first row, or what each column begins with.</param>
+/// <param name="Headings">What names each column; empty where nothing does.</param>
 /// <param name="Fields">What each column was taken for.</param>
-public sealed record ReadListView(string Kind, IReadOnlyList<string> Notes, bool HasHeading, IReadOnlyList<string> Headings, IReadOnlyList<string> Fields, IReadOnlyList<ListRowView> Rows);
+/// <param name="Samples">Three values of each column.</param>
+/// <param name="LevelSystem">What the level column's heading says its numbers are; empty if it says nothing.</param>
+public sealed record ReadListView(string Kind, IReadOnlyList<string> Notes, bool HasHeading, IReadOnlyList<string> Headings, IReadOnlyList<string> Fields, IReadOnlyList<IReadOnlyList<string>> Samples, string LevelSystem, IReadOnlyList<ListRowView> Rows);
 
 public sealed record CellProblemView(string Column, string Reason, bool Stops);
 
@@ -67,10 +69,10 @@ public static class ListEndpoints
         var table = await Untrusted.Read(() => TableFile.Read(body.ToArray()), request.HttpContext.RequestAborted);
         var chart = (await desk.School()).Chart;
         var found = ListColumns.Recognise(table.Rows, chart);
-        var width = table.Rows.Count == 0 ? 0 : table.Rows.Take(50).Max(r => r.Count);
-        if (fields is not null) found = new(heading ?? found.HasHeading, [.. fields.Split(',').Select(f => Enum.TryParse<ListField>(f, ignoreCase: true, out var field) ? field : ListField.None).Concat(Enumerable.Repeat(ListField.None, width)).Take(width)]);
-        var headings = Enumerable.Range(0, width).Select(c => table.Rows[0].ElementAtOrDefault(c) ?? "").ToList();
-        return new(table.Kind, table.Notes, found.HasHeading, headings, [.. found.Fields.Select(f => f.ToString())],
+        var width = ListColumns.Width(table.Rows);
+        if (fields is not null) found = new(heading == false ? -1 : Math.Max(found.Heading, heading == true ? 0 : -1), [.. fields.Split(',').Select(f => Enum.TryParse<ListField>(f, ignoreCase: true, out var field) ? field : ListField.None).Concat(Enumerable.Repeat(ListField.None, width)).Take(width)]);
+        var headings = Enumerable.Range(0, width).Select(c => found.Heading < 0 ? "" : table.Rows[found.Heading].ElementAtOrDefault(c) ?? "").ToList();
+        return new(table.Kind, table.Notes, found.Heading >= 0, headings, [.. found.Fields.Select(f => f.ToString())], [.. Enumerable.Range(0, width).Select(c => found.Samples(table.Rows, c))], found.LevelSystem(table.Rows),
             [.. found.Rows(table.Rows).Select(r => new ListRowView(r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, null))]);
     }
 
@@ -105,7 +107,7 @@ public static class ListEndpoints
         var mine = (await schools.Classes(desk.Who.Id)).Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher).Select(c => c.Id).ToHashSet();
         var classes = state.Classes.Values.Where(c => !c.Closed && (desk.Who.Lead || mine.Contains(c.Id))).GroupBy(c => Names.Tidy(c.Name).ToLowerInvariant()).Where(g => g.Count() == 1).ToDictionary(g => g.Key, g => g.First().Id);
         var grades = state.Enrolments.Values.Where(e => e.ClassId == classId && e.To is null).Select(e => state.Readers[e.ReaderId].Grade).Order().ToList();
-        var frame = new ListFrame(classId, classes, grades.Count > 0 ? grades[grades.Count / 2] : 3, LevelLabels.Systems(school.Chart).Contains(request.LevelSystem) ? request.LevelSystem : LevelLabels.InFathoms, school.Chart, await desk.Today(), desk.Now);
+        var frame = new ListFrame(classId, classes, grades.Count > 0 ? grades[grades.Count / 2] : 3, LevelLabels.Systems(school.Chart).Contains(request.LevelSystem) ? request.LevelSystem : LevelLabels.Unsaid, school.Chart, await desk.Today(), desk.Now);
         var result = ListReconciler.Reconcile(state, list, frame, await roster.Makers(pretend));
         return (result, place);
     }

@@ -170,8 +170,8 @@ public static class MemberEndpoints
         if (Names.Fault(given) is { } wrong) throw Refused.Field("givenName", wrong);
         if (Names.Fault(family) is { } wrongToo) throw Refused.Field("familyName", wrongToo);
         if (request.Grade is < Grades.Lowest or > Grades.Highest) throw Refused.Field("grade", "Choose a grade from K to 12.");
-        var mail = Names.Tidy(request.GuardianMail) is { Length: > 0 } m ? m : null;
-        if (mail is not null && !Mail.Holds(mail)) throw Refused.Field("guardianMail", "This is no e-mail address.");
+        var mail = Mail.Several(request.GuardianMail);
+        if (mail is not null && !Mail.HoldsSeveral(mail)) throw Refused.Field("guardianMail", "This is no e-mail address.");
         if (!request.Supports.Holds) throw Refused.Field("moreTime", "More time lies between 100 and 300 percent.");
         if (request.Before is { } seen && seen != new SeenDetails(reader.GivenName, reader.FamilyName, reader.Grade, reader.HomeLanguage, reader.GuardianMail))
             throw Refused.Conflict("stale", $"Somebody has changed this reader meanwhile: now {reader.FullName}, grade {reader.Grade}. Close this and look again.");

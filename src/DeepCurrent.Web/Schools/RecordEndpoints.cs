@@ -81,9 +81,8 @@ public static class RecordEndpoints
         var reader = await rosters.Reader(readerId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, "")) throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
         var files = new Dictionary<Guid, byte[]>();
-        if (reader.SourceId is { } sourceId)
-            foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
-                if (OneRosterZip.Without(body, sourceId) is { } without) files[id] = without;
+        foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
+            if (OneRosterZip.Without(body, reader.SourceId ?? reader.Id.ToString()) is { } without) files[id] = without;
         if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, files, desk.Now)) throw Refused.NotFound();
     }
 

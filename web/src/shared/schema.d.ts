@@ -3608,7 +3608,11 @@ export interface paths {
                 };
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ImportConsent"];
+                };
+            };
             responses: {
                 /** @description OK */
                 200: {
@@ -7626,6 +7630,22 @@ export interface components {
             /** Format: date-time */
             savedAt: null | string;
         };
+        EndingsView: {
+            /** Format: int32 */
+            readers: number;
+            /** Format: int32 */
+            ofReaders: number;
+            /** Format: int32 */
+            adults: number;
+            /** Format: int32 */
+            ofAdults: number;
+            /** Format: int32 */
+            classes: number;
+            /** Format: int32 */
+            ofClasses: number;
+            /** Format: int32 */
+            type: null | number;
+        };
         ExpectedRow: {
             grade: string;
             /** Format: double */
@@ -7828,6 +7848,10 @@ export interface components {
             className: string;
             code: string;
         };
+        ImportConsent: {
+            /** Format: int32 */
+            typed: null | number;
+        };
         ImportPreview: {
             print: string;
             counts: components["schemas"]["KindCounts"][];
@@ -7846,6 +7870,9 @@ export interface components {
             orgs: components["schemas"]["OrgLine"][];
             /** Format: int32 */
             steps: number;
+            source: string;
+            asksOrg: boolean;
+            endings: components["schemas"]["EndingsView"];
         };
         ImportRow: {
             /** Format: uuid */
@@ -8752,6 +8779,8 @@ export interface components {
             hasHeading: boolean;
             headings: string[];
             fields: string[];
+            samples: string[][];
+            levelSystem: string;
             rows: components["schemas"]["ListRowView"][];
         };
         ReaderListRequest: {

@@ -8,7 +8,7 @@ import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 
-const states: Record<string, string> = { waiting: 'waiting', working: 'being worked on', ready: 'looked at, not taken in', applied: 'taken in', undone: 'undone', failed: 'stopped' };
+const states: Record<string, string> = { waiting: 'Waiting', working: 'In progress', ready: 'Checked, not imported', applied: 'Imported', undone: 'Undone', failed: 'Stopped' };
 export const stateWord = (state: string) => t(states[state] ?? state);
 
 /** The whole school's roster, in and out, as files or from the district's server. */
@@ -22,10 +22,10 @@ export default function Imports() {
   return (
     <section className="listpage" aria-labelledby="title">
       <div className="head"><h1 id="title">{t('Roster files')}</h1>
-        <FileButton label={busy ? t('Sending…') : t('Choose a OneRoster zip')} accept=".zip" main={!busy} disabled={busy} take={(file) => upload.mutate(file)} />
+        <FileButton label={busy ? t('Sending…') : t('Choose OneRoster zip')} accept=".zip" main={!busy} disabled={busy} take={(file) => upload.mutate(file)} />
         {imports.data?.source && <button className="btn" disabled={busy} onClick={() => fetchIt.mutate()}>{t('Fetch from {{name}}', { name: imports.data.source })}</button>}
-        <span className="grow" /><a className="btn" href="/api/school/roster.zip"><DownloadSimple size={20} aria-hidden />{t('The school as a OneRoster zip')}</a></div>
-      <Show query={imports}>{(v) => v.imports.length === 0 ? <Empty title={t('No roster file yet')}><p>{t('A OneRoster 1.2 zip brings in teachers, classes and readers at once. You see what it would do before anything is done, and can take all of it back.')}</p></Empty> : (
+        <span className="grow" /><a className="btn" href="/api/school/roster.zip"><DownloadSimple size={20} aria-hidden />{t('Export OneRoster zip')}</a></div>
+      <Show query={imports}>{(v) => v.imports.length === 0 ? <Empty title={t('No roster file yet')}><p>{t('A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change before it is made and can undo all of it.')}</p></Empty> : (
         <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
           <thead><tr><th>{t('File')}</th><th>{t('When')}</th><th>{t('State')}</th></tr></thead>
           <tbody>{v.imports.map((i) => <tr key={i.id}><th scope="row"><Link to={`/school/imports/${i.id}`}>{i.name}</Link></th><td>{dayOf(i.madeAt)} {timeOf(i.madeAt)}</td><td>{stateWord(i.state)}</td></tr>)}</tbody>

@@ -33,7 +33,7 @@ function useDebounced<T>(value: T, ms: number) {
 
 function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
   const [rows, setRows] = useState<GridRow[]>(() => padded(draft.rows));
-  const [system, setSystem] = useState('fm');
+  const [system, setSystem] = useState('');
   const [read, setRead] = useState<{ view: Api<'ReadListView'>; body: Blob } | null>(null);
   const [added, setAdded] = useState<Api<'SignInRow'>[]>([]);
   const [levels, setLevels] = useState(false);
@@ -50,6 +50,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
     try {
       const view = await send<Api<'ReadListView'>>(`/classes/${data.id}/list/read${fields ? `?fields=${fields.join(',')}&heading=${String(heading)}` : ''}`, body);
       setRead({ view, body });
+      if (view.levelSystem) setSystem(view.levelSystem);
       setRows(padded(view.rows));
     } catch (e) { toast.error(sentence(e)); }
   };
@@ -75,7 +76,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
         <h1 id="title">{t('Add many readers')}</h1>
         <FileButton label={t('Choose a file')} accept=".csv,.tsv,.txt,.xlsx" take={(file) => void take(file)} />
         <a className="btn" href="/api/list-template.xlsx"><DownloadSimple size={20} aria-hidden />{t('Template')}</a>
-        <label>{t('Levels are in')} <select value={system} onChange={(e) => setSystem(e.target.value)}>{systems.map((s) => <option key={s}>{s}</option>)}</select></label>
+        <label>{t('Levels are in')} <select value={system} onChange={(e) => setSystem(e.target.value)}><option value="">{t('as written')}</option>{systems.map((s) => <option key={s}>{s}</option>)}</select></label>
         <button className="btn plain" onClick={() => setLevels(true)}>{t('Levels side by side')}</button>
         <span className="grow" />
         <Link className="btn plain" to={`/class/${data.id}/readers/roster`}>{t('Back to the roster')}</Link>
@@ -102,7 +103,7 @@ function useAutosave(classId: string, rows: GridRow[], first: string | null) {
     if (before.current === null) { before.current = rows; return; }
     if (before.current === rows) return;
     before.current = rows;
-    void put<Api<'DraftView'>>(`/classes/${classId}/list/draft`, { rows: rows.filter((r) => !isEmpty(r)), levelSystem: 'fm' }).then((d) => setSaved(d.savedAt), () => setSaved(null));
+    void put<Api<'DraftView'>>(`/classes/${classId}/list/draft`, { rows: rows.filter((r) => !isEmpty(r)), levelSystem: '' }).then((d) => setSaved(d.savedAt), () => setSaved(null));
   }, [classId, rows]);
   return saved;
 }

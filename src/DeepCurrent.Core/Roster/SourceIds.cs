@@ -1,0 +1,52 @@
+namespace DeepCurrent.Core.Roster;
+
+/// <summary>Which thing here a source means by an id. Sources are kept apart: the same id from another source is another thing, unless it also bears the same name.</summary>
+internal sealed class SourceIds<T> where T : class, ISourcedThing
+{
+    private readonly string? source;
+    private readonly Dictionary<string, T> own = [], typed = [], any = [];
+    private readonly ILookup<string, T> others;
+    private readonly Dictionary<string, Guid> said = [];
+
+    /// <param name="source">The source that is heard; null for a roster this school wrote out, where each id is the one it was written with.</param>
+    public SourceIds(IReadOnlyCollection<T> things, string? source)
+    {
+        this.source = source;
+        foreach (var thing in things)
+        {
+            any[thing.Id.ToString()] = thing;
+            if (thing.SourceId is not { } id) continue;
+            if (source is null) any.TryAdd(id, thing);
+            else if (thing.Source == source) own[id] = thing;
+            else if (thing.Source.Length == 0) typed.TryAdd(id, thing);
+        }
+        others = things.Where(t => source is not null && t is { SourceId: not null, Source.Length: > 0 } && t.Source != source).ToLookup(t => t.SourceId!);
+    }
+
+    /// <summary>What an id stood for before this file was heard.</summary>
+    /// <param name="same">Whether a thing of another source that has the same id is what the row is about.</param>
+    public Guid? Before(string id, Func<T, bool> same)
+    {
+        if (own.TryGetValue(id, out var mine) || typed.TryGetValue(id, out mine) || any.TryGetValue(id, out mine)) return mine.Id;
+        return others[id].FirstOrDefault(same)?.Id;
+    }
+
+    /// <summary>What an id stands for now: what this file has said of it, or what it stood for.</summary>
+    public Guid? Now(string id) => said.TryGetValue(id, out var found) ? found : Before(id, _ => false);
+
+    /// <summary>Notes what a row was about.</summary>
+    public void Say(string id, Guid thing) => said[id] = thing;
+
+    public bool Said(string id) => said.ContainsKey(id);
+
+    /// <summary>The id and the source a thing has after it was spoken of.</summary>
+    public (string? Id, string Source) Key(string id, T? known)
+    {
+        // A thing that goes by its own id goes on doing so, and what was written out here stays whose it was.
+        if (known is not null && (source is null || id == known.Id.ToString())) return (known.SourceId, known.Source);
+        return (id, source ?? "");
+    }
+
+    /// <summary>Whether a thing is this source's to end.</summary>
+    public bool Owns(T thing) => source is not null && thing.SourceId is not null && thing.Source == source;
+}

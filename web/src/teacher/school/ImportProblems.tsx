@@ -1,0 +1,65 @@
+import type { ReactNode } from 'react';
+import type { Api } from '../../shared/api';
+import { t } from '../../shared/words';
+
+type Mend = Api<'MendRow'>;
+type Line = Api<'ProblemLine'>;
+
+/** The file, line and column a cell's key stands for. */
+export const keyOf = (key: string) => {
+  const [file, line, column] = key.split('|');
+  return { file: file!, line: Number(line), column: column! };
+};
+
+interface Fixes {
+  preview: Api<'ImportPreview'>;
+  cells: Record<string, string>;
+  setCells: (cells: Record<string, string>) => void;
+  skipped: Mend[];
+  setSkipped: (skipped: Mend[]) => void;
+  children: ReactNode;
+}
+
+/** Rows that are wrong, each with its cell to fix, and what is said about others. */
+export function ImportProblems({ preview: p, cells, setCells, skipped, setSkipped, children }: Fixes) {
+  const heads = [t('{{count}} to fix', { count: p.stopped }), t('{{count}} notes', { count: p.noted })];
+  const counts = [p.stopped, p.noted];
+  return (
+    <section aria-labelledby="problems">
+      <h2 id="problems">{heads.filter((_, i) => counts[i]! > 0).join(', ')}</h2>
+      <div className="scroll problems" tabIndex={0} role="region" aria-labelledby="problems"><table>
+        <thead><tr>
+          <th>{t('Where')}</th><th>{t('Column')}</th><th>{t('Value in file')}</th><th>{t('Reason')}</th>
+          <th><span className="hide">{t('Skip')}</span></th>
+        </tr></thead>
+        <tbody>{p.problems.map((x, i) => (
+          <Row key={i} line={x} value={cells[`${x.file}|${x.line}|${x.column}`] ?? x.value}
+            out={skipped.some((d) => d.file === x.file && d.line === x.line)}
+            fix={(value) => setCells({ ...cells, [`${x.file}|${x.line}|${x.column}`]: value })}
+            skip={() => setSkipped([...skipped, { file: x.file, line: x.line, column: null, value: null }])} />
+        ))}</tbody>
+      </table></div>
+      {children}
+    </section>
+  );
+}
+
+interface RowProps { line: Line; value: string; out: boolean; fix: (value: string) => void; skip: () => void }
+
+function Row({ line: x, value, out, fix, skip }: RowProps) {
+  const where = t('{{file}}, line {{line}}', { file: x.file, line: x.line });
+  return (
+    <tr className={x.stops ? undefined : 'remark'}>
+      <td>{where}</td><td>{x.column}</td>
+      <td>{x.stops && !out
+        ? <input type="text" aria-label={t('{{column}} in line {{line}}', { column: x.column, line: x.line })} value={value} onChange={(e) => fix(e.target.value)} />
+        : x.value}</td>
+      <td className="wrap">{x.reason}</td>
+      <td>{x.stops && (
+        <button className="btn small" disabled={out} onClick={skip} aria-label={t('Skip {{where}}', { where })}>
+          {out ? t('Skipped') : t('Skip')}
+        </button>
+      )}</td>
+    </tr>
+  );
+}
