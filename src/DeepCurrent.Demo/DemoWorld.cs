@@ -26,7 +26,7 @@ using DeepCurrent.Data.Tickets;
 namespace DeepCurrent.Demo;
 
 /// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, TicketStore tickets, MarkingStore marking, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records, CheckStore checks, SittingStore sittings)
+public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, TicketStore tickets, AnswerWriter writer, MarkingStore marking, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records, CheckStore checks, SittingStore sittings)
 {
     public const string Password = "low water at nine";
     public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
@@ -205,7 +205,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
                 var right = reader.Answers(q, new(version.Depth), attempt);
                 var sentences = q.Kind is QuestionKind.Sentence ? await texts.Sentences(version.Id) : [];
                 var answer = SimulatedAnswer.To(q, right, sentences, version.Label, random);
-                await tickets.Answer(ticketId, reader.Id, new(Guid.CreateVersion7(), q.Id, answer, clock, 9000 + random.Next(12000)), clock);
+                await writer.Keep(ticketId, reader.Id, [new(Guid.CreateVersion7(), q.Id, _ => answer, clock, 9000 + random.Next(12000))], clock);
                 if (right) break;
             }
         if (stopAfter < int.MaxValue || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5), clock.AddSeconds(5)) is not "to mark" || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)) return;

@@ -18,7 +18,8 @@ public sealed class Harness : IAsyncLifetime
     public const string Password = "a long enough password";
     public const int FreeTries = 40;
     private readonly Dictionary<string, Person> teachers = [];
-    private WebApplicationFactory<Program>? factory;
+    private WebApplicationFactory<Program>? factory, second;
+    private Func<WebApplicationFactory<Program>>? instance;
 
     private Microsoft.AspNetCore.Builder.WebApplication? district;
 
@@ -53,12 +54,11 @@ public sealed class Harness : IAsyncLifetime
         var source = district.Urls.First();
         Device = DeepCurrent.Listener.ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", Known]);
         await Device.StartAsync();
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
+        instance = () => new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
             .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture))
             .UseSetting("Listener:Address", Device.Urls.First()).UseSetting("Listener:Seconds", "2")
             .UseSetting("RosterSource:Name", "District").UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2").UseSetting("RosterSource:TokenAddress", $"{source}/token").UseSetting("RosterSource:ClientId", "deep-current").UseSetting("RosterSource:ClientSecret", "simulated"));
-        factory.UseKestrel(0);
-        factory.StartServer();
+        factory = Started();
         var first = await new Person(this).Post("/api/first-run", new { schoolName = "Harbour School", timeZone = "Europe/London", name = "Ana", userName = "ana", password = Password, yearFirstDay = Today.AddDays(-80), yearLastDay = Today.AddDays(220) });
         first.EnsureSuccessStatusCode();
         var schools = Services.GetRequiredService<SchoolStore>();
@@ -71,8 +71,25 @@ public sealed class Harness : IAsyncLifetime
         await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
     }
 
+    private WebApplicationFactory<Program> Started(string? address = null)
+    {
+        var started = instance!();
+        if (address is not null) started = started.WithWebHostBuilder(b => b.UseSetting("urls", address));
+        started.UseKestrel(0);
+        started.StartServer();
+        return started;
+    }
+
+    /// <summary>A balancer before two instances: each connection goes to the one whose turn it is.</summary>
+    public Forwarder Balancer()
+    {
+        second ??= Started("http://127.0.0.1:0");
+        return new(factory!.ClientOptions.BaseAddress.Port, second.ClientOptions.BaseAddress.Port);
+    }
+
     public async Task DisposeAsync()
     {
+        if (second is not null) await second.DisposeAsync();
         if (factory is not null) await factory.DisposeAsync();
         if (district is not null) await district.DisposeAsync();
         if (Device is not null) await Device.DisposeAsync();
@@ -152,11 +169,16 @@ public sealed class Person
     private readonly CookieContainer cookies = new();
     private readonly HttpClient http;
 
-    public Person(Harness harness)
+    /// <param name="balancer">Where they come by a balancer: every request on a line of its own.</param>
+    public Person(Harness harness, Forwarder? balancer = null)
     {
         this.harness = harness;
-        http = new(new SocketsHttpHandler { CookieContainer = cookies, UseCookies = true }) { BaseAddress = harness.Address };
+        http = new(new SocketsHttpHandler { CookieContainer = cookies, UseCookies = true }) { BaseAddress = balancer is null ? harness.Address : new($"http://localhost:{balancer.Port}") };
+        http.DefaultRequestHeaders.ConnectionClose = balancer is not null;
     }
+
+    /// <summary>A live line, as a page of this person opens it.</summary>
+    public Task<LiveLine> Watch(string classId) => LiveLine.Open(http.BaseAddress!, cookies, classId);
 
     /// <summary>Somebody who has the same cookies.</summary>
     public Person Copy()
@@ -205,16 +227,17 @@ public sealed class Person
     }
 }
 
-/// <summary>A line to the database that can be cut and mended.</summary>
+/// <summary>A line that can be cut and mended. With several ends, each new connection goes to the next.</summary>
 public sealed class Forwarder : IDisposable
 {
-    private readonly int target;
+    private readonly int[] targets;
     private readonly List<Socket> open = [];
+    private int turn;
     private TcpListener? listener;
 
-    public Forwarder(int target)
+    public Forwarder(params int[] targets)
     {
-        this.target = target;
+        this.targets = targets;
         listener = new(IPAddress.Loopback, 0);
         listener.Start();
         Port = ((IPEndPoint)listener.LocalEndpoint).Port;
@@ -253,7 +276,7 @@ public sealed class Forwarder : IDisposable
                 var near = await from.AcceptSocketAsync();
                 var far = new Socket(SocketType.Stream, ProtocolType.Tcp) { NoDelay = true };
                 near.NoDelay = true;
-                await far.ConnectAsync(IPAddress.Loopback, target);
+                await far.ConnectAsync(IPAddress.Loopback, targets[turn++ % targets.Length]);
                 lock (open) open.AddRange([near, far]);
                 _ = Pump(near, far);
                 _ = Pump(far, near);

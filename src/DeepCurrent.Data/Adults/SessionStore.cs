@@ -28,6 +28,9 @@ public sealed record DoorSubject(Guid SchoolId, Guid? AdultId = null, Guid? Read
 /// <summary>Sessions, kept on the server so that they end there; and what happens at the door.</summary>
 public sealed class SessionStore(NpgsqlDataSource db)
 {
+    /// <summary>The channel on which the ends of adults' sessions are told; the payload is whose.</summary>
+    public const string Channel = "session";
+
     public async Task Begin(Guid id, Guid personId, bool reader, string device, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
@@ -71,7 +74,10 @@ public sealed class SessionStore(NpgsqlDataSource db)
     public async Task<bool> End(Guid id, Guid personId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("update session set ended_at = @now where id = @id and person_id = @personId and ended_at is null", new { id, personId, now }) == 1;
+        return await c.ExecuteScalarAsync<int>($"""
+            with e as (update session set ended_at = @now where id = @id and person_id = @personId and ended_at is null returning person_id, reader)
+            {TellEnded}
+            """, new { id, personId, now }) == 1;
     }
 
     /// <summary>Ends every session of some people.</summary>
@@ -83,7 +89,13 @@ public sealed class SessionStore(NpgsqlDataSource db)
     }
 
     internal static Task EndAll(NpgsqlConnection c, NpgsqlTransaction? t, IReadOnlyCollection<Guid> personIds, DateTimeOffset now, Guid? but = null) => personIds.Count == 0 ? Task.CompletedTask
-        : c.ExecuteAsync("update session set ended_at = @now where person_id = any(@ids) and ended_at is null and id is distinct from @but", new { ids = personIds.ToArray(), now, but }, t);
+        : c.ExecuteAsync($"""
+            with e as (update session set ended_at = @now where person_id = any(@ids) and ended_at is null and id is distinct from @but returning person_id, reader)
+            {TellEnded}
+            """, new { ids = personIds.ToArray(), now, but }, t);
+
+    // Readers have no live connections; adults' are cut wherever they are.
+    private const string TellEnded = $"select count(coalesce(told, ''))::int from (select case when not reader then pg_notify('{Channel}', person_id::text)::text end as told from e) x";
 
     /// <summary>Notes what happened at the door. The same again within a quarter of an hour is noted once, so that nobody fills the log.</summary>
     public async Task Note(DoorSubject about, SignInEvent kind, string device, DateTimeOffset now)

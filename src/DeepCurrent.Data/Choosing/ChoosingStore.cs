@@ -17,7 +17,7 @@ public sealed record ReadingPast(double Depth, IReadOnlySet<Guid> Had, IReadOnly
 public sealed record ChosenTicket(Guid Id, Guid ReaderId, Guid ClassId, Guid TextId, Guid VersionId, double Forecast, DateTimeOffset At);
 
 /// <summary>What readers may choose for themselves, and have chosen.</summary>
-public sealed class ChoosingStore(NpgsqlDataSource db)
+public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
 {
     public async Task<ChoiceRules> Rules(Guid classId)
     {
@@ -81,8 +81,8 @@ public sealed class ChoosingStore(NpgsqlDataSource db)
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at) values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @At)
             on conflict (assignment_id, reader_id) do update set state = case ticket.state when 'withdrawn' then 'waiting' else ticket.state end, changed_at = excluded.changed_at returning id
             """, new { k.Id, assignment, k.ReaderId, k.VersionId, k.Forecast, k.At }, t);
-        await c.ExecuteAsync("select pg_notify('ticket', @ClassId::text)", k, t);
         await t.CommitAsync();
+        notices.Changed(k.ClassId);
         return ticket;
     }
 
@@ -91,13 +91,13 @@ public sealed class ChoosingStore(NpgsqlDataSource db)
     public async Task<bool> PutBack(Guid ticketId, Guid readerId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<string?>("""
-            with back as (
-              update ticket k set state = 'withdrawn', changed_at = @at from assignment a
-              where a.id = k.assignment_id and a.chosen and k.id = @ticketId and k.reader_id = @readerId and k.state in ('waiting', 'under way')
-              returning a.class_id)
-            select pg_notify('ticket', class_id::text)::text from back
-            """, new { ticketId, readerId, at }) is not null;
+        var back = await c.QuerySingleOrDefaultAsync<Guid?>("""
+            update ticket k set state = 'withdrawn', changed_at = @at from assignment a
+            where a.id = k.assignment_id and a.chosen and k.id = @ticketId and k.reader_id = @readerId and k.state in ('waiting', 'under way')
+            returning a.class_id
+            """, new { ticketId, readerId, at });
+        if (back is { } classId) notices.Changed(classId);
+        return back is not null;
     }
 
     /// <summary>Depths and past of a class's readers, to say what the rules come to.</summary>

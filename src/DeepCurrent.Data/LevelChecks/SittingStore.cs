@@ -40,10 +40,10 @@ public sealed record KeptStage(Sitting Sitting, int Refused);
 /// <param name="Spent">Seconds spent in the part before this stage.</param>
 /// <param name="Limit">Seconds the part may take.</param>
 /// <param name="Tomorrow">The next part opens on another day.</param>
-public sealed record Sitting(Guid Id, Guid ReaderId, LevelCheck Check, Supports Supports, IReadOnlyList<PartRow> Parts, PartRow? Now, Stage? Stage, double Spent, double Limit, bool Tomorrow);
+public sealed record Sitting(Guid Id, Guid ReaderId, Guid? ClassId, LevelCheck Check, Supports Supports, IReadOnlyList<PartRow> Parts, PartRow? Now, Stage? Stage, double Spent, double Limit, bool Tomorrow);
 
 /// <summary>A level check on the reader's side: parts begun, answers kept, stages chosen, parts finished.</summary>
-public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
+public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices notices)
 {
     private readonly StageStore stages = new(new PassagePool(texts));
     private static readonly TimeSpan Lag = TimeSpan.FromSeconds(10);
@@ -87,10 +87,10 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
                 await c.ExecuteAsync("update sitting_part set state = 'UnderWay', started_at = @now where id = @Id", new { part.Id, now }, t);
                 if (!await stages.Begin(c, t, s, part, schoolId, yardstick, now)) await Finish(c, t, s, part, "nothing fits", yardstick, now);
             }
-            await CheckStore.Tell(c, t, s.Check.Id);
         }
         var after = await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
         await t.CommitAsync();
+        Changed(after);
         return after;
     }
 
@@ -117,17 +117,17 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
                     await Finish(c, t, s, part, "", yardstick, now);
                     await Spare(c, t, (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true))!, yardstick, now);
                 }
-                await CheckStore.Tell(c, t, s.Check.Id);
             }
         }
         var after = await Load(c, t, sittingId, readerId, schoolId, at, lockRow: false);
         await t.CommitAsync();
+        if (done) Changed(after);
         return new(after!, 0);
     }
 
     /// <summary>Keeps what was answered before the check ended and is heard of after it, and judges the part anew that was cut off.</summary>
     /// <returns>Null where nothing of it was given in time.</returns>
-    private static async Task<KeptStage?> KeepLate(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, Guid stageId, IReadOnlyList<SentAnswer> answers, double seconds, Yardstick yardstick, Moment at, SchoolClock clock)
+    private async Task<KeptStage?> KeepLate(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, Guid stageId, IReadOnlyList<SentAnswer> answers, double seconds, Yardstick yardstick, Moment at, SchoolClock clock)
     {
         var partId = await c.ExecuteScalarAsync<Guid?>("select part_id from stage where id = @stageId", new { stageId }, t);
         if (s.Parts.FirstOrDefault(p => p.Id == partId) is not { } part || part is not ({ State: PartState.UnderWay } or { State: PartState.Done, Note: PartRules.CutOff })) return null;
@@ -141,11 +141,16 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         {
             await Write(c, t, part, stage, inTime, Math.Min(seconds, (end!.Value - stage.ServedAt).TotalSeconds), at.Now);
             if (part.State is PartState.Done) await Finish(c, t, s, part, PartRules.CutOff, yardstick, at.Now);
-            await CheckStore.Tell(c, t, s.Check.Id);
         }
         var after = await Load(c, t, s.Id, s.ReaderId, s.Check.SchoolId, at, lockRow: false);
         await t.CommitAsync();
+        Changed(after);
         return new(after!, given.Count - inTime.Count);
+    }
+
+    private void Changed(Sitting? s)
+    {
+        if (s?.ClassId is { } classId) notices.Changed(classId);
     }
 
     /// <summary>Ends a check: what readers are in the middle of counts as far as it is.</summary>
@@ -247,8 +252,8 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
 
     private static async Task<Sitting?> Load(NpgsqlConnection c, NpgsqlTransaction t, Guid sittingId, Guid readerId, Guid schoolId, Moment? at, bool lockRow)
     {
-        var head = await c.QuerySingleOrDefaultAsync<(Guid CheckId, string Supports)>($"""
-            select s.check_id, r.supports::text from sitting s join reader r on r.id = s.reader_id
+        var head = await c.QuerySingleOrDefaultAsync<(Guid CheckId, string Supports, Guid? ClassId)>($"""
+            select s.check_id, r.supports::text, s.class_id from sitting s join reader r on r.id = s.reader_id
             where s.id = @sittingId and s.reader_id = @readerId and s.withdrawn_at is null {(lockRow ? "for update of s" : "")}
             """, new { sittingId, readerId }, t);
         if (head.CheckId == Guid.Empty || await CheckStore.Find(c, t, head.CheckId, schoolId) is not { Draft: false, Gone: false } check || check.OpensOn > at?.Today) return null;
@@ -261,7 +266,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts)
         var stages = now is { State: PartState.UnderWay } ? await StageStore.Of(c, t, now.Id) : [];
         var open = stages.Count > 0 && !stages[^1].Done ? stages[^1] : null;
         var tomorrow = check.Plan.APartADay && now is { State: PartState.Waiting } && parts.Exists(p => p.State is PartState.Done && p.FinishedAt >= at?.DayBegan);
-        return new(sittingId, readerId, check, supports, parts, now, open, stages.Where(x => x != open).Sum(x => x.Seconds), now is null ? 0 : Limit(check.Plan, now.Part, supports), tomorrow);
+        return new(sittingId, readerId, head.ClassId, check, supports, parts, now, open, stages.Where(x => x != open).Sum(x => x.Seconds), now is null ? 0 : Limit(check.Plan, now.Part, supports), tomorrow);
     }
 
     private static double Limit(CheckPlan plan, CheckPart part, Supports supports) => plan.Of(part) is { } p ? PartRules.Limit(p, Math.Max(100, supports.MoreTime)).TotalSeconds : 0;

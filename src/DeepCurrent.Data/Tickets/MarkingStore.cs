@@ -46,6 +46,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         var state = TicketLife.Parse(ticket.State);
         if (work.ToMark == 0) state = TicketLife.After(state, TicketStep.Marked) ?? state;
         await work.Settle(c, t, year, chart, state, now);
+        await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
         await t.CommitAsync();
         return TicketLife.Name(state);
     }

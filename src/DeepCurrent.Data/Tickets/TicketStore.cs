@@ -24,15 +24,8 @@ public sealed record AnswerRow(Guid Id, Guid QuestionId, int Attempt, Response R
     public bool Right => Correct ?? false;
 }
 
-/// <summary>What a reader sends for one question.</summary>
-/// <param name="Id">Made by the client: the same answer sent twice is kept once.</param>
-public sealed record NewAnswer(Guid Id, Guid QuestionId, Response Response, DateTimeOffset At, int Milliseconds);
-
-/// <summary>Why an answer was not kept.</summary>
-public enum AnswerOutcome { Kept, KeptBefore, NoSuchQuestion, NoAnswer, NoAttemptLeft, NotOpen }
-
 /// <summary>The reader's side: their tickets, the time they spend, their answers, handing in.</summary>
-public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
+public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices notices)
 {
     public async Task<IReadOnlyList<MyTicket>> Mine(Guid readerId)
     {
@@ -55,11 +48,24 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         return await Find(c, null, ticketId, readerId, lockRow: false);
     }
 
-    internal static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) => c.QuerySingleOrDefaultAsync<OpenTicket>("""
-        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id, coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
-        from ticket k join assignment a on a.id = k.assignment_id join class c on c.id = a.class_id join version v on v.id = k.version_id join reader r on r.id = k.reader_id
-        where k.id = @ticketId and k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
-        """ + (lockRow ? " for update of k" : ""), new { ticketId, readerId }, t)!;
+    private const string OpenSql = """
+        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id,
+               coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
+        from ticket k
+          join assignment a on a.id = k.assignment_id
+          join class c on c.id = a.class_id
+          join version v on v.id = k.version_id
+          join reader r on r.id = k.reader_id
+        where k.state not in ('planned', 'withdrawn')
+        """;
+
+    internal static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) =>
+        c.QuerySingleOrDefaultAsync<OpenTicket>($"{OpenSql} and k.id = @ticketId and k.reader_id = @readerId {(lockRow ? "for update of k" : "")}", new { ticketId, readerId }, t)!;
+
+    /// <summary>Several tickets with their rows locked, in one order, so that two who lock the same never wait for each other in a ring.</summary>
+    internal static async Task<IReadOnlyDictionary<Guid, OpenTicket>> Lock(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyCollection<(Guid Ticket, Guid Reader)> wanted) =>
+        (await c.QueryAsync<OpenTicket>($"{OpenSql} and k.id = any(@tickets) and k.reader_id = any(@readers) order by k.id for update of k",
+            new { tickets = wanted.Select(w => w.Ticket).Distinct().ToArray(), readers = wanted.Select(w => w.Reader).Distinct().ToArray() }, t)).ToDictionary(k => k.Id);
 
     public async Task<IReadOnlyList<AnswerRow>> Answers(Guid ticketId)
     {
@@ -67,16 +73,23 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         return await Answers(c, null, ticketId);
     }
 
-    internal static async Task<IReadOnlyList<AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId) => (await c.QueryAsync<AnswerFlat>(
-        "select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark, comment, received_at from answer where ticket_id = @ticketId order by at, attempt limit 400", new { ticketId }, t)).Select(a => a.Row()).ToList();
+    internal static async Task<IReadOnlyList<AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId) => [.. (await Answers(c, t, [ticketId]))[ticketId]];
 
-    private sealed record AnswerFlat(Guid Id, Guid QuestionId, int Attempt, string Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment, DateTimeOffset ReceivedAt)
+    internal static async Task<ILookup<Guid, AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, IEnumerable<Guid> ticketIds) => (await c.QueryAsync<AnswerFlat>("""
+        select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark, comment, received_at, ticket_id
+        from answer
+        where ticket_id = any(@ticketIds)
+        order by at, attempt
+        limit 40000
+        """, new { ticketIds = ticketIds.ToArray() }, t)).ToLookup(a => a.TicketId, a => a.Row());
+
+    private sealed record AnswerFlat(Guid Id, Guid QuestionId, int Attempt, string Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment, DateTimeOffset ReceivedAt, Guid TicketId)
     {
         public AnswerRow Row() => new(Id, QuestionId, Attempt, Database.FromJson<Response>(Response), Correct, At, Milliseconds, Rushed, Mark, Comment, ReceivedAt);
     }
 
     /// <summary>The last that was heard of a reader's work on a ticket; what is heard of later was not done before it.</summary>
-    private static DateTimeOffset LastContact(IReadOnlyList<AnswerRow> answers) => answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
+    internal static DateTimeOffset LastContact(IReadOnlyList<AnswerRow> answers) => answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
 
     /// <param name="given">When the reader opened it; it may be heard of later.</param>
     public async Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now)
@@ -84,9 +97,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not { } next) return;
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync("""
-            update ticket set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now where id = @Id and state in ('waiting', 'sent back');
-            select pg_notify('ticket', @class)
-            """, new { ticket.Id, state = TicketLife.Name(next), given, now, @class = ticket.ClassId.ToString() });
+            update ticket set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now where id = @Id and state in ('waiting', 'sent back')
+            """, new { ticket.Id, state = TicketLife.Name(next), given, now });
+        notices.Changed(ticket.ClassId);
     }
 
     /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds lengthens it, never adds a second one.</summary>
@@ -98,39 +111,6 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
             on conflict (id) do update set seconds = greatest(spell.seconds, excluded.seconds) where spell.ticket_id = excluded.ticket_id;
             update ticket set page = greatest(page, @page) where id = @Id and handed_in_at is null
             """, new { spellId, ticket.Id, page, seconds, startedAt });
-    }
-
-    /// <summary>Keeps one answer. Safe to repeat; attempts beyond those allowed are refused.</summary>
-    public async Task<AnswerOutcome> Answer(Guid ticketId, Guid readerId, NewAnswer given, DateTimeOffset now)
-    {
-        await using var c = await db.OpenConnectionAsync();
-        await using var t = await c.BeginTransactionAsync();
-        var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
-        if (ticket is null) return AnswerOutcome.NotOpen;
-        var answers = await Answers(c, t, ticketId);
-        if (answers.Any(a => a.Id == given.Id)) return AnswerOutcome.KeptBefore;
-        // Without a network an answer can be the first that is heard of a text.
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not TicketState.UnderWay) return AnswerOutcome.NotOpen;
-        if ((await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
-        var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
-        if (!Scoring.Answers(question, given.Response, sentences)) return AnswerOutcome.NoAnswer;
-        var attempts = answers.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Right).ToList();
-        // What is written is not scored here, so there is nothing to try again.
-        if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts)) return AnswerOutcome.NoAttemptLeft;
-        var at = GivenTime.After(given.At, LastContact(answers));
-        var response = question.Kind is QuestionKind.Sentence ? given.Response with { Words = sentences[given.Response.Picks[0]] } : given.Response;
-        await c.ExecuteAsync("""
-            insert into answer (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
-            values (@Id, @ticketId, @QuestionId, @attempt, @response::jsonb, @correct, @at, @now, @Milliseconds, @rushed);
-            update ticket set state = @underWay, opened_at = coalesce(opened_at, @at), changed_at = @now where id = @ticketId and state <> @underWay
-            """, new
-        {
-            given.Id, ticketId, given.QuestionId, attempt = attempts.Count + 1, response = Database.ToJson(response), correct = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right, at, now, given.Milliseconds, underWay = TicketLife.Name(TicketState.UnderWay),
-            rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds)),
-        }, t);
-        await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
-        await t.CommitAsync();
-        return AnswerOutcome.Kept;
     }
 
     /// <summary>Hands a ticket in: scores it, turns first attempts into evidence, moves the reader's depth. Doing it again changes nothing.</summary>
@@ -149,6 +129,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts)
         var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
         await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
         await t.CommitAsync();
+        notices.Changed(ticket.ClassId);
         return TicketLife.Name(done);
     }
 }

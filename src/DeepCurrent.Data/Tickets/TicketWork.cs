@@ -46,9 +46,8 @@ internal sealed class TicketWork
         await c.ExecuteAsync("""
             update ticket set state = @state, handed_in_at = coalesce(handed_in_at, @handedInAt, @now), received_at = coalesce(received_at, @now), changed_at = @now, score = @score,
               before_mean = coalesce(before_mean, @bm), before_sd = coalesce(before_sd, @bs), after_mean = @am, after_sd = @asd, version_depth = @VersionDepth
-            where id = @Id;
-            select pg_notify('ticket', @class)
-            """, new { ticket.Id, ticket.VersionDepth, state = TicketLife.Name(state), now, handedInAt, score = ToMark == 0 && quiz.Count > 0 && quiz.Any(q => answers[q.Id].Any()) ? Score : (double?)null, bm = before.Mean, bs = before.Sd, am = after.Mean, asd = after.Sd, @class = ticket.ClassId.ToString() }, t);
+            where id = @Id
+            """, new { ticket.Id, ticket.VersionDepth, state = TicketLife.Name(state), now, handedInAt, score = ToMark == 0 && quiz.Count > 0 && quiz.Any(q => answers[q.Id].Any()) ? Score : (double?)null, bm = before.Mean, bs = before.Sd, am = after.Mean, asd = after.Sd }, t);
     }
 
     private EvidenceRow Piece(AnswerRow a, Question q, int at) => new(a.Id, a.At, "answer", q.Difficulty(new(ticket.VersionDepth), sentences).Value, q.Guess(sentences),

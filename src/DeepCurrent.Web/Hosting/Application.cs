@@ -97,6 +97,7 @@ public static class Application
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<Devices>().AddSingleton<ContentLoader>();
         services.AddScoped<Desk>().AddScoped<RosterDesk>().AddScoped<GoalBook>().AddScoped<RecordDesk>().AddScoped<CheckDesk>().AddHttpContextAccessor();
         services.AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>().AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
+        services.AddSingleton<Notices>().AddSingleton<AnswerWriter>().AddSingleton<LiveLines>().AddHostedService<NoticeSender>().AddHostedService<EndedSessions>();
         services.AddHostedService<NoticeListener>().AddHostedService<ShelfListener>().AddHostedService<DepthsFromAnswers>().AddHostedService<ChecksClosing>().AddHostedService<LevelsOfToday>();
         services.AddDataProtection().SetApplicationName("DeepCurrent");
         services.AddOptions<KeyManagementOptions>().Configure<IServiceProvider>((o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>()));
@@ -223,7 +224,8 @@ public static class Application
         // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is made again.
         await using var db = Database.Open(new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString);
         var texts = new TextStore(db);
-        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db, texts), new(db, texts), new(db), new(db), new(db), new(db), new(db, texts));
+        var notices = new Notices(db);
+        var world = new DemoWorld(new(db), new(db), new(db), new(db), new(db), texts, new(db, texts, notices), new(db, texts, notices), new(db, texts), new(db), new(db, notices), new(db), new(db), new(db, texts, notices));
         var secrets = services.GetRequiredService<Secrets>();
         await world.Load(secrets.Hash, secrets.Seal, services.GetRequiredService<TimeProvider>().GetUtcNow(), Console.WriteLine);
         await services.GetRequiredService<AnsweredDepths>().Recompute();

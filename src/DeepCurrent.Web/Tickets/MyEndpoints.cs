@@ -30,12 +30,20 @@ public sealed record MyResultLine(string Stem, string Mark, bool Written, string
 
 public sealed record MyResult(Guid Id, string Title, double Score, int Right, int Questions, IReadOnlyList<MyResultLine> Lines);
 
+public sealed record TicketAnswer(Guid Id, AnswerRequest Answer);
+
+public sealed record TicketAnswers(IReadOnlyList<TicketAnswer> Answers);
+
+/// <param name="Code">Why it was not taken; null where it was.</param>
+public sealed record TakenAnswer(Guid Id, string? Code, string? Sentence);
+
 public sealed record SpellRequest(int Page, double Seconds, DateTimeOffset StartedAt);
 
 /// <summary>The reader's own work. Everything here is about the reader who asks, and safe to send twice.</summary>
 public static class MyEndpoints
 {
     private const double LongestSpell = 4 * 3600;
+    private const int MostAtOnce = 200;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -47,6 +55,7 @@ public static class MyEndpoints
         api.MapPost("/my/tickets/{ticketId:guid}/open", Open);
         api.MapPut("/my/tickets/{ticketId:guid}/spells/{spellId:guid}", Spend);
         api.MapPut("/my/tickets/{ticketId:guid}/answers/{answerId:guid}", Answer);
+        api.MapPost("/my/tickets/{ticketId:guid}/answers", AnswerMany);
         api.MapPost("/my/tickets/{ticketId:guid}/hand-in", HandIn);
         api.MapGet("/my/tickets/{ticketId:guid}/result", Result);
     }
@@ -101,22 +110,37 @@ public static class MyEndpoints
         await tickets.Spend(ticket, spellId, request.Page, Math.Min(request.Seconds, LongestSpell), desk.Given(request.StartedAt));
     }
 
-    private static async Task<MyQuestion> Answer(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk, TicketStore tickets, TextStore texts)
+    private static async Task<MyQuestion> Answer(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk, AnswerWriter writer, TextStore texts)
     {
-        var ticket = await Mine(ticketId, desk, tickets);
-        var asked = await QuestionSheet.Of(ticket, texts, tickets);
-        var question = asked.Questions.FirstOrDefault(q => q.Id == request.QuestionId) ?? throw Refused.NotFound();
-        if (request.Words?.Length > Response.LongestWords) throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
-        var outcome = await tickets.Answer(ticketId, desk.Self(), new(answerId, request.QuestionId, asked.Kept(question, request), desk.Given(request.At), Math.Clamp(request.Milliseconds, 0, 86_400_000)), desk.Now);
-        switch (outcome)
-        {
-            case AnswerOutcome.NoSuchQuestion: throw Refused.NotFound();
-            case AnswerOutcome.NoAnswer: throw Refused.Field("picks", "This is no answer to this question.");
-            case AnswerOutcome.NoAttemptLeft: throw Refused.Conflict("no-attempt-left", "This question has been answered as often as it may be.");
-            case AnswerOutcome.NotOpen: throw Refused.Conflict("not-open", "This text is not open for answers. It may have been handed in already.");
-        }
-        return asked.With(await tickets.Answers(ticketId)).View(question);
+        var kept = await writer.Keep(ticketId, desk.Self(), [New(ticketId, answerId, request, desk)], desk.Now);
+        if (Refusal(kept, kept.Outcomes[0]) is { } refused) throw refused;
+        var sheet = await QuestionSheet.Of(kept.Ticket!, texts, kept.Answers);
+        return sheet.View(sheet.Questions.First(q => q.Id == request.QuestionId));
     }
+
+    /// <summary>Keeps several answers to one text, in order: what a device kept while it had no network.</summary>
+    private static async Task<IReadOnlyList<TakenAnswer>> AnswerMany(Guid ticketId, TicketAnswers request, Desk desk, AnswerWriter writer)
+    {
+        if (request.Answers is not { Count: > 0 and <= MostAtOnce } sent) throw Refused.Field("answers", $"Send 1 to {MostAtOnce} answers at once.");
+        var kept = await writer.Keep(ticketId, desk.Self(), [.. sent.Select(a => New(ticketId, a.Id, a.Answer, desk))], desk.Now);
+        return [.. sent.Zip(kept.Outcomes, (a, outcome) => Refusal(kept, outcome) is { } refused ? new TakenAnswer(a.Id, refused.Code, refused.Message) : new TakenAnswer(a.Id, null, null))];
+    }
+
+    private static NewAnswer New(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk)
+    {
+        if (request.Words?.Length > Response.LongestWords) throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
+        return new(answerId, request.QuestionId, q => QuestionSheet.Kept(ticketId, q, request), desk.Given(request.At), Math.Clamp(request.Milliseconds, 0, 86_400_000));
+    }
+
+    private static Refused? Refusal(AnswersKept kept, AnswerOutcome outcome) => outcome switch
+    {
+        AnswerOutcome.NotOpen when kept.Ticket is null => Refused.NotFound(),
+        AnswerOutcome.NoSuchQuestion => Refused.NotFound(),
+        AnswerOutcome.NoAnswer => Refused.Field("picks", "This is no answer to this question."),
+        AnswerOutcome.NoAttemptLeft => Refused.Conflict("no-attempt-left", "This question has been answered as often as it may be."),
+        AnswerOutcome.NotOpen => Refused.Conflict("not-open", "This text is not open for answers. It may have been handed in already."),
+        _ => null,
+    };
 
     /// <param name="at">When it was done, by the device's clock.</param>
     /// <returns>The result; nothing while a person has to mark it first.</returns>

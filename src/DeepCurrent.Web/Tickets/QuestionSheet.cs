@@ -26,15 +26,14 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
 {
     private readonly ILookup<Guid, AnswerRow> answers = answers.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId);
 
-    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, TicketStore tickets)
+    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, TicketStore tickets) => await Of(ticket, texts, await tickets.Answers(ticket.Id));
+
+    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, IReadOnlyList<AnswerRow> answers)
     {
         var questions = (await texts.Questions(ticket.TextId)).Where(q => ticket.Guided || !q.Guided).ToList();
         var sentences = questions.Exists(q => q.Kind is QuestionKind.Sentence) ? await texts.Sentences(ticket.VersionId) : [];
-        return new(ticket, questions, await tickets.Answers(ticket.Id), sentences);
+        return new(ticket, questions, answers, sentences);
     }
-
-    /// <summary>The same sheet with the answers there are by now.</summary>
-    public QuestionSheet With(IReadOnlyList<AnswerRow> now) => new(ticket, questions, now, sentences);
 
     public IReadOnlyList<Question> Questions => questions;
 
@@ -43,7 +42,7 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
     public MyQuestion View(Question q)
     {
         var given = AnswersTo(q);
-        var order = Shown(q);
+        var order = Shown(ticket.Id, q);
         return new(q.Id, q.Kind.ToString(), q.Stem,
             q.Kind switch { QuestionKind.Order => [.. order.Select(i => q.Choices[i].Text)], QuestionKind.Sentence => [], _ => [.. q.Choices.Where(c => c.Text.Length > 0).Select(c => c.Text)] },
             q.Kind is QuestionKind.Match ? [.. order.Select(i => q.Choices[i].Match!)] : [],
@@ -52,9 +51,9 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
     }
 
     /// <summary>What was answered, in the quiz's own places.</summary>
-    public Response Kept(Question q, AnswerRequest request)
+    public static Response Kept(Guid ticketId, Question q, AnswerRequest request)
     {
-        var order = Shown(q);
+        var order = Shown(ticketId, q);
         return new([.. (request.Picks ?? []).Take(100).Select(p => order is [] ? p : p >= 0 && p < order.Length ? order[p] : -1)], request.Words?.Trim() ?? "");
     }
 
@@ -75,19 +74,19 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
         // A question that was changed since may no longer have what was picked.
         if (!Scoring.Answers(q, a.Response, sentences)) return new(a.Id, [], a.Response.Words, a.Correct, 0, 0, "");
         var scored = Scoring.Score(q, a.Response, sentences, ticket.VersionLabel);
-        var order = Shown(q);
+        var order = Shown(ticket.Id, q);
         return new(a.Id, order is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => Array.IndexOf(order, p))], a.Response.Words, a.Correct, scored.Fitting, scored.Of, a.Correct is { } c ? Scoring.Reason(q, a.Response, c) : "");
     }
 
     /// <summary>For each place the reader sees, what the quiz keeps there; none where the places are the same.</summary>
-    private int[] Shown(Question q)
+    private static int[] Shown(Guid ticketId, Question q)
     {
         switch (q.Kind)
         {
-            case QuestionKind.Order: return Scoring.Shuffled(ticket.Id, q.Id, q.Choices.Count);
+            case QuestionKind.Order: return Scoring.Shuffled(ticketId, q.Id, q.Choices.Count);
             case QuestionKind.Match:
                 int[] rights = [.. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))];
-                return [.. Scoring.Shuffled(ticket.Id, q.Id, rights.Length).Select(i => rights[i])];
+                return [.. Scoring.Shuffled(ticketId, q.Id, rights.Length).Select(i => rights[i])];
             default: return [];
         }
     }

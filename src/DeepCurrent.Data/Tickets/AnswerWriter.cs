@@ -1,0 +1,153 @@
+using System.Collections.Concurrent;
+using Dapper;
+using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Texts;
+using Npgsql;
+
+namespace DeepCurrent.Data.Tickets;
+
+/// <summary>What a reader sends for one question.</summary>
+/// <param name="Id">Made by the client: the same answer sent twice is kept once.</param>
+/// <param name="Said">What was answered, in the quiz's own places.</param>
+public sealed record NewAnswer(Guid Id, Guid QuestionId, Func<Question, Response> Said, DateTimeOffset At, int Milliseconds);
+
+/// <summary>Why an answer was not kept.</summary>
+public enum AnswerOutcome { Kept, KeptBefore, NoSuchQuestion, NoAnswer, NoAttemptLeft, NotOpen }
+
+/// <param name="Outcomes">Of each answer, in the order they were sent.</param>
+/// <param name="Ticket">Null where there is none such of the reader's.</param>
+/// <param name="Answers">All answers of the ticket by now.</param>
+public sealed record AnswersKept(IReadOnlyList<AnswerOutcome> Outcomes, OpenTicket? Ticket, IReadOnlyList<AnswerRow> Answers);
+
+/// <summary>Keeps readers' answers. Answers that come while others are being written go into the next transaction together, so a school that answers at once costs few commits, and each holds its connection for milliseconds.</summary>
+public sealed class AnswerWriter(NpgsqlDataSource db, TextStore texts, Notices notices)
+{
+    private const int Together = 64, Writers = 2;
+
+    private readonly ConcurrentQueue<Waiting> queue = [];
+    private readonly SemaphoreSlim places = new(Writers);
+
+    private sealed record Waiting(Guid TicketId, Guid ReaderId, IReadOnlyList<NewAnswer> Answers, DateTimeOffset Now)
+    {
+        public TaskCompletionSource<AnswersKept> Done { get; } = new(TaskCreationOptions.RunContinuationsAsynchronously);
+    }
+
+    /// <summary>One answer that is to be written.</summary>
+    private sealed record Row(Guid TicketId, AnswerRow Answer, bool Begins);
+
+    /// <summary>Keeps answers to one ticket, in order. Safe to repeat; attempts beyond those allowed are refused.</summary>
+    public async Task<AnswersKept> Keep(Guid ticketId, Guid readerId, IReadOnlyList<NewAnswer> answers, DateTimeOffset now)
+    {
+        var mine = new Waiting(ticketId, readerId, answers, now);
+        queue.Enqueue(mine);
+        // Whoever gets a place writes what waits; the others find theirs done when their turn comes.
+        while (!mine.Done.Task.IsCompleted)
+        {
+            await places.WaitAsync();
+            try
+            {
+                var taken = new List<Waiting>(Together);
+                while (!mine.Done.Task.IsCompleted && taken.Count < Together && queue.TryDequeue(out var next)) taken.Add(next);
+                if (taken.Count > 0) await WriteAll(taken);
+                else break;
+            }
+            finally { places.Release(); }
+        }
+        return await mine.Done.Task;
+    }
+
+    private async Task WriteAll(IReadOnlyList<Waiting> taken)
+    {
+        try { await Write(taken); }
+        catch (PostgresException) when (taken.Count > 1)
+        {
+            // Something is wrong with one of them; nobody else's answer is lost for it.
+            foreach (var one in taken) await WriteAll([one]);
+        }
+        catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation or PostgresErrorCodes.ForeignKeyViolation)
+        {
+            taken[0].Done.SetResult(new([.. taken[0].Answers.Select(_ => AnswerOutcome.NoSuchQuestion)], null, []));
+        }
+        catch (Exception e) { foreach (var one in taken) one.Done.TrySetException(e); }
+    }
+
+    private async Task Write(IReadOnlyList<Waiting> taken)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var tickets = await TicketStore.Lock(c, t, [.. taken.Select(w => (w.TicketId, w.ReaderId))]);
+        var answers = (await TicketStore.Answers(c, t, tickets.Keys)).ToDictionary(g => g.Key, g => g.ToList());
+        var rows = new List<Row>();
+        var done = new List<(Waiting, AnswersKept)>();
+        foreach (var w in taken)
+        {
+            if (!tickets.TryGetValue(w.TicketId, out var ticket) || ticket.ReaderId != w.ReaderId)
+            {
+                done.Add((w, new([.. w.Answers.Select(_ => AnswerOutcome.NotOpen)], null, [])));
+                continue;
+            }
+            if (!answers.TryGetValue(ticket.Id, out var have)) answers[ticket.Id] = have = [];
+            var outcomes = new List<AnswerOutcome>();
+            foreach (var given in w.Answers) outcomes.Add(await Judge(c, t, ticket, have, given, w.Now, rows));
+            done.Add((w, new(outcomes, ticket, [.. have])));
+        }
+        if (rows.Count > 0) await Insert(c, t, rows);
+        await t.CommitAsync();
+        foreach (var (w, kept) in done)
+        {
+            if (kept.Outcomes.Contains(AnswerOutcome.Kept)) notices.Changed(kept.Ticket!.ClassId);
+            w.Done.SetResult(kept);
+        }
+    }
+
+    private async Task<AnswerOutcome> Judge(NpgsqlConnection c, NpgsqlTransaction t, OpenTicket ticket, List<AnswerRow> have, NewAnswer given, DateTimeOffset now, List<Row> rows)
+    {
+        if (have.Exists(a => a.Id == given.Id)) return AnswerOutcome.KeptBefore;
+        // Without a network an answer can be the first that is heard of a text.
+        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not TicketState.UnderWay) return AnswerOutcome.NotOpen;
+        if ((await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
+        var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
+        var said = given.Said(question);
+        if (!Scoring.Answers(question, said, sentences)) return AnswerOutcome.NoAnswer;
+        var attempts = have.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Right).ToList();
+        // What is written is not scored here, so there is nothing to try again.
+        if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts)) return AnswerOutcome.NoAttemptLeft;
+        var response = question.Kind is QuestionKind.Sentence ? said with { Words = sentences[said.Picks[0]] } : said;
+        var right = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right;
+        var rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds));
+        var row = new AnswerRow(given.Id, given.QuestionId, attempts.Count + 1, response, right, GivenTime.After(given.At, TicketStore.LastContact(have)), given.Milliseconds, rushed, null, "", now);
+        have.Add(row);
+        rows.Add(new(ticket.Id, row, ticket.State != TicketLife.Name(TicketState.UnderWay)));
+        return AnswerOutcome.Kept;
+    }
+
+    private static async Task Insert(NpgsqlConnection c, NpgsqlTransaction t, List<Row> rows)
+    {
+        var a = rows.ConvertAll(r => r.Answer);
+        await c.ExecuteAsync("""
+            insert into answer (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+            select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, rushed
+            from unnest(@ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @rusheds)
+              x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+            """, new
+        {
+            ids = a.Select(x => x.Id).ToArray(), tickets = rows.Select(r => r.TicketId).ToArray(), questions = a.Select(x => x.QuestionId).ToArray(), attempts = a.Select(x => x.Attempt).ToArray(),
+            responses = a.Select(x => Database.ToJson(x.Response)).ToArray(), corrects = a.Select(x => x.Correct).ToArray(), ats = a.Select(x => x.At.UtcDateTime).ToArray(),
+            receiveds = a.Select(x => x.ReceivedAt.UtcDateTime).ToArray(), times = a.Select(x => x.Milliseconds).ToArray(), rusheds = a.Select(x => x.Rushed).ToArray(),
+        }, t);
+        var begun = rows.Where(r => r.Begins).DistinctBy(r => r.TicketId).ToList();
+        if (begun.Count == 0) return;
+        await c.ExecuteAsync("""
+            update ticket k set state = @underWay, opened_at = coalesce(k.opened_at, x.at), changed_at = x.now
+            from unnest(@tickets, @ats, @nows) x (id, at, now)
+            where k.id = x.id and k.state <> @underWay
+            """, new
+        {
+            underWay = TicketLife.Name(TicketState.UnderWay), tickets = begun.Select(r => r.TicketId).ToArray(),
+            ats = begun.Select(r => r.Answer.At.UtcDateTime).ToArray(), nows = begun.Select(r => r.Answer.ReceivedAt.UtcDateTime).ToArray(),
+        }, t);
+    }
+}

@@ -1,0 +1,24 @@
+using Npgsql;
+
+namespace DeepCurrent.Web.Live;
+
+/// <summary>Work that goes on as long as the application does.</summary>
+public static class Repeated
+{
+    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
+
+    /// <summary>Begins again after a pause where the database was away.</summary>
+    public static async Task Until(CancellationToken stop, Func<CancellationToken, Task> work, ILogger log)
+    {
+        while (!stop.IsCancellationRequested)
+        {
+            try { await work(stop); }
+            catch (OperationCanceledException) { return; }
+            catch (Exception e) when (e is NpgsqlException or IOException or TimeoutException)
+            {
+                log.LogWarning("The database did not answer; notices wait");
+                await Task.Delay(Pause, stop).ContinueWith(_ => { }, CancellationToken.None);
+            }
+        }
+    }
+}
