@@ -60,7 +60,10 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   const answers = waiting.filter((k) => k.kind === 'answer').length;
   expect(answers).toBeGreaterThan(4);
   expect(waiting.filter((k) => k.kind === 'hand-in')).toHaveLength(1);
+  const together = child.waitForRequest((r) => r.method() === 'POST' && r.url().endsWith(`/my/tickets/${ticketId}/answers`));
   await context.setOffline(false);
+  // What was kept travels together.
+  expect((await together).postDataJSON().answers.length).toBe(answers);
   await expect.poll(async () => (await keptHere(child)).length, { timeout: 30_000 }).toBe(0);
   const ticket = await api(page, 'GET', `/tickets/${ticketId}`);
   expect(['to mark', 'released']).toContain(ticket.ticket.state);

@@ -23,6 +23,12 @@ if (args is ["library-texts", var connection, var folder, var texts])
     return;
 }
 
+if (args is ["load", var server, var loaded, var pgbench])
+{
+    await DeepCurrent.Bench.Load.LoadBench.Run(new(server), loaded, pgbench, Row);
+    return;
+}
+
 var content = args.Length > 0 ? args[0] : "content";
 
 var prose = string.Join("\n\n", Directory.EnumerateFiles(content, "*.md", SearchOption.AllDirectories).Order().Select(File.ReadAllText));

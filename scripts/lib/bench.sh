@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library or rosters after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, rosters or load after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -60,9 +60,16 @@ library() { # searching 100,000 texts, after the demo world is there
   halt
 }
 
+load() { # a whole school at once, with pgbench beside it
+  fresh deepcurrent_bench_load
+  serve deepcurrent_bench_load false
+  dotnet "$bench_dll" load "$address" "$(connection deepcurrent_bench_load)" "$(PGBIN)/pgbench"
+  halt
+}
+
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | rosters) "$1"; exit ;; *) fail "there is no part $1 (library, rosters)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | rosters | load) "$1"; exit ;; *) fail "there is no part $1 (library, rosters, load)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -83,6 +90,7 @@ results="$ROOT/bench/results.md"
   halt
   library
   rosters
+  load
   node "$ROOT/bench/bundles.mjs" "$ROOT/web/dist"
 } >"$results"
 cat "$results"

@@ -18,7 +18,8 @@ public static class Database
         DefaultTypeMap.MatchNamesWithUnderscores = true;
         SqlMapper.AddTypeHandler(new TimeHandler());
         SqlMapper.AddTypeHandler(new DayHandler());
-        return NpgsqlDataSource.Create(connectionString);
+        // The same few hundred commands come again and again: the database plans each once on a connection.
+        return NpgsqlDataSource.Create(new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 });
     }
 
     /// <summary>Runs the migrations that are missing; instances that start together wait for one another.</summary>

@@ -5,6 +5,7 @@ using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Formats;
 using DeepCurrent.Formats.OneRoster;
 using DeepCurrent.Formats.Print;
 using DeepCurrent.Web.Hosting;
@@ -82,7 +83,11 @@ public static class RecordEndpoints
         if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, "")) throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
         var files = new Dictionary<Guid, byte[]>();
         foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
-            if (OneRosterZip.Without(body, reader.SourceId ?? reader.Id.ToString()) is { } without) files[id] = without;
+        {
+            // Nobody can say who is in a file that cannot be read, and nothing can come of it any more.
+            try { if (OneRosterZip.Without(body, reader.SourceId ?? reader.Id.ToString()) is { } without) files[id] = without; }
+            catch (Unreadable) { files[id] = []; }
+        }
         if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, files, desk.Now)) throw Refused.NotFound();
     }
 

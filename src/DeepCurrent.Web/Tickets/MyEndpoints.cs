@@ -119,10 +119,11 @@ public static class MyEndpoints
     }
 
     /// <summary>Keeps several answers to one text, in order: what a device kept while it had no network.</summary>
-    private static async Task<IReadOnlyList<TakenAnswer>> AnswerMany(Guid ticketId, TicketAnswers request, Desk desk, AnswerWriter writer)
+    private static async Task<IReadOnlyList<TakenAnswer>> AnswerMany(Guid ticketId, TicketAnswers request, Desk desk, TicketStore tickets, AnswerWriter writer)
     {
+        var ticket = await Mine(ticketId, desk, tickets);
         if (request.Answers is not { Count: > 0 and <= MostAtOnce } sent) throw Refused.Field("answers", $"Send 1 to {MostAtOnce} answers at once.");
-        var kept = await writer.Keep(ticketId, desk.Self(), [.. sent.Select(a => New(ticketId, a.Id, a.Answer, desk))], desk.Now);
+        var kept = await writer.Keep(ticketId, ticket.ReaderId, [.. sent.Select(a => New(ticketId, a.Id, a.Answer, desk))], desk.Now);
         return [.. sent.Zip(kept.Outcomes, (a, outcome) => Refusal(kept, outcome) is { } refused ? new TakenAnswer(a.Id, refused.Code, refused.Message) : new TakenAnswer(a.Id, null, null))];
     }
 

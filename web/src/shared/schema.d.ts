@@ -6614,6 +6614,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/my/tickets/{ticketId}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    ticketId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TicketAnswers"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TakenAnswer"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/my/tickets/{ticketId}/hand-in": {
         parameters: {
             query?: never;
@@ -9463,6 +9504,12 @@ export interface components {
              */
             sd: number;
         };
+        TakenAnswer: {
+            /** Format: uuid */
+            id: string;
+            code: null | string;
+            sentence: null | string;
+        };
         TakenText: {
             /** Format: int32 */
             number: number;
@@ -9631,6 +9678,14 @@ export interface components {
              * @description Share of the words that stand between quotation marks, 0 to 1.
              */
             dialogueShare: number;
+        };
+        TicketAnswer: {
+            /** Format: uuid */
+            id: string;
+            answer: components["schemas"]["AnswerRequest"];
+        };
+        TicketAnswers: {
+            answers: components["schemas"]["TicketAnswer"][];
         };
         TicketRow: {
             /** Format: uuid */
