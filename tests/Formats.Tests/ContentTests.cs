@@ -19,6 +19,18 @@ public sealed class ContentTests : IDisposable
     private const string Quiz = "- strand: author's craft\n  ask: Why a lamp?\n  choices:\n    - right: It was dark.\n      because: The text says so.\n    - wrong: It was cold.\n      because: Cold is not told of.\n  proof:\n    all: It was dark.\n";
 
     [Fact]
+    public void Lines_stay_as_they_are_written_and_what_an_editor_wrapped_is_one_line()
+    {
+        const string wrapped = "The ferry leaves the quay at nine each morning, and it has done so for\nlonger than anybody who lives here can remember.";
+        IReadOnlyList<string> Of(string body) => new VersionFile("a", 20, body).Pages.Single();
+        Of(wrapped).ShouldBe([wrapped.Replace('\n', ' ')]);
+        Of(wrapped.Replace("\n", "  \n")).ShouldBe([wrapped], "two spaces are Markdown's break");
+        Of("The tide comes in,\n    the tide goes out.").ShouldBe(["The tide comes in,\n    the tide goes out."]);
+        Of(" One line.").ShouldBe(["One line."]);
+        Of("a | b\n1 | a cell that is longer than any line of verse would ever be, and longer still").Single().ShouldContain('\n');
+    }
+
+    [Fact]
     public void A_folder_is_read_whole()
     {
         Write("text.yaml", Head);
@@ -27,8 +39,8 @@ public sealed class ContentTests : IDisposable
         var text = ContentReader.Read(folder);
         text.Title.ShouldBe("A Lamp");
         text.Versions.Single().Target.ShouldBe(12);
-        text.Versions.Single().Pages.ShouldBe([["## Night", "It was dark. She lit the lamp."], ["The end."]]);
-        text.Versions.Single().Prose.ShouldBe("It was dark. She lit the lamp.\n\nThe end.");
+        text.Versions.Single().Pages.ShouldBe([["## Night", "It was dark.\nShe lit the lamp."], ["The end."]]);
+        text.Versions.Single().Prose.ShouldBe("It was dark.\nShe lit the lamp.\n\nThe end.");
         text.Questions.Single().Strand.ShouldBe(Strand.AuthorsCraft);
         text.Questions.Single().Choices.Count(c => c.Right).ShouldBe(1);
     }

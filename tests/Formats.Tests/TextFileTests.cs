@@ -14,7 +14,7 @@ public sealed class TextFileTests
 {
     private static Gen<T> Of<T>(params T[] values) => Gen.Int[0, values.Length - 1].Select(i => values[i]);
 
-    private static readonly Gen<string> Paragraph = Of("The tide fell & rose.", "“Wait,” said the *old* miller.", "It was 5 < 6 metres. **Deep** water!", "## Low water", "Zoë and Nuño ran home; nobody saw.", "She had 'two' \"boats\".");
+    private static readonly Gen<string> Paragraph = Of("The tide fell & rose.", "“Wait,” said the *old* miller.", "It was 5 < 6 metres. **Deep** water!", "## Low water", "Zoë and Nuño ran home; nobody saw.", "She had 'two' \"boats\".", "The tide comes in,\nthe *tide* goes out,\nand nobody minds.", "Day | Wind\nMonday | 4 **knots**\nTuesday | 9 knots");
 
     private static readonly Gen<TextFolder> AnyText = Gen.Select(Gen.Int[1, 99], Paragraph.Array[1, 5].Array[1, 3], Gen.Int[1, 3], QtiTests.AnyQuestion.Array[0, 4]).Select((n, pages, versions, questions) => new TextFolder($"text-{n}", $"The mill & the tide {n}", "story", "Sea: \"deep\" #1", n % 2 == 0, "British", "A blurb: with 'marks' & <signs>.", n % 3 == 0 ? "Autumn" : "",
         [.. Enumerable.Range(0, versions).Select(v => new VersionFile(((char)('a' + v)).ToString(), 10 + v, TextFiles.Body(pages)))], [.. questions.Select((q, i) => q with { Position = i })], [new("mill", "noun", "a place: where grain is ground", "The mill # turns.")]));

@@ -84,7 +84,7 @@ public static class QuizCheck
     {
         if (q.Place(v.Label) is { } place && (place < 1 || place > v.Paragraphs.Count)) return $"stands after paragraph {place}, which version {v.Label} does not have.";
         var text = string.Join('\n', v.Paragraphs);
-        return q.Proof(v.Label) is { Length: > 0 } proof ? text.Contains(proof, StringComparison.Ordinal) ? null : $"its proof is not a sentence of version {v.Label}."
+        return q.Proof(v.Label) is { Length: > 0 } proof ? Paragraphs.Holds(text, proof) ? null : $"its proof is not a sentence of version {v.Label}."
             : q.Written ? null : $"says nowhere which sentence of version {v.Label} proves it.";
     }
 

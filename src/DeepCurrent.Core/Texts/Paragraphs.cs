@@ -2,7 +2,7 @@ using System.Text.RegularExpressions;
 
 namespace DeepCurrent.Core.Texts;
 
-/// <summary>What a paragraph of a version is: words, a heading (begins with #), or a picture (![what it shows](name)).</summary>
+/// <summary>What a paragraph of a version is: words, a heading (begins with #), a table (bars in every line), or a picture (![what it shows](name)).</summary>
 public static partial class Paragraphs
 {
     public static bool IsHeading(string paragraph) => paragraph.StartsWith('#');
@@ -13,7 +13,27 @@ public static partial class Paragraphs
     public static bool IsProse(string paragraph) => !IsHeading(paragraph) && !IsPicture(paragraph);
 
     /// <summary>True for prose that is read on, word after word: no row of a table either.</summary>
-    public static bool IsRunning(string paragraph) => IsProse(paragraph) && !paragraph.Contains('|');
+    public static bool IsRunning(string paragraph) => IsProse(paragraph) && !IsTable(paragraph);
+
+    /// <summary>True for a paragraph of whose lines each has cells with bars between.</summary>
+    public static bool IsTable(string paragraph) => IsProse(paragraph) && Array.TrueForAll(paragraph.Split('\n'), l => l.Contains('|'));
+
+    /// <summary>The rows of a table as their cells; a line of bars and dashes alone is none.</summary>
+    public static IReadOnlyList<IReadOnlyList<string>> Rows(string table) =>
+        [.. table.Split('\n').Where(l => !Rule().IsMatch(l)).Select(l => (IReadOnlyList<string>)[.. Bars().Replace(l.Trim(), "").Split('|').Select(c => c.Trim())])];
+
+    /// <summary>Whether a table's first row names its columns: it has no figures, and rows below it do.</summary>
+    public static bool HasHead(IReadOnlyList<IReadOnlyList<string>> rows) =>
+        rows.Count > 1 && !rows[0].Any(c => c.Any(char.IsDigit)) && rows.Skip(1).Any(r => r.Any(c => c.Any(char.IsDigit)));
+
+    /// <summary>Whether a text holds words of a quotation after one another, however its lines are broken.</summary>
+    public static bool Holds(string text, string quotation) => OneLine(text).Contains(OneLine(quotation), StringComparison.Ordinal);
+
+    private static string OneLine(string text) => string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+
+    /// <summary>A paragraph, or words out of one, as they are said: without marks, the cells of a row with commas between.</summary>
+    public static string Said(string text) =>
+        Emphasis().Replace(Cells().Replace(string.Join('\n', text.TrimStart('#').Split('\n').Select(l => Bars().Replace(l.Trim(), ""))), ", "), "$1$2").Trim();
 
     /// <summary>The running text of a version.</summary>
     public static string Running(IEnumerable<IReadOnlyList<string>> pages) => string.Join("\n\n", pages.SelectMany(p => p).Where(IsRunning));
@@ -24,6 +44,15 @@ public static partial class Paragraphs
     /// <summary>Bold (group 1) and slanted (group 2) words.</summary>
     [GeneratedRegex(@"\*\*([^*]+)\*\*|\*([^*]+)\*")]
     public static partial Regex Emphasis();
+
+    [GeneratedRegex(@"^[\s|:-]+$")]
+    private static partial Regex Rule();
+
+    [GeneratedRegex(@"^\||\|$")]
+    private static partial Regex Bars();
+
+    [GeneratedRegex(@"[ \t]*\|[ \t]*")]
+    private static partial Regex Cells();
 
     [GeneratedRegex(@"^!\[([^\]]*)\]\(([^()\s]+)\)$")]
     private static partial Regex Picture();

@@ -87,6 +87,9 @@ public static class Sentences
         var next = at + 1;
         while (next < text.Length && text[next] is ' ' or '\t' or '\r') next++;
         if (next >= text.Length || text[next] == '\n') return true;
+        // A row of a table ends where its line does.
+        var line = text[..at];
+        if (line[(line.LastIndexOf('\n') + 1)..].Contains('|')) return true;
         if (text[next] is '#' or '•' or '|' || (text[next] is '-' or '*' && next + 1 < text.Length && text[next + 1] == ' ')) return true;
         var digits = next;
         while (digits < text.Length && char.IsAsciiDigit(text[digits])) digits++;

@@ -17,7 +17,7 @@ public static partial class Suggestions
     public static string Kind(string text)
     {
         var paragraphs = text.Split("\n\n", StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
-        var prose = paragraphs.Where(Paragraphs.IsProse).ToList();
+        var prose = paragraphs.Where(Paragraphs.IsRunning).ToList();
         if (prose.Count == 0) return "report";
         if (prose.Exists(p => Dear().IsMatch(p))) return "letter";
         if (paragraphs.Count(p => Day().IsMatch(p)) >= 2) return "diary";

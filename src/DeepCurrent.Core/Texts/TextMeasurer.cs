@@ -52,11 +52,13 @@ public static class TextMeasurer
         return new(counts.Words, counts.Sentences, counts.Syllables, counts.Letters, counts.DistinctWords,
             Readability.FleschReadingEase(counts), Readability.FleschKincaidGrade(counts), Readability.AutomatedReadabilityIndex(counts), Readability.ColemanLiauIndex(counts),
             Readability.GunningFog(counts), Readability.Smog(counts), Readability.Spache(counts), Readability.DaleChall(counts),
-            grade, depth, slope * Error(counts, formulas), counts.Words < ShortText, formulas, rarity);
+            grade, Limited(depth), slope * Error(counts, formulas), counts.Words < ShortText, formulas, rarity);
     }
 
     /// <summary>The depth some counts come to, without its error.</summary>
     internal static Fathoms DepthOf(TextCounts counts, LevelChart chart) => chart.DepthAt(Combine(Grades(counts)) + RarityGrades(counts));
+
+    private static Fathoms Limited(Fathoms depth) => new(Math.Clamp(depth.Value, Fathoms.Shallowest, Fathoms.Deepest));
 
     /// <summary>The longest sentences of a text, longest first.</summary>
     public static IReadOnlyList<LongSentence> LongestSentences(string text, int most = 3) =>

@@ -60,8 +60,12 @@ public static class QtiWriter
     private static XElement Block(string paragraph)
     {
         var level = paragraph.TakeWhile(c => c == '#').Count();
-        return level == 0 ? El("p", Inline(paragraph)) : El($"h{Math.Min(6, level)}", Inline(paragraph[level..].Trim()));
+        if (Paragraphs.IsTable(paragraph)) return El("table", El("tbody", Paragraphs.Rows(paragraph).Select(r => El("tr", r.Select(c => El("td", Inline(c)))))));
+        return level == 0 ? El("p", Broken(paragraph)) : El($"h{Math.Min(6, level)}", Inline(paragraph[level..].Trim()));
     }
+
+    /// <summary>Lines as they are written, with breaks between.</summary>
+    private static IEnumerable<object> Broken(string paragraph) => paragraph.Split('\n').SelectMany((line, i) => i == 0 ? Inline(line) : [El("br"), .. Inline(line)]);
 
     private static IEnumerable<object> Inline(string text)
     {

@@ -41,7 +41,7 @@ internal static class Docx
                 foreach (var blip in p.Descendants<Drawing.Blip>()) Picture(blip, p, main, blocks, pictures);
                 if (p.Descendants<Break>().Any(b => b.Type?.Value == BreakValues.Page)) blocks.Add("---");
                 break;
-            case Table t: foreach (var row in t.Elements<TableRow>()) blocks.Add(string.Join(" | ", row.Elements<TableCell>().Select(c => string.Join(' ', c.Descendants<Paragraph>().Select(Words))))); break;
+            case Table t: blocks.Add(string.Join('\n', t.Elements<TableRow>().Select(row => string.Join(" | ", row.Elements<TableCell>().Select(c => string.Join(' ', c.Descendants<Paragraph>().Select(Words)).Replace('\n', ' ')))))); break;
             case SdtBlock s when s.SdtContentBlock is { } inner: foreach (var child in inner.ChildElements) Block(child, main, titled, blocks, pictures); break;
         }
     }
@@ -66,12 +66,13 @@ internal static class Docx
         var text = new StringBuilder();
         foreach (var run in p.Descendants<Run>().Where(r => r.Ancestors<DeletedRun>().FirstOrDefault() is null))
         {
-            var said = string.Concat(run.ChildElements.Select(c => c switch { Text t => t.Text.Replace("*", "∗"), TabChar or Break or CarriageReturn => " ", NoBreakHyphen => "-", _ => "" }));
+            var said = string.Concat(run.ChildElements.Select(c => c switch { Text t => t.Text.Replace("*", "∗"), Break { Type: null } or CarriageReturn => "\n", TabChar or Break => " ", NoBreakHyphen => "-", _ => "" }));
             if (said.Length == 0) continue;
             var mark = On(run.RunProperties?.Bold) ? "**" : On(run.RunProperties?.Italic) ? "*" : "";
             text.Append(mark.Length == 0 || string.IsNullOrWhiteSpace(said) ? said : $"{said[..^said.TrimStart().Length]}{mark}{said.Trim()}{mark}{said[said.TrimEnd().Length..]}");
         }
-        return string.Join(' ', text.ToString().Replace("****", "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)).TrimStart('#', ' ');
+        var lines = text.ToString().Replace("****", "").Split('\n').Select(l => string.Join(' ', l.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)));
+        return string.Join('\n', lines.Where(l => l.Length > 0)).TrimStart('#', ' ');
     }
 
     private static bool On(OnOffType? value) => value is not null && (value.Val is null || value.Val.Value);

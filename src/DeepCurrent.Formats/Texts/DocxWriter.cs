@@ -25,8 +25,8 @@ internal static class DocxWriter
             document.PackageProperties.Title = text.Title;
             var main = document.AddMainDocumentPart();
             main.AddNewPart<StyleDefinitionsPart>().Styles = new Styles(Named("Title", "Title", 40), Named("Heading1", "heading 1", 30));
-            main.Document = new Document(new Body([Paragraph(text.Title, "Title"), .. v.Pages.SelectMany(p => p).Select(p =>
-                Paragraphs.PictureOf(p) is { } shown ? Picture(main, shown, pictures) : Paragraphs.IsHeading(p) ? Paragraph(p.TrimStart('#', ' '), "Heading1") : Paragraph(p, null))]));
+            main.Document = new Document(new Body([(OpenXmlElement)Paragraph(text.Title, "Title"), .. v.Pages.SelectMany(p => p).Select(p =>
+                Paragraphs.PictureOf(p) is { } shown ? Picture(main, shown, pictures) : Paragraphs.IsHeading(p) ? Paragraph(p.TrimStart('#', ' '), "Heading1") : Paragraphs.IsTable(p) ? (OpenXmlElement)Table(Paragraphs.Rows(p)) : Paragraph(p, null))]));
         }
         return bytes.ToArray();
     }
@@ -37,7 +37,14 @@ internal static class DocxWriter
     {
         var paragraph = style is null ? new Paragraph() : new Paragraph(new ParagraphProperties(new ParagraphStyleId { Val = style }));
         var at = 0;
-        void Add(string said, OpenXmlElement? mark) { if (said.Length > 0) paragraph.Append(new Run([.. mark is null ? Array.Empty<OpenXmlElement>() : [new RunProperties(mark)], new Text(said) { Space = SpaceProcessingModeValues.Preserve }])); }
+        void Add(string said, OpenXmlElement? mark)
+        {
+            foreach (var (line, i) in said.Split('\n').Select((l, i) => (l, i)))
+            {
+                if (i > 0) paragraph.Append(new Run(new Break()));
+                if (line.Length > 0) paragraph.Append(new Run([.. mark is null ? Array.Empty<OpenXmlElement>() : [new RunProperties((OpenXmlElement)mark.CloneNode(true))], new Text(line) { Space = SpaceProcessingModeValues.Preserve }]));
+            }
+        }
         foreach (Match m in Paragraphs.Emphasis().Matches(text))
         {
             Add(text[at..m.Index], null);
@@ -46,6 +53,13 @@ internal static class DocxWriter
         }
         Add(text[at..], null);
         return paragraph;
+    }
+
+    private static Table Table(IReadOnlyList<IReadOnlyList<string>> rows)
+    {
+        var lines = new TableBorders(new TopBorder { Val = BorderValues.Single }, new BottomBorder { Val = BorderValues.Single }, new InsideHorizontalBorder { Val = BorderValues.Single });
+        var columns = Enumerable.Range(0, rows.Max(r => r.Count)).Select(_ => new GridColumn());
+        return new([new TableProperties(lines), new TableGrid(columns), .. rows.Select(r => new TableRow(r.Select(c => new TableCell(Paragraph(c, null)))))]);
     }
 
     /// <summary>A picture in a line of its own, with its words as alternative text; the words alone where it is not there.</summary>

@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.RegularExpressions;
 using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
+using DeepCurrent.Core.Texts;
 
 namespace DeepCurrent.Formats.Texts;
 
@@ -40,16 +41,19 @@ internal static partial class Html
         foreach (var child in node.ChildNodes)
             switch (child)
             {
-                case IText t: line.Append(t.Data.Replace("*", "\u2217")); break;
+                case IText t: line.Append(t.Data.Replace("*", "\u2217").Replace(Break, ' ')); break;
                 case IElement e when Nothing.Contains(e.LocalName) || e.HasAttribute("hidden"): break;
-                case IElement { LocalName: "br" }: line.Append(' '); break;
+                case IElement { LocalName: "br" }: line.Append(Break); break;
                 case IElement { LocalName: "img" } e:
                     var alt = Tidy(e.GetAttribute("alt") ?? "");
                     if (picture(e.GetAttribute("src") ?? "", alt) is { } name) { Flush(blocks, line, ""); blocks.Add($"![{alt.Replace(']', ')')}]({name})"); }
                     break;
                 case IElement e when Blocks.Contains(e.LocalName):
                     Flush(blocks, line, "");
+                    // Two tables after one another stay two.
+                    if (e.LocalName == "table") blocks.Add("");
                     Walk(e, blocks, line, picture);
+                    if (e.LocalName == "tr") FlushRow(blocks, line);
                     Flush(blocks, line, e.LocalName switch { ['h', >= '1' and <= '6'] h => $"{new string('#', h[1] - '0')} ", "li" => "• ", _ => "" });
                     break;
                 case IElement { LocalName: "td" or "th" } e: Walk(e, blocks, line, picture); line.Append(" | "); break;
@@ -63,7 +67,7 @@ internal static partial class Html
     {
         var inner = new StringBuilder();
         Walk(e, blocks, inner, picture);
-        var said = Tidy(inner.ToString());
+        var said = Tidy(inner.ToString()).Replace('\n', ' ');
         line.Append(said.Length == 0 ? " " : $"{(inner[0] is ' ' ? " " : "")}{mark}{said.Replace("*", "")}{mark}{(inner[^1] is ' ' ? " " : "")}");
     }
 
@@ -74,7 +78,20 @@ internal static partial class Html
         if (text.Length > 0) blocks.Add(before + text.TrimStart('#', ' '));
     }
 
-    private static string Tidy(string text) => Space().Replace(text, " ").Trim();
+    // The rows of a table are lines of one paragraph.
+    private static void FlushRow(List<string> blocks, StringBuilder line)
+    {
+        var row = Tidy(line.ToString()).Replace('\n', ' ').TrimEnd('|', ' ');
+        if (!row.Contains('|') || blocks.Count == 0 || !Paragraphs.IsTable(blocks[^1])) return;
+        blocks[^1] += "\n" + row;
+        line.Clear();
+    }
+
+    /// <summary>Words with one space between, in the lines they were broken into.</summary>
+    private static string Tidy(string text) => string.Join('\n', text.Split(Break).Select(l => Space().Replace(l, " ").Trim()).Where(l => l.Length > 0));
+
+    // Stands for a line break while words are gathered; in a page it is only space.
+    private const char Break = '\u0001';
 
     [GeneratedRegex(@"[\s\u00a0]+")]
     private static partial Regex Space();

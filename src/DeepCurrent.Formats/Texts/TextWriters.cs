@@ -35,7 +35,7 @@ public static class TextWriters
         };
     }
 
-    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Paragraphs.Emphasis().Replace(p.TrimStart('#', ' '), "$1$2")));
+    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Paragraphs.Emphasis().Replace(p.TrimStart('#'), "$1$2").Trim('\n')));
 
     private static byte[] Folder(TextFolder text, IReadOnlyList<DraftPicture> pictures)
     {
@@ -66,8 +66,18 @@ public static class TextWriters
         foreach (var p in v.Pages.SelectMany(p => p))
             if (Paragraphs.PictureOf(p) is { } shown) { if (picture(shown.Name) is { } src) html.Append($"<p><img src=\"{src}\" alt=\"{WebUtility.HtmlEncode(shown.Alt)}\" /></p>\n"); }
             else if (Paragraphs.IsHeading(p)) html.Append($"<h2>{Inline(p.TrimStart('#', ' '))}</h2>\n");
-            else html.Append($"<p>{Inline(p)}</p>\n");
+            else if (Paragraphs.IsTable(p)) html.Append(Table(Paragraphs.Rows(p)));
+            else html.Append($"<p>{string.Join("<br />\n", p.Split('\n').Select(Line))}</p>\n");
         return html.ToString();
+    }
+
+    // Verse that is set in keeps its place.
+    private static string Line(string line) => string.Concat(Enumerable.Repeat("&#160;", line.Length - line.TrimStart(' ').Length)) + Inline(line.TrimStart(' '));
+
+    private static string Table(IReadOnlyList<IReadOnlyList<string>> rows)
+    {
+        var head = Paragraphs.HasHead(rows);
+        return $"<table>\n{string.Concat(rows.Select((row, i) => $"<tr>{string.Concat(row.Select(c => i == 0 && head ? $"<th>{Inline(c)}</th>" : $"<td>{Inline(c)}</td>"))}</tr>\n"))}</table>\n";
     }
 
     private static string Inline(string text) => Paragraphs.Emphasis().Replace(WebUtility.HtmlEncode(text), m => m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>");

@@ -103,7 +103,7 @@ public static class OwnTextEndpoints
     {
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
             foreach (var v in text.Versions)
-                if (!q.Written && (q.Proof(v.Label) is not { } proof || !string.Join("\n", v.Pages.SelectMany(p => p)).Contains(proof, StringComparison.Ordinal)))
+                if (!q.Written && (q.Proof(v.Label) is not { } proof || !Paragraphs.Holds(string.Join("\n", v.Pages.SelectMany(p => p)), proof)))
                     yield return $"Question {i}: the sentence that proves its answer is not in version {v.Label}.";
         foreach (var w in text.Words)
             if (!text.Versions.Any(v => v.Pages.SelectMany(p => p).Any(p => p.Contains(w.Text, StringComparison.OrdinalIgnoreCase)))) yield return $"The word {w.Text} is not in the text.";

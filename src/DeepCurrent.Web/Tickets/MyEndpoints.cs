@@ -170,6 +170,6 @@ public static class MyEndpoints
         // What the reader did not answer stays unknown: it may be asked again.
         if (attempts.Count == 0) return new(q.Stem, mark.ToString(), q.Written, null, null, "", null, null, "");
         var last = attempts[^1];
-        return new(q.Stem, mark.ToString(), q.Written, sheet.Said(q, last.Response), sheet.RightSaid(q), sheet.View(q).Attempts[^1].Reason, q.Proof(version), last.Mark, last.Comment);
+        return new(q.Stem, mark.ToString(), q.Written, sheet.Said(q, last.Response), sheet.RightSaid(q), sheet.View(q).Attempts[^1].Reason, q.Proof(version) is { } proof ? Paragraphs.Said(proof) : null, last.Mark, last.Comment);
     }
 }

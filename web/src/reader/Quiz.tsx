@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { sentence, type Api } from '../shared/api';
-import { isHeading, pictureOf, plain, TextPicture } from '../shared/paragraphs';
+import { Block } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import type { Session } from '../shared/session';
 import { t } from '../shared/words';
@@ -56,7 +56,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
         <Asked key={question.id} work={work} q={question} before={work.questions[at - 1]} kept={kept.get(question.id)} said={(next) => next && patch(next)} />
         <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
           <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}><BookOpen size={24} aria-hidden /><span>{peek ? t('Close the text') : t('Look in the text')}</span></button>
-          <div className={letters(work.depth) === 'serif' ? 'serif' : ''} tabIndex={peek ? 0 : -1} aria-hidden={!peek} role="region" aria-label={t('The whole text')}>{work.pages.flat().map((p, i) => { const picture = pictureOf(p); return picture ? <TextPicture key={i} of={picture} /> : isHeading(p) ? <h2 key={i}>{plain(p)}</h2> : <p key={i}>{plain(p)}</p>; })}</div>
+          <div className={letters(work.depth) === 'serif' ? 'serif' : ''} tabIndex={peek ? 0 : -1} aria-hidden={!peek} role="region" aria-label={t('The whole text')}>{work.pages.flat().map((p, i) => <Block key={i} text={p} heading="h2" />)}</div>
         </aside>
       </main>
       <footer className="bar foot">

@@ -2,7 +2,7 @@ import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, 
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { isHeading, pictureOf, plain, TextPicture } from '../shared/paragraphs';
+import { Block, plain } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
@@ -88,18 +88,24 @@ function follow(e: React.PointerEvent<HTMLElement>) {
   e.currentTarget.style.setProperty('--guide', `${e.clientY - box.top}px`);
 }
 
+interface Tapped { text: string; words: Work['words']; open: (w: Work['words'][number]) => void; chosen: string | undefined; spoken: number | null; offset: number }
+
 /** A paragraph whose words to know can be tapped, and whose spoken word is marked. */
-function Paragraph({ text, words, open, chosen, spoken, offset }: { text: string; words: Work['words']; open: (w: Work['words'][number]) => void; chosen: string | undefined; spoken: number | null; offset: number }) {
-  const heading = isHeading(text), picture = pictureOf(text);
-  if (picture) return <TextPicture of={picture} />;
-  let at = offset;
-  const parts = plain(text).split(/([\p{L}’'-]+)/u).map((part, i) => {
-    const start = at;
-    at += part.length;
-    const found = words.find((w) => { const low = part.toLowerCase(); return low === w.text || low === `${w.text}s` || low === `${w.text}ed`; });
-    const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
-    if (found) return <button key={i} type="button" className={`w known ${chosen === found.text ? 'tapped' : ''} ${now ? 'spoken' : ''}`} aria-label={t('{{word}}: what does it mean?', { word: part })} onClick={() => open(found)}>{part}</button>;
-    return now ? <span key={i} className="w spoken">{part}</span> : part;
-  });
-  return heading ? <h2>{parts}</h2> : <p>{parts}</p>;
+function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
+  const known = (part: string) => words.find((w) => [w.text, `${w.text}s`, `${w.text}ed`].includes(part.toLowerCase()));
+  const shown = (said: string, from: number) => {
+    let at = offset + from;
+    return said.split(/([\p{L}’'-]+)/u).map((part, i) => {
+      const start = at;
+      at += part.length;
+      const found = known(part);
+      const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
+      if (!found) return now ? <span key={i} className="w spoken">{part}</span> : part;
+      return (
+        <button key={i} type="button" className={`w known ${chosen === found.text ? 'tapped' : ''} ${now ? 'spoken' : ''}`}
+          aria-label={t('{{word}}: what does it mean?', { word: part })} onClick={() => open(found)}>{part}</button>
+      );
+    });
+  };
+  return <Block text={text} heading="h2" words={shown} />;
 }

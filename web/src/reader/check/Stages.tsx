@@ -1,6 +1,6 @@
 import { BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
 import { Fragment, useEffect, useState } from 'react';
-import { isHeading, pictureOf, plain, TextPicture } from '../../shared/paragraphs';
+import { Block } from '../../shared/paragraphs';
 import { t } from '../../shared/words';
 import { LeadLine } from '../LeadLine';
 import { letters } from '../queries';
@@ -112,5 +112,5 @@ function AskedOnce({ q, stage, oneAtATime, waits, className, answer }: { q: Show
 }
 
 function Paragraphs({ of }: { of: string[] }) {
-  return <>{of.map((p, i) => { const picture = pictureOf(p); return picture ? <TextPicture key={i} of={picture} /> : isHeading(p) ? <h3 key={i}>{plain(p)}</h3> : <p key={i}>{plain(p)}</p>; })}</>;
+  return <>{of.map((p, i) => <Block key={i} text={p} />)}</>;
 }

@@ -1,4 +1,4 @@
-import { isProse, pictureOf, plain, TextPicture } from '../../shared/paragraphs';
+import { Block, isProse, plain } from '../../shared/paragraphs';
 import type { Work } from '../queries';
 import { t } from '../../shared/words';
 import type { Widget } from './draft';
@@ -10,18 +10,12 @@ export function PickSentence({ q, draft, setDraft, open, heading, text }: Widget
   let number = 0;
   return (
     <div className="sentences" role="radiogroup" aria-labelledby={heading}>
-      {text.map((paragraph, i) => !isProse(paragraph[0] ?? '') ? <Unnumbered key={i} text={paragraph[0] ?? ''} /> : (
+      {text.map((paragraph, i) => !isProse(paragraph[0] ?? '') ? <Block key={i} text={paragraph[0] ?? ''} /> : (
         <p key={i}>{paragraph.map((s) => {
           const n = number++;
-          return <label key={n} className={['sentence', mine === n && 'mine', wrong.has(n) && 'not'].filter(Boolean).join(' ')}><input type="radio" className="hide" name={`sentence-${q.id}`} disabled={!open || wrong.has(n)} checked={mine === n} onChange={() => setDraft({ ...draft, picks: [n] })} />{s.replace(/\*/g, '')}{wrong.has(n) && <span className="hide"> {t('not this')}</span>} </label>;
+          return <label key={n} className={['sentence', mine === n && 'mine', wrong.has(n) && 'not'].filter(Boolean).join(' ')}><input type="radio" className="hide" name={`sentence-${q.id}`} disabled={!open || wrong.has(n)} checked={mine === n} onChange={() => setDraft({ ...draft, picks: [n] })} />{plain(s)}{wrong.has(n) && <span className="hide"> {t('not this')}</span>} </label>;
         })}</p>
       ))}
     </div>
   );
-}
-
-/** A heading or a picture, which are no sentences. */
-function Unnumbered({ text }: { text: string }) {
-  const picture = pictureOf(text);
-  return picture ? <TextPicture of={picture} /> : <h3>{plain(text)}</h3>;
 }

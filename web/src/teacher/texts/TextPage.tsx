@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
-import { headingOf, isHeading, pictureOf, TextPicture } from '../../shared/paragraphs';
+import { Block, plain } from '../../shared/paragraphs';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
@@ -48,7 +48,7 @@ export default function TextPage() {
           {shows === 'versions' ? <SideBySide versions={x.versions} /> : shows === 'history' ? <TextHistory x={x} /> : shows === 'maze' ? <MazeDraft key={version.id} textId={x.id} title={x.title} versionId={version.id} /> : shows === 'use' ? <TextUse textId={x.id} classId={data.id} questions={x.questions} /> : <div className="textcols">
             {shows === 'why' ? <Reasons v={version} /> : (
               <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
-                {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => { const picture = pictureOf(p); return picture ? <TextPicture key={k} of={picture} /> : isHeading(p) ? <h3 key={k}>{headingOf(p)}</h3> : <Marked key={k} text={p} />; })}</section>)}
+                {version.pages.map((page, i) => <section key={i}>{i > 0 && <p className="pagebreak" aria-hidden>{t('page {{n}}', { n: i + 1 })}</p>}{page.map((p, k) => <Block key={k} text={p} />)}</section>)}
               </article>)}
             <div className="side">
               <MeasuredSide v={version} />
@@ -79,14 +79,9 @@ function SideBySide({ versions }: { versions: Version[] }) {
   return (
     <div className="scroll sidebyside" tabIndex={0} role="region" aria-label={t('Versions side by side')}><table>
       <thead><tr>{versions.map((v) => <th key={v.id}><span>{fm(v.depth)} fm, {t('{{count}} words', { count: v.measure.words })}</span></th>)}</tr></thead>
-      <tbody>{Array.from({ length: Math.max(...flat.map((f) => f.length)) }, (_, i) => <tr key={i}>{flat.map((f, k) => <td key={k}>{(pictureOf(f[i] ?? '')?.alt ?? headingOf(f[i] ?? '')).split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u).map((part, n) => (n % 2 === 1 && only(k, part.toLowerCase()) ? <u key={n}>{part}</u> : part))}</td>)}</tr>)}</tbody>
+      <tbody>{Array.from({ length: Math.max(...flat.map((f) => f.length)) }, (_, i) => <tr key={i}>{flat.map((f, k) => <td key={k}>{plain(f[i] ?? '').split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u).map((part, n) => (n % 2 === 1 && only(k, part.toLowerCase()) ? <u key={n}>{part}</u> : part))}</td>)}</tr>)}</tbody>
     </table><p className="small soft">{t('Underlined words stand in this version only.')}</p></div>
   );
-}
-
-/** Bold and slanted words of a paragraph. */
-export function Marked({ text }: { text: string }) {
-  return <p>{text.split(/(\*\*[^*]+\*\*|\*[^*]+\*)/).map((part, i) => part.startsWith('**') ? <b key={i}>{part.slice(2, -2)}</b> : part.startsWith('*') && part.length > 2 ? <i key={i}>{part.slice(1, -1)}</i> : part)}</p>;
 }
 
 function MeasuredSide({ v }: { v: Version }) {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { fm } from '../../../shared/format';
-import { isProse, plain } from '../../../shared/paragraphs';
+import { Block, holds, isProse, plain } from '../../../shared/paragraphs';
 import { t } from '../../../shared/words';
 import { joined, withProof, type FormQuestion, type QuizData } from './quizForm';
 
@@ -9,6 +9,7 @@ export function ProofText({ quiz, version, setVersion, q, change }: { quiz: Quiz
   const [from, setFrom] = useState<[number, number] | null>(null);
   const shown = quiz.versions.find((v) => v.label === version) ?? quiz.versions[0]!;
   const proof = q?.proofs[shown.label] ?? '';
+  const proves = (s: string) => proof !== '' && (holds(proof, s) || holds(s, proof));
   const press = (p: number, s: number, more: boolean) => {
     if (!q) return;
     const paragraph = shown.paragraphs[p]!;
@@ -22,7 +23,7 @@ export function ProofText({ quiz, version, setVersion, q, change }: { quiz: Quiz
       {q && <p className="small soft">{proof ? t('Marked is what proves the answer. Press another sentence to change it, with Shift to take in more.') : t('Press the sentence that proves the answer.')}{q.after && ` ${t('Press a line between paragraphs to ask it there.')}`}</p>}
       {shown.paragraphs.map((paragraph, p) => (
         <div key={p}>
-          {!isProse(paragraph[0] ?? '') ? <h3>{plain(paragraph[0] ?? '')}</h3> : <p>{paragraph.map((s, i) => <span key={i} role="button" tabIndex={0} className={proof && (proof.includes(s) || s.includes(proof)) ? 'chosen' : undefined} aria-pressed={!!proof && (proof.includes(s) || s.includes(proof))} onClick={(e) => press(p, i, e.shiftKey)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); press(p, i, e.shiftKey); } }}>{s.replace(/\*/g, '')} </span>)}</p>}
+          {!isProse(paragraph[0] ?? '') ? <Block text={paragraph[0] ?? ''} /> : <p>{paragraph.map((s, i) => <span key={i} role="button" tabIndex={0} className={proves(s) ? 'chosen' : undefined} aria-pressed={proves(s)} onClick={(e) => press(p, i, e.shiftKey)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); press(p, i, e.shiftKey); } }}>{plain(s)} </span>)}</p>}
           {q?.after && <button type="button" className="gap" aria-pressed={q.after[shown.label] === p + 1} aria-label={t('Ask it after paragraph {{n}}', { n: p + 1 })} onClick={() => change({ ...q, after: { ...Object.fromEntries(quiz.versions.filter((v) => v.paragraphs.length > p).map((v) => [v.label, q.after?.[v.label] ?? p + 1])), [shown.label]: p + 1 } })}><span /></button>}
         </div>
       ))}

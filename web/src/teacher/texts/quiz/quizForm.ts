@@ -1,5 +1,6 @@
 import type { Api } from '../../../shared/api';
 import { isWritten } from '../../../shared/kinds';
+import { holds } from '../../../shared/paragraphs';
 
 export type QuizData = Api<'QuizView'>;
 export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & { choices: Api<'Choice'>[]; proofs: Record<string, string> };
@@ -45,6 +46,6 @@ export const joined = (paragraph: readonly string[], from: number, to: number) =
 export const withProof = (q: FormQuestion, versions: QuizData['versions'], label: string, sentence: string): FormQuestion => {
   if (q.proofs[label] === sentence) return { ...q, proofs: Object.fromEntries(Object.entries(q.proofs).filter(([l]) => l !== label)) };
   const proofs = { ...q.proofs, [label]: sentence };
-  for (const v of versions) if (!proofs[v.label] && v.paragraphs.some((p) => p.join(' ').includes(sentence))) proofs[v.label] = sentence;
+  for (const v of versions) if (!proofs[v.label] && v.paragraphs.some((p) => holds(p.join(' '), sentence))) proofs[v.label] = sentence;
   return { ...q, proofs };
 };
