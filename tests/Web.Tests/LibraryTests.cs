@@ -22,6 +22,32 @@ public sealed class LibraryTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_kind_and_a_season_are_found_by_their_names_and_no_english_word_is_taken_for_another()
+    {
+        var ana = await harness.Teacher("ana");
+        foreach (var kind in new[] { "story", "poem" })
+        {
+            var answer = await ana.Get($"/api/library?q={kind}");
+            answer["instead"]!.AsArray().ShouldBeEmpty();
+            answer["rows"]!.AsArray().Count(r => (string)r!["kind"]! == kind).ShouldBe((int)(await ana.Get($"/api/library?kind={kind}"))["all"]!, "every one of the kind is there");
+        }
+        var none = await ana.Get("/api/library?q=xylophone");
+        ((int)none["all"]!).ShouldBe(0);
+        none["instead"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Where_no_text_has_all_the_words_the_best_have_most_of_them()
+    {
+        var ana = await harness.Teacher("ana");
+        ((bool)(await ana.Get("/api/library?q=barometer%20listens"))["partly"]!).ShouldBeFalse();
+        var partly = await ana.Get("/api/library?q=barometer%20listens%20xylophone");
+        ((bool)partly["partly"]!).ShouldBeTrue();
+        partly["rows"]!.AsArray().Select(r => (string)r!["title"]!).ShouldContain("How a Barometer Listens");
+        ((int)(await ana.Get("/api/library?q=xylophone%20trombone"))["all"]!).ShouldBe(0);
+    }
+
+    [Fact]
     public async Task What_was_sought_in_place_of_a_slip_is_said()
     {
         var ana = await harness.Teacher("ana");

@@ -1,12 +1,14 @@
 using System.Text;
 using Dapper;
 using DeepCurrent.Core.Library;
+using DeepCurrent.Core.Texts;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
 
 /// <param name="Instead">Words that are in no text, and what was sought in their place.</param>
-public sealed record FoundTexts(FoundWords Words, IReadOnlyList<(string Asked, string Instead)> Instead);
+/// <param name="Partly">No text has all the words; these have as many of them as any does.</param>
+public sealed record FoundTexts(FoundWords Words, IReadOnlyList<(string Asked, string Instead)> Instead, bool Partly = false);
 
 public sealed record SavedSearch(Guid Id, string Name, string Query);
 
@@ -38,28 +40,59 @@ public sealed class ShelfStore(NpgsqlDataSource db)
             t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries), [.. versions[t.Id]]))];
     }
 
-    /// <summary>Texts that hold all of the words: by their stems, the last also by its beginning, words in quotation marks side by side. A word that is in no text is taken for the nearest that is.</summary>
+    /// <summary>Texts that hold all of the words: by their stems, the last also by its beginning, words in quotation marks side by side. Where none does, those that hold most of them. A word that is in no text and is no English word is taken for the nearest that is.</summary>
     /// <returns>Null if there was no word to look for.</returns>
     public async Task<FoundTexts?> Find(string asked)
     {
         var parts = Parts(asked);
         if (parts.Count == 0) return null;
         await using var c = await db.OpenConnectionAsync();
-        var words = parts.SelectMany(p => p).Distinct().ToArray();
-        var unknown = (await c.QueryAsync<string>("select w from unnest(@words) w where not exists (select 1 from search_word s where s.word = w) and not exists (select 1 from search_word s where s.word like w || '%') and numnode(to_tsquery('english', w)) > 0", new { words })).ToHashSet();
-        var instead = new Dictionary<string, string>();
-        foreach (var word in unknown)
-            if (await c.QueryFirstOrDefaultAsync<string>("select word from search_word where word % @word order by similarity(word, @word) desc, texts desc limit 1", new { word }) is { } near) instead[word] = near;
-        var query = string.Join(" & ", parts.Select((p, i) => p.Count > 1 ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})" : $"{instead.GetValueOrDefault(p[0], p[0])}{(i == parts.Count - 1 && p[0].Length > 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}"));
+        var instead = await Meant(c, [.. parts.SelectMany(p => p).Distinct()]);
+        var queries = parts.Select((p, i) => p.Count > 1 ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})" : $"{instead.GetValueOrDefault(p[0], p[0])}{(i == parts.Count - 1 && p[0].Length > 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}").ToArray();
+        var query = string.Join(" & ", queries);
+        IReadOnlyList<(string, string)> said = [.. instead.Select(i => (i.Key, i.Value))];
         // The planner takes reading a long document for as cheap as reading a number, and would read them all.
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("set local enable_seqscan = off; set local jit = off", null, t);
         var numbers = await c.QuerySingleAsync<int[]>("select coalesce(array_agg(x.number), '{}') from (select number from text_terms where terms @@ to_tsquery('english', @query) limit @MostFound) x", new { query, MostFound }, t);
+        if (numbers.Length == 0 && queries.Length > 1) return await Most(c, t, queries) is { } most ? new(most, said, Partly: true) : new(new([], null), said);
         // Ranks are worked out only where there are few enough to be looked through in order.
         var ranks = numbers.Length is 0 or > MostRanked ? null : (await c.QueryAsync<(int Number, float Rank)>("""
             select number, ts_rank(head, q, 1) * 8 + ts_rank(terms, q, 1) from text_terms, to_tsquery('english', @query) q where terms @@ q
             """, new { query }, t)).ToDictionary(r => r.Number, r => r.Rank);
-        return new(new(numbers, ranks is null ? null : [.. numbers.Select(n => ranks.GetValueOrDefault(n))]), [.. instead.Select(i => (i.Key, i.Value))]);
+        return new(new(numbers, ranks is null ? null : [.. numbers.Select(n => ranks.GetValueOrDefault(n))]), said);
+    }
+
+    /// <summary>What misspelt words were meant to be. A word of English is never exchanged, whether a text has it or not.</summary>
+    private static async Task<Dictionary<string, string>> Meant(NpgsqlConnection c, string[] words)
+    {
+        var instead = new Dictionary<string, string>();
+        var strange = words.Where(w => WordList.Find(w) is null).ToArray();
+        if (strange.Length == 0) return instead;
+        var unknown = await c.QueryAsync<string>("""
+            select w from unnest(@strange) w
+            where not exists (select 1 from search_word s where s.word = w) and not exists (select 1 from search_word s where s.word like w || '%') and numnode(to_tsquery('english', w)) > 0
+            """, new { strange });
+        foreach (var word in unknown.ToList())
+            if (await c.QueryFirstOrDefaultAsync<string>("select word from search_word where word % @word order by similarity(word, @word) desc, texts desc limit 1", new { word }) is { } near) instead[word] = near;
+        return instead;
+    }
+
+    /// <summary>Texts that hold as many of the words as any does.</summary>
+    private static async Task<FoundWords?> Most(NpgsqlConnection c, NpgsqlTransaction t, string[] queries)
+    {
+        var met = (await c.QueryAsync<(int Number, long Met, float Rank)>("""
+            select x.number, count(*) as met, sum(ts_rank(x.head, q.q, 1) * 8 + ts_rank(x.terms, q.q, 1))::real as rank
+            from (select to_tsquery('english', w) as q from unnest(@queries) w) q
+              join text_terms x on x.terms @@ q.q
+            where numnode(q.q) > 0
+            group by x.number
+            order by met desc, rank desc
+            limit @MostRanked
+            """, new { queries, MostRanked }, t)).ToList();
+        if (met.Count == 0) return null;
+        var best = met.Where(m => m.Met == met[0].Met).ToList();
+        return new([.. best.Select(m => m.Number)], [.. best.Select(m => m.Rank)]);
     }
 
     /// <summary>Words alone, and words in quotation marks together; only letters and figures, at most twelve.</summary>

@@ -123,7 +123,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         var body = string.Join("\n\n", x.Versions.SelectMany(v => v.Pages).SelectMany(p => p));
         var shallow = x.Versions.MinBy(v => v.Depth);
         var patterns = shallow is null || shallow.Depth > LetterSounds.DeepestOfUse ? "" : string.Join(' ', LetterSounds.Uses(string.Join("\n\n", shallow.Pages.SelectMany(p => p))).Select(u => u.Pattern.Key));
-        var words = TextCounter.Count($"{x.Title}\n\n{x.Topic}\n\n{x.Blurb}\n\n{body}").Vocabulary.Select(w => w.Word).SelectMany(w => w.Split(WordEnds)).Where(w => w.Length is > 2 and < 40).Distinct().ToArray();
+        var words = TextCounter.Count($"{x.Title}\n\n{x.Topic}\n\n{x.Kind}\n\n{x.Season}\n\n{x.Blurb}\n\n{string.Join("\n\n", x.Words.Select(w => w.Text))}\n\n{body}").Vocabulary.Select(w => w.Word).SelectMany(w => w.Split(WordEnds)).Where(w => w.Length is > 2 and < 40).Distinct().ToArray();
         var known = await c.QueryFirstOrDefaultAsync<int>("select 1 from text_terms where text_id = @Id", new { x.Id }, t) == 1;
         await c.ExecuteAsync("""
             with h as (select setweight(to_tsvector('english', @Title), 'A') || setweight(to_tsvector('english', @about), 'B') || setweight(to_tsvector('english', @Blurb), 'C') as head)

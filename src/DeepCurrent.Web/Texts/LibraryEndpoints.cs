@@ -33,7 +33,8 @@ public sealed record InsteadView(string Asked, string Instead);
 
 /// <param name="All">How many there are.</param>
 /// <param name="For">How many readers "fits" counts.</param>
-public sealed record LibraryAnswer(int All, int For, IReadOnlyList<LibraryRow> Rows, IReadOnlyList<FacetView> Facets, IReadOnlyList<InsteadView> Instead);
+/// <param name="Partly">No text has all the words; these have as many of them as any does.</param>
+public sealed record LibraryAnswer(int All, int For, IReadOnlyList<LibraryRow> Rows, IReadOnlyList<FacetView> Facets, IReadOnlyList<InsteadView> Instead, bool Partly);
 
 public sealed record PatternView(string Key, string Name, int Stage, string Example);
 
@@ -74,7 +75,7 @@ public static class LibraryEndpoints
         var asker = new ShelfAsker(school.Id, desk.Who.Id, await readHere, await used, whom, new ZoneCuts(school.ZoneLow, school.ZoneHigh));
         var answer = (await shelf).Search(query, asker, q.From ?? 0, Page);
         return new(answer.All, whom.Count, [.. answer.Rows.Select(r => Row(r, desk.Who.Id, middle, school.Chart))], [.. answer.Facets.Select(f => new FacetView(f.Name, [.. f.Values.Take(40).Select(v => new FacetValue(v.Value, v.Count))]))],
-            [.. (found?.Instead ?? []).Select(i => new InsteadView(i.Asked, i.Instead))]);
+            [.. (found?.Instead ?? []).Select(i => new InsteadView(i.Asked, i.Instead))], found?.Partly == true);
     }
 
     /// <summary>Depths of those the texts are for: chosen readers of the class, or all of it.</summary>

@@ -8060,6 +8060,7 @@ export interface components {
             rows: components["schemas"]["LibraryRow"][];
             facets: components["schemas"]["FacetView"][];
             instead: components["schemas"]["InsteadView"][];
+            partly: boolean;
         };
         LibraryRow: {
             /** Format: uuid */

@@ -46,6 +46,7 @@ export default function Texts() {
             <div className="libcols">
               <Filters ask={ask} facets={first.facets} data={data} />
               <div className="scroll" tabIndex={0} role="region" aria-labelledby="title" aria-busy={found.isFetching}>
+                {first.partly && rows.length > 0 && <p className="note" role="status">{t('No text has all of these words. These have most of them.')}</p>}
                 {first.instead.length > 0 && <p className="note" role="status">{first.instead.map((i) => t('No text has “{{asked}}”. These have “{{instead}}”.', i)).join(' ')}</p>}
                 {rows.length === 0 ? <Empty title={t('No text matches')}><p>{t('Try another word, or fewer filters.')}</p><button className="btn" onClick={() => { setTyped(''); ask.put({ q: '' }); ask.clear(); }}>{t('Show all texts')}</button></Empty> : (
                   <table>
