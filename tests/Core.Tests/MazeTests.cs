@@ -21,6 +21,18 @@ public sealed class MazeTests
     }
 
     [Fact]
+    public void No_choice_is_a_word_that_is_never_used_or_talk_of_films()
+    {
+        WordList.NeverUsed.ShouldContain("whisky");
+        WordList.NeverUsed.Count.ShouldBeGreaterThan(150);
+        WordList.Familiar.Select(w => w.Word).Intersect(WordList.NeverUsed).ShouldBeEmpty();
+        WordList.Common.Select(w => w.Word).Intersect(WordList.NeverUsed).ShouldBeEmpty();
+        // What a text says itself stays what it says; only what is put beside it is chosen.
+        Gen.Int[0, 5000].Sample(seed => Maze.Of(Text, seed).Where(p => p.Choices.Count > 0)
+            .SelectMany(p => p.Choices.Where((_, i) => i != p.Right)).Select(w => w.ToLowerInvariant()).Intersect(WordList.NeverUsed).ShouldBeEmpty(), iter: 300);
+    }
+
+    [Fact]
     public void The_right_choices_give_the_text_back_and_the_others_are_familiar_words_from_elsewhere() => Gen.Int[0, 500].Sample(seed =>
     {
         var pieces = Maze.Of(Text, seed);

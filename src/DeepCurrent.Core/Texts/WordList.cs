@@ -23,13 +23,16 @@ public static class WordList
     /// <summary>The words of the familiar-word lists that are also in use, shortest first, then by the alphabet: words any child may be shown.</summary>
     public static IReadOnlyList<(string Word, float Zipf)> Familiar => FamiliarWords.Value;
 
-    // Words that frighten, hurt or are grown-ups' business do not stand alone before a child, though texts may use them.
-    private static readonly HashSet<string> Unsuited = [.. """
-        kill killed murder gun shoot shot bullet die dies died dying dead death devil hell drunk beer wine whiskey cigarette tobacco smoke hate blood kiss lover breast war army weapon knife hang
-        slave savage negro indian queer gay fat ugly fool foolish dumb crazy mad lame poison steal stole thief prison jail grave sin marry bride spank whip whipped beat hit punch slap bet
-        """.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)];
+    /// <summary>Words that never stand alone before a child, though texts may use them: they ship as a list of their own.</summary>
+    public static IReadOnlySet<string> NeverUsed => NeverUsedWords.Value;
 
-    private static bool Shown(string word) => word.All(char.IsAsciiLetterLower) && !Unsuited.Contains(word);
+    private static readonly Lazy<HashSet<string>> NeverUsedWords = new(() =>
+    {
+        using var lines = new StreamReader(Open("never-used.txt"));
+        return [.. lines.ReadToEnd().Split('\n').Where(l => !l.StartsWith('#')).SelectMany(l => l.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries))];
+    });
+
+    private static bool Shown(string word) => word.All(char.IsAsciiLetterLower) && !NeverUsed.Contains(word);
 
     /// <summary>Words in use that any child may be shown, with their facts, by the alphabet.</summary>
     public static IReadOnlyList<(string Word, WordFacts Facts)> Common => CommonWords.Value;
@@ -38,10 +41,12 @@ public static class WordList
 
     private static readonly Lazy<IReadOnlyList<(string Word, float Zipf)>> FamiliarWords = new(() => [.. Words.Value.Where(w => w.Value is { DaleChall: true, Zipf: > 2 } && Shown(w.Key)).Select(w => (w.Key, w.Value.Zipf)).OrderBy(w => w.Key.Length).ThenBy(w => w.Key, StringComparer.Ordinal)]);
 
+    private static Stream Open(string name) => Assembly.GetExecutingAssembly().GetManifestResourceStream(name)
+        ?? throw new InvalidOperationException($"The word list {name} is missing from the assembly.");
+
     private static Dictionary<string, WordFacts> Load()
     {
-        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream("words.txt")
-            ?? throw new InvalidOperationException("The word list is missing from the assembly.");
+        using var stream = Open("words.txt");
         var bytes = new byte[stream.Length];
         stream.ReadExactly(bytes);
         var words = new Dictionary<string, WordFacts>(140_000);
