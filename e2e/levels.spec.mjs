@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { axe, place, teacher } from './people.mjs';
 
 // What a level is built from, and the teacher's own word.
-test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; the level is overruled and undone', async ({ page }) => {
+test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check and ends', async ({ page }) => {
   await teacher(page);
   await place(page, 'Readers');
   await page.getByRole('button', { name: /^Mateo/ }).first().click();
@@ -25,14 +25,26 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
   await account.getByRole('button', { name: /^Take in again/ }).first().click();
   await expect(account.getByText('left out: He had a cold')).toHaveCount(0);
 
-  await page.getByRole('button', { name: 'Overrule the level' }).click();
+  await page.getByRole('button', { name: 'Add judgement…' }).click();
   await page.getByLabel('Written as').selectOption('grade');
   await page.getByRole('textbox', { name: 'Level', exact: true }).fill('6');
   await page.getByLabel('Why').fill('Reads to his sister every night');
-  await axe(page, 'overrule');
-  await page.getByRole('button', { name: 'Overrule', exact: true }).click();
+  await axe(page, 'judgement');
+  await page.getByRole('button', { name: 'Add judgement', exact: true }).click();
   await expect(rows).toHaveCount(count + 1);
   await expect(account.getByText(/45 fm ± 6\.6, Reads to his sister/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(rows).toHaveCount(count);
+
+  await page.getByRole('button', { name: 'Set level…' }).click();
+  await page.getByRole('textbox', { name: 'Level', exact: true }).fill('51');
+  await page.getByLabel('Why').fill('Reads novels at home');
+  await axe(page, 'set level');
+  await page.getByRole('button', { name: 'Set level', exact: true }).click();
+  await expect(account.getByText('Set to 51.0 fm until the next level check.')).toBeVisible();
+  await expect(account.getByText(/The estimate beneath: \d/)).toBeVisible();
+  await axe(page, 'level that is set');
+  await account.getByRole('button', { name: 'End set level' }).click();
+  await expect(account.getByText('Set to 51.0 fm')).toHaveCount(0);
   await expect(rows).toHaveCount(count);
 });

@@ -70,6 +70,7 @@ public sealed class AccessTests(Harness harness)
         "sheet" => new { revision = 1, marks = Array.Empty<object>(), seconds = 1, pauses = 0, done = true },
         "discard" => new { gone = true },
         "choosing" => new { open = true },
+        "level" => new { id = Guid.NewGuid(), level = "30", system = "fm", reason = "x" },
         "levels" => new { level = "30", system = "fm", sd = 4, reason = "x" },
         "evidence" => new { ids = new[] { Guid.NewGuid() }, reason = "x" },
         "copies" or "desk" => new { title = "X", codes = new[] { "X1" }, typed = "X1", days = 3 },

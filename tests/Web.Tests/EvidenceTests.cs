@@ -1,6 +1,7 @@
+using System.Net;
+using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
 using Npgsql;
-using System.Text.Json.Nodes;
 
 namespace Web.Tests;
 
@@ -118,5 +119,56 @@ public sealed class EvidenceTests(Harness harness)
         ((double)listed["depth"]!).ShouldBe((double)evidence["depth"]!, 1e-9);
         ((double)listed["depth"]!).ShouldBe((double)sheet["depth"]!, 1e-9);
         (await harness.Services.GetServices<Microsoft.Extensions.Hosting.IHostedService>().OfType<DeepCurrent.Web.Readers.LevelsOfToday>().Single().RunOn(default)).ShouldBe(0, "nobody is behind any more");
+    }
+
+    private static object Setting(Guid id, double level, DateOnly? until = null) => new { id, level = $"{level}", system = "fm", until, reason = "Reads novels at home" };
+
+    private static async Task<double> Depth(Person teacher, Room room) => (double)(await teacher.Get($"/api/classes/{room.Id}"))["readers"]![0]!["depth"]!;
+
+    [Fact]
+    public async Task A_level_that_is_set_is_the_level_everywhere_until_it_ends_and_the_estimate_goes_on_beneath()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        string reader = room.Readers[0].Id, path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/level";
+        var estimate = await Depth(ana, room);
+        var set = await ana.Json(await ana.Put(path, Setting(Guid.NewGuid(), 51)));
+        (await Depth(ana, room)).ShouldBe(51);
+        var account = await ana.Get($"/api/readers/{reader}/evidence");
+        ((double)account["set"]!["estimate"]!).ShouldBe(estimate, 0.01);
+        // A judgement moves the estimate beneath and not the level.
+        await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers/{reader}/levels", new { level = "20", system = "fm", sd = 2, reason = "A hard week" }));
+        (await Depth(ana, room)).ShouldBe(51);
+        ((double)(await ana.Get($"/api/readers/{reader}/evidence"))["set"]!["estimate"]!).ShouldBeLessThan(estimate);
+        // A second takes the place of the first; taken back, the first stands again.
+        var second = await ana.Json(await ana.Put(path, Setting(Guid.NewGuid(), 12, Harness.Today.AddDays(20))));
+        (await Depth(ana, room)).ShouldBe(12);
+        ((string)(await ana.Get($"/api/readers/{reader}/evidence"))["set"]!["until"]!).ShouldBe($"{Harness.Today.AddDays(20):yyyy-MM-dd}");
+        (await ana.Post($"/api/changes/{set["changeId"]}/undo")).StatusCode.ShouldBe(HttpStatusCode.Conflict, "another stands on it");
+        await ana.Json(await ana.Post($"/api/changes/{second["changeId"]}/undo"));
+        (await Depth(ana, room)).ShouldBe(51);
+        var ended = await ana.Json(await ana.Send(HttpMethod.Delete, path));
+        (await Depth(ana, room)).ShouldBeLessThan(estimate);
+        await ana.Json(await ana.Post($"/api/changes/{ended["changeId"]}/undo"));
+        (await Depth(ana, room)).ShouldBe(51);
+    }
+
+    [Fact]
+    public async Task A_level_set_until_a_day_that_has_passed_counts_no_more()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/level";
+        var estimate = await Depth(ana, room);
+        (await ana.Put(path, Setting(Guid.NewGuid(), 51, Harness.Today.AddDays(-2)))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        await ana.Json(await ana.Put(path, Setting(Guid.NewGuid(), 51, Harness.Today.AddDays(1))));
+        await using (var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync())
+        {
+            await using var over = new NpgsqlCommand("update level_set set until_at = now() - interval '1 minute' where reader_id = $1", c) { Parameters = { new() { Value = Guid.Parse(room.Readers[0].Id) } } };
+            await over.ExecuteNonQueryAsync();
+        }
+        await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/levels", new { level = $"{estimate:0.0}", system = "fm", sd = 6, reason = "As before" }));
+        (await Depth(ana, room)).ShouldBe(estimate, 0.5);
+        (await ana.Get($"/api/readers/{room.Readers[0].Id}/evidence"))["set"].ShouldBeNull();
     }
 }

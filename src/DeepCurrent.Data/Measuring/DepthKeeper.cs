@@ -120,15 +120,26 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         await c.ExecuteAsync("""
             delete from depth_day where reader_id = @readerId;
             insert into depth_day (reader_id, day, mean, sd, low, high)
-            select @readerId, * from unnest(@days, @means, @sds, @lows, @highs);
-            update reader set depth_mean = @Mean, depth_sd = @Sd, depth_low = @Low, depth_high = @High, depth_at = @At where id = @readerId
+            select @readerId, * from unnest(@days, @means, @sds, @lows, @highs)
             """, new
         {
             readerId, days = days.Select(d => d.Day).ToArray(), means = days.Select(d => d.Last.Mean).ToArray(), sds = days.Select(d => d.Last.Sd).ToArray(),
-            lows = days.Select(d => d.Last.Low).ToArray(), highs = days.Select(d => d.Last.High).ToArray(), trail.Now.Mean, trail.Now.Sd, trail.Now.Low, trail.Now.High, trail.Now.At,
+            lows = days.Select(d => d.Last.Low).ToArray(), highs = days.Select(d => d.Last.High).ToArray(),
         }, t);
+        await Keep(c, t, readerId, trail.Now, now);
         return trail.Now;
     }
+
+    /// <summary>Writes a reader's level: the estimate, or what a teacher has set while that stands, with the estimate beneath.</summary>
+    private static Task Keep(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, DepthEstimate estimate, DateTimeOffset now) => c.ExecuteAsync("""
+        update reader r
+        set depth_mean = coalesce(s.value, @Mean), depth_sd = case when s.id is null then @Sd else @SetSd end, depth_at = @At,
+            depth_low = coalesce(s.value - 1.645 * @SetSd, @Low), depth_high = coalesce(s.value + 1.645 * @SetSd, @High),
+            estimate_mean = case when s.id is null then null else @Mean end, estimate_sd = case when s.id is null then null else @Sd end
+        from (select) one
+          left join level_set s on s.reader_id = @readerId and s.ended_at is null and (s.until_at is null or s.until_at > @now)
+        where r.id = @readerId
+        """, new { readerId, estimate.Mean, estimate.Sd, estimate.Low, estimate.High, estimate.At, SetSd = SetLevels.Sd, now }, t);
 
     /// <summary>Readers of a school whose level was last reckoned before a time; growth and drift have gone on since.</summary>
     public async Task<IReadOnlyList<Guid>> Behind(Guid schoolId, DateTimeOffset since, int most)
@@ -143,10 +154,15 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var trail = await Trail(c, t, readerId, year, chart, now);
-        await c.ExecuteAsync("""
-            update reader set depth_mean = @Mean, depth_sd = @Sd, depth_low = @Low, depth_high = @High, depth_at = @At where id = @readerId
-            """, new { readerId, trail.Now.Mean, trail.Now.Sd, trail.Now.Low, trail.Now.High, trail.Now.At }, t);
+        await Keep(c, t, readerId, trail.Now, now);
         await t.CommitAsync();
+    }
+
+    /// <summary>The level a teacher has set, where one stands.</summary>
+    public async Task<SetLevel?> Set(Guid readerId, DateTimeOffset now)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await SetLevels.Of(c, readerId, now);
     }
 
     /// <summary>The estimate as it would stand without a part of a level check.</summary>

@@ -47,6 +47,7 @@ public static class ReaderThings
         new("ticket", "readings", OnMerge.Moves, OnDelete.Cascades, Work: true, "readings", Twin: "m.assignment_id = x.assignment_id"),
         new("sitting", "level checks", OnMerge.Moves, OnDelete.Cascades, Work: true, "levelChecks", Twin: "m.check_id = x.check_id"),
         new("evidence", "pieces of evidence", OnMerge.Moves, OnDelete.Cascades, Work: true, "evidence", Only: OfKeptTicket),
+        new("level_set", "levels set by teachers", OnMerge.Moves, OnDelete.Cascades, Work: true, "levelsSet", Twin: "m.ended_at is null and x.ended_at is null"),
         new("running_record", "running records", OnMerge.Moves, OnDelete.Cascades, Work: true, "oralReadings"),
         new("set_aside", "answers that could not be taken", OnMerge.Moves, OnDelete.Cascades, Work: true, "setAside", Only: $"{OfKeptTicket} and (x.sitting_id is null or exists (select 1 from sitting n where n.id = x.sitting_id and n.reader_id = @kept))"),
         new("enrolment", "times in a class", OnMerge.Moves, OnDelete.Cascades, Work: true, "enrolments"),

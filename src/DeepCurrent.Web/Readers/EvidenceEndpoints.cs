@@ -23,10 +23,18 @@ public sealed record PieceView(IReadOnlyList<Guid> Ids, DateTimeOffset At, strin
 
 public sealed record LabelView(string System, string Label);
 
-/// <param name="MayJudge">Whether the asker may leave pieces out and overrule.</param>
-/// <param name="Surer">What would make the level surer.</param>
+/// <param name="Level">Fathoms.</param>
+/// <param name="Until">Its last day; null until the next level check.</param>
+/// <param name="Estimate">What the evidence says beneath it, in fathoms, with its standard error.</param>
+public sealed record SetLevelView(double Level, DateOnly? Until, string By, DateTimeOffset At, string Reason, double Estimate, double EstimateSd);
+
+/// <param name="Depth">The level that counts: the estimate, or what a teacher has set.</param>
+/// <param name="Sd">Standard error of the estimate.</param>
+/// <param name="MayJudge">Whether the asker may leave pieces out, add a judgement and set the level.</param>
+/// <param name="Surer">What would make the estimate surer.</param>
 /// <param name="Labels">The level in every label system of the school.</param>
-public sealed record AccountView(double Depth, double Sd, bool MayJudge, IReadOnlyList<PieceView> Pieces, IReadOnlyList<SurerBy> Surer, IReadOnlyList<LabelView> Labels);
+/// <param name="Set">Null while the estimate counts.</param>
+public sealed record AccountView(double Depth, double Sd, bool MayJudge, IReadOnlyList<PieceView> Pieces, IReadOnlyList<SurerBy> Surer, IReadOnlyList<LabelView> Labels, SetLevelView? Set);
 
 /// <param name="Reason">Why they are left out; null takes them in again.</param>
 public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
@@ -35,8 +43,11 @@ public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
 /// <param name="Sd">How sure it is: 2, 4 or 6 fm.</param>
 public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason);
 
+/// <param name="Id">Made by the client: the same request again is the same setting.</param>
+/// <param name="Until">Its last day; null until the next level check.</param>
+public sealed record SetLevelRequest(Guid Id, string Level, string? System, DateOnly? Until, string? Reason);
 
-/// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, overruled with a reason.</summary>
+/// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, judged with a reason, or set for a time.</summary>
 public static class EvidenceEndpoints
 {
     private const int LongestReason = 200;
@@ -47,6 +58,8 @@ public static class EvidenceEndpoints
         api.MapGet("/readers/{readerId:guid}/evidence", Account);
         api.MapPut("/classes/{classId:guid}/readers/{readerId:guid}/evidence", LeaveOut);
         api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/levels", State);
+        api.MapPut("/classes/{classId:guid}/readers/{readerId:guid}/level", Set);
+        api.MapDelete("/classes/{classId:guid}/readers/{readerId:guid}/level", End);
     }
 
     private static async Task<AccountView> Account(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, RosterDesk roster)
@@ -58,7 +71,10 @@ public static class EvidenceEndpoints
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
         var pieces = evidence.GroupBy(e => e.TicketId ?? e.RecordId ?? e.PartId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
         var mayJudge = desk.May(Deed.JudgeLevel, r);
-        return new(r.Depth, r.Sd, mayJudge, pieces, EvidenceAccount.Surer(r.Sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)]);
+        var set = await keeper.Set(readerId, desk.Now);
+        var sd = set?.EstimateSd ?? r.Sd;
+        var view = set is null ? null : new SetLevelView(set.Value, set.UntilAt is { } over ? (await desk.Clock()).DayOf(over.AddMinutes(-1)) : null, set.By, set.At, set.Reason, set.EstimateMean, set.EstimateSd);
+        return new(r.Depth, sd, mayJudge, pieces, EvidenceAccount.Surer(sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)], view);
     }
 
     private static PieceView Piece(IReadOnlyList<EvidenceRow> rows, Dictionary<Guid, EvidenceEffect> effects, Dictionary<Guid, string> titles)
@@ -119,6 +135,38 @@ public static class EvidenceEndpoints
             return new(new EvidenceChange(readerId, [], id), $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}");
         });
         return new(made!.Id, made.Summary);
+    }
+
+    private static async Task<RosterChanged> Set(Guid classId, Guid readerId, SetLevelRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    {
+        var reader = await Member(classId, readerId, desk, readers);
+        var reason = request.Reason?.Trim() ?? "";
+        if (reason.Length is 0 or > LongestReason) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
+        if (request.Until < await desk.Today()) throw Refused.Field("until", "Choose today or a later day.");
+        var yardstick = await roster.Yardstick();
+        if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        DateTimeOffset? untilAt = request.Until is { } last ? (await desk.Clock()).End(last) : null;
+        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
+        {
+            if (await SetLevels.Has(c, t, readerId, request.Id)) return null;
+            var before = await SetLevels.Set(c, t, readerId, request.Id, desk.Who.Id, level.Value, untilAt, reason, desk.Now);
+            await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
+            return new(new EvidenceChange(readerId, [], null, new(request.Id, before)), $"Set {reader.GivenName}’s level to {level.Value:0.0} fm {(request.Until is { } day ? $"until {day:d MMM}" : "until the next level check")}: {reason}");
+        }) ?? throw Refused.Conflict("no-change", "This level is set already.");
+        return new(made.Id, made.Summary);
+    }
+
+    private static async Task<RosterChanged> End(Guid classId, Guid readerId, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    {
+        var reader = await Member(classId, readerId, desk, readers);
+        var yardstick = await roster.Yardstick();
+        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
+        {
+            if (await SetLevels.End(c, t, readerId, desk.Now) is not { } ended) return null;
+            await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
+            return new(new EvidenceChange(readerId, [], null, Ended: ended), $"Ended the level set for {reader.GivenName}: the estimate counts again");
+        }) ?? throw Refused.Conflict("no-change", "No level is set: the estimate counts.");
+        return new(made.Id, made.Summary);
     }
 
     private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)

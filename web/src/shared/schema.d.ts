@@ -3974,6 +3974,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{classId}/readers/{readerId}/level": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SetLevelRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                    readerId: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RosterChanged"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/{classId}/recordings": {
         parameters: {
             query?: never;
@@ -7036,6 +7100,7 @@ export interface components {
             pieces: components["schemas"]["PieceView"][];
             surer: components["schemas"]["SurerBy"][];
             labels: components["schemas"]["LabelView"][];
+            set: null | components["schemas"]["SetLevelView"];
         };
         AddedReader: {
             /** Format: uuid */
@@ -9268,6 +9333,29 @@ export interface components {
             changeId: null | string;
             /** Format: int32 */
             changed: number;
+        };
+        SetLevelRequest: {
+            /** Format: uuid */
+            id: string;
+            level: string;
+            system: null | string;
+            /** Format: date */
+            until: null | string;
+            reason: null | string;
+        };
+        SetLevelView: {
+            /** Format: double */
+            level: number;
+            /** Format: date */
+            until: null | string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            reason: string;
+            /** Format: double */
+            estimate: number;
+            /** Format: double */
+            estimateSd: number;
         };
         SheetView: {
             marks: components["schemas"]["MarkOfRecord"][];

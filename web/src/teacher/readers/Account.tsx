@@ -1,13 +1,14 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
+import { fieldOf, get, post, put, remove, sentence, type Api } from '../../shared/api';
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import { pieceId } from './DepthPieces';
+import { SetLevel, Standing } from './SetLevel';
 
 type Piece = Api<'PieceView'>;
 const names: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement' };
@@ -16,16 +17,19 @@ const sures = [[2, 'very sure'], [4, 'fairly sure'], [6, 'roughly']] as const;
 /** What a level is built from: each piece with what it did, what would make it surer, and the teacher's own word. */
 export function Account({ classId, reader }: { classId: string; reader: Api<'ReaderView'> }) {
   const account = useQuery({ queryKey: ['reader', reader.id, 'evidence'], queryFn: () => get<Api<'AccountView'>>(`/readers/${reader.id}/evidence`) });
-  const [judging, setJudging] = useState(false);
+  const [judging, setJudging] = useState<'judge' | 'set' | null>(null);
   const [leaving, setLeaving] = useState<Piece | null>(null);
   const change = useChange();
   const path = `/classes/${classId}/readers/${reader.id}`;
   return (
-    <section aria-labelledby="account" className="account"><div className="row"><h2 id="account">{t('What the level is built from')}</h2><span className="grow" />{account.data?.mayJudge && <button className="btn" onClick={() => setJudging(true)}>{t('Overrule the level')}</button>}</div>
+    <section aria-labelledby="account" className="account"><div className="row"><h2 id="account">{t('What the level is built from')}</h2><span className="grow" />{account.data?.mayJudge && <>
+      <button className="btn" onClick={() => setJudging('judge')}>{t('Add judgement…')}</button>
+      <button className="btn" onClick={() => setJudging('set')}>{t('Set level…')}</button></>}</div>
       <Show query={account}>{(a) => (
         <>
+          {a.set && <Standing set={a.set} may={a.mayJudge} end={() => change.mutate(() => remove(`${path}/level`))} />}
           <dl className="labels">{a.labels.map((l) => <div key={l.system}><dt>{t(l.system)}</dt><dd>{l.label}</dd></div>)}
-            <div className="surer"><dt>{t('How sure')}</dt><dd>± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')} {a.surer.map((s) => t('± {{sd}} with a {{what}}', { sd: halfRange(s.sd).toFixed(1), what: t(s.what) })).join(', ')}.</dd></div></dl>
+            <div className="surer"><dt>{a.set ? t('How sure the estimate is') : t('How sure')}</dt><dd>± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')} {a.surer.map((s) => t('± {{sd}} with a {{what}}', { sd: halfRange(s.sd).toFixed(1), what: t(s.what) })).join(', ')}.</dd></div></dl>
           {a.pieces.length === 0 ? <p className="soft">{t('Nothing yet: the level is what is typical of the grade.')}</p> : (
             <div className="scroll evidence" tabIndex={0} role="region" aria-labelledby="account"><table>
               <thead><tr><th>{t('Day')}</th><th>{t('What')}</th><th>{t('What it says')}</th><th className="num">{t('Moved the level')}</th><th className="num">{t('Level with it')}</th><th>{t('Counts')}</th></tr></thead>
@@ -36,7 +40,8 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                   <td>{p.reason != null ? <><span>{t('left out: {{what}}', { what: p.reason })}</span> {a.mayJudge && <button className="btn small" onClick={() => change.mutate(() => put(`${path}/evidence`, { ids: p.ids, reason: null }))} aria-label={t('Take in again: {{what}}', { what: p.note })}>{t('Take in again')}</button>}</> : !a.mayJudge ? (p.counted > 0 ? t('yes') : t('no')) : p.may ? <button className="btn small" onClick={() => setLeaving(p)} aria-label={t('Leave out: {{what}}', { what: p.note })}>{t('Leave out')}</button> : t('no')}</td>
                 </tr>))}</tbody>
             </table></div>)}
-          {judging && <Judge path={path} labels={a.labels} now={a.depth} close={() => setJudging(false)} />}
+          {judging === 'judge' && <Judge path={path} labels={a.labels} now={a.depth} close={() => setJudging(null)} />}
+          {judging === 'set' && <SetLevel path={path} labels={a.labels} now={a.depth} close={() => setJudging(null)} />}
           {leaving && <LeaveOut path={path} piece={leaving} close={() => setLeaving(null)} />}
         </>
       )}</Show>
@@ -45,7 +50,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
 }
 
 /** Changes evidence; says what was done, with an undo, and shows everything anew. */
-function useChange(done?: () => void) {
+export function useChange(done?: () => void) {
   const refresh = useRefresh();
   const said = useSaid();
   return useMutation({ mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(), onSuccess: (x) => { said(x.sentence, x.changeId); done?.(); void refresh(); } });
@@ -70,14 +75,14 @@ function Judge({ path, labels, now, close }: { path: string; labels: Api<'LabelV
   const change = useChange(close);
   const other = change.error && !['level', 'sd', 'reason'].some((f) => fieldOf(change.error, f)) ? sentence(change.error) : undefined;
   return (
-    <Window title={t('Overrule the level')} close={close}>
+    <Window title={t('Add judgement')} close={close}>
       <form noValidate onSubmit={(e: FormEvent) => { e.preventDefault(); change.mutate(() => post(`${path}/levels`, form)); }}>
-        <p>{t('Your word is weighed with the other evidence: the surer you are, the more it counts.')}</p>
+        <p>{t('Combined with other evidence; the surer you are, the more it counts.')}</p>
         <div className="fields"><Field id="ju-level" label={t('Level')} error={fieldOf(change.error, 'level')}><input id="ju-level" type="text" autoFocus value={form.level} onChange={(e) => setForm({ ...form, level: e.target.value })} /></Field>
           <Field id="ju-system" label={t('Written as')}><select id="ju-system" value={form.system} onChange={(e) => { const label = labels.find((l) => l.system === e.target.value); setForm({ ...form, system: e.target.value, level: label?.label ?? form.level }); }}>{labels.map((l) => <option key={l.system} value={l.system}>{t(l.system)}</option>)}</select></Field>
           <Field id="ju-sd" label={t('How sure')} error={fieldOf(change.error, 'sd')}><select id="ju-sd" value={form.sd} onChange={(e) => setForm({ ...form, sd: Number(e.target.value) })}>{sures.map(([sd, name]) => <option key={sd} value={sd}>{t(name)} (± {halfRange(sd).toFixed(1)} fm)</option>)}</select></Field></div>
         <Field id="ju-reason" label={t('Why')} error={fieldOf(change.error, 'reason') ?? other}><input id="ju-reason" type="text" value={form.reason} onChange={(e) => setForm({ ...form, reason: e.target.value })} /></Field>
-        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={change.isPending}>{t('Overrule')}</button></p>
+        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={change.isPending}>{t('Add judgement')}</button></p>
       </form>
     </Window>
   );
