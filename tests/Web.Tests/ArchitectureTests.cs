@@ -18,5 +18,17 @@ public sealed class ArchitectureTests
     public void Formats_know_neither_web_nor_data() => Free(Formats, "DeepCurrent.Web", "DeepCurrent.Data", "DeepCurrent.Demo", "Npgsql", "Dapper", "Microsoft.AspNetCore");
 
     [Fact]
+    public void Only_the_schools_clock_reckons_with_time_zones()
+    {
+        var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT") ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+        string[] never = ["TimeZoneInfo", "ToLocalTime", "DateTime.Now", "DateTimeOffset.Now", "DateTime.Today", "LocalDateTime", "current_date", "at time zone", "now()::date"];
+        var found = Directory.EnumerateFiles(Path.Combine(root, "src"), "*.*", SearchOption.AllDirectories)
+            .Where(f => Path.GetExtension(f) is ".cs" or ".sql" && !f.Contains("/obj/") && !f.Contains("/bin/") && Path.GetFileName(f) != "SchoolClock.cs")
+            .SelectMany(f => File.ReadLines(f).Select((line, i) => (Where: $"{Path.GetFileName(f)}:{i + 1}", line)))
+            .Where(x => never.Any(n => x.line.Contains(n, StringComparison.OrdinalIgnoreCase))).Select(x => x.Where);
+        found.ShouldBeEmpty();
+    }
+
+    [Fact]
     public void Endpoints_leave_sql_to_the_stores() => Free(Web, "Dapper");
 }

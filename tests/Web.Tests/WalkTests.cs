@@ -164,6 +164,20 @@ public sealed class WalkTests(Harness harness)
     }
 
     [Fact]
+    public async Task What_a_group_is_proposed_for_is_what_the_readers_sheet_shows()
+    {
+        var (teacher, room, text) = await Prepared(readers: 3);
+        await Assign(teacher, room, text, attempts: 1);
+        var reader = await harness.Reader(room, 0);
+        var ticket = await Work(teacher, reader, text, right: false);
+        (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
+        var plan = await teacher.Json(await teacher.Post($"/api/classes/{room.Id}/groups/proposal", new { groups = 1, smallest = 1, largest = 3 }));
+        var place = plan["groups"]![0]!["readers"]!.AsArray().Single(r => (string)r!["readerId"]! == room.Readers[0].Id)!;
+        var sheet = (await teacher.Get($"/api/readers/{room.Readers[0].Id}"))["strands"]!.AsArray().Where(s => (int)s!["asked"]! >= 3).ToList();
+        ((string?)place["need"]).ShouldBe(sheet.Count == 0 ? null : (string)sheet.MinBy(s => (double)s!["mean"]!)!["strand"]!);
+    }
+
+    [Fact]
     public async Task Groups_are_proposed_saved_and_taken_back()
     {
         var (teacher, room, _) = await Prepared(readers: 6);

@@ -10,6 +10,9 @@ public sealed record MasteryEstimate(int Right, int Asked, double Mean, double L
 /// <summary>Strand mastery as a beta-binomial posterior.</summary>
 public static class Mastery
 {
+    /// <summary>How far back answers count: what a reader missed half a year ago says little of now.</summary>
+    public static readonly TimeSpan Span = TimeSpan.FromDays(84);
+
     // Worth four questions of which three were right: what a reader on fitting texts shows on average.
     private const double PriorRight = 3, PriorWrong = 1;
 

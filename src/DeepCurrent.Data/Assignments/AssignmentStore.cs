@@ -163,10 +163,11 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<(Guid, string, int, int)>("""
-            select k.reader_id, q.strand, count(*) filter (where w.correct)::int, count(*)::int
-            from enrolment e join ticket k on k.reader_id = e.reader_id join answer w on w.ticket_id = k.id join question q on q.id = w.question_id
-            where e.class_id = @classId and e.to_day is null and w.attempt = 1 and w.correct is not null and q.place is null and not w.rushed and w.at >= @since and k.handed_in_at is not null
-            group by k.reader_id, q.strand
+            select v.reader_id, v.strand, count(*) filter (where v.correct)::int, count(*)::int
+            from enrolment e
+              join evidence v on v.reader_id = e.reader_id
+            where e.class_id = @classId and e.to_day is null and v.kind = 'answer' and v.left_out is null and v.strand is not null and v.at >= @since
+            group by v.reader_id, v.strand
             limit 10000
             """, new { classId, since })).ToList();
     }

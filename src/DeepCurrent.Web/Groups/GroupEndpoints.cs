@@ -28,7 +28,7 @@ public sealed record SavedGroups(Guid? ChangeId);
 /// <summary>Guided reading groups: proposing, and saving what the teacher decided.</summary>
 public static class GroupEndpoints
 {
-    private const int SixWeeks = 42, EnoughAsked = 3, MostGroups = 12;
+    private const int EnoughAsked = 3, MostGroups = 12;
     private static readonly string[] Names = ["Kelp", "Ferry", "Mill", "Beacon", "Harbour", "Estuary", "Lantern", "Compass", "Barnacle", "Heron", "Sluice", "Anchor"];
 
     public static void Map(RouteGroupBuilder api)
@@ -41,7 +41,7 @@ public static class GroupEndpoints
     {
         await desk.Class(classId, Deed.FormGroups);
         if (request.Groups is < 1 or > MostGroups) throw Refused.Field("groups", $"Ask for 1 to {MostGroups} groups.");
-        var strands = (await assignments.Strands(classId, desk.Now.AddDays(-SixWeeks))).ToLookup(s => s.ReaderId);
+        var strands = (await assignments.Strands(classId, desk.Now - Mastery.Span)).ToLookup(s => s.ReaderId);
         var candidates = (await readers.Roster(classId, desk.Now)).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), Masteries(strands[r.Id]))).ToList();
         var rules = new GroupRules(request.Groups, request.Smallest, request.Largest);
         if (rules.Conflict(candidates.Count) is { } conflict) throw Refused.Field("groups", conflict);

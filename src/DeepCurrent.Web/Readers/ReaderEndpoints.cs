@@ -98,7 +98,7 @@ public static class ReaderEndpoints
             h.Ticket.OpenedAt, h.Ticket.HandedInAt, h.Ticket.BeforeMean, h.Ticket.AfterMean)).ToList();
         return new(r.Id, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.Group, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value,
             school.Chart.GradeLabel(new(r.Depth)), GoalRules.SilentRate(new(r.Depth), school.Chart),
-            await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence), readings, await goals.OfReader(r, school));
+            await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence, desk.Now), readings, await goals.OfReader(r, school));
     }
 
     /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running records by themselves.</summary>
@@ -126,9 +126,10 @@ public static class ReaderEndpoints
     // Where a score of all or nothing would put a reader is not a place on the scale; a little is taken off both ends.
     private static double Logit(double score) => Math.Log(Math.Clamp(score, 0.1, 0.95) / (1 - Math.Clamp(score, 0.1, 0.95)));
 
-    private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence)
+    /// <summary>The same figures that groups are proposed by: first attempts of the last twelve weeks.</summary>
+    private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence, DateTimeOffset now)
     {
-        var asked = evidence.Where(e => e is { Kind: "answer", LeftOut: null, Strand: not null }).ToLookup(e => Enum.Parse<Strand>(e.Strand!));
+        var asked = evidence.Where(e => e is { Kind: "answer", LeftOut: null, Strand: not null } && e.At >= now - Mastery.Span).ToLookup(e => Enum.Parse<Strand>(e.Strand!));
         return [.. Enum.GetValues<Strand>().Select(s => (s, m: Mastery.Estimate(asked[s].Count(e => e.Correct == true), asked[s].Count()))).Select(x => new StrandView(x.s.ToString(), x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High))];
     }
 

@@ -34,7 +34,7 @@ export default function Profile() {
           <section><h2>{t('Depth and reach')}</h2><p className="soft small">{t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', { low: fm(r.low), high: fm(r.high), grade: r.gradeLabel })}</p><DepthScale r={r} /></section>
           <section className="wide"><h2>{t('Level over time')}</h2><Trail r={r} width={640} height={180} links /></section>
           <section><h2>{t('Goals')}</h2>{r.goals.length === 0 ? <p className="soft">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</section>
-          <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('right at the first try, with 90 % range')}</span></h2><Strands strands={r.strands} /></section>
+          <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('estimate with 90% range; right of asked at the first try, 12 weeks')}</span></h2><Strands strands={r.strands} /></section>
         </div>
         <Account classId={data.id} reader={r} />
         <Oral classId={data.id} reader={r} />

@@ -30,7 +30,7 @@ export function Strands({ strands }: { strands: ReaderData['strands'] }) {
     <ul className="strands">{asked.map((s) => (
       <li key={s.strand} className={s === weakest && s.asked >= 3 ? 'weak' : undefined}><span>{strandName(s.strand)}</span>
         <svg viewBox="0 0 96 14" preserveAspectRatio="none" height="14" aria-hidden><path d="M0 7H96" stroke="var(--line)" /><rect x={x(s.low)} y="3" width={x(s.high) - x(s.low)} height="8" fill="var(--depth-4)" /><path d={`M${x(s.mean)} 0v14`} stroke="var(--ink)" strokeWidth="2.5" /></svg>
-        <b>{percent(s.mean)}</b></li>
+        <b>{percent(s.mean)}</b><span className="soft">{t('{{right}} of {{asked}}', { right: s.right, asked: s.asked })}</span></li>
     ))}</ul>
   );
 }

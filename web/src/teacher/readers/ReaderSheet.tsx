@@ -23,7 +23,7 @@ export default function ReaderSheet({ classId, readerId, close }: { classId: str
           <section><h3>{t('This school year')}</h3><Trail r={r} /></section>
           <section className="pair">
             <div><h3>{t('Goals')}</h3>{r.goals.length === 0 ? <p className="soft small">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</div>
-            <div><h3>{t('Strands')}<span>{t('right, 90 % range')}</span></h3><Strands strands={r.strands} /></div>
+            <div><h3>{t('Strands')}<span>{t('12 weeks, 90% range')}</span></h3><Strands strands={r.strands} /></div>
           </section>
           <section><h3>{t('Last readings')}</h3>
             {r.readings.length === 0 ? <p className="soft small">{t('Nothing read here yet.')}</p> : <ul className="last">{r.readings.slice(0, 4).map((k) => <li key={k.ticketId}><span>{k.handedInAt ? shortDay(k.handedInAt) : t('now')}</span><Link to={`/class/${classId}/tickets/${k.ticketId}`}>{k.title}</Link><span>{t('fit')} {percent(k.forecast)}</span><span>{k.score == null ? t(k.state) : percent(k.score)}</span></li>)}</ul>}

@@ -4,8 +4,11 @@ import type { Fit } from './Tray';
 const left = 50, right = 100, width = 196, base = 22.5;
 const x = (percent: number) => 6 + ((Math.max(left, percent) - left) / (right - left)) * (width - 14);
 
-/** Forecasts of the picked readers on the picked text, as dots over the reach. */
-export function FitSpread({ fits, name }: { fits: Fit[]; name: (readerId: string) => string }) {
+interface Spread { fits: Fit[]; name: (readerId: string) => string; cuts: { zoneLow: number; zoneHigh: number } }
+
+/** Forecasts of the picked readers on the picked text, as dots over the reach as the school cuts it. */
+export function FitSpread({ fits, name, cuts }: Spread) {
+  const [from, to] = [100 * cuts.zoneLow, 100 * cuts.zoneHigh];
   const within = fits.filter((f) => f.zone === 'Instructional').length;
   const deep = fits.filter((f) => f.zone === 'Frustration').length;
   const easy = fits.length - within - deep;
@@ -15,7 +18,7 @@ export function FitSpread({ fits, name }: { fits: Fit[]; name: (readerId: string
     <div className="fitbox">
       <h3>{words}</h3>
       <svg className="fit" width={width} height="40" viewBox={`0 0 ${width} 40`} role="img" aria-label={`${t('Forecast comprehension')}: ${fits.map((f) => `${name(f.readerId)} ${f.forecast} %`).join(', ')}`}>
-        <rect x={x(70)} y="1" width={x(90) - x(70)} height="22" fill="var(--depth-3)" />
+        <rect x={x(from)} y="1" width={x(to) - x(from)} height="22" fill="var(--depth-3)" />
         <path d={`M2 ${base}H${width - 2}`} stroke="var(--ink)" />
         {[60, 70, 80, 90].map((p) => <g key={p}><path d={`M${x(p)} ${base}v4`} stroke="var(--ink)" /><text x={x(p)} y="38" textAnchor="middle" fontSize="13">{p === 90 ? '90 %' : p}</text></g>)}
         {fits.map((f) => {

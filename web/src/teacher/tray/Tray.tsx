@@ -51,7 +51,7 @@ export function Tray({ data }: { data: ClassData }) {
         <h3>{t('{{count}} texts', { count: texts.length })} {first && texts.length === 1 && <span>{first.versions.map((v) => fm(v.depth)).join(' / ')} fm</span>}</h3>
         <ul>{texts.map((x) => <li key={x.id}><span className="plate">{x.title}<button className="drop" aria-label={t('Put {{name}} back', { name: x.title })} onClick={() => tray.toggleText(x.id)}><X size={12} aria-hidden /></button></span></li>)}</ul>
       </div>
-      {first && readers.length > 0 && fits.data && <FitSpread fits={fits.data.filter((f) => f.textId === first.id)} name={(id) => readers.find((r) => r.id === id)?.givenName ?? ''} />}
+      {first && readers.length > 0 && fits.data && <FitSpread fits={fits.data.filter((f) => f.textId === first.id)} cuts={data} name={(id) => readers.find((r) => r.id === id)?.givenName ?? ''} />}
       <div className="acts">
         <button className="btn main" disabled={readers.length === 0 || texts.length === 0} onClick={() => setAssigning(true)}>
           {readers.length === 0 ? t('Pick up readers to assign') : texts.length === 0 ? t('Pick up a text to assign') : t('Assign to {{count}} readers…', { count: readers.length })}
