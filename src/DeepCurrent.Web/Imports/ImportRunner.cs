@@ -1,4 +1,5 @@
 using DeepCurrent.Data.Imports;
+using DeepCurrent.Web.Hosting;
 using Npgsql;
 
 namespace DeepCurrent.Web.Imports;
@@ -6,21 +7,9 @@ namespace DeepCurrent.Web.Imports;
 /// <summary>Works through waiting imports, one at a time in each instance. An import whose process died in the middle is begun again: nothing of it was written.</summary>
 public sealed class ImportRunner(NpgsqlDataSource db, ImportStore imports, ImportWork work, ILogger<ImportRunner> log) : BackgroundService
 {
-    private static readonly TimeSpan Glance = TimeSpan.FromSeconds(20), Pause = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan Glance = TimeSpan.FromSeconds(20);
 
-    protected override async Task ExecuteAsync(CancellationToken stop)
-    {
-        while (!stop.IsCancellationRequested)
-        {
-            try { await Run(stop); }
-            catch (OperationCanceledException) { return; }
-            catch (Exception e) when (e is NpgsqlException or IOException or TimeoutException)
-            {
-                log.LogWarning("The database did not answer; imports wait");
-                await Task.Delay(Pause, stop).ContinueWith(_ => { }, CancellationToken.None);
-            }
-        }
-    }
+    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, Run, log, "imports");
 
     private async Task Run(CancellationToken stop)
     {

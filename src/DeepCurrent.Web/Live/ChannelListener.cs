@@ -1,3 +1,4 @@
+using DeepCurrent.Web.Hosting;
 using Npgsql;
 
 namespace DeepCurrent.Web.Live;
@@ -5,26 +6,12 @@ namespace DeepCurrent.Web.Live;
 /// <summary>Listens to one channel of the database's notices, so that it does not matter which instance wrote; a lost line is taken up again.</summary>
 public abstract class ChannelListener(NpgsqlDataSource db, string channel, ILogger log) : BackgroundService
 {
-    private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
-
     /// <summary>The line is there; what was said before it was is not known.</summary>
     protected virtual Task Begun() => Task.CompletedTask;
 
     protected abstract Task Heard(string payload, CancellationToken stop);
 
-    protected override async Task ExecuteAsync(CancellationToken stop)
-    {
-        while (!stop.IsCancellationRequested)
-        {
-            try { await Listen(stop); }
-            catch (OperationCanceledException) { return; }
-            catch (Exception e) when (e is NpgsqlException or IOException)
-            {
-                log.LogWarning("Lost the database's notices of {Channel}; trying again", channel);
-                await Task.Delay(Pause, stop);
-            }
-        }
-    }
+    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, Listen, log, $"notices of {channel}");
 
     private async Task Listen(CancellationToken stop)
     {

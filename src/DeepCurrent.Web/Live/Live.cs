@@ -3,6 +3,7 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
+using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.SignalR;
@@ -61,13 +62,13 @@ public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub
         return Task.CompletedTask;
     }
 
-    protected override Task ExecuteAsync(CancellationToken stop) => Task.WhenAll(base.ExecuteAsync(stop), Repeated.Until(stop, classes.Run, log));
+    protected override Task ExecuteAsync(CancellationToken stop) => Task.WhenAll(base.ExecuteAsync(stop), Repeated.Until(stop, classes.Run, log, "notices"));
 }
 
 /// <summary>Tells the other instances, and this one's pages, of readers' work.</summary>
 public sealed class NoticeSender(Notices notices, ILogger<NoticeSender> log) : BackgroundService
 {
-    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, notices.Run, log);
+    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, notices.Run, log, "notices");
 }
 
 /// <summary>Cuts the live connections of sessions that have ended, on whichever instance they ended.</summary>

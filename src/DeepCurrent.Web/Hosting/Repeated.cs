@@ -1,6 +1,6 @@
 using Npgsql;
 
-namespace DeepCurrent.Web.Live;
+namespace DeepCurrent.Web.Hosting;
 
 /// <summary>Work that goes on as long as the application does.</summary>
 public static class Repeated
@@ -8,7 +8,8 @@ public static class Repeated
     private static readonly TimeSpan Pause = TimeSpan.FromSeconds(2);
 
     /// <summary>Begins again after a pause where the database was away.</summary>
-    public static async Task Until(CancellationToken stop, Func<CancellationToken, Task> work, ILogger log)
+    /// <param name="waits">What waits meanwhile, for the log.</param>
+    public static async Task Until(CancellationToken stop, Func<CancellationToken, Task> work, ILogger log, string waits)
     {
         while (!stop.IsCancellationRequested)
         {
@@ -16,7 +17,7 @@ public static class Repeated
             catch (OperationCanceledException) { return; }
             catch (Exception e) when (e is NpgsqlException or IOException or TimeoutException)
             {
-                log.LogWarning("The database did not answer; notices wait");
+                log.LogWarning("The database did not answer; {What} wait", waits);
                 await Task.Delay(Pause, stop).ContinueWith(_ => { }, CancellationToken.None);
             }
         }
