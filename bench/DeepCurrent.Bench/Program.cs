@@ -29,6 +29,12 @@ if (args is ["load", var server, var loaded, var pgbench])
     return;
 }
 
+if (args is ["fuzz", var attacked, var held, var shipped])
+{
+    await DeepCurrent.Bench.Load.FuzzBench.Run(new(attacked), held, shipped, Row);
+    return;
+}
+
 var content = args.Length > 0 ? args[0] : "content";
 
 var prose = string.Join("\n\n", Directory.EnumerateFiles(content, "*.md", SearchOption.AllDirectories).Order().Select(File.ReadAllText));
@@ -68,8 +74,8 @@ var checks = Checks.Run(7, Checks.Even());
 Row("Simulated level checks of at most 4 passages of 10 questions: levels sure to 3.5 fm", $"{checks.Reached:P0} of readers", "90 % of readers");
 Row("Questions nine readers of ten need for that, passages chosen and a fixed form for the grade", $"{checks.Chosen} and {checks.Fixed}, {checks.Chosen / (double)checks.Fixed:P0}", "at most 60 %");
 
-var shipped = ShippedPassages.In(content);
-Row("The same with the texts and questions that ship, passages alone and after 15 word meanings", $"{Checks.Run(7, shipped).Reached:P0} and {Checks.Run(7, shipped, 15).Reached:P0} of readers", "90 % of readers");
+var passages = ShippedPassages.In(content);
+Row("The same with the texts and questions that ship, passages alone and after 15 word meanings", $"{Checks.Run(7, passages).Reached:P0} and {Checks.Run(7, passages, 15).Reached:P0} of readers", "90 % of readers");
 
 var story = SpokenForms.Of(prose);
 var (long1, short1) = (prose[..story[1000].Start], prose[..story[400].Start]);

@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, rosters or load after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, rosters, load or fuzz after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -67,9 +67,16 @@ load() { # a whole school at once, with pgbench beside it
   halt
 }
 
+fuzz() { # damaged files, in every way in that takes files
+  fresh deepcurrent_bench_fuzz
+  serve deepcurrent_bench_fuzz false
+  dotnet "$bench_dll" fuzz "$address" "$(connection deepcurrent_bench_fuzz)" "$ROOT/content"
+  halt
+}
+
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | rosters | load) "$1"; exit ;; *) fail "there is no part $1 (library, rosters, load)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | rosters | load | fuzz) "$1"; exit ;; *) fail "there is no part $1 (library, rosters, load, fuzz)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -91,6 +98,7 @@ results="$ROOT/bench/results.md"
   library
   rosters
   load
+  fuzz
   node "$ROOT/bench/bundles.mjs" "$ROOT/web/dist"
 } >"$results"
 cat "$results"

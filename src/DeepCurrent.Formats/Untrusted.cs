@@ -40,10 +40,18 @@ public static partial class Untrusted
     private static void Run<T>(Func<T> parse, CancellationToken stop, TaskCompletionSource<T> done)
     {
         limit = new(Environment.TickCount64 + (long)Longest.TotalMilliseconds, stop);
-        try { done.SetResult(parse()); }
-        catch (Exception e) when (e is Unreadable or OperationCanceledException) { done.SetException(e); }
-        catch (Exception e) when (e is not OutOfMemoryException) { done.SetException(new Unreadable("This file is damaged, or not what its name says.", e)); }
-        catch (OutOfMemoryException) { done.SetException(new Unreadable("This file unpacks to more than can be read.")); }
+        try { done.SetResult(Guarded(parse)); }
+        catch (Exception e) { done.SetException(e); }
+    }
+
+    /// <summary>Reads a file that may be anything: whatever a parser throws is that the file cannot be read.</summary>
+    /// <exception cref="Unreadable">The file is damaged, or too large.</exception>
+    public static T Guarded<T>(Func<T> parse)
+    {
+        try { return parse(); }
+        catch (Exception e) when (e is Unreadable or OperationCanceledException) { throw; }
+        catch (OutOfMemoryException) { throw new Unreadable("This file unpacks to more than can be read."); }
+        catch (Exception e) { throw new Unreadable("This file is damaged, or not what its name says.", e); }
     }
 
     /// <summary>To be called wherever a parser goes on: throws when time is up or nobody waits.</summary>

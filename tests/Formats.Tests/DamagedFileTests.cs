@@ -21,10 +21,17 @@ public sealed class DamagedFileTests
     {
         var folder = ContentReader.Read(Path.Combine(Root, "content", "the-ferry-cat"));
         var texts = new[] { "md", "html", "docx", "epub", "zip", "qti" }.Select(format => ($"text.{(format == "qti" ? "zip" : format)}", TextWriters.Write(folder, [], format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch).Bytes));
-        return [.. texts, ("list.xlsx", TableFile.WriteXlsx("Readers", ["Given name", "Family name", "Grade"], [["Mina", "Ode", "3"], ["Ravi", "Sen", "4"]], []))];
+        using var roster = new MemoryStream();
+        using (var zip = new ZipArchive(roster, ZipArchiveMode.Create, leaveOpen: true))
+            foreach (var (name, rows) in new[] { ("manifest.csv", "propertyName,value\noneroster.version,1.2\n"), ("orgs.csv", "sourcedId,name,type\no1,North,school\n"), ("users.csv", "sourcedId,role,givenName,familyName,grades\nr1,student,Mina,Ode,04\n") })
+            {
+                using var w = new StreamWriter(zip.CreateEntry(name).Open());
+                w.Write(rows);
+            }
+        return [.. texts, ("roster.zip", roster.ToArray()), ("list.xlsx", TableFile.WriteXlsx("Readers", ["Given name", "Family name", "Grade"], [["Mina", "Ode", "3"], ["Ravi", "Sen", "4"]], []))];
     }
 
-    private static object Parse(string name, byte[] bytes) => name.StartsWith("list", StringComparison.Ordinal) ? TableFile.Read(bytes) : TextFiles.Read(name, bytes);
+    private static object Parse(string name, byte[] bytes) => name == "roster.zip" ? OneRosterZip.Read(bytes, null, Mends.None) : name.StartsWith("list", StringComparison.Ordinal) ? TableFile.Read(bytes) : TextFiles.Read(name, bytes);
 
     private static byte[] Damaged(byte[] bytes, Random chance)
     {
@@ -43,6 +50,19 @@ public sealed class DamagedFileTests
             catch (Unreadable e) { return e.Message.Length > 10; }
             return true;
         }, iter: 600);
+
+    [Fact]
+    public void A_damaged_roster_is_read_or_refused_with_a_sentence_in_every_way_it_is_looked_at()
+    {
+        var (_, zip) = Good.First(g => g.Name == "roster.zip");
+        Gen.Int.Sample(seed =>
+        {
+            var damaged = Damaged(zip, new Random(seed));
+            foreach (var look in new Action[] { () => OneRosterZip.Head(damaged), () => OneRosterZip.Read(damaged, null, Mends.None), () => OneRosterZip.Without(damaged, "r1") })
+                try { look(); }
+                catch (Unreadable e) { e.Message.Length.ShouldBeGreaterThan(10); }
+        }, iter: 1500);
+    }
 
     [Fact]
     public void The_inside_of_an_archive_may_be_damaged_too() =>

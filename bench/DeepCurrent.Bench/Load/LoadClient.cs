@@ -18,6 +18,13 @@ public sealed class LoadClient(HttpClient http)
         return response.StatusCode;
     }
 
+    public async Task<HttpStatusCode> Upload(string path, byte[] file)
+    {
+        using var content = new ByteArrayContent(file) { Headers = { ContentType = new("application/octet-stream") } };
+        using var response = await Raw(HttpMethod.Post, path, content);
+        return response.StatusCode;
+    }
+
     public async Task<JsonNode> Json(HttpMethod method, string path, object? body = null)
     {
         using var response = await Raw(method, path, body);
@@ -40,7 +47,7 @@ public sealed class LoadClient(HttpClient http)
         using var request = new HttpRequestMessage(method, path);
         if (cookies.Count > 0) request.Headers.Add("Cookie", CookieHeader);
         if (method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", token);
-        if (body is not null) request.Content = JsonContent.Create(body);
+        if (body is not null) request.Content = body as HttpContent ?? JsonContent.Create(body);
         var response = await http.SendAsync(request);
         if (response.Headers.TryGetValues("Set-Cookie", out var set))
             foreach (var cookie in set) { var pair = cookie.Split(';')[0]; cookies[pair[..pair.IndexOf('=')]] = pair[(pair.IndexOf('=') + 1)..]; }

@@ -38,7 +38,9 @@ public static class OneRosterZip
 
     /// <summary>The system an archive comes from, and the schools and districts it names.</summary>
     /// <exception cref="Unreadable">No zip, or damaged.</exception>
-    public static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) Head(byte[] bytes)
+    public static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) Head(byte[] bytes) => Untrusted.Guarded(() => HeadOf(bytes));
+
+    private static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) HeadOf(byte[] bytes)
     {
         using var zip = Open(bytes);
         var (scopes, source) = Manifest(zip);
@@ -57,7 +59,9 @@ public static class OneRosterZip
     /// <param name="org">Only what belongs to this org; null for everything in the file.</param>
     /// <param name="read">Told the bytes unpacked so far and in all.</param>
     /// <exception cref="Unreadable">No zip, no roster in it, or more than can be taken in.</exception>
-    public static OneRosterFile Read(byte[] bytes, string? org, Mends mends, Action<long, long>? read = null)
+    public static OneRosterFile Read(byte[] bytes, string? org, Mends mends, Action<long, long>? read = null) => Untrusted.Guarded(() => ReadAll(bytes, org, mends, read));
+
+    private static OneRosterFile ReadAll(byte[] bytes, string? org, Mends mends, Action<long, long>? read)
     {
         using var zip = Open(bytes);
         var (scopes, source) = Manifest(zip);
@@ -92,7 +96,10 @@ public static class OneRosterZip
 
     /// <summary>The same archive without the rows of one user: wherever a column says that a row is theirs.</summary>
     /// <returns>Null where none of its rows is.</returns>
-    public static byte[]? Without(byte[] bytes, string userSourcedId)
+    /// <exception cref="Unreadable">No zip, or damaged.</exception>
+    public static byte[]? Without(byte[] bytes, string userSourcedId) => Untrusted.Guarded(() => WithoutUser(bytes, userSourcedId));
+
+    private static byte[]? WithoutUser(byte[] bytes, string userSourcedId)
     {
         var removed = 0;
         using var made = new MemoryStream();

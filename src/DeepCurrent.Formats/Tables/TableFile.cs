@@ -108,7 +108,13 @@ public static class TableFile
 
     internal static ZipArchive OpenZip(byte[] bytes)
     {
-        try { return new ZipArchive(new MemoryStream(bytes), ZipArchiveMode.Read); }
+        try
+        {
+            var zip = new ZipArchive(new MemoryStream(bytes), ZipArchiveMode.Read);
+            // The list of what is in it is read when it is first asked for.
+            _ = zip.Entries.Count;
+            return zip;
+        }
         catch (InvalidDataException) { throw new Unreadable("This archive is damaged or cut short."); }
     }
 

@@ -29,7 +29,7 @@ public sealed class RecordDesk(Desk desk, RunningRecordStore records, RosterDesk
     public async Task<Season> SeasonOf(DateTimeOffset at)
     {
         var year = (await Yardstick()).Year;
-        return OralNorms.SeasonOf(DateOnly.FromDateTime(at.UtcDateTime), year.FirstDay, year.LastDay);
+        return OralNorms.SeasonOf((await desk.Clock()).DayOf(at), year.FirstDay, year.LastDay);
     }
 
     public async Task<FiguresOfRecord> Figures(RunningRecord k, int grade, SheetData? sheet = null)
