@@ -18,6 +18,31 @@ public sealed class RosterTests(Harness harness)
     private static async Task<string[]> Names(Person teacher, string classId) => [.. (await Roster(teacher, classId))["members"]!.AsArray().Select(m => $"{m!["givenName"]} {m["familyName"]}".Trim())];
 
     [Fact]
+    public async Task Whatever_is_made_twice_by_a_request_that_was_repeated_is_made_once()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        Guid classId = Guid.NewGuid(), readerId = Guid.NewGuid(), adultId = Guid.NewGuid();
+        async Task<JsonNode> Twice(string path, object body)
+        {
+            var first = await lead.Json(await lead.Post(path, body));
+            var again = await lead.Json(await lead.Post(path, body));
+            return new JsonArray(first, again);
+        }
+        var rooms = await Twice("/api/classes", new { name = "4 Tern", id = classId });
+        ((string)rooms[0]!["id"]!, (string)rooms[1]!["id"]!).ShouldBe(($"{classId}", $"{classId}"));
+        (await lead.Get("/api/school/classes")).AsArray().Count.ShouldBe(1);
+        var readers = await Twice($"/api/classes/{classId}/readers", new { givenName = "Ana", familyName = "Cruz", grade = 4, level = 30, id = readerId });
+        ((string)readers[1]!["secret"]!).ShouldBe((string)readers[0]!["secret"]!);
+        (await lead.Get($"/api/classes/{classId}"))["readers"]!.AsArray().Count.ShouldBe(1);
+        await Twice("/api/school/adults", new { name = "Pia Lund", mail = $"{adultId:N}@example.org", lead = false, id = adultId });
+        (await lead.Get("/api/school/adults")).AsArray().Count(a => (string)a!["name"]! == "Pia Lund").ShouldBe(1);
+        // An id that is somebody else's reader makes nobody and tells nothing.
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        (await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = "Not", familyName = "Mine", grade = 4, level = 30, id = readerId })).IsSuccessStatusCode.ShouldBeFalse();
+    }
+
+    [Fact]
     public async Task A_list_goes_in_once_with_sign_ins_and_can_be_taken_back()
     {
         var ana = await harness.Teacher("ana");

@@ -14,7 +14,8 @@ namespace DeepCurrent.Web.Adults;
 public sealed record SessionPlace(Guid Id, string Device, DateTimeOffset MadeAt, DateTimeOffset SeenAt, bool Here);
 
 /// <param name="Post">Teacher or Assistant; a teacher if it is not said.</param>
-public sealed record InviteRequest(string Name, string? Mail, bool Lead, string? Post = null);
+/// <param name="Id">Made by the client: the same request again is the same person, who gets no second mail.</param>
+public sealed record InviteRequest(string Name, string? Mail, bool Lead, string? Post = null, Guid? Id = null);
 
 /// <param name="Link">To be given to the one who is invited; it works once.</param>
 public sealed record InvitedView(Guid AdultId, string Name, string UserName, string Link, bool Mailed, DateTimeOffset Until, Guid? ChangeId);
@@ -54,12 +55,13 @@ public static class AdultEndpoints
         api.MapGet("/school/sign-ins", async (Desk desk, SessionStore sessions) => { await desk.Lead(); return await sessions.Events(desk.Who.SchoolId); });
     }
 
-    private static async Task<InvitedView> Invite(InviteRequest request, Desk desk, RosterDesk roster, AdultStore adults, IMailer mailer, HttpContext http)
+    private static async Task<InvitedView> Invite(InviteRequest request, Desk desk, RosterDesk roster, RosterStore rosters, AdultStore adults, IMailer mailer, HttpContext http)
     {
         await desk.Lead();
+        if (request.Id is { } again && await rosters.Adult(again, desk.Who.SchoolId) is { } there) return await Pass(there.Id, there.Name, there.UserName, null, hasPassword: false, desk, adults, mailer, http);
         var (name, mail) = Checked(request.Name, request.Mail);
         var makers = await roster.Makers();
-        var adult = new RosterAdult(Guid.CreateVersion7(), null, name, makers.AdultName(mail ?? name), mail, request.Lead, Left: false, PostOf(request.Post) ?? Post.Teacher);
+        var adult = new RosterAdult(request.Id ?? Guid.CreateVersion7(), null, name, makers.AdultName(mail ?? name), mail, request.Lead, Left: false, PostOf(request.Post) ?? Post.Teacher);
         var change = await roster.Apply(ChangeSet.Nothing with { Adults = [new(null, adult)] }, null, $"Invited {name}");
         return await Pass(adult.Id, name, adult.UserName, mail, hasPassword: false, desk, adults, mailer, http) with { ChangeId = change };
     }

@@ -9,7 +9,8 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Classes;
 
-public sealed record NewClassRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay);
+/// <param name="Id">Made by the client: the same request again is the same class.</param>
+public sealed record NewClassRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay, Guid? Id = null);
 
 public sealed record MadeClass(Guid Id, Guid? ChangeId);
 
@@ -44,12 +45,13 @@ public static class ClassSettings
         api.MapGet("/colleagues", Colleagues);
     }
 
-    private static async Task<MadeClass> Make(NewClassRequest request, Desk desk, RosterDesk roster)
+    private static async Task<MadeClass> Make(NewClassRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
     {
         desk.Library(Deed.MakeClass);
+        if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there) return new(there.Id, null);
         var name = Name(request.Name, request.FirstDay, request.LastDay);
         var makers = await roster.Makers();
-        var made = new RosterClass(Guid.CreateVersion7(), null, (await roster.Year()).Id, name, makers.ClassCode(), request.FirstDay, request.LastDay, Closed: false);
+        var made = new RosterClass(request.Id ?? Guid.CreateVersion7(), null, (await roster.Year()).Id, name, makers.ClassCode(), request.FirstDay, request.LastDay, Closed: false);
         var steps = ChangeSet.Nothing with { Classes = [new(null, made)], Teachings = [new(null, new Teaching(Guid.CreateVersion7(), made.Id, desk.Who.Id, "teacher"))] };
         // Listed with the school and not with the class, which is gone when this is taken back.
         return new(made.Id, await roster.Apply(steps, null, $"Made the class {name}"));

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Measuring;
@@ -26,7 +27,11 @@ public sealed record LabelView(string System, string Label);
 /// <param name="Level">Fathoms.</param>
 /// <param name="Until">Its last day; null until the next level check.</param>
 /// <param name="Estimate">What the evidence says beneath it, in fathoms, with its standard error.</param>
-public sealed record SetLevelView(double Level, DateOnly? Until, string By, DateTimeOffset At, string Reason, double Estimate, double EstimateSd);
+public sealed record SetLevelView(double Level, DateOnly? Until, string By, DateTimeOffset At, string Reason, double Estimate, double EstimateSd)
+{
+    internal static SetLevelView? Of(SetLevel? set, SchoolClock clock) => set is null ? null
+        : new(set.Value, set.UntilAt is { } over ? clock.DayOf(over.AddMinutes(-1)) : null, set.By, set.At, set.Reason, set.EstimateMean, set.EstimateSd);
+}
 
 /// <param name="Depth">The level that counts: the estimate, or what a teacher has set.</param>
 /// <param name="Sd">Standard error of the estimate.</param>
@@ -73,8 +78,7 @@ public static class EvidenceEndpoints
         var mayJudge = desk.May(Deed.JudgeLevel, r);
         var set = await keeper.Set(readerId, desk.Now);
         var sd = set?.EstimateSd ?? r.Sd;
-        var view = set is null ? null : new SetLevelView(set.Value, set.UntilAt is { } over ? (await desk.Clock()).DayOf(over.AddMinutes(-1)) : null, set.By, set.At, set.Reason, set.EstimateMean, set.EstimateSd);
-        return new(r.Depth, sd, mayJudge, pieces, EvidenceAccount.Surer(sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)], view);
+        return new(r.Depth, sd, mayJudge, pieces, EvidenceAccount.Surer(sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)], SetLevelView.Of(set, await desk.Clock()));
     }
 
     private static PieceView Piece(IReadOnlyList<EvidenceRow> rows, Dictionary<Guid, EvidenceEffect> effects, Dictionary<Guid, string> titles)

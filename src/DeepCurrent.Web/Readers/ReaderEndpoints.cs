@@ -8,6 +8,7 @@ using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Formats.Tables;
 using DeepCurrent.Web.Goals;
@@ -19,7 +20,8 @@ using FluentValidation;
 namespace DeepCurrent.Web.Readers;
 
 /// <param name="Level">Starting level in fm.</param>
-public sealed record NewReaderRequest(string GivenName, string? FamilyName, int Grade, double Level, string? GuardianMail);
+/// <param name="Id">Made by the client: the same request again is the same reader.</param>
+public sealed record NewReaderRequest(string GivenName, string? FamilyName, int Grade, double Level, string? GuardianMail, Guid? Id = null);
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
 public sealed record AddedReader(Guid Id, string UserName, string SecretKind, string Secret, Guid? ChangeId);
@@ -35,8 +37,9 @@ public sealed record MarkView(DateTimeOffset At, string What, double Place, stri
 public sealed record ReadingView(Guid TicketId, string Title, string Version, double VersionDepth, string State, double Forecast, double? Score, double Seconds, DateTimeOffset AssignedAt, DateOnly? DueOn,
     DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? AfterMean);
 
+/// <param name="Set">The level a teacher has set, which counts instead of the estimate; null while the estimate counts.</param>
 public sealed record ReaderView(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, string? Group, double Depth, double Sd, double Low, double High, double ReachFrom, double ReachTo,
-    string GradeLabel, double SilentRate, IReadOnlyList<DepthDay> Trail, IReadOnlyList<MarkView> Marks, IReadOnlyList<StrandView> Strands, IReadOnlyList<ReadingView> Readings, IReadOnlyList<GoalStandingView> Goals);
+    string GradeLabel, double SilentRate, IReadOnlyList<DepthDay> Trail, IReadOnlyList<MarkView> Marks, IReadOnlyList<StrandView> Strands, IReadOnlyList<ReadingView> Readings, IReadOnlyList<GoalStandingView> Goals, SetLevelView? Set);
 
 public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
 {
@@ -62,14 +65,16 @@ public static class ReaderEndpoints
         api.MapGet("/readers/{readerId:guid}/history.csv", History).Produces<string>(contentType: "text/csv");
     }
 
-    private static async Task<AddedReader> Add(Guid classId, NewReaderRequest request, IValidator<NewReaderRequest> rules, Desk desk, RosterDesk roster, Secrets secrets)
+    private static async Task<AddedReader> Add(Guid classId, NewReaderRequest request, IValidator<NewReaderRequest> rules, Desk desk, RosterDesk roster, RosterStore rosters, Secrets secrets)
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         rules.Check(request);
+        if (request.Id is { } again && (await rosters.OpenEnrolments([again], place.SchoolId)).Any(e => e.ClassId == classId) && await rosters.Reader(again, place.SchoolId) is { } there)
+            return new(there.Id, there.UserName, there.SecretKind.ToString(), secrets.Open(there.Secret), null);
         var makers = await roster.Makers();
         string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
         var (kind, secret) = makers.Secret(request.Grade);
-        var reader = new RosterReader(makers.NewId(), null, given, family, makers.ReaderName(given, family), request.Grade, null, Mail.Several(request.GuardianMail), kind, secret, Supports.None, Left: false);
+        var reader = new RosterReader(request.Id ?? makers.NewId(), null, given, family, makers.ReaderName(given, family), request.Grade, null, Mail.Several(request.GuardianMail), kind, secret, Supports.None, Left: false);
         var steps = ChangeSet.Nothing with
         {
             Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))],
@@ -98,7 +103,7 @@ public static class ReaderEndpoints
             h.Ticket.OpenedAt, h.Ticket.HandedInAt, h.Ticket.BeforeMean, h.Ticket.AfterMean)).ToList();
         return new(r.Id, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.Group, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value,
             school.Chart.GradeLabel(new(r.Depth)), GoalRules.SilentRate(new(r.Depth), school.Chart),
-            await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence, desk.Now), readings, await goals.OfReader(r, school));
+            await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence, desk.Now), readings, await goals.OfReader(r, school), SetLevelView.Of(await keeper.Set(readerId, desk.Now), await desk.Clock()));
     }
 
     /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running records by themselves.</summary>

@@ -8024,6 +8024,8 @@ export interface components {
             mail: null | string;
             lead: boolean;
             post?: null | string;
+            /** Format: uuid */
+            id?: null | string;
         };
         InvitedView: {
             /** Format: uuid */
@@ -8530,6 +8532,8 @@ export interface components {
             firstDay: null | string;
             /** Format: date */
             lastDay: null | string;
+            /** Format: uuid */
+            id?: null | string;
         };
         NewCopiesRequest: {
             /** Format: uuid */
@@ -8549,6 +8553,8 @@ export interface components {
             /** Format: double */
             level: number;
             guardianMail: null | string;
+            /** Format: uuid */
+            id?: null | string;
         };
         OfferView: {
             /** Format: uuid */
@@ -8945,6 +8951,7 @@ export interface components {
             strands: components["schemas"]["StrandView"][];
             readings: components["schemas"]["ReadingView"][];
             goals: components["schemas"]["GoalStandingView"][];
+            set: null | components["schemas"]["SetLevelView"];
         };
         ReadersRequest: {
             readerIds: string[];

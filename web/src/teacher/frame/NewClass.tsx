@@ -1,4 +1,4 @@
-import { useState, type FormEvent } from 'react';
+import { useRef, useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { fieldOf, post, sentence, type Api } from '../../shared/api';
@@ -10,11 +10,13 @@ import { Mark } from './Mark';
 function ClassForm({ done }: { done: (id: string) => void }) {
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
+  // The same request again, after an answer that did not arrive, makes nothing twice.
+  const id = useRef(crypto.randomUUID());
   const client = useQueryClient();
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const made = await post<Api<'MadeClass'>>('/classes', { name });
+      const made = await post<Api<'MadeClass'>>('/classes', { name, id: id.current });
       await client.invalidateQueries({ queryKey: ['session'] });
       done(made.id);
     } catch (problem) { setError(problem); }

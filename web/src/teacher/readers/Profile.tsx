@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { useOutletContext, useParams } from 'react-router';
 import { get, type Api } from '../../shared/api';
-import { fm } from '../../shared/format';
 import { Secret } from '../../shared/Secret';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
@@ -14,7 +13,7 @@ import { useTray } from '../tray/useTray';
 import { Oral } from '../oral/Oral';
 import { Account } from './Account';
 import { DepthScale, Trail } from './DepthPieces';
-import { GoalBar, ReadingTable, Strands } from './ReaderPieces';
+import { GoalBar, rangeWords, ReadingTable, Strands } from './ReaderPieces';
 
 /** Everything known of one reader. */
 export default function Profile() {
@@ -31,7 +30,7 @@ export default function Profile() {
           <a className="btn" href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}><DownloadSimple size={20} aria-hidden />{t('History as CSV')}</a>
           <button className="btn" onClick={() => tray.toggleReader(r.id)}>{tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}</button></div>
         <div className="panels">
-          <section><h2>{t('Depth and reach')}</h2><p className="soft small">{t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', { low: fm(r.low), high: fm(r.high), grade: r.gradeLabel })}</p><DepthScale r={r} /></section>
+          <section><h2>{t('Depth and reach')}</h2><p className="soft small">{rangeWords(r)}</p><DepthScale r={r} /></section>
           <section className="wide"><h2>{t('Level over time')}</h2><Trail r={r} width={640} height={180} links /></section>
           <section><h2>{t('Goals')}</h2>{r.goals.length === 0 ? <p className="soft">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</section>
           <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('estimate with 90% range; right of asked at the first try, 12 weeks')}</span></h2><Strands strands={r.strands} /></section>

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Api } from '../../shared/api';
-import { chanceWords, dayOf, fm, minutes, number, percent, shortDay, signed, strandName } from '../../shared/format';
+import { chanceWords, dayOf, fm, halfRange, minutes, number, percent, shortDay, signed, strandName } from '../../shared/format';
 import { t } from '../../shared/words';
 
 type ReaderData = Api<'ReaderView'>;
@@ -20,6 +20,11 @@ export function GoalBar({ goal }: { goal: Goal }) {
     </div>
   );
 }
+
+/** How sure the level is; a level a teacher has set is not estimated. */
+export const rangeWords = (r: ReaderData) => (r.set
+  ? t('Set by {{who}}; the estimate is {{depth}} ± {{range}} fm', { who: r.set.by, depth: fm(r.set.estimate), range: halfRange(r.set.estimateSd).toFixed(1) })
+  : t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', { low: fm(r.low), high: fm(r.high), grade: r.gradeLabel }));
 
 export function Strands({ strands }: { strands: ReaderData['strands'] }) {
   const asked = strands.filter((s) => s.asked > 0);

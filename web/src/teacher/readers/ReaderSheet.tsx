@@ -1,12 +1,12 @@
 import { X } from '@phosphor-icons/react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { fm, percent, shortDay } from '../../shared/format';
+import { percent, shortDay } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useReader } from '../classQueries';
 import { DepthScale, Trail } from './DepthPieces';
-import { GoalBar, Strands } from './ReaderPieces';
+import { GoalBar, rangeWords, Strands } from './ReaderPieces';
 
 /** One reader beside the list: the list narrows and is never covered. Esc closes. */
 export default function ReaderSheet({ classId, readerId, close }: { classId: string; readerId: string; close: () => void }) {
@@ -19,7 +19,7 @@ export default function ReaderSheet({ classId, readerId, close }: { classId: str
         <>
           <header><div><h2>{r.givenName} {r.familyName}<span>{[r.group, t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade })].filter(Boolean).join(', ')}</span></h2></div>
             <Link className="btn plain small" to={`/class/${classId}/readers/${r.id}`}>{t('Open profile')}</Link><button className="btn plain small square" aria-label={t('Close')} onClick={close}><X size={20} aria-hidden /></button></header>
-          <section><h3>{t('Depth and reach')}<span>{t('90 % range {{low}}–{{high}} fm, typical of grade {{grade}}', { low: fm(r.low), high: fm(r.high), grade: r.gradeLabel })}</span></h3><DepthScale r={r} /></section>
+          <section><h3>{t('Depth and reach')}<span>{rangeWords(r)}</span></h3><DepthScale r={r} /></section>
           <section><h3>{t('This school year')}</h3><Trail r={r} /></section>
           <section className="pair">
             <div><h3>{t('Goals')}</h3>{r.goals.length === 0 ? <p className="soft small">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</div>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
 import { dayOf } from '../../shared/format';
@@ -96,10 +96,12 @@ function Person<F extends PersonForm>({ title, start, act, hints, more, save, cl
 }
 
 function Invite({ close, done }: { close: () => void; done: (i: Invited) => void }) {
+  // The same request again, after an answer that did not arrive, makes nothing twice.
+  const id = useRef(crypto.randomUUID());
   const refresh = useRefresh();
   const said = useSaid();
   const save = async (form: PersonForm) => {
-    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null });
+    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null, id: id.current });
     said(t('Invited {{name}}', { name: made.name }), made.changeId);
     await refresh();
     close();
