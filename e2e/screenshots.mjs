@@ -71,7 +71,7 @@ await view(desk, 'Roster');
 await desk.getByRole('button', { name: 'Add readers' }).click();
 await desk.getByRole('menuitem', { name: /^Many/ }).click();
 await desk.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
-await paste(desk, 'Solveig\tEide\t4\t31\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm');
+await paste(desk, 'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm');
 await desk.getByText('2 kept back to be put right').waitFor();
 await shot(desk, 'many');
 await desk.getByRole('button', { name: 'Clear' }).click();
@@ -96,15 +96,15 @@ await place(lead, 'Windows');
 await lead.getByRole('combobox', { name: /^Window/ }).selectOption({ index: 1 });
 await shot(lead, 'windows');
 await place(lead, 'Roster files');
-await lead.getByLabel('Choose a OneRoster zip').setInputFiles({ name: 'ellery-sound.zip', mimeType: 'application/zip', buffer: zip({
+await lead.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'ellery-sound.zip', mimeType: 'application/zip', buffer: zip({
   'classes.csv': 'sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n',
   'users.csv': 'sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Siobhán,O’Hara,02,\nu3,Ravi,Patel,99,\nu4,<i>Max</i>,Muster,03,\nu5,Selma,Aydın,05,\nt1,Pia,Lund,,pia.lund@port-ellery.example\n',
   'roles.csv': 'userSourcedId,role\nu1,student\nu2,student\nu3,student\nu4,student\nu5,student\nt1,teacher\n',
   'enrollments.csv': 'sourcedId,classSourcedId,userSourcedId,role,beginDate,endDate\ne1,c1,u1,student,,\ne2,c1,u2,student,2026-10-01,2026-09-01\ne3,c9,u3,student,,\ne4,c1,t1,teacher,,\ne5,c2,u5,student,,\n',
 }) });
-await lead.getByRole('heading', { name: /rows kept back/ }).waitFor();
+await lead.getByRole('heading', { name: /to fix/ }).waitFor();
 await shot(lead, 'import');
-await lead.getByRole('button', { name: 'Throw away' }).click();
+await lead.getByRole('button', { name: 'Discard import' }).click();
 
 const child = await open();
 await reader(child);
