@@ -15,38 +15,16 @@ public sealed class DamagedFileTests
 {
     private static readonly string Root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT") ?? Path.GetFullPath(Path.Combine(AppContext.BaseDirectory, "../../../../.."));
 
-    private static readonly IReadOnlyList<(string Name, byte[] Bytes)> Good = Samples();
-
-    private static List<(string, byte[])> Samples()
-    {
-        var folder = ContentReader.Read(Path.Combine(Root, "content", "the-ferry-cat"));
-        var texts = new[] { "md", "html", "docx", "epub", "zip", "qti" }.Select(format => ($"text.{(format == "qti" ? "zip" : format)}", TextWriters.Write(folder, [], format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch).Bytes));
-        using var roster = new MemoryStream();
-        using (var zip = new ZipArchive(roster, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (var (name, rows) in new[] { ("manifest.csv", "propertyName,value\noneroster.version,1.2\n"), ("orgs.csv", "sourcedId,name,type\no1,North,school\n"), ("users.csv", "sourcedId,role,givenName,familyName,grades\nr1,student,Mina,Ode,04\n") })
-            {
-                using var w = new StreamWriter(zip.CreateEntry(name).Open());
-                w.Write(rows);
-            }
-        return [.. texts, ("roster.zip", roster.ToArray()), ("list.xlsx", TableFile.WriteXlsx("Readers", ["Given name", "Family name", "Grade"], [["Mina", "Ode", "3"], ["Ravi", "Sen", "4"]], []))];
-    }
+    private static readonly IReadOnlyList<(string Name, byte[] Bytes)> Good = DamagedFiles.Good(Path.Combine(Root, "content"));
 
     private static object Parse(string name, byte[] bytes) => name == "roster.zip" ? OneRosterZip.Read(bytes, null, Mends.None) : name.StartsWith("list", StringComparison.Ordinal) ? TableFile.Read(bytes) : TextFiles.Read(name, bytes);
-
-    private static byte[] Damaged(byte[] bytes, Random chance)
-    {
-        var copy = bytes.ToArray();
-        if (chance.Next(3) == 0) return copy[..chance.Next(copy.Length)];
-        for (var i = 1 + chance.Next(12); i > 0; i--) copy[chance.Next(copy.Length)] = (byte)chance.Next(256);
-        return chance.Next(4) == 0 ? [.. copy[..chance.Next(copy.Length)], .. bytes[chance.Next(bytes.Length)..]] : copy;
-    }
 
     [Fact]
     public void Whatever_is_done_to_a_file_it_is_read_or_refused_with_a_sentence() =>
         Gen.Select(Gen.Int[0, Good.Count - 1], Gen.Int).Sample((which, seed) =>
         {
             var (name, bytes) = Good[which];
-            try { Untrusted.Read(() => Parse(name, Damaged(bytes, new Random(seed))), default).GetAwaiter().GetResult(); }
+            try { Untrusted.Read(() => Parse(name, DamagedFiles.Damaged(bytes, new Random(seed))), default).GetAwaiter().GetResult(); }
             catch (Unreadable e) { return e.Message.Length > 10; }
             return true;
         }, iter: 600);
@@ -57,7 +35,7 @@ public sealed class DamagedFileTests
         var (_, zip) = Good.First(g => g.Name == "roster.zip");
         Gen.Int.Sample(seed =>
         {
-            var damaged = Damaged(zip, new Random(seed));
+            var damaged = DamagedFiles.Damaged(zip, new Random(seed));
             foreach (var look in new Action[] { () => OneRosterZip.Head(damaged), () => OneRosterZip.Read(damaged, null, Mends.None), () => OneRosterZip.Without(damaged, "r1") })
                 try { look(); }
                 catch (Unreadable e) { e.Message.Length.ShouldBeGreaterThan(10); }
@@ -79,7 +57,7 @@ public sealed class DamagedFileTests
                     using var read = new MemoryStream();
                     using (var stream = entry.Open()) stream.CopyTo(read);
                     using var write = to.CreateEntry(entry.FullName).Open();
-                    write.Write(chance.Next(3) == 0 && read.Length > 0 ? Damaged(read.ToArray(), chance) : read.ToArray());
+                    write.Write(chance.Next(3) == 0 && read.Length > 0 ? DamagedFiles.Damaged(read.ToArray(), chance) : read.ToArray());
                 }
             try { Untrusted.Read(() => Parse(name, made.ToArray()), default).GetAwaiter().GetResult(); }
             catch (Unreadable e) { return e.Message.Length > 10; }

@@ -179,17 +179,7 @@ public sealed class OneRosterTests
         again.Change.Steps.ShouldBe(0, string.Join("\n", again.Change.Readers.Cast<object>().Concat(again.Change.Adults).Concat(again.Change.Classes).Concat(again.Change.Enrolments).Concat(again.Change.Teachings)));
     }, iter: 300);
 
-    private static byte[] Zip(params (string Name, string Text)[] files)
-    {
-        using var body = new MemoryStream();
-        using (var zip = new ZipArchive(body, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (var (name, text) in files)
-            {
-                using var w = new StreamWriter(zip.CreateEntry(name, CompressionLevel.SmallestSize).Open());
-                w.Write(text);
-            }
-        return body.ToArray();
-    }
+    private static byte[] Zip(params (string Name, string Text)[] files) => QtiTests.Zip(files).ToArray();
 
     [Fact]
     public void A_bomb_is_not_opened()
@@ -245,17 +235,7 @@ public sealed class OneRosterTests
 
 public sealed class OneRosterRowTests
 {
-    private static byte[] Zip(params (string Name, string Text)[] files)
-    {
-        using var body = new MemoryStream();
-        using (var zip = new ZipArchive(body, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (var (name, text) in files)
-            {
-                using var w = new StreamWriter(zip.CreateEntry(name).Open());
-                w.Write(text);
-            }
-        return body.ToArray();
-    }
+    private static byte[] Zip(params (string Name, string Text)[] files) => QtiTests.Zip(files).ToArray();
 
     private const string Orgs = "sourcedId,name,type\no1,North,school\no2,South,school\n";
 

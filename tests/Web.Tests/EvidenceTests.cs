@@ -132,7 +132,9 @@ public sealed class EvidenceTests(Harness harness)
         var room = await harness.Room(ana, 1);
         string reader = room.Readers[0].Id, path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/level";
         var estimate = await Depth(ana, room);
-        var set = await ana.Json(await ana.Put(path, Setting(Guid.NewGuid(), 51)));
+        var once = Setting(Guid.NewGuid(), 51);
+        var set = await ana.Json(await ana.Put(path, once));
+        ((string)(await ana.Json(await ana.Put(path, once)))["changeId"]!).ShouldBe((string)set["changeId"]!, "the same request again is the same setting");
         (await Depth(ana, room)).ShouldBe(51);
         var account = await ana.Get($"/api/readers/{reader}/evidence");
         ((double)account["set"]!["estimate"]!).ShouldBe(estimate, 0.01);

@@ -19,6 +19,14 @@ public sealed class LiveTests(Harness harness)
         return (await teacher.Get($"/api/assignments/{(string)made["assignmentId"]!}"))["tickets"]!.AsArray().ToDictionary(t => (string)t!["readerId"]!, t => new Work((string)t!["id"]!, questions));
     }
 
+    /// <summary>A class in which everybody is signed in and has the same text.</summary>
+    private async Task<(Person Teacher, Room Room, IReadOnlyDictionary<string, Work> Given, Person[] Readers)> Busy(int readers)
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, readers);
+        return (ana, room, await Given(ana, room), await Task.WhenAll(room.Readers.Select((_, i) => harness.Reader(room, i))));
+    }
+
     private static object Answer(string question) => new { questionId = question, picks = new[] { 0 }, at = DateTimeOffset.UtcNow, milliseconds = 9000 };
 
     private static object Answer(Guid id, string question, int[]? picks = null) => new { id, answer = new { questionId = question, picks = picks ?? [0], at = DateTimeOffset.UtcNow, milliseconds = 9000 } };
@@ -26,10 +34,7 @@ public sealed class LiveTests(Harness harness)
     [Fact]
     public async Task Answers_that_come_at_the_same_moment_are_all_kept_and_each_once()
     {
-        var ana = await harness.Teacher("ana");
-        var room = await harness.Room(ana, 12);
-        var given = await Given(ana, room);
-        var readers = await Task.WhenAll(room.Readers.Select((_, i) => harness.Reader(room, i)));
+        var (_, room, given, readers) = await Busy(12);
         // Every answer is sent twice at once, as a device does that has not heard whether it arrived.
         var sent = await Task.WhenAll(room.Readers.SelectMany((r, i) => given[r.Id].Questions.Take(4).SelectMany(q =>
         {
@@ -48,10 +53,7 @@ public sealed class LiveTests(Harness harness)
     [Fact]
     public async Task One_answer_that_cannot_be_kept_costs_nobody_else_theirs()
     {
-        var ana = await harness.Teacher("ana");
-        var room = await harness.Room(ana, 6);
-        var given = await Given(ana, room);
-        var readers = await Task.WhenAll(room.Readers.Select((_, i) => harness.Reader(room, i)));
+        var (_, room, given, readers) = await Busy(6);
         string Path(int i, Guid id) => $"/api/my/tickets/{given[room.Readers[i].Id].Ticket}/answers/{id}";
         var taken = Guid.NewGuid();
         (await readers[0].Put(Path(0, taken), Answer(given[room.Readers[0].Id].Questions[0]))).EnsureSuccessStatusCode();
@@ -102,10 +104,7 @@ public sealed class LiveTests(Harness harness)
     [Fact]
     public async Task A_class_that_answers_in_a_burst_is_told_of_in_a_few_words()
     {
-        var ana = await harness.Teacher("ana");
-        var room = await harness.Room(ana, 12);
-        var given = await Given(ana, room);
-        var readers = await Task.WhenAll(room.Readers.Select((_, i) => harness.Reader(room, i)));
+        var (ana, room, given, readers) = await Busy(12);
         using var line = await ana.Watch(room.Id);
         await Task.WhenAll(room.Readers.SelectMany((r, i) => given[r.Id].Questions.Take(4).Select(q => readers[i].Put($"/api/my/tickets/{given[r.Id].Ticket}/answers/{Guid.NewGuid()}", Answer(q)))));
         await line.Hear();

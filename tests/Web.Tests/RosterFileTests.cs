@@ -38,6 +38,7 @@ public sealed class RosterFileTests(Harness harness)
             var answer = await lead.Send(HttpMethod.Get, $"/api/school/imports/{id}");
             // A line that was cut is answered with "try again"; whoever waits does.
             if (answer.StatusCode != HttpStatusCode.ServiceUnavailable && await lead.Json(answer) is var view && states.Contains((string)view["state"]!)) return view;
+            // An import is done by a worker; a page asks again in the same way.
             await Task.Delay(25);
         }
         throw new TimeoutException($"The import {id} did not become {string.Join(" or ", states)}.");

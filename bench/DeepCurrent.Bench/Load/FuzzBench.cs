@@ -1,10 +1,6 @@
 using System.Diagnostics;
-using System.IO.Compression;
 using System.Net;
-using System.Text;
-using DeepCurrent.Formats.Content;
-using DeepCurrent.Formats.Tables;
-using DeepCurrent.Formats.Texts;
+using Formats.Tests;
 using Npgsql;
 
 namespace DeepCurrent.Bench.Load;
@@ -24,13 +20,12 @@ public static class FuzzBench
         await lead.Json(HttpMethod.Post, "/api/first-run", new { schoolName = "A School", timeZone = "Europe/London", name = "Lead", userName = "lead", password = "low water at nine", yearFirstDay = Day(-60), yearLastDay = Day(240) });
         await lead.Renew();
         var room = (string)(await lead.Json(HttpMethod.Post, "/api/classes", new { name = "Room" }))["id"]!;
-        var good = Samples(content);
+        var good = DamagedFiles.Good(content);
         int broken = 0, slow = 0, refused = 0;
         for (var i = 0; i < Files; i++)
         {
-            var chance = new Random(i);
             var (name, bytes) = good[i % good.Count];
-            var damaged = Damaged(bytes, chance);
+            var damaged = DamagedFiles.Damaged(bytes, new Random(i));
             var clock = Stopwatch.StartNew();
             var status = name switch
             {
@@ -52,27 +47,5 @@ public static class FuzzBench
         var crashed = Count("select count(*) from import where error like 'Something went wrong%'");
         var half = Count("select count(*) from reader");
         row($"{Files:N0} damaged files sent to the server, in every way in", $"{broken + crashed} server errors, {slow} over 10 s, {hanging} left hanging, {half} readers half imported ({refused} refused with a sentence)", "0, 0, 0, 0");
-    }
-
-    private static List<(string Name, byte[] Bytes)> Samples(string content)
-    {
-        var folder = ContentReader.Read(Path.Combine(content, "the-ferry-cat"));
-        var texts = new[] { "md", "html", "docx", "epub", "zip", "qti" }.Select(format => ($"text.{(format == "qti" ? "zip" : format)}", TextWriters.Write(folder, [], format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch).Bytes));
-        using var roster = new MemoryStream();
-        using (var zip = new ZipArchive(roster, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (var (name, rows) in new[] { ("manifest.csv", "propertyName,value\noneroster.version,1.2\n"), ("classes.csv", "sourcedId,title\nc1,4 Tern\n"), ("users.csv", "sourcedId,role,givenName,familyName,grades\nr1,student,Mina,Ode,04\n"), ("enrollments.csv", "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,r1,student\n") })
-            {
-                using var w = new StreamWriter(zip.CreateEntry(name).Open());
-                w.Write(rows);
-            }
-        return [.. texts, ("list.xlsx", TableFile.WriteXlsx("Readers", ["Given name", "Grade"], [["Mina", 4], ["Ravi", 5]])), ("list.csv", Encoding.UTF8.GetBytes("Given name,Grade\nMina,4\nRavi,5\n")), ("roster.zip", roster.ToArray())];
-    }
-
-    private static byte[] Damaged(byte[] bytes, Random chance)
-    {
-        var copy = bytes.ToArray();
-        if (chance.Next(3) == 0) return copy[..chance.Next(1, copy.Length)];
-        for (var i = 1 + chance.Next(12); i > 0; i--) copy[chance.Next(copy.Length)] = (byte)chance.Next(256);
-        return chance.Next(4) == 0 ? [.. copy[..chance.Next(copy.Length)], .. bytes[chance.Next(bytes.Length)..]] : copy;
     }
 }

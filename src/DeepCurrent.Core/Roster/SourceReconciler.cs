@@ -18,10 +18,10 @@ public static class SourceReconciler
         private readonly List<RowProblem> problems = [.. source.Problems];
         private readonly HeldRows held = new(source.Held);
 
-        private readonly SourceIds<RosterAdult> adultIds = new(state.Adults.Values, source.Source);
-        private readonly SourceIds<RosterClass> classIds = new(state.Classes.Values, source.Source);
-        private readonly SourceIds<RosterReader> readerIds = new(state.Readers.Values, source.Source);
-        private readonly SourceIds<Enrolment> enrolmentIds = new(state.Enrolments.Values, source.Source);
+        private readonly SourceIds<RosterAdult> adultIds = new(state.Adults, source.Source);
+        private readonly SourceIds<RosterClass> classIds = new(state.Classes, source.Source);
+        private readonly SourceIds<RosterReader> readerIds = new(state.Readers, source.Source);
+        private readonly SourceIds<Enrolment> enrolmentIds = new(state.Enrolments, source.Source);
         private readonly Dictionary<string, int?> classGrades = [];
         private readonly HashSet<Guid> said = [];
         private int linked, otherMail;

@@ -35,7 +35,7 @@ public static class TextSense
         if (letters > 0 && foreign > letters * MostForeignLetters) return [new(TextDoubt.OtherScript, true, foreign > letters * 0.8 ? "This is not written in Latin letters. Only English is measured." : "Much of this is not written in Latin letters. Take that out to have the English measured.")];
         var named = counts.Vocabulary.Where(w => !w.Name).ToList();
         int all = named.Sum(w => w.Times), known = named.Where(w => w.Zipf > 0 || !w.Unfamiliar).Sum(w => w.Times), glue = named.Where(w => Glue.Contains(w.Word)).Sum(w => w.Times);
-        if (all >= LeastToTell && !MostlyTable(LinesOf(text)) && (known < all * LeastKnown || (glue < all * LeastGlue && known < all * 0.85)))
+        if (all >= LeastToTell && (known < all * LeastKnown || (glue < all * LeastGlue && known < all * 0.85)) && !MostlyTable(LinesOf(text)))
             return [new(TextDoubt.OtherLanguage, true, $"Only {100 * known / all} % of the words are English. Only English is measured.")];
         return [.. Doubts(text, counts)];
     }

@@ -23,6 +23,15 @@ public sealed record Made(Guid Id, string Summary);
 /// <summary>The class's history: what was changed, by whom, and what is needed to take it back.</summary>
 public sealed class ChangeStore(NpgsqlDataSource db)
 {
+    /// <summary>The change whose detail holds something, such as the id a client made for what it asked for.</summary>
+    /// <returns>Null where it was not made, or was taken back.</returns>
+    public async Task<Made?> Made(Guid classId, string kind, object part)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return await c.QueryFirstOrDefaultAsync<Made>(
+            "select id, summary from change where class_id = @classId and kind = @kind and detail @> @part::jsonb and undone_at is null limit 1", new { classId, kind, part = Database.ToJson(part) });
+    }
+
     /// <summary>Does something and lists it, both or neither.</summary>
     /// <param name="command">Does it inside the transaction, and says what is needed to take it back; null where there is nothing to list.</param>
     /// <returns>Null where nothing is listed.</returns>

@@ -225,7 +225,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         // Measured with and without the part at the same moment: what else has happened since the check was given is not its doing.
         var own = await DepthKeeper.Without(c, t, s.ReaderId, part.Id, yardstick.Year, yardstick.Chart, now);
         await DepthKeeper.Replace(c, t, s.ReaderId, part.Id, CheckEvidence.Of(s.Check, part, stages, flag, own.Mean, now));
-        if (answers.Count > 0) await SetLevels.EndByCheck(c, t, s.ReaderId, now);
+        if (answers.Count > 0) await SetLevels.EndByCheck(c, t, s.ReaderId, part.FinishedAt ?? now, now);
         var after = await DepthKeeper.Recompute(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now);
         await c.ExecuteAsync("""
             update sitting_part set moved = @moved where id = @partId;

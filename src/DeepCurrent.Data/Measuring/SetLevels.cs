@@ -25,7 +25,7 @@ public static class SetLevels
         where s.reader_id = @readerId and s.ended_at is null and (s.until_at is null or s.until_at > @now)
         """, new { readerId, now });
 
-    /// <summary>Sets a level in place of one that stands. The same id again changes nothing.</summary>
+    /// <summary>Sets a level in place of one that stands.</summary>
     /// <returns>The one it takes the place of; null where there was none.</returns>
     public static async Task<Guid?> Set(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid id, Guid adultId, double value, DateTimeOffset? untilAt, string reason, DateTimeOffset now)
     {
@@ -34,17 +34,15 @@ public static class SetLevels
         return before;
     }
 
-    public static async Task<bool> Has(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid id) =>
-        await c.ExecuteScalarAsync<bool>("select exists (select 1 from level_set where id = @id and reader_id = @readerId)", new { id, readerId }, t);
-
     /// <summary>Ends the level that stands.</summary>
     /// <returns>Which it was; null where there was none.</returns>
     public static Task<Guid?> End(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, DateTimeOffset now) =>
-        c.ExecuteScalarAsync<Guid?>("update level_set set ended_at = @now where reader_id = @readerId and ended_at is null returning id", new { readerId, now }, t);
+        c.ExecuteScalarAsync<Guid?>("update level_set set ended_at = @now where reader_id = @readerId and ended_at is null and (until_at is null or until_at > @now) returning id", new { readerId, now }, t);
 
-    /// <summary>A level check has been done: what stands until the next one is over.</summary>
-    public static Task EndByCheck(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, DateTimeOffset now) =>
-        c.ExecuteAsync("update level_set set ended_at = @now where reader_id = @readerId and ended_at is null and until_at is null", new { readerId, now }, t);
+    /// <summary>A level check has been done: what stood until the next one is over. What was set after the check is not.</summary>
+    /// <param name="finished">When the check was done; it may be heard of later.</param>
+    public static Task EndByCheck(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, DateTimeOffset finished, DateTimeOffset now) =>
+        c.ExecuteAsync("update level_set set ended_at = @now where reader_id = @readerId and ended_at is null and until_at is null and at <= @finished", new { readerId, finished, now }, t);
 
     /// <summary>Takes the setting of a level back, and lets the one before stand again.</summary>
     /// <returns>False where it no longer stands.</returns>

@@ -66,7 +66,8 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await Lock(c, change.SchoolId);
         if (await Moved(c, steps) is { Count: > 0 }) throw new BuiltOn("Somebody else has changed the same thing meanwhile. Look at it again, then repeat what you did.");
         var id = Guid.CreateVersion7();
-        await Do(c, t, steps, change.SchoolId, yardstick, change.At, done);
+        try { await Do(c, t, steps, change.SchoolId, yardstick, change.At, done); }
+        catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.UniqueViolation) { throw new BuiltOn("Something with this ID is there already. Nothing was changed. Reload and try again."); }
         await c.ExecuteAsync("insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail) values (@id, @SchoolId, @ClassId, @AdultId, @At, 'roster', @Summary, '{}')", new { id, change.SchoolId, change.ClassId, change.AdultId, change.At, change.Summary }, t);
         await Keep(c, id, steps);
         if (with is not null) await with(c, t, id);

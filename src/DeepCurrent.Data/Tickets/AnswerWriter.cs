@@ -62,9 +62,9 @@ public sealed class AnswerWriter(NpgsqlDataSource db, TextStore texts, Notices n
     private async Task WriteAll(IReadOnlyList<Waiting> taken)
     {
         try { await Write(taken); }
-        catch (PostgresException) when (taken.Count > 1)
+        catch (Exception e) when (taken.Count > 1 && e is PostgresException or not (NpgsqlException or TimeoutException or IOException))
         {
-            // Something is wrong with one of them; nobody else's answer is lost for it.
+            // Something is wrong with one of them, not with the line to the database; nobody else's answer is lost for it.
             foreach (var one in taken) await WriteAll([one]);
         }
         catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation or PostgresErrorCodes.ForeignKeyViolation)

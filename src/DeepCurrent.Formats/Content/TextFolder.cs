@@ -22,8 +22,9 @@ public sealed record VersionFile(string Label, double Target, string Body)
     {
         get
         {
-            string all = string.Join("\n\n", Pages.SelectMany(p => p).Where(Paragraphs.IsProse)), running = Paragraphs.Running(Pages);
-            return 2 * TextCounter.Count(running).Words < TextCounter.Count(all).Words ? all : running;
+            var pages = Pages;
+            string all = string.Join("\n\n", pages.SelectMany(p => p).Where(Paragraphs.IsProse)), running = Paragraphs.Running(pages);
+            return 2 * running.Length < all.Length ? all : running;
         }
     }
 

@@ -41,14 +41,26 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
             using (var zip = new ZipArchive(body, ZipArchiveMode.Create, leaveOpen: true))
             {
                 foreach (var part in Parts) await Part(zip, part.Path, part.Property, part.File, part.Columns, token, stop);
-                await using var manifest = new StreamWriter(zip.CreateEntry("manifest.csv").Open());
-                await manifest.WriteAsync($"propertyName,value\r\noneroster.version,1.2\r\nsource.systemName,{Quoted(settings.Name)}\r\n" + string.Concat(Parts.Select(p => $"file.{p.File},bulk\r\n")));
+                await Manifest(zip);
             }
             return body.ToArray();
         }
         catch (Exception e) when (e is HttpRequestException or JsonException or KeyNotFoundException or InvalidOperationException || (e is TaskCanceledException && !stop.IsCancellationRequested))
         {
             throw new Unreadable($"{settings.Name} did not answer as a OneRoster server should. Nothing was changed. Try again later.");
+        }
+    }
+
+    private async Task Manifest(ZipArchive zip)
+    {
+        await using var text = new StreamWriter(zip.CreateEntry("manifest.csv").Open());
+        await using var csv = new CsvWriter(text, CultureInfo.InvariantCulture);
+        IEnumerable<(string, string)> rows = [("propertyName", "value"), ("oneroster.version", "1.2"), ("source.systemName", settings.Name), .. Parts.Select(p => ($"file.{p.File}", "bulk"))];
+        foreach (var (property, value) in rows)
+        {
+            csv.WriteField(property);
+            csv.WriteField(value);
+            await csv.NextRecordAsync();
         }
     }
 
@@ -84,8 +96,6 @@ public sealed class HttpRosterSource(RosterSourceSettings settings, HttpClient h
             if (rows.GetArrayLength() < PageSize) return;
         }
     }
-
-    private static string Quoted(string text) => $"\"{text.Replace("\"", "\"\"")}\"";
 
     private static string Value(JsonElement value) => value.ValueKind switch
     {

@@ -17,7 +17,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
     private readonly Dictionary<string, (DateOnly? First, DateOnly? Last)> sessions = [];
     private readonly HashSet<string> orgIds = [], sessionIds = [], courseIds = [], heldSessions = [], userIds = [];
     private readonly Dictionary<string, (HashSet<string> Roles, HashSet<string> Orgs)> roles = [];
-    private readonly List<(ISourceRow Row, string User)> roleRows = [];
+    private readonly List<(RowPlace At, string User)> roleRows = [];
     private readonly HashSet<string> outside = [], homeless = [];
     private readonly GuardianRows guardians = new();
     private readonly List<SourceAdult> adults = [];
@@ -79,7 +79,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
     {
         if (!Sound(row, named: false) || Gone(row)) return;
         var user = row.Get("userSourcedId");
-        roleRows.Add((row, user));
+        roleRows.Add((row.At, Pooled(user)));
         if (!Refers(row, "orgSourcedId", row.Get("orgSourcedId"), "orgs", orgIds)) return;
         var (of, orgs) = RolesOf(user);
         of.Add(row.Get("role"));
@@ -170,7 +170,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
 
     public SourceRoster Build(string source, SourceScope users, SourceScope classScope, SourceScope enrolmentScope)
     {
-        if (whole.Contains("users")) foreach (var (row, user) in roleRows.Where(r => !userIds.Contains(r.User))) Note(row, "userSourcedId", "No row of users.csv has this ID. The role changes nothing.");
+        if (whole.Contains("users")) problems.AddRange(roleRows.Where(r => !userIds.Contains(r.User)).Select(r => new RowProblem(r.At, "userSourcedId", r.User, "No row of users.csv has this ID. The role changes nothing.", Stops: false)));
         var classIds = classes.Select(c => c.SourceId).ToHashSet();
         homeless.ExceptWith(enrolments.Where(e => classIds.Contains(e.ClassId)).Select(e => e.UserId));
         if (guardians.Unused is var unused and > 0) Unused("users.csv", unused, "Guardians without an email address or without a reader in the file. They change nothing.");

@@ -35,7 +35,7 @@ public static class TextWriters
         };
     }
 
-    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Paragraphs.Emphasis().Replace(p.TrimStart('#'), "$1$2").Trim('\n')));
+    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Paragraphs.IsHeading(p) ? Paragraphs.Said(p) : Paragraphs.Emphasis().Replace(p, "$1$2")));
 
     private static byte[] Folder(TextFolder text, IReadOnlyList<DraftPicture> pictures)
     {

@@ -17,9 +17,9 @@ public sealed record GoalStandingView(string Kind, double Target, double Done, d
 public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, SchoolStore schools, Desk desk)
 {
     /// <summary>The term's weeks so far of one reader.</summary>
-    public static IReadOnlyList<WeekOfReading> Weeks(IEnumerable<ClassReading> readings, Term term, Moment now, SchoolClock clock, double passing)
+    public static IReadOnlyList<WeekOfReading> Weeks(IEnumerable<ClassReading> readings, Term term, DateOnly today, SchoolClock clock, double passing)
     {
-        var weeks = Math.Max(1, (Math.Min(now.Today.DayNumber, term.LastDay.DayNumber) - term.FirstDay.DayNumber) / 7 + 1);
+        var weeks = Math.Max(1, (Math.Min(today.DayNumber, term.LastDay.DayNumber) - term.FirstDay.DayNumber) / 7 + 1);
         var byWeek = readings.Select(r => (Reading: r, Day: clock.DayOf(r.At))).Where(r => r.Day >= term.FirstDay).ToLookup(r => (r.Day.DayNumber - term.FirstDay.DayNumber) / 7, r => r.Reading);
         return [.. Enumerable.Range(0, weeks).Select(w => new WeekOfReading(byWeek[w].Where(r => r.Score >= passing).Sum(r => r.Words), [.. byWeek[w].Select(r => r.Score)]))];
     }
@@ -42,7 +42,7 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
         var history = (await assignments.History(reader.Id)).Where(h => h.Ticket is { Score: not null, HandedInAt: not null, State: "released" }).ToList();
         var words = await assignments.WordsOf(reader.Id);
         var readings = history.Select(h => new ClassReading(reader.Id, h.Title, h.Ticket.HandedInAt!.Value, h.Ticket.Score!.Value, h.Ticket.Forecast, words.GetValueOrDefault(h.Ticket.Id), h.Ticket.Seconds));
-        var weeks = Weeks(readings, term, await desk.Moment(), await desk.Clock(), school.PassingScore);
+        var weeks = Weeks(readings, term, today, await desk.Clock(), school.PassingScore);
         return [.. rows.OrderBy(g => g.Kind).Select(g => Standing(g, weeks, year, term, today))];
     }
 }

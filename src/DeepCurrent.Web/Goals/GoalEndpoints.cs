@@ -44,11 +44,11 @@ public static class GoalEndpoints
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
         var readings = (await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))).ToLookup(r => r.ReaderId);
         var roster = await readers.Roster(classId, desk.Now);
-        var (moment, clock) = (await desk.Moment(), await desk.Clock());
-        var perWeek = roster.Select(r => GoalBook.Weeks(readings[r.Id], term, moment, clock, school.PassingScore).Average(w => w.Words)).DefaultIfEmpty(0).Average();
+        var clock = await desk.Clock();
+        var perWeek = roster.Select(r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore).Average(w => w.Words)).DefaultIfEmpty(0).Average();
         var lines = roster.Select(r =>
         {
-            var weeks = GoalBook.Weeks(readings[r.Id], term, moment, clock, school.PassingScore);
+            var weeks = GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore);
             var scores = weeks.SelectMany(w => w.Scores).ToList();
             var words = weeks.Sum(w => w.Words);
             var rate = GoalRules.SilentRate(new(r.Depth), school.Chart);

@@ -149,15 +149,15 @@ public static class EvidenceEndpoints
         if (request.Until < await desk.Today()) throw Refused.Field("until", "Choose today or a later day.");
         var yardstick = await roster.Yardstick();
         if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        if (await changes.Made(classId, UndoEvidence.Name, new { set = new { id = request.Id } }) is { } before) return new(before.Id, before.Summary);
         DateTimeOffset? untilAt = request.Until is { } last ? (await desk.Clock()).End(last) : null;
         var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
         {
-            if (await SetLevels.Has(c, t, readerId, request.Id)) return null;
-            var before = await SetLevels.Set(c, t, readerId, request.Id, desk.Who.Id, level.Value, untilAt, reason, desk.Now);
+            var replaced = await SetLevels.Set(c, t, readerId, request.Id, desk.Who.Id, level.Value, untilAt, reason, desk.Now);
             await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
-            return new(new EvidenceChange(readerId, [], null, new(request.Id, before)), $"Set {reader.GivenName}’s level to {level.Value:0.0} fm {(request.Until is { } day ? $"until {day:d MMM}" : "until the next level check")}: {reason}");
-        }) ?? throw Refused.Conflict("no-change", "This level is set already.");
-        return new(made.Id, made.Summary);
+            return new(new EvidenceChange(readerId, [], null, new(request.Id, replaced)), $"Set {reader.GivenName}’s level to {level.Value:0.0} fm {(request.Until is { } day ? $"until {day:d MMM}" : "until the next level check")}: {reason}");
+        });
+        return new(made!.Id, made.Summary);
     }
 
     private static async Task<RosterChanged> End(Guid classId, Guid readerId, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)

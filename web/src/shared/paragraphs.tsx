@@ -5,7 +5,7 @@ export const pictureOf = (paragraph: string) => { const m = /^!\[([^\]]*)\]\(([^
 export const isHeading = (paragraph: string) => paragraph.startsWith('#');
 /** Words that are read: no heading, no picture. */
 export const isProse = (paragraph: string) => !isHeading(paragraph) && !pictureOf(paragraph);
-export const headingOf = (paragraph: string) => paragraph.replace(/^#+\s*/, '');
+const headingOf = (paragraph: string) => paragraph.replace(/^#+\s*/, '');
 
 /** The rows of a table: every line of it has cells with bars between. Null for any other paragraph. */
 export function tableOf(paragraph: string): string[][] | null {
