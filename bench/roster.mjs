@@ -41,6 +41,12 @@ if (step === 'import') {
   const back = performance.now();
   await s.call('POST', `/api/changes/${view.changeId ?? second.changeId ?? (await s.call('GET', `/api/school/imports/${id}`)).changeId}/undo`);
   row('The whole import taken back', `${((performance.now() - back) / 1000).toFixed(1)} s, ${(await s.call('GET', '/api/school/classes')).length} classes left, server at ${peak()} MiB at its peak`, 'all of it');
+} else if (step === 'fill') {
+  // A school to be measured: imported, and left so.
+  const id = await upload();
+  await until(id, ['ready']);
+  await s.call('POST', `/api/school/imports/${id}/apply`, {});
+  await until(id, ['applied']);
 } else if (step === 'half') {
   // Stops when writing has begun; whoever called kills the server then.
   const id = await upload();

@@ -42,7 +42,7 @@ rosters() { # the figures of rosters: a district's, one that is killed in the mi
   dotnet "$bench_dll" roster-zip "$zip" 3158 90 3090
   fresh deepcurrent_bench_roster
   serve deepcurrent_bench_roster false
-  node "$ROOT/bench/roster.mjs" "$address" "$app" import "$zip" >/dev/null
+  node "$ROOT/bench/roster.mjs" "$address" "$app" fill "$zip"
   halt
   serve deepcurrent_bench_roster false
   node "$ROOT/bench/roster.mjs" "$address" "$app" school
