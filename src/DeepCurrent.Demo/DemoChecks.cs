@@ -52,8 +52,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     private async Task Sit(LevelCheck check, Guid sitting, SimulatedReader p, YearCalendar year, DateTimeOffset at, int partsDone, bool slow)
     {
         Yardstick yardstick = new(chart, year);
-        var days = new SchoolClock("Etc/UTC");
-        Moment When() => days.At(at);
+        Moment When() => year.Clock.At(at);
         for (var stages = 0; stages < MostStages; stages++)
         {
             var s = await sittings.Begin(sitting, p.Id, check.SchoolId, yardstick, When());
@@ -64,7 +63,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             var most = s.Now!.Part is CheckPart.Maze ? Math.Max(3, (int)(p.Rate * 2.2 / 7)) : answers.Count;
             var seconds = s.Now.Part is CheckPart.Maze ? s.Limit : slow ? 15 * answers.Count + 40 : 2 * answers.Count;
             at = at.AddSeconds(seconds + 5);
-            await sittings.Keep(sitting, p.Id, check.SchoolId, stage.Id, [.. answers.Take(most)], seconds, done: true, yardstick, When(), days);
+            await sittings.Keep(sitting, p.Id, check.SchoolId, stage.Id, [.. answers.Take(most)], seconds, done: true, yardstick, When(), year.Clock);
         }
     }
 

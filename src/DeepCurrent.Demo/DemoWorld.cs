@@ -4,6 +4,7 @@ using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Adults;
@@ -36,6 +37,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
 
     public static readonly IReadOnlyList<string> KnownPictures = ["boat", "gull", "shell"];
 
+    private const string TimeZone = "Europe/London";
     private const string KeptForThisWeek = "the-mill-that-waits", KeptForTrying = "how-a-barometer-listens";
     private const int Seed = 20, WeeksGone = 11, LeftToMark = 45;
     private static readonly LevelChart Chart = LevelChart.Default;
@@ -52,14 +54,15 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     public async Task Load(Func<string, string> hash, Func<string, string> seal, DateTimeOffset now, Action<string> say)
     {
         say("Demo world: the school and its year");
-        var today = DateOnly.FromDateTime(now.UtcDateTime);
-        var school = new School(Guid.CreateVersion7(), "Port Ellery School", "Europe/London", 0.6, 0.7, 0.9, 15);
+        var clock = new SchoolClock(TimeZone);
+        var today = clock.DayOf(now);
+        var school = new School(Guid.CreateVersion7(), "Port Ellery School", TimeZone, 0.6, 0.7, 0.9, 15);
         Adult Staff(string name, string userName, bool lead = false) => new(Guid.CreateVersion7(), school.Id, name, userName, hash(Password), Lead: lead, Mail: $"{userName}@port-ellery.example", ConfirmedAt: now);
         var ines = Staff("Inês Achterberg", LeadUserName, lead: true);
         var marit = Staff("Marit Oyelaran", TeacherUserName);
         var teo = Staff("Teo Baptiste", OtherUserName);
         var bram = Staff("Bram Quaye", AssistantUserName) with { Post = Post.Assistant };
-        var year = Year(today);
+        var year = Year(clock, now);
         await schools.Create(school, ines, year, now, onlyIfNone: false);
         foreach (var adult in new[] { marit, teo, bram }) await adults.Add(adult);
         var library = await Library(school);
@@ -75,27 +78,28 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             await choosing.Put(classId, new(Open: true));
             await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
         }
-        await Neighbour(hash, seal, now, today);
+        await Neighbour(hash, seal, clock, now);
     }
 
     /// <summary>A second school up the estuary, for readers who change schools.</summary>
-    private async Task Neighbour(Func<string, string> hash, Func<string, string> seal, DateTimeOffset now, DateOnly today)
+    private async Task Neighbour(Func<string, string> hash, Func<string, string> seal, SchoolClock clock, DateTimeOffset now)
     {
-        var school = new School(Guid.CreateVersion7(), "Skerry Point School", "Europe/London", 0.6, 0.7, 0.9, 15);
+        var school = new School(Guid.CreateVersion7(), "Skerry Point School", TimeZone, 0.6, 0.7, 0.9, 15);
         var oona = new Adult(Guid.CreateVersion7(), school.Id, "Oona Takahashi", OtherLeadUserName, hash(Password), Lead: true, Mail: $"{OtherLeadUserName}@skerry-point.example", ConfirmedAt: now);
-        var year = Year(today);
+        var year = Year(clock, now);
         await schools.Create(school, oona, year, now, onlyIfNone: false);
         await Enrol(school, new(Guid.CreateVersion7(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false), year, oona, null, 4, People.Neighbours, seal);
     }
 
     /// <summary>A school year that is in its twelfth week today, in three terms.</summary>
-    private static YearCalendar Year(DateOnly today)
+    private static YearCalendar Year(SchoolClock clock, DateTimeOffset now)
     {
+        var today = clock.DayOf(now);
         var first = today.AddDays(-(((int)today.DayOfWeek + 6) % 7) - 7 * WeeksGone);
         var id = Guid.CreateVersion7();
         Term Part(string name, int fromWeek, int weeks) => new(Guid.CreateVersion7(), id, name, first.AddDays(7 * fromWeek), first.AddDays(7 * (fromWeek + weeks) - 3));
         return new(id, "", first, first.AddDays(7 * 42 - 3), [Part("Term 1", 0, 15), Part("Term 2", 17, 12), Part("Term 3", 31, 11)],
-            [.. Enumerable.Range(0, 5).Select(d => first.AddDays(7 * 7 + d))]);
+            [.. Enumerable.Range(0, 5).Select(d => first.AddDays(7 * 7 + d))], clock);
     }
 
     private async Task<List<SimulatedText>> Library(School school)
@@ -153,7 +157,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
             if (w == 1) await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
             if (w == WeeksGone && classId == tern) await windows.Winter(classId, year, teacher, people, now);
             if (w == 2) await SetGoals(classId, year, teacher, people, At(monday, 15));
-            if (w == 4) await Form(classId, teacher, people, At(monday, 16));
+            if (w == 4) await Form(classId, year, teacher, people, At(monday, 16));
             var thisWeek = w == WeeksGone;
             // Two texts are kept back, so that there is something new to give: one for this week, one for whoever tries the application.
             var open = library.Where(t => t.Row.Slug != KeptForTrying && (thisWeek || t.Row.Slug != KeptForThisWeek)).ToList();
@@ -165,7 +169,7 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     /// <summary>Each reader gets the unread text that fits best; those who get the same one share an assignment. This week's work is left in all its states.</summary>
     private async Task Assign(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateTimeOffset at, DateOnly due, bool thisWeek, DateTimeOffset now)
     {
-        var depths = (await readers.Roster(classId, at)).ToDictionary(r => r.Id, r => new Fathoms(r.Depth));
+        var depths = (await readers.Roster(classId, year.Clock.At(at))).ToDictionary(r => r.Id, r => new Fathoms(r.Depth));
         // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
         var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
         var chosen = people.Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id]))).Where(x => x.Text is not null).GroupBy(x => x.Text!).ToList();
@@ -237,9 +241,9 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "goals", async (c, t) => new(await GoalStore.Set(c, t, term.Id, targets, "", teacher.Id, at), $"Set goals for {people.Count - 2} readers"));
     }
 
-    private async Task Form(Guid classId, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
+    private async Task Form(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
     {
-        var candidates = (await readers.Roster(classId, at)).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), [])).ToList();
+        var candidates = (await readers.Roster(classId, year.Clock.At(at))).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), [])).ToList();
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "groups", async (c, t) => new(await GroupStore.Replace(c, t, classId, [.. plan.Groups.Select((g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))]))], at), $"Formed {count} {(count == 1 ? "group" : "groups")}"));

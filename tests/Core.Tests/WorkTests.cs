@@ -54,7 +54,7 @@ public sealed class GoalTests
     {
         Calendar.SchoolDays(new(2026, 10, 19), new(2026, 10, 30)).ShouldBe(9);
         Calendar.SchoolDays(new(2026, 12, 19), new(2027, 1, 10)).ShouldBe(0);
-        Calendar.SchoolWeeks(new(2026, 9, 7, 9, 0, 0, TimeSpan.Zero), new(2026, 9, 21, 9, 0, 0, TimeSpan.Zero)).ShouldBe(2, 1e-9);
+        Calendar.SchoolWeeks(new(2026, 9, 7), new(2026, 9, 21)).ShouldBe(2, 1e-9);
     }
 
     [Fact]

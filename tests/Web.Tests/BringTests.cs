@@ -18,6 +18,16 @@ public sealed class BringTests(Harness harness)
     private static object One(int number = 0, string title = "Lamp", string topic = "Sea") => new { number, title, kind = "story", topic, fiction = true };
 
     [Fact]
+    public async Task What_is_brought_in_twice_by_a_request_that_was_repeated_is_there_once()
+    {
+        var ana = await harness.Teacher("ana");
+        var (id, title) = (Guid.NewGuid(), $"Once {Guid.NewGuid():N}");
+        var taking = Taking("x.md", $"# {title}\n\n{Story}", new { number = 0, title, kind = "story", topic = "Sea", fiction = true, id });
+        foreach (var _ in new[] { 1, 2 }) ((string)(await ana.Json(await ana.Post("/api/texts/bring", taking)))[0]!["id"]!).ShouldBe($"{id}");
+        (await ana.Get($"/api/library?q={title}"))["rows"]!.AsArray().Count(r => (string)r!["title"]! == title).ShouldBe(1);
+    }
+
+    [Fact]
     public async Task Nothing_is_kept_before_it_is_taken_in()
     {
         var ana = await harness.Teacher("ana");

@@ -61,6 +61,20 @@ public sealed class DataTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_day_is_the_school_s_own_day()
+    {
+        var (id, london) = await Reader();
+        var auckland = london with { Clock = new("Pacific/Auckland") };
+        // Noon of a Thursday in Greenwich is the first hours of Friday there.
+        var noon = Start.AddDays(4 - (int)Start.DayOfWeek + 14).AddHours(12.5);
+        await Get<DepthKeeper>().Add(id, Level(0, 36) with { At = noon }, null, auckland, LevelChart.Default, noon.AddHours(1));
+        (await Get<DepthKeeper>().Days(id)).ShouldHaveSingleItem().Day.DayOfWeek.ShouldBe(DayOfWeek.Friday);
+        // From there to Friday noon in Greenwich, which is Saturday there, no school day passes.
+        auckland.SchoolWeeks(noon, noon.AddDays(1)).ShouldBe(0);
+        london.SchoolWeeks(noon, noon.AddDays(1)).ShouldBe(0.2, 1e-9);
+    }
+
+    [Fact]
     public async Task The_same_piece_of_evidence_is_kept_once()
     {
         var (id, year) = await Reader();
@@ -79,7 +93,7 @@ public sealed class DataTests(Harness harness)
         await Task.WhenAll(Enumerable.Range(1, 8).Select(i => Get<DepthKeeper>().Add(id, Level(i, 30 + i), null, year, LevelChart.Default, now)));
         var kept = (await Get<ReaderStore>().Find(id, (await Get<AdultStore>().Find("ana"))!.SchoolId, Guid.Empty))!;
         var all = ReaderEstimator.Run(new(new(30), 8, Start), Enumerable.Range(1, 8).Select(i => (Evidence)new LevelEvidence(Start.AddDays(i), new(30 + i), 4)),
-            new(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks), now).Now;
+            new(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.SchoolWeeks), now).Now;
         kept.Depth.ShouldBe(all.Mean, 0.01);
     }
 

@@ -68,7 +68,7 @@ public sealed class Harness : IAsyncLifetime
         await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password)));
         await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password)));
         var hill = new School(Guid.NewGuid(), "Hill School", "Europe/London", .6, .7, .9, 15);
-        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], []), DateTimeOffset.UtcNow, onlyIfNone: false);
+        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], [], new(hill.TimeZone)), DateTimeOffset.UtcNow, onlyIfNone: false);
     }
 
     private WebApplicationFactory<Program> Started(string? address = null)
@@ -114,7 +114,7 @@ public sealed class Harness : IAsyncLifetime
         var school = new School(Guid.NewGuid(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
         var yearId = Guid.NewGuid();
         DateOnly first = Today.AddDays(-80), last = Today.AddDays(220);
-        await Services.GetRequiredService<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Services.GetRequiredService<Secrets>().Hash(Password), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), []), DateTimeOffset.UtcNow, onlyIfNone: false);
+        await Services.GetRequiredService<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Services.GetRequiredService<Secrets>().Hash(Password), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), [], new(school.TimeZone)), DateTimeOffset.UtcNow, onlyIfNone: false);
         return (await Teacher(userName), school.Id, userName);
     }
 
@@ -248,10 +248,10 @@ public sealed class Forwarder : IDisposable
 
     public void Cut()
     {
-        listener?.Stop();
-        listener = null;
         lock (open)
         {
+            listener?.Stop();
+            listener = null;
             open.ForEach(s => s.Close());
             open.Clear();
         }
@@ -277,7 +277,12 @@ public sealed class Forwarder : IDisposable
                 var far = new Socket(SocketType.Stream, ProtocolType.Tcp) { NoDelay = true };
                 near.NoDelay = true;
                 await far.ConnectAsync(IPAddress.Loopback, targets[turn++ % targets.Length]);
-                lock (open) open.AddRange([near, far]);
+                lock (open)
+                {
+                    // Taken just before the line was cut: it goes the way of the others.
+                    if (listener != from) near.Close();
+                    else open.AddRange([near, far]);
+                }
                 _ = Pump(near, far);
                 _ = Pump(far, near);
             }

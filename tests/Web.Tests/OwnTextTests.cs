@@ -9,13 +9,35 @@ public sealed class OwnTextTests(Harness harness)
 {
     private const string Story = "# The lamp\n\nThe keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour. The wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.\n\nNobody had sent for them. The keeper laughed for the first time that winter. He put one orange on the sill, where the sun could find it, and ate the others slowly, one each day, until the ice was gone from the harbour and the gulls came back.";
 
-    private static object Text(string title = "The lamp", int revision = 0, bool mine = true, string body = Story, string? note = null) => new
+    private static object Text(string title = "The lamp", int revision = 0, bool mine = true, string body = Story, string? note = null, Guid? id = null) => new
     {
-        revision, title, kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "A keeper and a ship.", season = title.StartsWith("Oranges", StringComparison.Ordinal) ? "Winter" : "", mine, note, versions = new[] { new { id = (string?)null, label = "a", body } },
+        id, revision, title, kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "A keeper and a ship.", season = title.StartsWith("Oranges", StringComparison.Ordinal) ? "Winter" : "", mine, note, versions = new[] { new { id = (string?)null, label = "a", body } },
         words = new[] { new { text = "dusk", part = "noun", meaning = "the time when it gets dark", example = "We go home at dusk." } },
     };
 
     private static async Task<string> Made(Person who, string title, bool mine = true) => (string)(await who.Json(await who.Post("/api/texts", Text(title, mine: mine))))["id"]!;
+
+    [Fact]
+    public async Task A_text_that_is_sent_again_is_the_same_text_with_what_was_written_since()
+    {
+        var ana = await harness.Teacher("ana");
+        var id = Guid.NewGuid();
+        var title = $"Twice {id:N}";
+        Task<HttpResponseMessage> Send(string body, Person who) => who.Post("/api/texts", Text(title, body: body, id: id));
+        (await Send(Story, ana)).EnsureSuccessStatusCode();
+        var version = (string)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["id"]!;
+        var again = await ana.Json(await Send(Story, ana));
+        ((string)again["id"]!, (int)again["revision"]!).ShouldBe(($"{id}", 1), "the same words are the same text");
+        // The answer did not arrive, and one more sentence was written before sending again.
+        ((int)(await ana.Json(await Send(Story + "\n\nNobody spoke for a while.", ana)))["revision"]!).ShouldBe(2);
+        var now = await ana.Get($"/api/texts/{id}");
+        ((string)now["versions"]![0]!["id"]!).ShouldBe(version, "work that was done on it stays with it");
+        now.ToJsonString().ShouldContain("Nobody spoke for a while.");
+        (await ana.Get($"/api/library?q={title}"))["rows"]!.AsArray().Count(r => (string)r!["title"]! == title).ShouldBe(1);
+        (await Send(Story, await harness.Teacher("cleo"))).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        var copy = new { id = Guid.NewGuid() };
+        foreach (var _ in new[] { 1, 2 }) ((string)(await ana.Json(await ana.Post($"/api/texts/{id}/copy", copy)))["id"]!).ShouldBe($"{copy.id}");
+    }
 
     [Fact]
     public async Task A_text_is_measured_paged_and_found_by_its_words_at_once()
@@ -49,7 +71,7 @@ public sealed class OwnTextTests(Harness harness)
         string mine = await Made(ana, "Hidden lamp"), shared = await Made(ana, "Shared lamp", mine: false);
         (await ben.Send(HttpMethod.Get, $"/api/texts/{mine}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ben.Send(HttpMethod.Get, $"/api/texts/{mine}/revisions")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await ben.Post($"/api/texts/{mine}/copy")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ben.Post($"/api/texts/{mine}/copy", new { })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ben.Get("/api/library?q=lamp"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldNotContain(mine);
         (await ben.Get("/api/library?q=lamp"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldContain(shared);
         ((string)(await ben.Problem(await ben.Put($"/api/texts/{shared}", Text("Taken", 1)), 409))["code"]!).ShouldBe("not-yours");
@@ -80,7 +102,7 @@ public sealed class OwnTextTests(Harness harness)
         var ships = (string)(await ana.Get("/api/library?q=barometer&whose=Shipped"))["rows"]![0]!["id"]!;
         ((string)(await ana.Problem(await ana.Put($"/api/texts/{ships}", Text(revision: 1)), 409))["code"]!).ShouldBe("ships");
         (await ana.Post($"/api/texts/{ships}/retire", new { retired = true })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
-        var copy = (string)(await ana.Json(await ana.Post($"/api/texts/{ships}/copy")))["id"]!;
+        var copy = (string)(await ana.Json(await ana.Post($"/api/texts/{ships}/copy", new { })))["id"]!;
         JsonNode original = await ana.Get($"/api/texts/{ships}"), copied = await ana.Get($"/api/texts/{copy}");
         copied["questions"]!.AsArray().Select(q => (string)q!["stem"]!).ShouldBe(original["questions"]!.AsArray().Select(q => (string)q!["stem"]!));
         copied["questions"]!.AsArray().Select(q => (string)q!["id"]!).ShouldNotContain((string)original["questions"]![0]!["id"]!);

@@ -36,6 +36,15 @@ public sealed class RosterTests(Harness harness)
         (await lead.Get($"/api/classes/{classId}"))["readers"]!.AsArray().Count.ShouldBe(1);
         await Twice("/api/school/adults", new { name = "Pia Lund", mail = $"{adultId:N}@example.org", lead = false, id = adultId });
         (await lead.Get("/api/school/adults")).AsArray().Count(a => (string)a!["name"]! == "Pia Lund").ShouldBe(1);
+        var copies = await Twice($"/api/classes/{classId}/copy", new { name = "4 Tern (copy)", withReaders = true, id = Guid.NewGuid() });
+        ((string)copies[0]!["id"]!).ShouldBe((string)copies[1]!["id"]!);
+        (await lead.Get("/api/school/classes")).AsArray().Count.ShouldBe(2);
+        var first = Harness.Today.AddDays(230);
+        var years = await Twice("/api/school/years", new { name = "Next", firstDay = first, lastDay = first.AddDays(280), terms = new[] { new { name = "Term 1", firstDay = first, lastDay = first.AddDays(280) } }, daysOff = Array.Empty<string>(), id = Guid.NewGuid() });
+        ((string)years[0]!["id"]!).ShouldBe((string)years[1]!["id"]!);
+        (await lead.Get("/api/school/years")).AsArray().Count.ShouldBe(2);
+        var judged = await Twice($"/api/classes/{classId}/readers/{readerId}/levels", new { level = "33", system = "fm", sd = 2, reason = "Reads well", id = Guid.NewGuid() });
+        ((string)judged[0]!["changeId"]!).ShouldBe((string)judged[1]!["changeId"]!);
         // An id that is somebody else's reader makes nobody and tells nothing.
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);

@@ -16,10 +16,6 @@ public sealed class SchoolCalendar(IReadOnlyList<(DateOnly First, DateOnly Last)
         return days;
     }
 
-    /// <summary>School weeks (of five school days) between two times.</summary>
-    public double SchoolWeeks(DateTimeOffset from, DateTimeOffset to)
-    {
-        DateOnly a = DateOnly.FromDateTime(from.Date), b = DateOnly.FromDateTime(to.Date);
-        return b <= a ? 0 : SchoolDays(a.AddDays(1), b) / DaysPerWeek;
-    }
+    /// <summary>School weeks (of five school days) after one day, up to another; 0 if the second is not later.</summary>
+    public double SchoolWeeks(DateOnly from, DateOnly to) => to <= from ? 0 : SchoolDays(from.AddDays(1), to) / DaysPerWeek;
 }

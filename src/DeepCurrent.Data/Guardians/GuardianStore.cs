@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Schools;
 using Npgsql;
 
 namespace DeepCurrent.Data.Guardians;
@@ -79,17 +80,17 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         if (guardiansToo) await c.ExecuteAsync("update guardianship set ended_at = @now where reader_id = @readerId and ended_at is null", new { readerId, now });
     }
 
-    public async Task<IReadOnlyList<Child>> Children(Guid adultId, Guid schoolId, DateTimeOffset now)
+    public async Task<IReadOnlyList<Child>> Children(Guid adultId, Guid schoolId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<Child>("""
             select r.id, r.given_name, r.grade, r.depth_mean as depth, r.depth_low as low, r.depth_high as high,
-                   (select d.mean from depth_day d where d.reader_id = r.id and d.day <= (@now - interval '42 days')::date order by d.day desc limit 1) as before
+                   (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) as before
             from guardianship g join reader r on r.id = g.reader_id join school s on s.id = r.school_id
             where g.adult_id = @adultId and g.ended_at is null and r.school_id = @schoolId and s.guardians_allowed and r.merged_into is null
             order by r.given_name
             limit 20
-            """, new { adultId, schoolId, now })).ToList();
+            """, new { adultId, schoolId, at.Today })).ToList();
     }
 
     public async Task<IReadOnlyList<ChildReading>> Readings(Guid readerId)

@@ -98,7 +98,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     }
 
     /// <summary>Writes evidence inside the caller's transaction; a row that is there already is left as it is.</summary>
-    public static Task Insert(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<EvidenceRow> rows, Guid? adultId) => c.ExecuteAsync($"""
+    public static Task<int> Insert(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<EvidenceRow> rows, Guid? adultId) => c.ExecuteAsync($"""
         insert into evidence (reader_id, adult_id, {Columns})
         values (@readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words, @Errors, @Strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
         on conflict (id) do nothing
@@ -116,7 +116,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<DepthEstimate> Recompute(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
         var trail = await Trail(c, t, readerId, year, chart, now);
-        var days = trail.Steps.GroupBy(s => DateOnly.FromDateTime(s.At.UtcDateTime)).Select(g => (Day: g.Key, Last: g.Last())).ToList();
+        var days = trail.Steps.GroupBy(s => year.Clock.DayOf(s.At)).Select(g => (Day: g.Key, Last: g.Last())).ToList();
         await c.ExecuteAsync("""
             delete from depth_day where reader_id = @readerId;
             insert into depth_day (reader_id, day, mean, sd, low, high)
@@ -177,7 +177,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(r => Piece(r, at)), Growing(year, chart), now);
     }
 
-    private static Movement Growing(YearCalendar year, LevelChart chart) => new(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.Calendar.SchoolWeeks);
+    private static Movement Growing(YearCalendar year, LevelChart chart) => new(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.SchoolWeeks);
 
     /// <summary>A piece for the estimate. One that is older than the reader is here, given elsewhere or without a network, counts from the beginning.</summary>
     private static Evidence Piece(EvidenceRow r, DateTimeOffset from) => At(r.At < from ? r with { At = from } : r);

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Schools;
 using Npgsql;
 
 namespace DeepCurrent.Data.Readers;
@@ -22,7 +23,7 @@ public sealed record SignInReader(Guid Id, Guid SchoolId, string GivenName, stri
 /// <summary>Readers and the roster.</summary>
 public sealed class ReaderStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<RosterRow>> Roster(Guid classId, DateTimeOffset now)
+    public async Task<IReadOnlyList<RosterRow>> Roster(Guid classId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<RosterRow>("""
@@ -30,15 +31,15 @@ public sealed class ReaderStore(NpgsqlDataSource db)
                    r.depth_mean - before.mean as six_weeks, g.name as "group", w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since
             from enrolment e
             join reader r on r.id = e.reader_id
-            left join lateral (select d.mean from depth_day d where d.reader_id = r.id and d.day <= (@now - interval '42 days')::date order by d.day desc limit 1) before on true
-            left join lateral (select avg(t.score) filter (where t.handed_in_at > @now - interval '42 days') as first_try, max(t.handed_in_at) as last_read, count(*) as readings
+            left join lateral (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) before on true
+            left join lateral (select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try, max(t.handed_in_at) as last_read, count(*) as readings
                                from ticket t where t.reader_id = r.id and t.state = 'released') w on true
             left join lateral (select g.name from group_member m join guided_group g on g.id = m.group_id
                                where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null order by g.position limit 1) g on true
             where e.class_id = @classId and e.to_day is null
             order by r.depth_mean, r.given_name
             limit 500
-            """, new { classId, now })).ToList();
+            """, new { classId, at.Now, at.Today })).ToList();
     }
 
     /// <summary>A reader of a school; null if there is none such in this school.</summary>

@@ -121,7 +121,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await StepTable<StatedLevel>.Copy(c, "copy depth_day (reader_id, day, mean, sd, low, high) from stdin (format binary)", s.Levels.Where(l => l.After is not null && added.ContainsKey(l.After.ReaderId)).Select(l => l.After!).DistinctBy(l => l.ReaderId), async (level, w) =>
         {
             var e = starts.Of(added[level.ReaderId]);
-            await w.WriteRowAsync(default, level.ReaderId, DateOnly.FromDateTime(now.UtcDateTime), e.Mean, e.Sd, e.Low, e.High);
+            await w.WriteRowAsync(default, level.ReaderId, yardstick.Year.Clock.DayOf(now), e.Mean, e.Sd, e.Low, e.High);
         });
         foreach (var reader in s.Levels.Select(l => (l.After ?? l.Before)!.ReaderId).Distinct().Where(id => !added.ContainsKey(id)).Except(s.Readers.Where(r => r.After is null).Select(r => r.Id)))
             await DepthKeeper.Recompute(c, t, reader, yardstick.Year, yardstick.Chart, now);

@@ -7,7 +7,7 @@ namespace DeepCurrent.Data.Roster;
 /// <summary>Where new readers start: what is typical of their grade today, and the level stated for them. The same grade and level are reckoned once.</summary>
 internal sealed class Starts(Yardstick yardstick, DateTimeOffset now, IReadOnlyList<Step<StatedLevel>> levels)
 {
-    private readonly DateOnly today = DateOnly.FromDateTime(now.UtcDateTime);
+    private readonly DateOnly today = yardstick.Year.Clock.DayOf(now);
     private readonly Dictionary<Guid, double> stated = levels.Where(l => l.After is not null).GroupBy(l => l.After!.ReaderId).ToDictionary(g => g.Key, g => g.Last().After!.Value);
     private readonly Dictionary<(int Grade, double? Level), DepthEstimate> reckoned = [];
 

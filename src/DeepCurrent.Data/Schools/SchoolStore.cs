@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using Npgsql;
 
@@ -26,9 +27,13 @@ public sealed record ClassHead(Guid Id, string Name, string Code, string Role, b
 public sealed record ClassPlace(Guid Id, Guid SchoolId, Guid SchoolYearId, string Name, string Code, string? Part, bool AssistantsPrint);
 
 /// <summary>A school year with its terms and days off.</summary>
-public sealed record YearCalendar(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff)
+/// <param name="Clock">The school's own: it says what day it is there.</param>
+public sealed record YearCalendar(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff, SchoolClock Clock)
 {
     public SchoolCalendar Calendar { get; } = new([.. Terms.Select(t => (t.FirstDay, t.LastDay))], DaysOff.ToHashSet());
+
+    /// <summary>School weeks between two instants, by the school's own days.</summary>
+    public double SchoolWeeks(DateTimeOffset from, DateTimeOffset to) => Calendar.SchoolWeeks(Clock.DayOf(from), Clock.DayOf(to));
 
     /// <summary>The term a day is in, or the last that began before it, or the first.</summary>
     public Term? TermOn(DateOnly day) => Terms.LastOrDefault(t => t.FirstDay <= day) ?? (Terms.Count > 0 ? Terms[0] : null);
@@ -120,13 +125,13 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     internal static async Task<YearCalendar> Year(NpgsqlConnection c, Guid yearId)
     {
         await using var all = await c.QueryMultipleAsync("""
-            select name, first_day, last_day from school_year where id = @yearId;
+            select y.name, y.first_day, y.last_day, s.time_zone from school_year y join school s on s.id = y.school_id where y.id = @yearId;
             select id, school_year_id, name, first_day, last_day from term where school_year_id = @yearId order by first_day limit 20;
             select day from day_off where school_year_id = @yearId order by day limit 400
             """, new { yearId });
-        var (name, first, last) = await all.ReadSingleAsync<(string, DateOnly, DateOnly)>();
+        var (name, first, last, zone) = await all.ReadSingleAsync<(string, DateOnly, DateOnly, string)>();
         var terms = (await all.ReadAsync<Term>()).ToList();
-        return new(yearId, name, first, last, terms, (await all.ReadAsync<DateOnly>()).ToList());
+        return new(yearId, name, first, last, terms, (await all.ReadAsync<DateOnly>()).ToList(), new(zone));
     }
 
     public async Task<IReadOnlyList<ClassHead>> Classes(Guid adultId)

@@ -121,7 +121,7 @@ public static class AssignmentEndpoints
     {
         if (ids.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader.");
         if (ids.Count > MostReaders) throw Refused.Field("readerIds", $"Choose at most {MostReaders} readers at a time.");
-        var roster = (await readers.Roster(classId, desk.Now)).ToDictionary(r => r.Id);
+        var roster = (await readers.Roster(classId, await desk.Moment())).ToDictionary(r => r.Id);
         return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
     }
 

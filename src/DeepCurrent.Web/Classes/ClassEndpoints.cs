@@ -43,7 +43,7 @@ public static class ClassEndpoints
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var since = desk.Now.AddDays(-SixWeeks);
-        var roster = readers.Roster(classId, desk.Now);
+        var roster = readers.Roster(classId, await desk.Moment());
         var texts = assignments.InUse(classId, since);
         var groupRows = groups.Of(classId);
         var readings = assignments.Readings(classId, since);

@@ -17,7 +17,7 @@ public sealed record MadeClass(Guid Id, Guid? ChangeId);
 public sealed record ClassDetailsRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay);
 
 /// <param name="WithReaders">Readers come along; otherwise only the teachers do.</param>
-public sealed record CopyClassRequest(string Name, bool WithReaders);
+public sealed record CopyClassRequest(string Name, bool WithReaders, Guid? Id = null);
 
 /// <param name="Allowed">Assistants may print one reader's card at a time.</param>
 public sealed record AssistantsPrintRequest(bool Allowed);
@@ -81,8 +81,9 @@ public static class ClassSettings
     private static async Task<MadeClass> Copy(Guid classId, CopyClassRequest request, Desk desk, RosterDesk roster, RosterStore rosters, MemberStore members)
     {
         var c = await Class(classId, desk, rosters);
+        if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there) return new(there.Id, null);
         var name = Name(request.Name, null, null);
-        var made = new RosterClass(Guid.CreateVersion7(), null, c.YearId, name, (await roster.Makers()).ClassCode(), c.FirstDay, c.LastDay, Closed: false);
+        var made = new RosterClass(request.Id ?? Guid.CreateVersion7(), null, c.YearId, name, (await roster.Makers()).ClassCode(), c.FirstDay, c.LastDay, Closed: false);
         var today = await desk.Today();
         var steps = ChangeSet.Nothing with
         {

@@ -43,7 +43,7 @@ public static class GoalEndpoints
         var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
         var readings = (await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))).ToLookup(r => r.ReaderId);
-        var roster = await readers.Roster(classId, desk.Now);
+        var roster = await readers.Roster(classId, await desk.Moment());
         var clock = await desk.Clock();
         var perWeek = roster.Select(r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore).Average(w => w.Words)).DefaultIfEmpty(0).Average();
         var lines = roster.Select(r =>
@@ -65,7 +65,7 @@ public static class GoalEndpoints
         var today = await desk.Today();
         var term = year.TermOn(today) ?? throw Refused.Conflict("no-term", "There is no term to set goals for.");
         if (term.LastDay < today) throw Refused.Conflict("term-closed", "This term is over; its goals cannot change any more.");
-        var roster = (await readers.Roster(classId, desk.Now)).Select(r => r.Id).ToHashSet();
+        var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
         if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId))) throw Refused.NotFound();
         foreach (var t in request.Targets)
         {

@@ -42,7 +42,7 @@ public static class GroupEndpoints
         await desk.Class(classId, Deed.FormGroups);
         if (request.Groups is < 1 or > MostGroups) throw Refused.Field("groups", $"Ask for 1 to {MostGroups} groups.");
         var strands = (await assignments.Strands(classId, desk.Now - Mastery.Span)).ToLookup(s => s.ReaderId);
-        var candidates = (await readers.Roster(classId, desk.Now)).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), Masteries(strands[r.Id]))).ToList();
+        var candidates = (await readers.Roster(classId, await desk.Moment())).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), Masteries(strands[r.Id]))).ToList();
         var rules = new GroupRules(request.Groups, request.Smallest, request.Largest);
         if (rules.Conflict(candidates.Count) is { } conflict) throw Refused.Field("groups", conflict);
         var plan = await Task.Run(() => GroupPlanner.Propose(candidates, rules));
@@ -69,7 +69,7 @@ public static class GroupEndpoints
         if (request.Groups.Count is 0 or > MostGroups) throw Refused.Field("groups", $"Save 1 to {MostGroups} groups.");
         if (request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40)) throw Refused.Field("groups", "Give every group a name of at most 40 letters.");
         if (request.Groups.Select(g => g.Name.Trim().ToLowerInvariant()).Distinct().Count() != request.Groups.Count) throw Refused.Field("groups", "Two groups have the same name.");
-        var roster = (await readers.Roster(classId, desk.Now)).Select(r => r.Id).ToHashSet();
+        var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
         var placed = request.Groups.SelectMany(g => g.ReaderIds).ToList();
         if (placed.Any(id => !roster.Contains(id))) throw Refused.NotFound();
         if (placed.Distinct().Count() != placed.Count) throw Refused.Field("groups", "A reader stands in two of these groups.");

@@ -78,7 +78,7 @@ public static class GuardianEndpoints
         if (!desk.May(Deed.SeeOwnChild, own: true)) throw Refused.NotFound();
         var school = await desk.School();
         var seen = new List<ChildView>();
-        foreach (var child in await guardians.Children(desk.Who.Id, school.Id, desk.Now))
+        foreach (var child in await guardians.Children(desk.Who.Id, school.Id, await desk.Moment()))
         {
             var head = (await readers.Find(child.Id, school.Id, desk.Who.Id))!;
             await looks.Seen(school.Id, desk.Who.Id, desk.Now, child.Id);

@@ -45,6 +45,10 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         {
             await Write(http, StatusCodes.Status422UnprocessableEntity, "invalid", "There is a sign in this that cannot be kept. Type it again.");
         }
+        catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation)
+        {
+            await Write(http, StatusCodes.Status409Conflict, "taken", "Something with this ID is there already. Nothing was changed. Reload and try again.");
+        }
         catch (Exception e) when (DatabaseAway(e))
         {
             log.LogWarning("The database did not answer: {Kind}", e.GetType().Name);

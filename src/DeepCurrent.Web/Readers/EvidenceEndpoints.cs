@@ -46,7 +46,7 @@ public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
 
 /// <param name="System">The label system a bare number is in.</param>
 /// <param name="Sd">How sure it is: 2, 4 or 6 fm.</param>
-public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason);
+public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason, Guid? Id = null);
 
 /// <param name="Id">Made by the client: the same request again is the same setting.</param>
 /// <param name="Until">Its last day; null until the next level check.</param>
@@ -131,10 +131,12 @@ public static class EvidenceEndpoints
         if (!Sures.Contains(request.Sd)) throw Refused.Field("sd", "Say how sure you are.");
         var yardstick = await roster.Yardstick();
         if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
-        var id = Guid.CreateVersion7();
+        var id = request.Id ?? Guid.CreateVersion7();
+        if (await changes.Made(classId, UndoEvidence.Name, new { readerId, stated = id }) is { } before) return new(before.Id, before.Summary);
         var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
         {
-            await DepthKeeper.Insert(c, t, readerId, [new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason)], desk.Who.Id);
+            var written = await DepthKeeper.Insert(c, t, readerId, [new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason)], desk.Who.Id);
+            if (written == 0) throw Refused.Conflict("taken", "Something with this ID is there already. Nothing was changed. Reload and try again.");
             await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
             return new(new EvidenceChange(readerId, [], id), $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}");
         });
@@ -176,7 +178,7 @@ public static class EvidenceEndpoints
     private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)
     {
         await desk.Class(classId, Deed.JudgeLevel);
-        return (await readers.Roster(classId, desk.Now)).FirstOrDefault(r => r.Id == readerId) ?? throw Refused.NotFound();
+        return (await readers.Roster(classId, await desk.Moment())).FirstOrDefault(r => r.Id == readerId) ?? throw Refused.NotFound();
     }
 
     private static string Count(int pieces) => pieces == 1 ? "one piece of evidence" : $"{pieces} pieces of evidence";

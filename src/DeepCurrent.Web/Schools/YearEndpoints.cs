@@ -9,7 +9,7 @@ namespace DeepCurrent.Web.Schools;
 
 public sealed record TermRequest(Guid? Id, string Name, DateOnly FirstDay, DateOnly LastDay);
 
-public sealed record YearRequest(string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<TermRequest> Terms, IReadOnlyList<DateOnly> DaysOff);
+public sealed record YearRequest(string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<TermRequest> Terms, IReadOnlyList<DateOnly> DaysOff, Guid? Id = null);
 
 /// <param name="SchoolDays">Weekdays in the terms, less the days off.</param>
 public sealed record YearView(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff, int SchoolDays);
@@ -41,7 +41,8 @@ public static class YearEndpoints
     private static async Task<YearView> Add(YearRequest request, Desk desk, YearStore years)
     {
         var school = await desk.Lead();
-        var year = await Checked(Guid.CreateVersion7(), request, desk, years);
+        if (request.Id is { } again && await years.Find(again, school.Id) is { } there) return View(there);
+        var year = await Checked(request.Id ?? Guid.CreateVersion7(), request, desk, years);
         await years.Add(school.Id, year, null);
         return View(year);
     }
@@ -95,7 +96,7 @@ public static class YearEndpoints
         if (off.FirstOrDefault(d => d < r.FirstDay || d > r.LastDay) is var outside && outside != default) throw Refused.Field("daysOff", $"{outside:d MMMM yyyy} does not lie in the school year.");
         var others = await years.Of(desk.Who.SchoolId);
         if (others.FirstOrDefault(y => y.Id != id && y.FirstDay <= r.LastDay && r.FirstDay <= y.LastDay) is { } other) throw Refused.Field("firstDay", $"This overlaps with {other.Name}.");
-        return new(id, name, r.FirstDay, r.LastDay, [.. terms.Select(t => new Term(t.Id ?? Guid.CreateVersion7(), id, Names.Tidy(t.Name), t.FirstDay, t.LastDay))], off);
+        return new(id, name, r.FirstDay, r.LastDay, [.. terms.Select(t => new Term(t.Id ?? Guid.CreateVersion7(), id, Names.Tidy(t.Name), t.FirstDay, t.LastDay))], off, await desk.Clock());
     }
 
     private static async Task<YearCalendar> Year(Guid yearId, Desk desk, YearStore years) => await years.Find(yearId, desk.Who.SchoolId) ?? throw Refused.NotFound();

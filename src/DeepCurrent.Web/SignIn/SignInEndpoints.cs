@@ -164,7 +164,7 @@ public static class SignInEndpoints
         var school = new School(Guid.CreateVersion7(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
         var adult = new Adult(Guid.CreateVersion7(), school.Id, request.Name.Trim(), request.UserName.Trim(), secrets.Hash(request.Password), Lead: true, ConfirmedAt: desk.Now);
         var yearId = Guid.CreateVersion7();
-        var year = new YearCalendar(yearId, "", request.YearFirstDay, request.YearLastDay, YearCalendar.Thirds(yearId, request.YearFirstDay, request.YearLastDay), []);
+        var year = new YearCalendar(yearId, "", request.YearFirstDay, request.YearLastDay, YearCalendar.Thirds(yearId, request.YearFirstDay, request.YearLastDay), [], new(school.TimeZone));
         if (!await schools.Create(school, adult, year, desk.Now, onlyIfNone: true)) throw Refused.Conflict("school-exists", "There is a school already. Sign in instead.");
         await Who.Of(adult).SignIn(http);
     }

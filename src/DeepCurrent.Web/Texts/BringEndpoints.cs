@@ -28,7 +28,7 @@ public sealed record DraftFileView(IReadOnlyList<DraftTextView> Texts, IReadOnly
 /// <param name="Number">Which text of the file.</param>
 /// <param name="Alts">What each picture shows, by its name; a picture without words is not taken in.</param>
 /// <param name="Words">Words to know besides those the file brings.</param>
-public sealed record TakenText(int Number, string Title, string Kind, string Topic, bool Fiction, IReadOnlyDictionary<string, string>? Alts, IReadOnlyList<Word>? Words);
+public sealed record TakenText(int Number, string Title, string Kind, string Topic, bool Fiction, IReadOnlyDictionary<string, string>? Alts, IReadOnlyList<Word>? Words, Guid? Id = null);
 
 /// <param name="Mine">Only I see them.</param>
 public sealed record BringRequest(string Name, byte[] File, bool Mine, IReadOnlyList<TakenText> Texts);
@@ -73,7 +73,7 @@ public static class BringEndpoints
     }
 
     /// <summary>Takes texts of a file into the library, each whole or not at all.</summary>
-    private static async Task<IReadOnlyList<BroughtText>> Bring(BringRequest request, Desk desk, TextKeeper keeper, LibraryShelf shelf, PictureStore pictures, CancellationToken stop)
+    private static async Task<IReadOnlyList<BroughtText>> Bring(BringRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf, PictureStore pictures, CancellationToken stop)
     {
         desk.Library();
         var file = await Opened(request.Name, request.File, stop);
@@ -81,7 +81,8 @@ public static class BringEndpoints
         var drafts = request.Texts!.Select((t, i) => (Taken: t, Draft: file.Texts.ElementAtOrDefault(t.Number) ?? throw Refused.Field($"texts[{i}].number", "The file does not have this text."))).ToList();
         foreach (var (taken, i) in request.Texts!.Select((t, i) => (t, i))) Check(taken, drafts[i].Draft, i);
         var brought = new List<BroughtText>();
-        foreach (var (taken, draft) in drafts) brought.Add(await Take(taken, draft, request.Mine, desk, keeper, shelf, pictures));
+        foreach (var (taken, draft) in drafts)
+            brought.Add(await OwnTextEndpoints.Mine(taken.Id, desk, texts) is { } there ? new(there.Id, taken.Title.Trim(), []) : await Take(taken, draft, request.Mine, desk, keeper, shelf, pictures));
         return brought;
     }
 
@@ -120,7 +121,7 @@ public static class BringEndpoints
         questions = [.. questions.Where((_, i) => !faults.Any(f => f.Stops && f.At == i)).Select((q, i) => q with { Position = i })];
         var words = draft.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example)).Concat(taken.Words ?? []).DistinctBy(w => w.Text).Take(OwnTextEndpoints.MostWords).ToList();
         var title = taken.Title.Trim();
-        var text = new NewText(Guid.CreateVersion7(), desk.Who.SchoolId, $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}", title, taken.Kind.Trim(), taken.Topic.Trim(), taken.Fiction, draft.Spelling.Length > 0 ? draft.Spelling : "British", draft.Blurb,
+        var text = new NewText(taken.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}", title, taken.Kind.Trim(), taken.Topic.Trim(), taken.Fiction, draft.Spelling.Length > 0 ? draft.Spelling : "British", draft.Blurb,
             versions, questions, words, desk.Who.Id, mine, draft.Season);
         await OwnTextEndpoints.Keep(text, 0, "Brought from a file", desk, keeper, shelf);
         return new(text.Id, title, warnings);

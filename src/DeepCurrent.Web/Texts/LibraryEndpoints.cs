@@ -83,7 +83,7 @@ public static class LibraryEndpoints
     {
         if (q.ClassId is not { } classId) return [];
         var wanted = Set(q.Readers, ',');
-        return [.. (await readers.Roster(classId, desk.Now)).Where(r => wanted is null || wanted.Contains(r.Id.ToString())).Select(r => new Fathoms(r.Depth))];
+        return [.. (await readers.Roster(classId, await desk.Moment())).Where(r => wanted is null || wanted.Contains(r.Id.ToString())).Select(r => new Fathoms(r.Depth))];
     }
 
     private static HashSet<string>? Set(string? list, char between) => string.IsNullOrWhiteSpace(list) ? null : [.. list.Split(between, StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)];

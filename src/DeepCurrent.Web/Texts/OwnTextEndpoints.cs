@@ -30,10 +30,14 @@ public sealed record OwnVersion(Guid? Id, string Label, string Body);
 /// <param name="Revision">The revision that was changed; 0 for a new text.</param>
 /// <param name="Mine">Only I see it.</param>
 /// <param name="Note">What was changed, for the history.</param>
-public sealed record OwnTextRequest(int Revision, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb, string Season, bool Mine, string? Note, IReadOnlyList<OwnVersion> Versions, IReadOnlyList<Word> Words);
+/// <param name="Id">Of a new text, made by the page: sent again, it is the same text.</param>
+public sealed record OwnTextRequest(int Revision, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb, string Season, bool Mine, string? Note, IReadOnlyList<OwnVersion> Versions, IReadOnlyList<Word> Words, Guid? Id = null);
 
 /// <param name="Warnings">What the change has left to be looked at.</param>
 public sealed record SavedTextView(Guid Id, int Revision, IReadOnlyList<string> Warnings);
+
+/// <param name="Id">Of the copy, made by the page.</param>
+public sealed record CopyTextRequest(Guid? Id);
 
 public sealed record RetireRequest(bool Retired);
 
@@ -53,7 +57,7 @@ public static class OwnTextEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/texts/measure", Measure).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
-        api.MapPost("/texts", (OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => Save(null, request, desk, texts, keeper, shelf)).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
+        api.MapPost("/texts", Make).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
         api.MapPut("/texts/{textId:guid}", (Guid textId, OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => Save(textId, request, desk, texts, keeper, shelf)).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
         api.MapPost("/texts/{textId:guid}/copy", Copy);
         api.MapPost("/texts/{textId:guid}/retire", Retire);
@@ -82,6 +86,14 @@ public static class OwnTextEndpoints
         return new(m.Depth.Value, m.DepthError, chart.GradeLabel(m.Depth), plain, TextMeasuring.View(plain, m), TextReasons.Explain(plain), remarks, patterns, patterns.Count == 0 || request.Taught is not { Count: > 0 } taught ? [] : LetterSounds.Breaks(plain, LetterSounds.All.Select(p => p.Key).Intersect(taught).ToHashSet()), changed);
     }
 
+    /// <summary>A new text. Sent again before anybody has changed it, it is the same text, as it is written by now.</summary>
+    private static async Task<SavedTextView> Make(OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => await Mine(request.Id, desk, texts) is { Revision: 1 } there
+        ? await Save(there.Id, request with { Revision = 1 }, desk, texts, keeper, shelf) : await Save(null, request, desk, texts, keeper, shelf);
+
+    /// <summary>What the asker has made under an id.</summary>
+    internal static async Task<TextOwning?> Mine(Guid? id, Desk desk, TextStore texts) =>
+        id is { } known && await texts.Owning(known, desk.Who.SchoolId, desk.Who.Id) is { } text && text.OwnerId == desk.Who.Id ? text : null;
+
     private static async Task<SavedTextView> Save(Guid? textId, OwnTextRequest r, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
     {
         desk.Library();
@@ -89,13 +101,22 @@ public static class OwnTextEndpoints
         Check(r);
         var bodies = before is null ? [] : await texts.Bodies(before.Id);
         var known = bodies.Select(v => v.Id).ToHashSet();
-        var versions = r.Versions.Select((v, i) => TextMeasuring.Version(v.Id is { } vid && known.Contains(vid) ? vid : Guid.CreateVersion7(), Short(v.Label, ((char)('a' + i)).ToString(), 20), i, new VersionFile("", 0, v.Body), v.Body.Contains("\n---\n", StringComparison.Ordinal))).ToList();
+        Guid IdOf(OwnVersion v, string label) => v.Id is { } vid && known.Contains(vid) ? vid : bodies.FirstOrDefault(b => b.Label == label && r.Versions.All(o => o.Id != b.Id))?.Id ?? Guid.CreateVersion7();
+        var versions = r.Versions.Select((v, i) => (Version: v, Label: Short(v.Label, ((char)('a' + i)).ToString(), 20))).Select((x, i) => TextMeasuring.Version(IdOf(x.Version, x.Label), x.Label, i, new VersionFile("", 0, x.Version.Body), x.Version.Body.Contains("\n---\n", StringComparison.Ordinal))).ToList();
         var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
-        var made = new NewText(before?.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}", r.Title.Trim(), r.Kind.Trim(), r.Topic.Trim(), r.Fiction, Short(r.Spelling, "British", 20), r.Blurb?.Trim() ?? "",
+        var made = new NewText(before?.Id ?? r.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}", r.Title.Trim(), r.Kind.Trim(), r.Topic.Trim(), r.Fiction, Short(r.Spelling, "British", 20), r.Blurb?.Trim() ?? "",
             versions, questions, [.. (r.Words ?? []).Where(w => !string.IsNullOrWhiteSpace(w.Text)).Select(w => new Word(w.Text.Trim(), w.Part?.Trim() ?? "", w.Meaning?.Trim() ?? "", w.Example?.Trim() ?? ""))],
             before?.OwnerId ?? desk.Who.Id, r.Mine, r.Season?.Trim() ?? "", before?.CopiedFrom);
+        if (before?.Revision == r.Revision && string.IsNullOrWhiteSpace(r.Note) && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Id))!)) return new(made.Id, r.Revision, [.. Lost(made)]);
         var revision = await Keep(made, r.Revision, Short(r.Note, before is null ? "Made" : "Changed", 200), desk, keeper, shelf);
         return new(made.Id, revision, [.. Lost(made)]);
+    }
+
+    /// <summary>True where two say the same, however they were measured.</summary>
+    private static bool Same(NewText a, NewText b)
+    {
+        static NewText Unmeasured(NewText x) => x with { Versions = [.. x.Versions.Select(v => v with { Depth = 0, DepthError = 0, Measure = "" })] };
+        return Database.ToJson(Unmeasured(a)) == Database.ToJson(Unmeasured(b));
     }
 
     /// <summary>Proofs and words that are no longer in the text.</summary>
@@ -127,13 +148,14 @@ public static class OwnTextEndpoints
         }
     }
 
-    private static async Task<SavedTextView> Copy(Guid textId, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<SavedTextView> Copy(Guid textId, CopyTextRequest? request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
     {
         desk.Library();
+        if (await Mine(request?.Id, desk, texts) is { } there) return new(there.Id, there.Revision, []);
         var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var copy = whole with
         {
-            Id = Guid.CreateVersion7(), SchoolId = desk.Who.SchoolId, OwnerId = desk.Who.Id, Mine = true, CopiedFrom = whole.Id, Slug = $"{whole.Slug[..Math.Min(50, whole.Slug.Length)]}-{Guid.NewGuid().ToString("N")[..8]}",
+            Id = request?.Id ?? Guid.CreateVersion7(), SchoolId = desk.Who.SchoolId, OwnerId = desk.Who.Id, Mine = true, CopiedFrom = whole.Id, Slug = $"{whole.Slug[..Math.Min(50, whole.Slug.Length)]}-{Guid.NewGuid().ToString("N")[..8]}",
             Versions = [.. whole.Versions.Select(v => v with { Id = Guid.CreateVersion7() })], Questions = [.. whole.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
         };
         return new(copy.Id, await Keep(copy, 0, $"Copied from {whole.Title}", desk, keeper, shelf), []);

@@ -1,7 +1,7 @@
 import { SignOut } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { dayOf, number, percent } from '../shared/format';
+import { dayOf, number, percent, today } from '../shared/format';
 import { useLeave, type Session } from '../shared/session';
 import { pictureOf } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
@@ -16,7 +16,6 @@ import { forgetFiles } from './offline/worker';
 import { finished, useMine, workOf, type MyTicket, type Work } from './queries';
 import { RefusedNote } from './RefusedNote';
 
-const today = () => new Date().toLocaleDateString('sv');
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
 const length = (k: MyTicket) => `${t('{{count}} words', { count: k.words })}, ${t('{{count}} questions', { count: k.questions })}${k.aloud ? `, ${t('to read aloud')}` : ''}`;
 const to = (k: MyTicket) => (k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`);

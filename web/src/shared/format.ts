@@ -7,6 +7,8 @@ const whole = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 0 });
 const date = (iso: string) => new Date(iso.length === 10 ? `${iso}T12:00:00` : iso);
 /** Tue 24 Nov */
 export const dayOf = (iso: string) => day.format(date(iso)).replace(',', '');
+/** Today on this device, as the API writes days. */
+export const today = () => new Date().toLocaleDateString('sv');
 export const shortDay = (iso: string) => short.format(date(iso));
 export const timeOf = (iso: string) => hours.format(date(iso));
 export const fm = (x: number) => x.toFixed(1).replace('-', '−');

@@ -5322,7 +5322,11 @@ export interface paths {
                 };
                 cookie?: never;
             };
-            requestBody?: never;
+            requestBody?: {
+                content: {
+                    "application/json": null | components["schemas"]["CopyTextRequest"];
+                };
+            };
             responses: {
                 /** @description OK */
                 200: {
@@ -7561,6 +7565,12 @@ export interface components {
         CopyClassRequest: {
             name: string;
             withReaders: boolean;
+            /** Format: uuid */
+            id?: null | string;
+        };
+        CopyTextRequest: {
+            /** Format: uuid */
+            id: null | string;
         };
         CopyView: {
             /** Format: uuid */
@@ -8068,6 +8078,8 @@ export interface components {
             /** Format: double */
             sd: number;
             reason: null | string;
+            /** Format: uuid */
+            id?: null | string;
         };
         KeepMazeRequest: {
             /** Format: int32 */
@@ -8618,6 +8630,8 @@ export interface components {
             note: null | string;
             versions: components["schemas"]["OwnVersion"][];
             words: components["schemas"]["Word"][];
+            /** Format: uuid */
+            id?: null | string;
         };
         OwnVersion: {
             /** Format: uuid */
@@ -9617,6 +9631,8 @@ export interface components {
                 [key: string]: string;
             };
             words: null | components["schemas"]["Word"][];
+            /** Format: uuid */
+            id?: null | string;
         };
         TakingIn: {
             /** Format: uuid */
@@ -10011,6 +10027,8 @@ export interface components {
             lastDay: string;
             terms: components["schemas"]["TermRequest"][];
             daysOff: string[];
+            /** Format: uuid */
+            id?: null | string;
         };
         YearView: {
             /** Format: uuid */

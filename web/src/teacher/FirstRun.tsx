@@ -7,7 +7,7 @@ import { Mark } from './frame/Mark';
 import { Field } from './frame/Window';
 import './teacher.css';
 
-const iso = (d: Date) => d.toISOString().slice(0, 10);
+const iso = (d: Date) => d.toLocaleDateString('sv');
 
 /** The first page of a new installation: the school, its year and its first teacher. */
 export default function FirstRun() {

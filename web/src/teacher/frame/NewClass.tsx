@@ -1,8 +1,9 @@
-import { useRef, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { fieldOf, post, sentence, type Api } from '../../shared/api';
 import type { Session } from '../../shared/session';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { Field, Window } from './Window';
 import { Mark } from './Mark';
@@ -10,13 +11,12 @@ import { Mark } from './Mark';
 function ClassForm({ done }: { done: (id: string) => void }) {
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
-  // The same request again, after an answer that did not arrive, makes nothing twice.
-  const id = useRef(crypto.randomUUID());
+  const { id } = useNewId();
   const client = useQueryClient();
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const made = await post<Api<'MadeClass'>>('/classes', { name, id: id.current });
+      const made = await post<Api<'MadeClass'>>('/classes', { name, id });
       await client.invalidateQueries({ queryKey: ['session'] });
       done(made.id);
     } catch (problem) { setError(problem); }

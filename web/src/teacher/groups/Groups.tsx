@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
 import { fieldOf, post, put, sentence, type Api } from '../../shared/api';
 import { fm, strandName } from '../../shared/format';
+import { useKept } from '../../shared/useKept';
 import { Empty } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid, type ReaderRow } from '../classQueries';
@@ -12,6 +13,9 @@ import { useTray } from '../tray/useTray';
 
 type Proposal = Api<'ProposalView'>;
 type Plan = { name: string; readerIds: string[] }[];
+type Draft = { plan: Plan | null; proposal: Proposal | null };
+
+const nothing: Draft = { plan: null, proposal: null };
 
 /** Guided reading groups: now and next side by side, reasons, moves by hand, saving. */
 export default function Groups() {
@@ -21,25 +25,29 @@ export default function Groups() {
   const [count, setCount] = useState(Math.max(1, Math.min(6, Math.round(data.readers.length / 6) || 1)));
   const [smallest, setSmallest] = useState(3);
   const [largest, setLargest] = useState(8);
-  const [proposal, setProposal] = useState<Proposal | null>(null);
-  const [plan, setPlan] = useState<Plan | null>(null);
+  const draft = useKept<Draft>(`dc-groups-${data.id}`, nothing);
+  const byId = new Map(data.readers.map((r) => [r.id, r]));
+  const { proposal } = draft.value;
+  // A draft may be older than the class is now: who has left it is in no group.
+  const plan = draft.value.plan?.map((g) => ({ ...g, readerIds: g.readerIds.filter((id) => byId.has(id)) })) ?? null;
   const [error, setError] = useState<unknown>();
   const said = useSaid();
   const refresh = useRefresh();
   const now: Plan = data.groups.map((g) => ({ name: g.name, readerIds: g.readerIds }));
-  const byId = new Map(data.readers.map((r) => [r.id, r]));
 
   const propose = useMutation({
     mutationFn: () => post<Proposal>(`/classes/${data.id}/groups/proposal`, { groups: count, smallest, largest }),
-    onSuccess: (p) => { setProposal(p); setError(undefined); setPlan(p.groups.map((g) => ({ name: g.name, readerIds: g.readers.map((r) => r.readerId) }))); },
+    onSuccess: (p) => { setError(undefined); draft.set({ proposal: p, plan: p.groups.map((g) => ({ name: g.name, readerIds: g.readers.map((r) => r.readerId) })) }); },
     onError: setError,
   });
   const save = useMutation({
     mutationFn: () => put<Api<'SavedGroups'>>(`/classes/${data.id}/groups`, { groups: plan!.filter((g) => g.readerIds.length > 0) }),
-    onSuccess: async (done) => { said(t('The groups are saved'), done.changeId); setPlan(null); setProposal(null); setError(undefined); await refresh(); },
+    onSuccess: async (done) => { said(t('The groups are saved'), done.changeId); forget(); await refresh(); },
     onError: setError,
   });
-  const move = (id: string, to: number) => setPlan((p) => p!.map((g, i) => ({ ...g, readerIds: i === to ? [...g.readerIds.filter((x) => x !== id), id] : g.readerIds.filter((x) => x !== id) })));
+  const setPlan = (next: Plan) => draft.set({ proposal, plan: next });
+  const forget = () => { draft.set(nothing); setError(undefined); };
+  const move = (id: string, to: number) => setPlan(plan!.map((g, i) => ({ ...g, readerIds: i === to ? [...g.readerIds.filter((x) => x !== id), id] : g.readerIds.filter((x) => x !== id) })));
   const groupOf = (list: Plan, id: string) => list.find((g) => g.readerIds.includes(id))?.name;
   const moved = plan ? data.readers.filter((r) => groupOf(plan, r.id) !== groupOf(now, r.id)) : [];
   const loose = plan ? data.readers.filter((r) => !groupOf(plan, r.id)) : [];
@@ -77,7 +85,7 @@ export default function Groups() {
         <aside className="why" aria-labelledby="why">
           <h2 id="why">{t('Who moves and why')}</h2>
           {moved.length === 0 ? <p className="soft none">{t('Nobody moves.')}</p> : <ul>{moved.map((r) => <Reason key={r.id} r={r} from={groupOf(now, r.id)} to={groupOf(plan, r.id)} proposal={proposal} />)}</ul>}
-          <footer><button className="btn main" disabled={save.isPending} onClick={() => save.mutate()}>{t('Save these groups')}</button><button className="btn" onClick={() => { setPlan(null); setProposal(null); setError(undefined); }}>{t('Not now')}</button></footer>
+          <footer><button className="btn main" disabled={save.isPending} onClick={() => save.mutate()}>{t('Save these groups')}</button><button className="btn" onClick={forget}>{t('Not now')}</button></footer>
         </aside>
       )}
       {search.get('form') === 'picked' && <FormPicked plan={plan ?? now} readers={data.readers.filter((r) => tray.readers.includes(r.id))} close={() => setSearch({})} make={(next) => { setPlan(next); setSearch({}); }} />}

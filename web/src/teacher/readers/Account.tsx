@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { fieldOf, get, post, put, remove, sentence, type Api } from '../../shared/api';
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -72,11 +73,12 @@ function LeaveOut({ path, piece, close }: { path: string; piece: Piece; close: (
 
 function Judge({ path, labels, now, close }: { path: string; labels: Api<'LabelView'>[]; now: number; close: () => void }) {
   const [form, setForm] = useState({ level: fm(now), system: 'fm', sd: 4, reason: '' });
+  const { id } = useNewId();
   const change = useChange(close);
   const other = change.error && !['level', 'sd', 'reason'].some((f) => fieldOf(change.error, f)) ? sentence(change.error) : undefined;
   return (
     <Window title={t('Add judgement')} close={close}>
-      <form noValidate onSubmit={(e: FormEvent) => { e.preventDefault(); change.mutate(() => post(`${path}/levels`, form)); }}>
+      <form noValidate onSubmit={(e: FormEvent) => { e.preventDefault(); change.mutate(() => post(`${path}/levels`, { ...form, id })); }}>
         <p>{t('Combined with other evidence; the surer you are, the more it counts.')}</p>
         <div className="fields"><Field id="ju-level" label={t('Level')} error={fieldOf(change.error, 'level')}><input id="ju-level" type="text" autoFocus value={form.level} onChange={(e) => setForm({ ...form, level: e.target.value })} /></Field>
           <Field id="ju-system" label={t('Written as')}><select id="ju-system" value={form.system} onChange={(e) => { const label = labels.find((l) => l.system === e.target.value); setForm({ ...form, system: e.target.value, level: label?.label ?? form.level }); }}>{labels.map((l) => <option key={l.system} value={l.system}>{t(l.system)}</option>)}</select></Field>

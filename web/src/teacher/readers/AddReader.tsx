@@ -1,6 +1,7 @@
-import { useRef, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { fieldOf, post, Problem, sentence, type Api } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid, type ClassData } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -8,8 +9,7 @@ import { LevelTable } from './LevelTable';
 
 /** Adds one reader: name, grade, starting level beside what it means, and shows the sign-in at once. */
 export function AddReader({ data, close }: { data: ClassData; close: () => void }) {
-  // The same request again, after an answer that did not arrive, makes nothing twice.
-  const id = useRef(crypto.randomUUID());
+  const { id, renew } = useNewId();
   const usual = data.readers[0]?.grade ?? 3;
   const [given, setGiven] = useState('');
   const [family, setFamily] = useState('');
@@ -25,7 +25,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, { givenName: given, familyName: family, grade, level, guardianMail: mail || null, id: id.current });
+      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, { givenName: given, familyName: family, grade, level, guardianMail: mail || null, id });
       setMade(added);
       setError(undefined);
       said(t('Added {{name}}', { name: given }), added.changeId);
@@ -36,7 +36,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
     <Window title={t('{{name}} can sign in', { name: given })} close={close}>
       <p>{t('User name')} <b>{made.userName}</b>, {t('class code')} <b>{data.code}</b></p>
       <Secret kind={made.secretKind} secret={made.secret} />
-      <p className="row end"><button className="btn" onClick={() => { id.current = crypto.randomUUID(); setMade(null); setGiven(''); setFamily(''); }}>{t('Add another')}</button><button className="btn main" onClick={close}>{t('Done')}</button></p>
+      <p className="row end"><button className="btn" onClick={() => { renew(); setMade(null); setGiven(''); setFamily(''); }}>{t('Add another')}</button><button className="btn main" onClick={close}>{t('Done')}</button></p>
     </Window>
   );
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);

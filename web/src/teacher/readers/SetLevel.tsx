@@ -1,6 +1,7 @@
-import { useRef, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { fieldOf, put, sentence, type Api } from '../../shared/api';
 import { dayOf, fm, halfRange } from '../../shared/format';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { Field, Window } from '../frame/Window';
 import { useChange } from './Account';
@@ -22,14 +23,14 @@ export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boo
 export function SetLevel({ path, labels, now, close }: { path: string; labels: Api<'LabelView'>[]; now: number; close: () => void }) {
   const [form, setForm] = useState({ level: fm(now), system: 'fm', until: '', reason: '' });
   const [dated, setDated] = useState(false);
-  const id = useRef(crypto.randomUUID());
+  const { id } = useNewId();
   const change = useChange(close);
   const known = ['level', 'until', 'reason'].some((f) => fieldOf(change.error, f));
   const other = change.error && !known ? sentence(change.error) : undefined;
   const written = (system: string) => setForm({ ...form, system, level: labels.find((l) => l.system === system)?.label ?? form.level });
   const send = (e: FormEvent) => {
     e.preventDefault();
-    change.mutate(() => put(`${path}/level`, { ...form, id: id.current, until: dated && form.until ? form.until : null }));
+    change.mutate(() => put(`${path}/level`, { ...form, id, until: dated && form.until ? form.until : null }));
   };
   return (
     <Window title={t('Set level')} close={close}>

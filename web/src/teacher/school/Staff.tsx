@@ -1,10 +1,11 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useRef, useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { useSession } from '../../shared/session';
 import { Show } from '../../shared/Whole';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { useTable, type ListColumn } from '../frame/columns';
@@ -96,12 +97,11 @@ function Person<F extends PersonForm>({ title, start, act, hints, more, save, cl
 }
 
 function Invite({ close, done }: { close: () => void; done: (i: Invited) => void }) {
-  // The same request again, after an answer that did not arrive, makes nothing twice.
-  const id = useRef(crypto.randomUUID());
+  const { id } = useNewId();
   const refresh = useRefresh();
   const said = useSaid();
   const save = async (form: PersonForm) => {
-    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null, id: id.current });
+    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null, id });
     said(t('Invited {{name}}', { name: made.name }), made.changeId);
     await refresh();
     close();

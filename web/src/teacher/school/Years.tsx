@@ -2,8 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
 import { get, post, Problem, put, sentence, type Api } from '../../shared/api';
-import { dayOf } from '../../shared/format';
+import { dayOf, today } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { Window } from '../frame/Window';
@@ -42,12 +43,12 @@ export default function Years() {
 
 function NewYear({ last, done }: { last: Head | undefined; done: (id: string) => void }) {
   const before = useQuery({ queryKey: ['year', last?.id], enabled: !!last, queryFn: () => get<Year>(`/school/years/${last!.id}`) });
-  const today = new Date().toISOString().slice(0, 10);
+  const { id, renew } = useNewId();
   if (last && !before.data) return null;
   const b = before.data;
   const form: Form = b ? { name: b.name.replace(/\d{4}/g, (y) => String(Number(y) + 1)), firstDay: yearOn(b.firstDay), lastDay: yearOn(b.lastDay), terms: b.terms.map((x) => ({ id: null, name: x.name, firstDay: yearOn(x.firstDay), lastDay: yearOn(x.lastDay) })), daysOff: [] }
-    : { name: '', firstDay: today, lastDay: plus(today, 300), terms: [{ id: null, name: t('Term 1'), firstDay: today, lastDay: plus(today, 300) }], daysOff: [] };
-  return <YearForm start={form} save={async (f) => { const made = await post<Year>('/school/years', f); done(made.id); }} button={t('Add this year')} />;
+    : { name: '', firstDay: today(), lastDay: plus(today(), 300), terms: [{ id: null, name: t('Term 1'), firstDay: today(), lastDay: plus(today(), 300) }], daysOff: [] };
+  return <YearForm start={form} save={async (f) => { const made = await post<Year>('/school/years', { ...f, id }); renew(); done(made.id); }} button={t('Add this year')} />;
 }
 
 function Existing({ yearId }: { yearId: string }) {

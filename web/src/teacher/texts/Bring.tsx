@@ -12,7 +12,7 @@ import { textsChanged } from './useLibrary';
 import './texts.css';
 
 type Draft = Api<'DraftTextView'>;
-type Taking = { title: string; kind: string; topic: string; fiction: boolean; alts: Record<string, string>; words: string[]; taken: boolean };
+type Taking = { id: string; title: string; kind: string; topic: string; fiction: boolean; alts: Record<string, string>; words: string[]; taken: boolean };
 type Opened = { name: string; file: string; texts: Draft[]; notes: string[]; taking: Taking[] };
 
 const accepts = '.txt,.md,.markdown,.html,.htm,.docx,.epub,.zip';
@@ -35,7 +35,7 @@ export default function Bring() {
     try {
       const bytes = await base64(file);
       const view = await post<Api<'DraftFileView'>>('/texts/read', { name: file.name, file: bytes });
-      setOpen({ name: file.name, file: bytes, texts: view.texts, notes: view.notes, taking: view.texts.map((d) => ({ title: d.title, kind: d.kind, topic: d.topic, fiction: d.fiction, alts: Object.fromEntries(d.pictures.map((p) => [p.name, p.alt])), words: [], taken: !stopped(d) })) });
+      setOpen({ name: file.name, file: bytes, texts: view.texts, notes: view.notes, taking: view.texts.map((d) => ({ title: d.title, kind: d.kind, topic: d.topic, fiction: d.fiction, alts: Object.fromEntries(d.pictures.map((p) => [p.name, p.alt])), words: [], taken: !stopped(d), id: crypto.randomUUID() })) });
     } catch (e) { setOpen(null); setError(sentence(e)); } finally { setBusy(''); }
   };
   const set = (i: number, changes: Partial<Taking>) => setOpen((o) => o && { ...o, taking: o.taking.map((x, k) => (k === i ? { ...x, ...changes } : x)) });
@@ -45,7 +45,7 @@ export default function Bring() {
     setBusy(t('Taking in…'));
     setError('');
     try {
-      const made = await post<Api<'BroughtText'>[]>('/texts/bring', { name: open.name, file: open.file, mine: !share, texts: open.taking.flatMap((x, i) => x.taken ? [{ number: i, title: x.title, kind: x.kind, topic: x.topic, fiction: x.fiction, alts: x.alts, words: open.texts[i]!.suggestedWords.filter((w) => x.words.includes(w.word)).map((w) => ({ text: w.word, part: '', meaning: '', example: w.example })) }] : []) });
+      const made = await post<Api<'BroughtText'>[]>('/texts/bring', { name: open.name, file: open.file, mine: !share, texts: open.taking.flatMap((x, i) => x.taken ? [{ number: i, id: x.id, title: x.title, kind: x.kind, topic: x.topic, fiction: x.fiction, alts: x.alts, words: open.texts[i]!.suggestedWords.filter((w) => x.words.includes(w.word)).map((w) => ({ text: w.word, part: '', meaning: '', example: w.example })) }] : []) });
       setDone(made);
       setOpen(null);
       await textsChanged(client);

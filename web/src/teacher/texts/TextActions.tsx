@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { fieldOf, post, put, sentence, type Api } from '../../shared/api';
 import { fm } from '../../shared/format';
+import { useNewId } from '../../shared/useNewId';
 import { t } from '../../shared/words';
 import { useRefresh } from '../classQueries';
 import { Menu } from '../frame/Menu';
@@ -21,8 +22,9 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
   const client = useQueryClient();
   const [stating, setStating] = useState(false);
   const [reading, setReading] = useState(false);
+  const { id, renew } = useNewId();
   const fail = (e: unknown) => toast.error(sentence(e));
-  const copy = () => void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`).then((made) => { toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title })); void client.invalidateQueries({ queryKey: ['library'] }); void go(`/class/${classId}/texts/${made.id}/change`); }, fail);
+  const copy = () => void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`, { id }).then((made) => { renew(); toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title })); void client.invalidateQueries({ queryKey: ['library'] }); void go(`/class/${classId}/texts/${made.id}/change`); }, fail);
   const retire = (retired: boolean) => void post(`/texts/${x.id}/retire`, { retired }).then(() => { toast.success(retired ? t('Retired: nobody finds it any more. What was given goes on.') : t('Back in the library'), { action: { label: t('Undo'), onClick: () => retire(!retired) } }); void refresh(); }, fail);
   return (
     <>

@@ -29,7 +29,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
   const { data } = useOutletContext<Place>();
   const go = useNavigate();
   const client = useQueryClient();
-  const kept = useKept(`dc-text-${textId ?? 'new'}-${revision}`, start);
+  const kept = useKept(`dc-text-${textId ?? 'new'}-${revision}`, () => (textId ? start : { ...start, id: crypto.randomUUID() }));
   const { value: form, set: setForm } = kept;
   const [at, setAt] = useState(0);
   const [error, setError] = useState<unknown>();

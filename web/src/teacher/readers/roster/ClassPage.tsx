@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { fieldOf, get, post, put, remove, sentence, type Api } from '../../../shared/api';
 import { useSignInBy } from '../../../shared/session';
 import { Show } from '../../../shared/Whole';
+import { useNewId } from '../../../shared/useNewId';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Field } from '../../frame/Window';
@@ -90,9 +91,14 @@ function Adults({ roster }: { roster: Roster }) {
 function End({ roster }: { roster: Roster }) {
   const [name, setName] = useState(t('{{name}} (copy)', { name: roster.name }));
   const [withReaders, setWithReaders] = useState(true);
+  const { id, renew } = useNewId();
   const change = useRosterChange();
   if (!roster.mayChange) return null;
-  const copy = () => change.mutate(async () => ({ ...(await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, { name, withReaders })), sentence: t('Copied to {{name}}', { name }), asked: 0 }));
+  const copy = () => change.mutate(async () => {
+    const made = await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, { name, withReaders, id });
+    renew();
+    return { ...made, sentence: t('Copied to {{name}}', { name }), asked: 0 };
+  });
   return (
     <section className="card" aria-labelledby="end"><h2 id="end">{t('Copy or close')}</h2>
       <div className="row"><input type="text" aria-label={t('Name of the copy')} value={name} onChange={(e) => setName(e.target.value)} /><label className="tickline"><input type="checkbox" checked={withReaders} onChange={(e) => setWithReaders(e.target.checked)} />{t('with its readers')}</label><button className="btn" onClick={copy}>{t('Copy the class')}</button></div>

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useLayoutEffect, useState, type KeyboardEvent } from 'react';
 import { get, post, type Api } from '../../../shared/api';
 import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
@@ -43,7 +43,8 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
     if (row && enters > 1) add([...chosen, row]);
     else choose(row);
   };
-  useEffect(() => { if (enters > 0 && ready) arrived(); });
+  // Before the next key can come: an Enter in between would see what was there before.
+  useLayoutEffect(() => { if (enters > 0 && ready) arrived(); });
   return (
     <Window title={t('From the school’s readers')} close={close} wide>
       <div className="row">
