@@ -79,7 +79,7 @@ public sealed class AccessTests
 
     [Fact]
     public void A_wait_is_never_longer_than_its_rule_whatever_the_clock_did() =>
-        Gen.Select(Gen.Int[0, 3].Select(i => new[] { GuessRule.Account, GuessRule.Codes, GuessRule.Address, GuessRule.Class }[i]), Gen.Int[0, 5000], Gen.Int[-500_000, 500_000]).Sample((rule, wrong, seconds) =>
+        Gen.Select(Gen.Int[0, 5].Select(i => new[] { GuessRule.Account, GuessRule.Codes, GuessRule.Address, GuessRule.Class, GuessRule.Joining, GuessRule.JoiningAddress }[i]), Gen.Int[0, 5000], Gen.Int[-500_000, 500_000]).Sample((rule, wrong, seconds) =>
         {
             var now = DateTimeOffset.UnixEpoch.AddYears(50);
             var left = rule.Left(wrong, now.AddSeconds(seconds), now);

@@ -2,6 +2,7 @@ using System.IO.Compression;
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
+using DeepCurrent.Core.Access;
 using Microsoft.Extensions.DependencyInjection;
 using Npgsql;
 
@@ -243,10 +244,26 @@ public sealed class RosterTests(Harness harness)
         var room = await harness.Room(ana, 0);
         var ask = new { id = Guid.NewGuid(), code = room.Code, givenName = "Joy", familyName = "Late" };
         (await new Person(harness).Post("/api/session/join", ask)).EnsureSuccessStatusCode();
+        (await new Person(harness).Post("/api/session/join", ask)).IsSuccessStatusCode.ShouldBeTrue("asking twice is asking once");
+        (await Roster(ana, room.Id))["joinings"]!.AsArray().Count.ShouldBe(1);
         (await Names(ana, room.Id)).ShouldBeEmpty();
         (await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })).EnsureSuccessStatusCode();
         (await Names(ana, room.Id)).ShouldBe(["Joy Late"]);
         (await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_stranger_who_knows_the_code_cannot_fill_the_list_of_those_who_ask()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        Task<HttpResponseMessage> Ask(string address, int n) => new Person(harness).Send(HttpMethod.Post, "/api/session/join", new { id = Guid.NewGuid(), code = room.Code, givenName = $"Nobody{n}", familyName = "" }, headers: new Dictionary<string, string> { ["X-Forwarded-For"] = address });
+        var answers = new List<HttpStatusCode>();
+        for (var n = 0; n < 45; n++) answers.Add((await Ask("203.0.113.9", n)).StatusCode);
+        answers.Count(a => a == HttpStatusCode.OK).ShouldBe(GuessRule.JoiningAddress.Free);
+        answers[^1].ShouldBe(HttpStatusCode.TooManyRequests);
+        // A child of the class, from elsewhere, still may.
+        (await Ask("203.0.113.77", 99)).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
     [Theory]

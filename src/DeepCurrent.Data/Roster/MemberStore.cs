@@ -104,11 +104,14 @@ public sealed class MemberStore(NpgsqlDataSource db)
     public async Task<bool> Ask(Guid id, Guid classId, string given, string family, DateTimeOffset at, int most)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
-            insert into joining (id, class_id, given_name, family_name, asked_at)
-            select @id, @classId, @given, @family, @at where (select count(*) from joining where class_id = @classId and decided_at is null) < @most
-            on conflict (id) do nothing
-            """, new { id, classId, given, family, at, most }) == 1;
+        return await c.ExecuteScalarAsync<bool>("""
+            with made as (
+              insert into joining (id, class_id, given_name, family_name, asked_at)
+              select @id, @classId, @given, @family, @at where (select count(*) from joining where class_id = @classId and decided_at is null) < @most
+              on conflict (id) do nothing
+              returning id)
+            select exists (select 1 from made) or exists (select 1 from joining where id = @id and class_id = @classId)
+            """, new { id, classId, given, family, at, most });
     }
 
     public async Task<JoiningRow?> Decide(Guid id, Guid classId, Guid? readerId, DateTimeOffset at)

@@ -31,6 +31,7 @@ public static class JoinEndpoints
         if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null) throw Refused.Field("givenName", "Write your name, in letters.");
         (Guid Id, string Name)? found = null;
         if (!await limits.Code(http, "join", async () => (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null)) throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+        await limits.Ask(http, "join");
         if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting)) throw Refused.Conflict("too-many-waiting", "Your teacher has to answer others first. Tell them that you want to join.");
     }
 

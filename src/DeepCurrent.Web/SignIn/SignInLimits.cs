@@ -53,6 +53,10 @@ public sealed class SignInLimits(TryStore tries, Devices devices, SessionStore s
         return true;
     }
 
+    /// <summary>Counts something a stranger asks for; it stays counted, whatever becomes of it.</summary>
+    public async Task Ask(HttpContext http, string what) =>
+        await Enter(http, [devices.Find(http) is { } d ? new($"{what} asked on {d}", GuessRule.Joining) : new($"{what} asked at {http.Connection.RemoteIpAddress}", GuessRule.JoiningAddress)], null);
+
     private async Task<Entry> Enter(HttpContext http, IReadOnlyList<Guessed> guesses, DoorSubject? about)
     {
         var entry = await tries.Enter(guesses, clock.GetUtcNow());
