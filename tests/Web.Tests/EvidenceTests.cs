@@ -136,6 +136,8 @@ public sealed class EvidenceTests(Harness harness)
         var set = await ana.Json(await ana.Put(path, once));
         ((string)(await ana.Json(await ana.Put(path, once)))["changeId"]!).ShouldBe((string)set["changeId"]!, "the same request again is the same setting");
         (await Depth(ana, room)).ShouldBe(51);
+        ((bool)(await ana.Get($"/api/classes/{room.Id}"))["readers"]![0]!["levelSet"]!).ShouldBeTrue("lists say which levels are no estimates");
+        (await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/readers.csv")).Content.ReadAsStringAsync()).ShouldContain(",51,49.4,52.6,yes,");
         var account = await ana.Get($"/api/readers/{reader}/evidence");
         ((double)account["set"]!["estimate"]!).ShouldBe(estimate, 0.01);
         // A judgement moves the estimate beneath and not the level.

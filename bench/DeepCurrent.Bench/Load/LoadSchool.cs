@@ -9,7 +9,7 @@ public sealed record LoadReader(LoadClient Client, Guid Id, Queue<(Guid Ticket, 
 /// <summary>A school in which everybody has much to answer: made through the application, signed in, with what there is to answer read from the database.</summary>
 public sealed class LoadSchool
 {
-    private const int Classes = 30, Texts = 20;
+    private const int Classes = 30, Texts = 36, MostAtOnce = 20;
     private const string Password = "low water at nine";
 
     public required LoadClient Teacher { get; init; }
@@ -34,7 +34,8 @@ public sealed class LoadSchool
             var added = (await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/list/apply", new { rows, levelSystem = "" }))["added"]!.AsArray();
             var code = (string)(await teacher.Json(HttpMethod.Get, $"/api/classes/{id}"))["code"]!;
             signIns.AddRange(added.Select(a => (code, (string)a!["readerId"]!, (string)a["secret"]!)));
-            await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/assignments", new { readerIds = added.Select(a => (string)a!["readerId"]!), attempts = 2, skipGiven = false, texts = texts.Select(t => new { id = Guid.NewGuid(), textId = t }) });
+            foreach (var some in texts.Chunk(MostAtOnce))
+                await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/assignments", new { readerIds = added.Select(a => (string)a!["readerId"]!), attempts = 2, skipGiven = false, texts = some.Select(t => new { id = Guid.NewGuid(), textId = t }) });
         }
         var work = await Work(connection);
         var clients = new LoadReader[signIns.Count];

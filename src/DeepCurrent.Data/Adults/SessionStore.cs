@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Adults;
@@ -26,10 +27,23 @@ public sealed record DoorSubject(Guid SchoolId, Guid? AdultId = null, Guid? Read
 }
 
 /// <summary>Sessions, kept on the server so that they end there; and what happens at the door.</summary>
-public sealed class SessionStore(NpgsqlDataSource db)
+public sealed class SessionStore
 {
     /// <summary>The channel on which the ends of adults' sessions are told; the payload is whose.</summary>
     public const string Channel = "session";
+
+    private const int Most = 200, Lookers = 2;
+
+    private readonly NpgsqlDataSource db;
+    private readonly Together<Guid, Standing?> together;
+
+    public SessionStore(NpgsqlDataSource db)
+    {
+        this.db = db;
+        together = new(Lookers, Most, Standings);
+    }
+
+    private sealed record Standing(Guid Id, Guid PersonId, bool Reader, bool Lead, Post Post, DateTimeOffset SeenAt);
 
     public async Task Begin(Guid id, Guid personId, bool reader, string device, DateTimeOffset now)
     {
@@ -40,22 +54,22 @@ public sealed class SessionStore(NpgsqlDataSource db)
         await AdultStore.SignedIn(c, personId, reader, now);
     }
 
-    /// <summary>A session that stands: neither ended nor idle too long, of somebody who is still there. Null otherwise.</summary>
+    /// <summary>A session that stands: neither ended nor idle too long, of somebody who is still there. Null otherwise. Every request asks; those who ask at once are answered together.</summary>
     /// <param name="idle">Sessions last seen before this are over.</param>
-    public async Task<OpenSession?> Find(Guid id, Guid personId, bool reader, DateTimeOffset idle)
+    public async Task<OpenSession?> Find(Guid id, Guid personId, bool reader, DateTimeOffset idle) =>
+        await together.Do(id) is { } s && s.PersonId == personId && s.Reader == reader && s.SeenAt > idle ? new(s.Lead, s.Post, s.SeenAt) : null;
+
+    private async Task<IReadOnlyList<Standing?>> Standings(IReadOnlyList<Guid> ids)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<OpenSession>(reader ? """
-            select false as lead, 'Teacher' as post, s.seen_at
+        var standing = (await c.QueryAsync<Standing>("""
+            select s.id, s.person_id, s.reader, coalesce(a.lead, false) as lead, coalesce(a.post, 'Teacher') as post, s.seen_at
             from session s
-              join reader r on r.id = s.person_id
-            where s.id = @id and s.person_id = @personId and s.reader and s.ended_at is null and s.seen_at > @idle and not r.left_school
-            """ : """
-            select a.lead, a.post, s.seen_at
-            from session s
-              join adult a on a.id = s.person_id
-            where s.id = @id and s.person_id = @personId and not s.reader and s.ended_at is null and s.seen_at > @idle and not a.left_school
-            """, new { id, personId, idle });
+              left join reader r on s.reader and r.id = s.person_id
+              left join adult a on not s.reader and a.id = s.person_id
+            where s.id = any(@ids) and s.ended_at is null and not coalesce(r.left_school, a.left_school, true)
+            """, new { ids = ids.ToArray() })).ToDictionary(s => s.Id);
+        return [.. ids.Select(standing.GetValueOrDefault)];
     }
 
     public async Task Seen(Guid id, DateTimeOffset now)

@@ -19,7 +19,7 @@ public sealed record JoiningRow(Guid Id, string GivenName, string FamilyName, Da
 public sealed record Found(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, bool LeftSchool, string Classes, bool Asks);
 
 /// <summary>A reader as the school lead's list shows them.</summary>
-public sealed record SchoolReader(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, double Depth, string Classes, string SecretKind, DateTimeOffset? SignedInAt, bool LeftSchool, int Guardians);
+public sealed record SchoolReader(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, double Depth, bool LevelSet, string Classes, string SecretKind, DateTimeOffset? SignedInAt, bool LeftSchool, int Guardians);
 
 /// <summary>Where a reader has been.</summary>
 public sealed record Stay(Guid ClassId, string ClassName, string YearName, string SchoolName, DateOnly From, DateOnly? To);
@@ -72,7 +72,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<SchoolReader>("""
-            select r.id, r.given_name, r.family_name, r.user_name, r.grade, round(r.depth_mean::numeric, 1)::double precision as depth, coalesce(k.names, '') as classes, r.secret_kind, r.signed_in_at, r.left_school, coalesce(g.n, 0)::int as guardians
+            select r.id, r.given_name, r.family_name, r.user_name, r.grade, round(r.depth_mean::numeric, 1)::double precision as depth, r.estimate_mean is not null as level_set, coalesce(k.names, '') as classes, r.secret_kind, r.signed_in_at, r.left_school, coalesce(g.n, 0)::int as guardians
             from reader r
             left join (select e.reader_id, string_agg(c.name, ', ' order by c.name) as names from enrolment e join class c on c.id = e.class_id where c.school_id = @schoolId and e.to_day is null and not c.closed group by e.reader_id) k on k.reader_id = r.id
             left join (select w.reader_id, count(*) as n from guardianship w join reader x on x.id = w.reader_id where x.school_id = @schoolId and w.ended_at is null group by w.reader_id) g on g.reader_id = r.id

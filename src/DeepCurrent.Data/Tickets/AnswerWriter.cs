@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Dapper;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
@@ -23,17 +22,22 @@ public enum AnswerOutcome { Kept, KeptBefore, NoSuchQuestion, NoAnswer, NoAttemp
 public sealed record AnswersKept(IReadOnlyList<AnswerOutcome> Outcomes, OpenTicket? Ticket, IReadOnlyList<AnswerRow> Answers);
 
 /// <summary>Keeps readers' answers. Answers that come while others are being written go into the next transaction together, so a school that answers at once costs few commits, and each holds its connection for milliseconds.</summary>
-public sealed class AnswerWriter(NpgsqlDataSource db, TextStore texts, Notices notices)
+public sealed class AnswerWriter
 {
-    private const int Together = 64, Writers = 2;
+    private const int Most = 64, Writers = 2;
 
-    private readonly ConcurrentQueue<Waiting> queue = [];
-    private readonly SemaphoreSlim places = new(Writers);
+    private readonly NpgsqlDataSource db;
+    private readonly TextStore texts;
+    private readonly Notices notices;
+    private readonly Together<Sent, AnswersKept> together;
 
-    private sealed record Waiting(Guid TicketId, Guid ReaderId, IReadOnlyList<NewAnswer> Answers, DateTimeOffset Now)
+    public AnswerWriter(NpgsqlDataSource db, TextStore texts, Notices notices)
     {
-        public TaskCompletionSource<AnswersKept> Done { get; } = new(TaskCreationOptions.RunContinuationsAsynchronously);
+        (this.db, this.texts, this.notices) = (db, texts, notices);
+        together = new(Writers, Most, Write);
     }
+
+    private sealed record Sent(Guid TicketId, Guid ReaderId, IReadOnlyList<NewAnswer> Answers, DateTimeOffset Now);
 
     /// <summary>One answer that is to be written.</summary>
     private sealed record Row(Guid TicketId, AnswerRow Answer, bool Begins);
@@ -41,66 +45,37 @@ public sealed class AnswerWriter(NpgsqlDataSource db, TextStore texts, Notices n
     /// <summary>Keeps answers to one ticket, in order. Safe to repeat; attempts beyond those allowed are refused.</summary>
     public async Task<AnswersKept> Keep(Guid ticketId, Guid readerId, IReadOnlyList<NewAnswer> answers, DateTimeOffset now)
     {
-        var mine = new Waiting(ticketId, readerId, answers, now);
-        queue.Enqueue(mine);
-        // Whoever gets a place writes what waits; the others find theirs done when their turn comes.
-        while (!mine.Done.Task.IsCompleted)
-        {
-            await places.WaitAsync();
-            try
-            {
-                var taken = new List<Waiting>(Together);
-                while (!mine.Done.Task.IsCompleted && taken.Count < Together && queue.TryDequeue(out var next)) taken.Add(next);
-                if (taken.Count > 0) await WriteAll(taken);
-                else break;
-            }
-            finally { places.Release(); }
-        }
-        return await mine.Done.Task;
-    }
-
-    private async Task WriteAll(IReadOnlyList<Waiting> taken)
-    {
-        try { await Write(taken); }
-        catch (Exception e) when (taken.Count > 1 && e is PostgresException or not (NpgsqlException or TimeoutException or IOException))
-        {
-            // Something is wrong with one of them, not with the line to the database; nobody else's answer is lost for it.
-            foreach (var one in taken) await WriteAll([one]);
-        }
+        try { return await together.Do(new(ticketId, readerId, answers, now)); }
         catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation or PostgresErrorCodes.ForeignKeyViolation)
         {
-            taken[0].Done.SetResult(new([.. taken[0].Answers.Select(_ => AnswerOutcome.NoSuchQuestion)], null, []));
+            return new([.. answers.Select(_ => AnswerOutcome.NoSuchQuestion)], null, []);
         }
-        catch (Exception e) { foreach (var one in taken) one.Done.TrySetException(e); }
     }
 
-    private async Task Write(IReadOnlyList<Waiting> taken)
+    private async Task<IReadOnlyList<AnswersKept>> Write(IReadOnlyList<Sent> sent)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var tickets = await TicketStore.Lock(c, t, [.. taken.Select(w => (w.TicketId, w.ReaderId))]);
+        var tickets = await TicketStore.Lock(c, t, [.. sent.Select(s => (s.TicketId, s.ReaderId))]);
         var answers = (await TicketStore.Answers(c, t, tickets.Keys)).ToDictionary(g => g.Key, g => g.ToList());
         var rows = new List<Row>();
-        var done = new List<(Waiting, AnswersKept)>();
-        foreach (var w in taken)
+        var done = new List<AnswersKept>();
+        foreach (var s in sent)
         {
-            if (!tickets.TryGetValue(w.TicketId, out var ticket) || ticket.ReaderId != w.ReaderId)
+            if (!tickets.TryGetValue(s.TicketId, out var ticket) || ticket.ReaderId != s.ReaderId)
             {
-                done.Add((w, new([.. w.Answers.Select(_ => AnswerOutcome.NotOpen)], null, [])));
+                done.Add(new([.. s.Answers.Select(_ => AnswerOutcome.NotOpen)], null, []));
                 continue;
             }
             if (!answers.TryGetValue(ticket.Id, out var have)) answers[ticket.Id] = have = [];
             var outcomes = new List<AnswerOutcome>();
-            foreach (var given in w.Answers) outcomes.Add(await Judge(c, t, ticket, have, given, w.Now, rows));
-            done.Add((w, new(outcomes, ticket, [.. have])));
+            foreach (var given in s.Answers) outcomes.Add(await Judge(c, t, ticket, have, given, s.Now, rows));
+            done.Add(new(outcomes, ticket, [.. have]));
         }
         if (rows.Count > 0) await Insert(c, t, rows);
         await t.CommitAsync();
-        foreach (var (w, kept) in done)
-        {
-            if (kept.Outcomes.Contains(AnswerOutcome.Kept)) notices.Changed(kept.Ticket!.ClassId);
-            w.Done.SetResult(kept);
-        }
+        foreach (var kept in done.Where(k => k.Outcomes.Contains(AnswerOutcome.Kept))) notices.Changed(kept.Ticket!.ClassId);
+        return done;
     }
 
     private async Task<AnswerOutcome> Judge(NpgsqlConnection c, NpgsqlTransaction t, OpenTicket ticket, List<AnswerRow> have, NewAnswer given, DateTimeOffset now, List<Row> rows)

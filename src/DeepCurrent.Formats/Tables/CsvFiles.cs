@@ -4,7 +4,7 @@ using CsvHelper.Configuration;
 
 namespace DeepCurrent.Formats.Tables;
 
-public sealed record RosterLine(string GivenName, string FamilyName, int Grade, string Group, double Depth, double From, double To, double? FirstTryPercent, DateTimeOffset? LastRead, int Readings);
+public sealed record RosterLine(string GivenName, string FamilyName, int Grade, string Group, double Depth, double From, double To, string LevelSet, double? FirstTryPercent, DateTimeOffset? LastRead, int Readings);
 
 public sealed record HistoryLine(string Text, string Version, double Depth, string State, DateTimeOffset AssignedAt, DateTimeOffset? HandedInAt, double Minutes, double? ScorePercent, double? DepthBefore, double? DepthAfter);
 

@@ -21,8 +21,9 @@ public sealed record TermView(Guid Id, string Name, DateOnly FirstDay, DateOnly 
 
 /// <param name="ReachFrom">Shallow end of the reach, fm.</param>
 /// <param name="ReachTo">Deep end of the reach, fm.</param>
+/// <param name="LevelSet">The level is what a teacher has set; its range then says nothing.</param>
 public sealed record RosterView(Guid Id, string GivenName, string FamilyName, int Grade, double Depth, double Sd, double Low, double High, double ReachFrom, double ReachTo,
-    double? SixWeeks, string? Group, double? FirstTry, DateTimeOffset? LastRead, int Readings, IReadOnlyList<SignalView> Signals);
+    double? SixWeeks, string? Group, double? FirstTry, DateTimeOffset? LastRead, int Readings, bool LevelSet, IReadOnlyList<SignalView> Signals);
 
 public sealed record SignalView(string Kind, Guid ReaderId, string? Strand, string? Title, IReadOnlyList<double> Figures);
 
@@ -60,7 +61,7 @@ public static class ClassEndpoints
     private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
     {
         var reach = Forecast.Reach(new(r.Depth), cuts);
-        return new(r.Id, r.GivenName, r.FamilyName, r.Grade, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value, r.SixWeeks, r.Group, r.FirstTry, r.LastRead, r.Readings, work.For(r));
+        return new(r.Id, r.GivenName, r.FamilyName, r.Grade, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value, r.SixWeeks, r.Group, r.FirstTry, r.LastRead, r.Readings, r.LevelSet, work.For(r));
     }
 
     internal static TermView? TermOf(YearCalendar year, DateOnly today) => year.TermOn(today) is { } t

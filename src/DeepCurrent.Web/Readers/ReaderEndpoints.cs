@@ -141,7 +141,7 @@ public static class ReaderEndpoints
     private static async Task<IResult> Export(Guid classId, Desk desk, ReaderStore readers)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
-        var rows = (await readers.Roster(classId, await desk.Moment())).Select(r => new RosterLine(r.GivenName, r.FamilyName, r.Grade, r.Group ?? "", Math.Round(r.Depth, 1), Math.Round(r.Low, 1), Math.Round(r.High, 1), r.FirstTry is { } f ? Math.Round(f * 100) : null, r.LastRead, r.Readings));
+        var rows = (await readers.Roster(classId, await desk.Moment())).Select(r => new RosterLine(r.GivenName, r.FamilyName, r.Grade, r.Group ?? "", Math.Round(r.Depth, 1), Math.Round(r.Low, 1), Math.Round(r.High, 1), r.LevelSet ? "yes" : "", r.FirstTry is { } f ? Math.Round(f * 100) : null, r.LastRead, r.Readings));
         return Results.Text(CsvFiles.Write(rows), "text/csv");
     }
 

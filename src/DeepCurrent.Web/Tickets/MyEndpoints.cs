@@ -114,8 +114,8 @@ public static class MyEndpoints
     {
         var kept = await writer.Keep(ticketId, desk.Self(), [New(ticketId, answerId, request, desk)], desk.Now);
         if (Refusal(kept, kept.Outcomes[0]) is { } refused) throw refused;
-        var sheet = await QuestionSheet.Of(kept.Ticket!, texts, kept.Answers);
-        return sheet.View(sheet.Questions.First(q => q.Id == request.QuestionId));
+        var sheet = await QuestionSheet.Of(kept.Ticket!, texts, kept.Answers, only: request.QuestionId);
+        return sheet.View(sheet.Questions[0]);
     }
 
     /// <summary>Keeps several answers to one text, in order: what a device kept while it had no network.</summary>

@@ -28,9 +28,10 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
 
     public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, TicketStore tickets) => await Of(ticket, texts, await tickets.Answers(ticket.Id));
 
-    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, IReadOnlyList<AnswerRow> answers)
+    /// <param name="only">The one question that is wanted; null for all.</param>
+    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, IReadOnlyList<AnswerRow> answers, Guid? only = null)
     {
-        var questions = (await texts.Questions(ticket.TextId)).Where(q => ticket.Guided || !q.Guided).ToList();
+        var questions = (await texts.Questions(ticket.TextId)).Where(q => (ticket.Guided || !q.Guided) && (only is null || q.Id == only)).ToList();
         var sentences = questions.Exists(q => q.Kind is QuestionKind.Sentence) ? await texts.Sentences(ticket.VersionId) : [];
         return new(ticket, questions, answers, sentences);
     }

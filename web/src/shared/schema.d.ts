@@ -9149,6 +9149,7 @@ export interface components {
             lastRead: null | string;
             /** Format: int32 */
             readings: number;
+            levelSet: boolean;
             signals: components["schemas"]["SignalView"][];
         };
         RosterWithdrawn: {
@@ -9209,6 +9210,7 @@ export interface components {
             grade: number;
             /** Format: double */
             depth: number;
+            levelSet: boolean;
             classes: string;
             secretKind: string;
             /** Format: date-time */

@@ -1,6 +1,7 @@
 import { fm, signed } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
+import { SetMark } from '../readers/SetMark';
 import { forecast } from './forecast';
 
 /** The same facts as the chart, as rows. */
@@ -13,7 +14,7 @@ export function ChartTable({ readers, texts, open }: { readers: ReaderRow[]; tex
         <tbody>{readers.map((r) => (
           <tr key={r.id}>
             <th scope="row"><button className="link" onClick={() => open(r.id)}>{r.givenName} {r.familyName}</button></th>
-            <td className="num">{fm(r.depth)}</td><td>{fm(r.low)}–{fm(r.high)}</td><td>{fm(r.reachFrom)}–{fm(r.reachTo)}</td>
+            <td className="num">{fm(r.depth)}</td><td>{r.levelSet ? <SetMark /> : `${fm(r.low)}–${fm(r.high)}`}</td><td>{fm(r.reachFrom)}–{fm(r.reachTo)}</td>
             <td className="num">{r.sixWeeks == null ? '–' : signed(r.sixWeeks)}</td><td>{r.group ?? '–'}</td>
             {texts.map((x) => <td key={x.textId} className="num">{forecast(r.depth, x.depth)} %</td>)}
           </tr>

@@ -76,17 +76,17 @@ export function Sea({ data, texts, shows, labelName, open }: { data: ClassData; 
           const r = p.reader, fx = laneX + p.lane * laneW + rack + 12, mx = fx - 14 - p.slot * 8;
           const home = bands.find((b) => b.y0 <= p.want && p.want <= b.y1);
           const away = home && r.group && home.name !== r.group ? r.group : '';
-          const num = String(Math.round(r.depth));
+          const num = r.levelSet ? t('{{depth}} set', { depth: Math.round(r.depth) }) : String(Math.round(r.depth));
           const nameW = widthOf(r.givenName), awayW = away ? widthOf(away, 400) + 6 : 0, numW = widthOf(num, 400);
           const w = 8 + nameW + 6 + numW + 6 + awayW + (shows.trend && r.sixWeeks != null ? 16 : 0) + 10;
           const lead = Math.abs(p.at - p.want) < 1.5 ? `M${mx} ${p.want}H${fx}` : `M${mx} ${p.want}H${fx - 11}L${fx - 4} ${p.at}H${fx}`;
           const percent = text ? forecast(r.depth, text.depth) : null;
           const state = ['f', tray.readers.includes(r.id) && 'tray', focus.reader === r.id && 'on', percent != null && zoneWord(percent, data) && 'dim', percent != null && 'casting'].filter(Boolean).join(' ');
-          const name = `${r.givenName} ${r.familyName}, ${fm(r.depth)} fm, ${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}${r.sixWeeks == null ? '' : `, ${signed(r.sixWeeks)} ${t('in six weeks')}`}${r.group ? `, ${t('group')} ${r.group}` : ''}`;
+          const name = `${r.givenName} ${r.familyName}, ${fm(r.depth)} fm, ${r.levelSet ? t('set by a teacher') : `${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}`}${r.sixWeeks == null ? '' : `, ${signed(r.sixWeeks)} ${t('in six weeks')}`}${r.group ? `, ${t('group')} ${r.group}` : ''}`;
           return (
             <g key={r.id} className={state} style={{ '--under': home?.tint ?? 'var(--paper)' } as React.CSSProperties} role="button" tabIndex={0} aria-pressed={tray.readers.includes(r.id)} aria-label={name}
               onPointerEnter={() => setFocus({ reader: r.id })} onFocus={() => setFocus({ reader: r.id })} onClick={(e) => (e.detail === 2 ? open(r.id) : tray.toggleReader(r.id))} onKeyDown={keys(() => tray.toggleReader(r.id), () => open(r.id))}>
-              {shows.range && <path className="mast" d={`M${mx} ${p.top}V${p.bottom}M${mx - 2.5} ${p.top}h5M${mx - 2.5} ${p.bottom}h5`} />}
+              {shows.range && !r.levelSet && <path className="mast" d={`M${mx} ${p.top}V${p.bottom}M${mx - 2.5} ${p.top}h5M${mx - 2.5} ${p.bottom}h5`} />}
               <path className="halo" d={lead} /><path className="lead" d={lead} />
               <circle className="mean" cx={mx} cy={p.want} r={3} />
               <path className="body" d={`M${fx} ${p.at - 12}h${w}l-6 12l6 12h${-w}z`} />

@@ -15,6 +15,7 @@ type Proposal = Api<'ProposalView'>;
 type Plan = { name: string; readerIds: string[] }[];
 type Draft = { plan: Plan | null; proposal: Proposal | null };
 
+const depthWords = (r: ReaderRow) => (r.levelSet ? t('{{depth}} set', { depth: Math.round(r.depth) }) : String(Math.round(r.depth)));
 const nothing: Draft = { plan: null, proposal: null };
 
 /** Guided reading groups: now and next side by side, reasons, moves by hand, saving. */
@@ -71,14 +72,14 @@ export default function Groups() {
           {plan ? plan.map((g, i) => (
             <Band key={i} tint={i} group={g} before={now.find((n) => n.name === g.name)} readers={byId} rename={(name) => setPlan(plan.map((x, k) => (k === i ? { ...x, name } : x)))}>
               {g.readerIds.map((id) => byId.get(id)).filter((r) => r !== undefined).sort((a, b) => a.depth - b.depth).map((r) => (
-                <li key={r.id} className="placed"><span className={groupOf(now, r.id) === g.name || now.length === 0 ? 'reader' : 'reader chosen'}>{r.givenName} <i>{Math.round(r.depth)}</i></span>
+                <li key={r.id} className="placed"><span className={groupOf(now, r.id) === g.name || now.length === 0 ? 'reader' : 'reader chosen'}>{r.givenName} <i>{depthWords(r)}</i></span>
                   <select aria-label={t('Group of {{name}}', { name: r.givenName })} value={i} onChange={(e) => move(r.id, Number(e.target.value))}>{plan.map((x, k) => <option key={k} value={k}>{x.name || t('group {{n}}', { n: k + 1 })}</option>)}</select></li>
               ))}
             </Band>
           )) : now.length === 0 ? <Empty title={t('No groups yet')}><p>{t('Say how many groups you can meet and of what size, and ask for a proposal. You decide what becomes of it.')}</p></Empty>
-            : now.map((g, i) => <Band key={g.name} tint={i} group={g} readers={byId}>{g.readerIds.map((id) => byId.get(id)).filter((r) => r !== undefined).sort((a, b) => a.depth - b.depth).map((r) => <li key={r.id}><Link className={tray.readers.includes(r.id) ? 'reader chosen' : 'reader'} to={`?reader=${r.id}`}>{r.givenName} <i>{Math.round(r.depth)}</i></Link></li>)}</Band>)}
+            : now.map((g, i) => <Band key={g.name} tint={i} group={g} readers={byId}>{g.readerIds.map((id) => byId.get(id)).filter((r) => r !== undefined).sort((a, b) => a.depth - b.depth).map((r) => <li key={r.id}><Link className={tray.readers.includes(r.id) ? 'reader chosen' : 'reader'} to={`?reader=${r.id}`}>{r.givenName} <i>{depthWords(r)}</i></Link></li>)}</Band>)}
           {plan && <p><button className="btn small" onClick={() => setPlan([...plan, { name: t('Group {{n}}', { n: plan.length + 1 }), readerIds: [] }])}>{t('Another group')}</button></p>}
-          {loose.length > 0 && plan && <div className="loose"><h3>{t('In no group')}</h3><ul>{loose.map((r) => <li key={r.id} className="placed"><span className="reader">{r.givenName} <i>{Math.round(r.depth)}</i></span><select aria-label={t('Group of {{name}}', { name: r.givenName })} value={-1} onChange={(e) => move(r.id, Number(e.target.value))}><option value={-1}>–</option>{plan.map((x, k) => <option key={k} value={k}>{x.name}</option>)}</select></li>)}</ul></div>}
+          {loose.length > 0 && plan && <div className="loose"><h3>{t('In no group')}</h3><ul>{loose.map((r) => <li key={r.id} className="placed"><span className="reader">{r.givenName} <i>{depthWords(r)}</i></span><select aria-label={t('Group of {{name}}', { name: r.givenName })} value={-1} onChange={(e) => move(r.id, Number(e.target.value))}><option value={-1}>–</option>{plan.map((x, k) => <option key={k} value={k}>{x.name}</option>)}</select></li>)}</ul></div>}
         </div>
       </section>
       {plan && (

@@ -12,6 +12,7 @@ import { useTray } from '../tray/useTray';
 import { AddReader } from './AddReader';
 import { readerMatches } from './readerMatches';
 import { RosterTabs } from './RosterTabs';
+import { SetMark } from './SetMark';
 
 type Column = { key: string; name: string; num?: boolean; by: (r: ReaderRow) => string | number };
 const columns: Column[] = [
@@ -74,8 +75,8 @@ export default function Readers() {
                 <tr key={r.id} tabIndex={i === 0 ? 0 : -1} className={on ? 'on' : undefined} aria-current={search.get('reader') === r.id || undefined} onKeyDown={rowKeys((range) => pick(r, range), () => open(r.id))} onClick={(e: MouseEvent) => { if (e.shiftKey) pick(r, true); }}>
                   <td><span className="tick"><input type="checkbox" aria-label={t('Pick up {{name}}', { name: r.givenName })} checked={on} onChange={() => undefined} onClick={(e) => { e.stopPropagation(); pick(r, e.shiftKey); }} /></span></td>
                   <th scope="row"><button className="link" onClick={() => open(r.id)}>{r.givenName} {r.familyName}</button></th>
-                  {list.has('depth') && <td className="num">{fm(r.depth)}</td>}
-                  <td><Range low={r.low} mean={r.depth} high={r.high} /></td>
+                  {list.has('depth') && <td className="num">{r.levelSet && <SetMark />}{fm(r.depth)}</td>}
+                  <td><Range low={r.levelSet ? r.depth : r.low} mean={r.depth} high={r.levelSet ? r.depth : r.high} /></td>
                   {list.has('six') && <td className="num">{r.sixWeeks == null ? '–' : signed(r.sixWeeks)} {r.sixWeeks != null && <Trend by={r.sixWeeks} />}</td>}
                   {list.has('group') && <td>{r.group ?? '–'}</td>}
                   {list.has('first') && <td className="num">{r.firstTry == null ? '–' : percent(r.firstTry)}</td>}

@@ -19,7 +19,7 @@ const columns: Column[] = [
   { key: 'name', name: 'Reader', width: 'minmax(180px, 1.6fr)', of: (r) => `${r.givenName} ${r.familyName}`, by: (r) => `${r.givenName} ${r.familyName}`.toLowerCase() },
   { key: 'grade', name: 'Grade', width: '70px', of: (r) => (r.grade === 0 ? 'K' : String(r.grade)), by: (r) => r.grade },
   { key: 'classes', name: 'Classes', width: 'minmax(120px, 1fr)', of: (r) => (r.leftSchool ? t('has left') : r.classes || t('none')), by: (r) => r.classes },
-  { key: 'depth', name: 'Depth', width: '80px', of: (r) => fm(r.depth), by: (r) => r.depth },
+  { key: 'depth', name: 'Depth', width: '80px', of: (r) => (r.levelSet ? t('{{depth}} set', { depth: fm(r.depth) }) : fm(r.depth)), by: (r) => r.depth },
   { key: 'user', name: 'User name', width: 'minmax(110px, 1fr)', of: (r) => r.userName, by: (r) => r.userName },
   { key: 'kind', name: 'Signs in with', width: '120px', of: (r) => kindName(r.secretKind), by: (r) => r.secretKind },
   { key: 'last', name: 'Last signed in', width: '120px', of: (r) => (r.signedInAt ? dayOf(r.signedInAt) : t('never')), by: (r) => r.signedInAt ?? '' },
