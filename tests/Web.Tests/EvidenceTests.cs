@@ -175,4 +175,19 @@ public sealed class EvidenceTests(Harness harness)
         (await Depth(ana, room)).ShouldBe(estimate, 0.5);
         (await ana.Get($"/api/readers/{room.Readers[0].Id}/evidence"))["set"].ShouldBeNull();
     }
+
+    [Fact]
+    public async Task A_level_that_is_set_is_no_growth()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        await ana.Json(await ana.Put($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/level", Setting(Guid.NewGuid(), 51)));
+        await using (var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync())
+        {
+            await using var then = new NpgsqlCommand("insert into depth_day (reader_id, day, mean, sd, low, high) values ($1, $2, 25, 4, 20, 30)", c) { Parameters = { new() { Value = Guid.Parse(room.Readers[0].Id) }, new() { Value = Harness.Today.AddDays(-50) } } };
+            await then.ExecuteNonQueryAsync();
+        }
+        var estimate = (double)(await ana.Get($"/api/readers/{room.Readers[0].Id}/evidence"))["set"]!["estimate"]!;
+        ((double)(await ana.Get($"/api/classes/{room.Id}"))["readers"]![0]!["sixWeeks"]!).ShouldBe(estimate - 25, 0.01, "what a teacher says of the level says nothing of how it grew");
+    }
 }

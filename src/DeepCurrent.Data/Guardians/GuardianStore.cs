@@ -12,7 +12,8 @@ public sealed record GuardianRow(Guid ReaderId, string GivenName, string FamilyN
 public sealed record GuardianCode(Guid Id, Guid SchoolId, Guid ReaderId, string Secret, DateTimeOffset ExpiresAt);
 
 /// <summary>A child as a guardian may see them.</summary>
-public sealed record Child(Guid Id, string GivenName, int Grade, double Depth, double Low, double High, double? Before);
+/// <param name="SixWeeks">Change of the estimate in six weeks, fm; null where there is no earlier one.</param>
+public sealed record Child(Guid Id, string GivenName, int Grade, double Depth, double? SixWeeks);
 
 /// <summary>A reading as a guardian may see it.</summary>
 public sealed record ChildReading(string Title, DateTimeOffset? HandedInAt, DateOnly? DueOn, double? Score, double Minutes);
@@ -84,8 +85,8 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<Child>("""
-            select r.id, r.given_name, r.grade, r.depth_mean as depth, r.depth_low as low, r.depth_high as high,
-                   (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) as before
+            select r.id, r.given_name, r.grade, r.depth_mean as depth,
+                   coalesce(r.estimate_mean, r.depth_mean) - (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) as six_weeks
             from guardianship g join reader r on r.id = g.reader_id join school s on s.id = r.school_id
             where g.adult_id = @adultId and g.ended_at is null and r.school_id = @schoolId and s.guardians_allowed and r.merged_into is null
             order by r.given_name

@@ -5,7 +5,7 @@ using Npgsql;
 namespace DeepCurrent.Data.Readers;
 
 /// <summary>One row of a class: a reader with depth, trend, group and last work.</summary>
-/// <param name="SixWeeks">Change of depth in six weeks, fm; null where there is no earlier estimate.</param>
+/// <param name="SixWeeks">Change of the estimate in six weeks, fm, whatever level is set above it; null where there is no earlier one.</param>
 /// <param name="Since">First day in the class.</param>
 /// <param name="LevelSet">The level is what a teacher has set, not what was estimated.</param>
 /// <param name="FirstTry">Mean first-attempt score of the last six weeks, 0 to 1.</param>
@@ -29,7 +29,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<RosterRow>("""
             select r.id, r.given_name, r.family_name, r.grade, r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high,
-                   r.depth_mean - before.mean as six_weeks, g.name as "group", w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since, r.estimate_mean is not null as level_set
+                   coalesce(r.estimate_mean, r.depth_mean) - before.mean as six_weeks, g.name as "group", w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since, r.estimate_mean is not null as level_set
             from enrolment e
             join reader r on r.id = e.reader_id
             left join lateral (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) before on true

@@ -102,7 +102,7 @@ public static class GuardianEndpoints
         return $"Reads what is typical {part} {(whole == 0 ? "kindergarten" : $"grade {whole}")}";
     }
 
-    private static string TrendWords(Child child) => (child.Depth - child.Before) switch
+    private static string TrendWords(Child child) => child.SixWeeks switch
     {
         null => "We are still finding out how it goes.", > 0.8 => "Reading deeper than six weeks ago.", < -0.8 => "Reading a little easier texts than six weeks ago.", _ => "About the same as six weeks ago.",
     };
