@@ -28,14 +28,16 @@ public sealed class TransferStore(NpgsqlDataSource db)
             """, new { schoolId })).ToList();
     }
 
-    /// <summary>Offers a reader; false if an offer is open already or there is no such school.</summary>
+    /// <summary>Offers a reader; the same offer again is the same. False if another school has been offered them already or there is no such school.</summary>
     public async Task<bool> Ask(Guid id, Guid readerId, Guid from, Guid to, Guid adultId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
+        await c.ExecuteAsync("""
             insert into transfer (id, reader_id, from_school_id, to_school_id, asked_by, asked_at)
-            select @id, @readerId, @from, s.id, @adultId, @at from school s where s.id = @to and s.id <> @from and not exists (select 1 from transfer x where x.reader_id = @readerId and x.decided_at is null)
-            """, new { id, readerId, from, to, adultId, at }) == 1;
+            select @id, @readerId, @from, s.id, @adultId, @at from school s where s.id = @to and s.id <> @from
+            on conflict (reader_id) where decided_at is null do nothing
+            """, new { id, readerId, from, to, adultId, at });
+        return await c.ExecuteScalarAsync<bool>("select exists (select 1 from transfer where reader_id = @readerId and from_school_id = @from and to_school_id = @to and decided_at is null)", new { readerId, from, to });
     }
 
     /// <summary>Takes or declines an offer (or, for the school that made it, takes it back).</summary>
