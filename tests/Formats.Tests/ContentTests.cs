@@ -120,7 +120,7 @@ public sealed class CsvTests
     [Fact]
     public void A_cell_is_never_run_as_a_formula()
     {
-        var csv = CsvFiles.Write([new RosterLine("=1+1", "@x", 4, "a, \"b\"", 30.5, 28, 33, 80, null, 3)]);
+        var csv = CsvFiles.Write([new RosterLine("=1+1", "@x", 4, "a, \"b\"", 30.5, 28, 33, "", 80, null, 3)]);
         csv.ShouldContain("'=1+1");
         csv.ShouldContain("'@x");
         csv.ShouldContain("\"a, \"\"b\"\"\"");
@@ -130,5 +130,5 @@ public sealed class CsvTests
     [Fact]
     public void Every_row_is_one_record_whatever_a_name_holds() =>
         Gen.String[Gen.Char.AlphaNumeric, 0, 12].Array[1, 20].Sample(names =>
-            CsvFiles.Write(names.Select(n => new RosterLine(n, "", 1, "", 1, 1, 1, null, null, 0))).Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Length == names.Length + 1);
+            CsvFiles.Write(names.Select(n => new RosterLine(n, "", 1, "", 1, 1, 1, "", null, null, 0))).Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Length == names.Length + 1);
 }
