@@ -19,4 +19,6 @@ const view = (...names) => {
   return [...all].reduce((sum, f) => sum + gzipSync(text[f]).length, 0) / 1000;
 };
 console.log(`| First view of the reader side, compressed script | ${view('Reader').toFixed(0)} kB | at most 150 kB |`);
-console.log(`| First view of the teacher side, compressed script | ${view('Teacher', 'Chart').toFixed(0)} kB | at most 300 kB |`);
+console.log(
+  `| First view of the teacher side, compressed script | ${view('Teacher', 'Chart').toFixed(0)} kB | at most 300 kB |`,
+);

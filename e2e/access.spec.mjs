@@ -2,7 +2,10 @@ import { expect, test } from '@playwright/test';
 import { axe, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 
 // Accessibility of each view, at the width of a desk and of a tablet.
-for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
+for (const [width, name] of [
+  [1280, 'desk'],
+  [820, 'tablet'],
+]) {
   test.describe(name, () => {
     test.use({ viewport: { width, height: 800 } });
 
@@ -50,7 +53,10 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
       await page.getByRole('table').getByRole('link').nth(12).click();
       await expect(page.getByRole('link', { name: /^Answers of/ }).first()).toBeVisible();
       await axe(page, 'assignment');
-      await page.getByRole('link', { name: /^Answers of/ }).first().click();
+      await page
+        .getByRole('link', { name: /^Answers of/ })
+        .first()
+        .click();
       await expect(page.getByRole('heading', { name: /^Level/ })).toBeVisible();
       await axe(page, 'ticket');
       await place(page, 'Goals');
@@ -96,7 +102,17 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
 
     test('school', async ({ page }) => {
       await signIn(page, 'ines');
-      for (const name of ['Readers', 'Classes', 'Staff', 'Roster files', 'Windows', 'Years', 'Level chart', 'Choices', 'Log']) {
+      for (const name of [
+        'Readers',
+        'Classes',
+        'Staff',
+        'Roster files',
+        'Windows',
+        'Years',
+        'Level chart',
+        'Choices',
+        'Log',
+      ]) {
         await place(page, name);
         await expect(page.getByRole('status').filter({ hasText: 'Loading' })).toHaveCount(0);
         await axe(page, `school: ${name}`);
@@ -132,7 +148,10 @@ for (const [width, name] of [[1280, 'desk'], [820, 'tablet']]) {
       await expect(page.getByRole('radiogroup')).toBeVisible();
       await axe(page, 'quiz');
       await page.getByRole('link', { name: 'Stop for now' }).click();
-      await page.getByRole('link', { name: /at the first try/ }).first().click();
+      await page
+        .getByRole('link', { name: /at the first try/ })
+        .first()
+        .click();
       await expect(page.getByRole('heading', { name: /right at the first try/ })).toBeVisible();
       await axe(page, 'result');
     });

@@ -3,7 +3,8 @@ import { axe, place, teacher } from './people.mjs';
 
 // Texts from files and back: a document of two chapters, a book that was saved here, and what is no text.
 
-const chapter = (name) => `# ${name}\n\nThe estuary was quiet. A heron stood in the shallow water and waited for the ferry to go by. Then it spread its wings and flew over the mill.\n\nNobody saw it but the ferryman, who waved.`;
+const chapter = (name) =>
+  `# ${name}\n\nThe estuary was quiet. A heron stood in the shallow water and waited for the ferry to go by. Then it spread its wings and flew over the mill.\n\nNobody saw it but the ferryman, who waved.`;
 
 test('a document is looked into, its chapters are named and taken in', async ({ page }) => {
   await teacher(page);
@@ -11,9 +12,19 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
   await page.getByRole('link', { name: 'Bring files in' }).click();
   await axe(page, 'bringing texts in, empty');
   const file = page.getByLabel(/Choose a file|Another file/);
-  await file.setInputFiles({ name: 'virus.zip', mimeType: 'application/zip', buffer: Buffer.from('PK\u0003\u0004nonsense') });
+  await file.setInputFiles({
+    name: 'virus.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from('PK\u0003\u0004nonsense'),
+  });
   await expect(page.getByRole('alert')).toHaveText('This archive is damaged or cut short.');
-  await file.setInputFiles({ name: 'herons.md', mimeType: 'text/markdown', buffer: Buffer.from(`${chapter('Low water')}\n\n${chapter('High water')}\n\n# Deutsch\n\nDer Reiher stand lange im flachen Wasser und wartete, bis die Fähre vorbei war und niemand ihn sah.`) });
+  await file.setInputFiles({
+    name: 'herons.md',
+    mimeType: 'text/markdown',
+    buffer: Buffer.from(
+      `${chapter('Low water')}\n\n${chapter('High water')}\n\n# Deutsch\n\nDer Reiher stand lange im flachen Wasser und wartete, bis die Fähre vorbei war und niemand ihn sah.`,
+    ),
+  });
   await expect(page.getByText('herons.md holds 3 texts.')).toBeVisible();
   await expect(page.getByText(/Only English is measured/)).toBeVisible();
   await expect(page.getByRole('checkbox', { name: 'Take in Deutsch' })).toBeDisabled();
@@ -32,7 +43,10 @@ test('a document is looked into, its chapters are named and taken in', async ({ 
 
 test('a text is saved as a book and as a content folder, and both come back', async ({ page }) => {
   await teacher(page);
-  for (const [format, name, says] of [['EPUB', 'The Ferry Cat', /holds 1 text/], ['Content folder (ZIP)', 'The Ferry Cat', /questions/]]) {
+  for (const [format, name, says] of [
+    ['EPUB', 'The Ferry Cat', /holds 1 text/],
+    ['Content folder (ZIP)', 'The Ferry Cat', /questions/],
+  ]) {
     await place(page, 'Texts');
     await page.getByRole('link', { name, exact: true }).first().click();
     await page.getByRole('button', { name: 'More' }).click();
@@ -41,7 +55,11 @@ test('a text is saved as a book and as a content folder, and both come back', as
     const path = await (await saved).path();
     await place(page, 'Texts');
     await page.getByRole('link', { name: 'Bring files in' }).click();
-    await page.getByLabel('Choose a file').setInputFiles({ name: (await saved).suggestedFilename(), mimeType: 'application/zip', buffer: await (await import('node:fs/promises')).readFile(path) });
+    await page.getByLabel('Choose a file').setInputFiles({
+      name: (await saved).suggestedFilename(),
+      mimeType: 'application/zip',
+      buffer: await (await import('node:fs/promises')).readFile(path),
+    });
     await expect(page.getByText(says).first()).toBeVisible();
     await expect(page.getByLabel('Title')).toHaveValue(name);
     await page.getByLabel('Title').fill(`A cat aboard, ${format}`);

@@ -1,7 +1,13 @@
 import { expect, test } from '@playwright/test';
 import { axe, place, reader, signIn, teacher, view } from './people.mjs';
 
-const checks = async (page) => { await place(page, 'Assignments'); await page.getByRole('navigation', { name: 'Views of what was given' }).getByRole('link', { name: 'Level checks' }).click(); };
+const checks = async (page) => {
+  await place(page, 'Assignments');
+  await page
+    .getByRole('navigation', { name: 'Views of what was given' })
+    .getByRole('link', { name: 'Level checks' })
+    .click();
+};
 const begin = async (child, title) => child.getByRole('link', { name: `Begin: ${title}` }).click();
 const practise = async (child, right) => {
   await child.getByRole('button', { name: 'Try one first' }).click();
@@ -11,19 +17,34 @@ const practise = async (child, right) => {
 const answerWords = async (child, from, to) => {
   for (let i = from; i <= to; i++) {
     await expect(child.getByText(`${i} of 15`)).toBeVisible();
-    await child.getByRole('radio').nth(i % 3).check();
+    await child
+      .getByRole('radio')
+      .nth(i % 3)
+      .check();
     await child.getByRole('button', { name: 'This is my answer' }).click();
   }
 };
 
-test('a check is kept as a draft, given, taken with a pause and without a network, watched, and undone', async ({ page, browser }) => {
+test('a check is kept as a draft, given, taken with a pause and without a network, watched, and undone', async ({
+  page,
+  browser,
+}) => {
   await teacher(page);
   await checks(page);
   await page.getByRole('link', { name: 'New level check' }).click();
   await expect(page.getByText(/about \d+ min/).first()).toBeVisible();
-  const total = async () => Number((await page.getByRole('complementary', { name: 'What will happen' }).getByText(/^about \d+ min$/).textContent()).match(/\d+/)[0]);
+  const total = async () =>
+    Number(
+      (
+        await page
+          .getByRole('complementary', { name: 'What will happen' })
+          .getByText(/^about \d+ min$/)
+          .textContent()
+      ).match(/\d+/)[0],
+    );
   const whole = await total();
-  for (const part of ['Word meaning', 'Passages']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
+  for (const part of ['Word meaning', 'Passages'])
+    await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
   expect(await total()).toBeLessThan(whole);
   await page.getByLabel('Title readers see').fill('Quiet morning');
   await axe(page, 'a new level check');
@@ -82,7 +103,12 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('row', { name: /Jun Ishida/ })).toHaveCount(1);
   await page.getByRole('button', { name: 'End it now' }).click();
-  await expect(page.getByRole('row', { name: /Jun Ishida/ }).getByText('missed').first()).toBeVisible();
+  await expect(
+    page
+      .getByRole('row', { name: /Jun Ishida/ })
+      .getByText('missed')
+      .first(),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Give 2 readers the parts again|^Give 1 reader the parts again/ }).click();
   await expect(page.getByText('given again').first()).toBeVisible();
   await page.getByRole('button', { name: 'Take it back', exact: true }).click();
@@ -93,19 +119,27 @@ test('a check is kept as a draft, given, taken with a pause and without a networ
 /** Answers whatever is asked by what comes first: things in the order they stand in, one to each, the first to choose. */
 async function answerAsked(child) {
   const done = child.getByRole('button', { name: 'This is my answer' });
-  const next = child.getByRole('button', { name: /^no number yet / }).or(child.getByRole('group').getByRole('button', { name: / to / })).or(child.getByRole('radio')).or(child.getByRole('checkbox', { checked: false }));
+  const next = child
+    .getByRole('button', { name: /^no number yet / })
+    .or(child.getByRole('group').getByRole('button', { name: / to / }))
+    .or(child.getByRole('radio'))
+    .or(child.getByRole('checkbox', { checked: false }));
   for (let taps = 0; taps < 12 && (await done.isDisabled()); taps++) await next.first().click({ force: true });
   await expect(done).toBeEnabled();
 }
 
-test('a reader reads a passage of a check with the text beside the questions, and the answers become evidence', async ({ page, browser }) => {
+test('a reader reads a passage of a check with the text beside the questions, and the answers become evidence', async ({
+  page,
+  browser,
+}) => {
   await teacher(page);
   await place(page, 'Readers');
   await page.getByRole('checkbox', { name: 'Pick up Mateo', exact: true }).click();
   await page.getByRole('region', { name: 'Tray' }).getByRole('button', { name: 'Other…' }).click();
   await page.getByRole('menuitem', { name: 'Give a level check…' }).click();
   await expect(page.getByText('1 reader takes it.')).toBeVisible();
-  for (const part of ['Word reading', 'Word meaning', 'Maze']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
+  for (const part of ['Word reading', 'Word meaning', 'Maze'])
+    await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
   await page.getByLabel('Title for colleagues').fill('One passage');
   await page.getByLabel('Title readers see').fill('One text');
   await page.getByLabel('Passages at most').fill('1');
@@ -137,7 +171,10 @@ test('a reader reads a passage of a check with the text beside the questions, an
   await expect(page.getByRole('rowheader', { name: /^One passage: .* of \d+ right/ })).toBeVisible();
 });
 
-test('a fixed form asks questions of several kinds, each once, and reads them to a reader who is given that', async ({ page, browser }) => {
+test('a fixed form asks questions of several kinds, each once, and reads them to a reader who is given that', async ({
+  page,
+  browser,
+}) => {
   await teacher(page);
   await view(page, 'Roster');
   await page.getByRole('button', { name: 'Mateo Rivas' }).click();
@@ -146,7 +183,8 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
   await expect(page.getByRole('row', { name: /Mateo Rivas.*read aloud/ })).toBeVisible();
   await checks(page);
   await page.getByRole('link', { name: 'New level check' }).click();
-  for (const part of ['Word reading', 'Word meaning', 'Maze']) await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
+  for (const part of ['Word reading', 'Word meaning', 'Maze'])
+    await page.getByRole('checkbox', { name: part, exact: false }).first().uncheck();
   await page.getByLabel('Title for colleagues').fill('Same for all');
   await page.getByLabel('Title readers see').fill('Three texts');
   await page.getByRole('checkbox', { name: /^4 Tern/ }).uncheck();
@@ -165,7 +203,15 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
   // The browser of the tests has no voice of its own.
   await child.addInitScript(() => {
     window.said = [];
-    Object.defineProperty(window, 'speechSynthesis', { value: { getVoices: () => [{ lang: 'en-GB' }], speak: (words) => window.said.push(words.text), cancel() {}, addEventListener() {}, removeEventListener() {} } });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        getVoices: () => [{ lang: 'en-GB' }],
+        speak: (words) => window.said.push(words.text),
+        cancel() {},
+        addEventListener() {},
+        removeEventListener() {},
+      },
+    });
   });
   await reader(child);
   await begin(child, 'Three texts');
@@ -191,7 +237,13 @@ test('a fixed form asks questions of several kinds, each once, and reads them to
     }
   }
   await expect(child.getByRole('heading', { name: 'You are done' })).toBeVisible();
-  expect([...seen].sort()).toEqual(['Choose 2.', 'Choose one.', 'Tap the sentence.', 'Tap them in order, from the first to the last.', 'Tap what belongs to each.']);
+  expect([...seen].sort()).toEqual([
+    'Choose 2.',
+    'Choose one.',
+    'Tap the sentence.',
+    'Tap them in order, from the first to the last.',
+    'Tap what belongs to each.',
+  ]);
   await expect(page.getByText('1 of 1 readers finished')).toBeVisible();
 });
 
@@ -210,7 +262,10 @@ test('the school lead gives a check to whole grades and watches it, without a cl
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
   await page.getByRole('link', { name: 'New level check' }).click();
   await page.getByLabel('Title for colleagues').fill('Grade 6, in between');
-  await page.getByRole('group', { name: 'Whole grades of the school' }).getByRole('checkbox', { name: '6', exact: true }).check();
+  await page
+    .getByRole('group', { name: 'Whole grades of the school' })
+    .getByRole('checkbox', { name: '6', exact: true })
+    .check();
   await page.getByRole('radio', { name: 'Starts from the same band for all' }).check();
   await page.getByRole('combobox', { name: 'From, grade' }).selectOption('5');
   await axe(page, 'a new level check for the school');
@@ -219,7 +274,10 @@ test('the school lead gives a check to whole grades and watches it, without a cl
   await expect(page.getByText('0 of 6 readers finished')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Windows' }).click();
-  await page.getByRole('navigation', { name: 'Views of the windows' }).getByRole('link', { name: 'Level checks' }).click();
+  await page
+    .getByRole('navigation', { name: 'Views of the windows' })
+    .getByRole('link', { name: 'Level checks' })
+    .click();
   await expect(page.getByRole('link', { name: 'Winter window' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Grade 6, in between' })).toHaveCount(0);
 });

@@ -32,7 +32,9 @@ test('a teacher sets what readers may choose, and a reader chooses, begins and p
   await axe(page, 'home with texts to choose');
 });
 
-test('a deck gathers words of texts, is practised in rounds of at most ten, and comes back when it was removed', async ({ page }) => {
+test('a deck gathers words of texts, is practised in rounds of at most ten, and comes back when it was removed', async ({
+  page,
+}) => {
   const name = `Kitchen words ${Date.now()}`;
   await teacher(page);
   await place(page, 'Texts');

@@ -3,7 +3,10 @@ import { api, axe, classOf, teacher, view } from './people.mjs';
 
 test('an assistant who tries everything sees the class and comes no further', async ({ page }) => {
   await teacher(page, 'bram');
-  await page.getByRole('button', { name: /4 Tern/ }).first().click();
+  await page
+    .getByRole('button', { name: /4 Tern/ })
+    .first()
+    .click();
   await expect(page.getByRole('menuitem', { name: 'New class…' })).toHaveCount(0);
   await page.keyboard.press('Escape');
   await view(page, 'Roster');
@@ -12,11 +15,25 @@ test('an assistant who tries everything sees the class and comes no further', as
   const classId = classOf(page);
   const tried = await page.evaluate(async (classId) => {
     const session = await (await fetch('/api/session')).json();
-    const ask = async (method, path, body) => (await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token }, body: body && JSON.stringify(body) })).status;
+    const ask = async (method, path, body) =>
+      (
+        await fetch(`/api${path}`, {
+          method,
+          headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token },
+          body: body && JSON.stringify(body),
+        })
+      ).status;
     const one = (await (await fetch(`/api/classes/${classId}`)).json()).readers[0].id;
     return Promise.all([
-      ask('POST', '/classes', { name: 'Mine' }), ask('GET', '/school/find?name='), ask('POST', `/classes/${classId}/enrol`, { readerIds: [one] }), ask('GET', `/readers/${one}/sign-in`), ask('GET', `/classes/${classId}/print/cards.pdf`),
-      ask('POST', `/classes/${classId}/readers/${one}/secret`, { kind: 'Pictures' }), ask('PUT', `/classes/${classId}/adults`, { adultId: session.id, role: 'teacher' }), ask('GET', '/school/adults'), ask('POST', `/readers/${one}/levels`, { level: '30', system: 'fm', sd: 4, reason: 'x' }),
+      ask('POST', '/classes', { name: 'Mine' }),
+      ask('GET', '/school/find?name='),
+      ask('POST', `/classes/${classId}/enrol`, { readerIds: [one] }),
+      ask('GET', `/readers/${one}/sign-in`),
+      ask('GET', `/classes/${classId}/print/cards.pdf`),
+      ask('POST', `/classes/${classId}/readers/${one}/secret`, { kind: 'Pictures' }),
+      ask('PUT', `/classes/${classId}/adults`, { adultId: session.id, role: 'teacher' }),
+      ask('GET', '/school/adults'),
+      ask('POST', `/readers/${one}/levels`, { level: '30', system: 'fm', sd: 4, reason: 'x' }),
     ]);
   }, classId);
   expect(new Set(tried)).toEqual(new Set([404]));
@@ -24,7 +41,10 @@ test('an assistant who tries everything sees the class and comes no further', as
   await expect(page.getByText('Page not found').or(page.getByText('not yours to see')).first()).toBeVisible();
 });
 
-test('a reader of a colleague’s class is asked for, and comes when the colleague approves', async ({ browser, page }) => {
+test('a reader of a colleague’s class is asked for, and comes when the colleague approves', async ({
+  browser,
+  page,
+}) => {
   await teacher(page, 'marit');
   await view(page, 'Roster');
   await page.getByRole('button', { name: 'Add readers' }).click();
@@ -33,7 +53,11 @@ test('a reader of a colleague’s class is asked for, and comes when the colleag
   await teacher(teo, 'teo');
   const one = (await api(teo, 'GET', `/classes/${classOf(teo)}`)).readers[0];
   await page.getByRole('searchbox', { name: 'Name' }).fill(`${one.givenName} ${one.familyName}`);
-  await page.getByRole('list', { name: 'Found' }).getByRole('button', { name: new RegExp(one.familyName) }).first().click();
+  await page
+    .getByRole('list', { name: 'Found' })
+    .getByRole('button', { name: new RegExp(one.familyName) })
+    .first()
+    .click();
   await expect(page.getByText('1 reader is in another class')).toBeVisible();
   await axe(page, 'asking for a reader');
   await page.getByRole('button', { name: 'Add 1 reader' }).click();
@@ -60,7 +84,10 @@ test('one sees where one is signed in and ends it there; the lead sees the sign-
   await expect(page.getByText('this device')).toBeVisible();
   await axe(page, 'where one is signed in');
   const ends = page.getByRole('button', { name: /^End the session on/ });
-  for (let left = await ends.count(); left > 0; left--) { await ends.first().click(); await expect(ends).toHaveCount(left - 1); }
+  for (let left = await ends.count(); left > 0; left--) {
+    await ends.first().click();
+    await expect(ends).toHaveCount(left - 1);
+  }
   await page.getByRole('button', { name: 'Close' }).last().click();
   await other.reload();
   await expect(other.getByLabel('User name')).toBeVisible();

@@ -2,27 +2,41 @@ import { expect, test } from '@playwright/test';
 import { axe, place, teacher } from './people.mjs';
 
 // What a level is built from, and the teacher's own word.
-test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check and ends', async ({ page }) => {
+test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check and ends', async ({
+  page,
+}) => {
   await teacher(page);
   await place(page, 'Readers');
-  await page.getByRole('button', { name: /^Mateo/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Mateo/ })
+    .first()
+    .click();
   await page.getByRole('link', { name: 'Open profile' }).click();
   const account = page.getByRole('region', { name: 'What the level is built from' }).first();
   await expect(account.getByText(/with a level check/)).toBeVisible();
   const rows = account.getByRole('row');
   const count = await rows.count();
   expect(count).toBeGreaterThan(4);
-  await page.getByRole('link', { name: /errors in 120 words/ }).first().click();
+  await page
+    .getByRole('link', { name: /errors in 120 words/ })
+    .first()
+    .click();
   await expect(page).toHaveURL(/#piece-/);
 
-  await account.getByRole('button', { name: /^Leave out: .*errors in 120 words/ }).first().click();
+  await account
+    .getByRole('button', { name: /^Leave out: .*errors in 120 words/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByRole('alert')).toContainText('Say why');
   await page.getByLabel('Why').fill('He had a cold');
   await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(account.getByText('left out: He had a cold')).toBeVisible();
   await axe(page, 'evidence');
-  await account.getByRole('button', { name: /^Take in again/ }).first().click();
+  await account
+    .getByRole('button', { name: /^Take in again/ })
+    .first()
+    .click();
   await expect(account.getByText('left out: He had a cold')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Add judgement…' }).click();

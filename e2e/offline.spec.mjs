@@ -8,7 +8,9 @@ async function answerOne(page) {
   const form = page.locator('form.question');
   await expect(form.getByRole('button', { name: 'This is my answer' })).toBeVisible();
   for (let i = 0; i < 12 && !(await form.getByRole('button', { name: 'This is my answer' }).isEnabled()); i++) {
-    const free = form.locator('input:not(:checked):not([disabled]), button:not([disabled]):not([aria-pressed="true"]):not(.main):not(.plain), textarea');
+    const free = form.locator(
+      'input:not(:checked):not([disabled]), button:not([disabled]):not([aria-pressed="true"]):not(.main):not(.plain), textarea',
+    );
     const one = free.nth(Math.min(i, (await free.count()) - 1));
     if (await one.evaluate((e) => e.tagName === 'TEXTAREA')) await one.fill('They helped each other.');
     else await one.click({ force: true });
@@ -17,14 +19,50 @@ async function answerOne(page) {
 }
 
 /** The service worker has taken the page over and fetched what the pages need. */
-const ready = (page) => page.evaluate(async () => { await navigator.serviceWorker.ready; if (!navigator.serviceWorker.controller) await new Promise((then) => navigator.serviceWorker.addEventListener('controllerchange', then, { once: true })); });
-const keptHere = (page) => page.evaluate(() => new Promise((then) => { const ask = indexedDB.open('deep-current'); ask.onsuccess = () => { const all = ask.result.transaction('outbox').objectStore('outbox').getAll(); all.onsuccess = () => { ask.result.close(); then(all.result); }; }; }));
-const fetchedAhead = (page, title) => expect.poll(() => page.evaluate((title) => new Promise((then) => {
-  const ask = indexedDB.open('deep-current');
-  ask.onsuccess = () => { const all = ask.result.transaction('kept').objectStore('kept').getAll(); all.onsuccess = () => { ask.result.close(); then(all.result.some((k) => k.value.title === title && k.value.pages)); }; };
-}), title)).toBe(true);
+const ready = (page) =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (!navigator.serviceWorker.controller)
+      await new Promise((then) => navigator.serviceWorker.addEventListener('controllerchange', then, { once: true }));
+  });
+const keptHere = (page) =>
+  page.evaluate(
+    () =>
+      new Promise((then) => {
+        const ask = indexedDB.open('deep-current');
+        ask.onsuccess = () => {
+          const all = ask.result.transaction('outbox').objectStore('outbox').getAll();
+          all.onsuccess = () => {
+            ask.result.close();
+            then(all.result);
+          };
+        };
+      }),
+  );
+const fetchedAhead = (page, title) =>
+  expect
+    .poll(() =>
+      page.evaluate(
+        (title) =>
+          new Promise((then) => {
+            const ask = indexedDB.open('deep-current');
+            ask.onsuccess = () => {
+              const all = ask.result.transaction('kept').objectStore('kept').getAll();
+              all.onsuccess = () => {
+                ask.result.close();
+                then(all.result.some((k) => k.value.title === title && k.value.pages));
+              };
+            };
+          }),
+        title,
+      ),
+    )
+    .toBe(true);
 
-test('without a network from the first page on: reload, read, answer, hand in, close, open; all of it is on the server once', async ({ browser, page }) => {
+test('without a network from the first page on: reload, read, answer, hand in, close, open; all of it is on the server once', async ({
+  browser,
+  page,
+}) => {
   await teacher(page);
   await give(page, ['Mateo'], 'Ten to Six');
   const context = await browser.newContext();
@@ -60,7 +98,9 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   const answers = waiting.filter((k) => k.kind === 'answer').length;
   expect(answers).toBeGreaterThan(4);
   expect(waiting.filter((k) => k.kind === 'hand-in')).toHaveLength(1);
-  const together = child.waitForRequest((r) => r.method() === 'POST' && r.url().endsWith(`/my/tickets/${ticketId}/answers`));
+  const together = child.waitForRequest(
+    (r) => r.method() === 'POST' && r.url().endsWith(`/my/tickets/${ticketId}/answers`),
+  );
   await context.setOffline(false);
   // What was kept travels together.
   expect((await together).postDataJSON().answers.length).toBe(answers);
@@ -73,14 +113,20 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   await context.close();
 });
 
-test('two children share a tablet: what one has not sent is neither seen nor sent by the other, and goes when its child is back', async ({ browser, page }) => {
+test('two children share a tablet: what one has not sent is neither seen nor sent by the other, and goes when its child is back', async ({
+  browser,
+  page,
+}) => {
   await teacher(page);
   await pictures(page, 'Jun', 'boat gull shell');
   await give(page, ['Mateo'], 'Salt Letters');
   const context = await browser.newContext();
   const tablet = await context.newPage();
   await reader(tablet);
-  await tablet.getByRole('link', { name: /Salt Letters/ }).first().click();
+  await tablet
+    .getByRole('link', { name: /Salt Letters/ })
+    .first()
+    .click();
   await toQuestions(tablet);
   const ticketId = /text\/([^/]+)/.exec(tablet.url())[1];
   await ready(tablet);
@@ -92,7 +138,9 @@ test('two children share a tablet: what one has not sent is neither seen nor sen
   await expect(tablet.getByRole('textbox', { name: 'Class code' })).toBeVisible();
   await context.setOffline(false);
   const sent = [];
-  tablet.on('request', (r) => { if (r.method() === 'PUT') sent.push(r.url()); });
+  tablet.on('request', (r) => {
+    if (r.method() === 'PUT') sent.push(r.url());
+  });
   await reader(tablet, { name: 'Jun' });
   // The same text may be offered to Jun to choose; what must not be there is the way to Mateo's ticket.
   await expect(tablet.getByRole('heading', { level: 1 })).toBeVisible();
@@ -110,13 +158,19 @@ test('two children share a tablet: what one has not sent is neither seen nor sen
   await context.close();
 });
 
-test('a session that ends in mid-quiz keeps everything, asks to sign in again, and goes on where it was', async ({ browser, page }) => {
+test('a session that ends in mid-quiz keeps everything, asks to sign in again, and goes on where it was', async ({
+  browser,
+  page,
+}) => {
   await teacher(page);
   await give(page, ['Mateo'], 'Kelp Garden Diary');
   const context = await browser.newContext();
   const child = await context.newPage();
   await reader(child);
-  await child.getByRole('link', { name: /Kelp Garden Diary/ }).first().click();
+  await child
+    .getByRole('link', { name: /Kelp Garden Diary/ })
+    .first()
+    .click();
   await toQuestions(child);
   const at = child.url();
   const ticketId = /text\/([^/]+)/.exec(at)[1];
@@ -129,17 +183,25 @@ test('a session that ends in mid-quiz keeps everything, asks to sign in again, a
   await child.getByRole('button', { name: 'Mateo' }).click();
   for (const picture of ['boat', 'gull', 'shell']) await child.getByRole('button', { name: picture }).click();
   await expect(child).toHaveURL(at);
-  await expect.poll(async () => (await api(page, 'GET', `/tickets/${ticketId}`)).answers.flatMap((a) => a.tries).length).toBe(1);
+  await expect
+    .poll(async () => (await api(page, 'GET', `/tickets/${ticketId}`)).answers.flatMap((a) => a.tries).length)
+    .toBe(1);
   await context.close();
 });
 
-test('what the server refuses for good is said to reader and teacher, and holds up nothing', async ({ browser, page }) => {
+test('what the server refuses for good is said to reader and teacher, and holds up nothing', async ({
+  browser,
+  page,
+}) => {
   await teacher(page);
   const given = await give(page, ['Mateo'], 'Counting the Gulls');
   const context = await browser.newContext();
   const child = await context.newPage();
   await reader(child);
-  await child.getByRole('link', { name: /Counting the Gulls/ }).first().click();
+  await child
+    .getByRole('link', { name: /Counting the Gulls/ })
+    .first()
+    .click();
   await toQuestions(child);
   const ticketId = /text\/([^/]+)/.exec(child.url())[1];
   await context.setOffline(true);
@@ -158,7 +220,10 @@ test('what the server refuses for good is said to reader and teacher, and holds 
   await context.close();
 });
 
-test('a teacher whose session ends goes on writing where they were, once they have signed in again', async ({ page, context }) => {
+test('a teacher whose session ends goes on writing where they were, once they have signed in again', async ({
+  page,
+  context,
+}) => {
   await teacher(page);
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Goals' }).click();
   const words = String(1000 + (Date.now() % 4000));

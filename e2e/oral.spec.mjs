@@ -3,7 +3,10 @@ import { axe, place, reader, teacher } from './people.mjs';
 
 const profile = async (page, name) => {
   await place(page, 'Readers');
-  await page.getByRole('button', { name: new RegExp(`^${name}`) }).first().click();
+  await page
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .first()
+    .click();
   await page.getByRole('link', { name: 'Open profile' }).click();
 };
 /** A new record of Mateo reading the crab's shallow version. */
@@ -12,10 +15,17 @@ const beginRecord = async (page) => {
   await profile(page, 'Mateo');
   await page.getByRole('button', { name: 'Take a running record' }).click();
   await page.getByLabel('Find a text').fill('crab');
-  await page.getByRole('row', { name: /^Crab on the Steps .* 126 / }).getByRole('button', { name: /^Begin with/ }).click();
+  await page
+    .getByRole('row', { name: /^Crab on the Steps .* 126 / })
+    .getByRole('button', { name: /^Begin with/ })
+    .click();
   await expect(page.getByRole('heading', { name: 'Running record' })).toBeVisible();
 };
-const figure = (page, name) => page.getByRole('region', { name: 'Figures' }).locator('div', { has: page.getByText(name, { exact: true }) }).last();
+const figure = (page, name) =>
+  page
+    .getByRole('region', { name: 'Figures' })
+    .locator('div', { has: page.getByText(name, { exact: true }) })
+    .last();
 
 test('a running record is marked with keys, undone, finished, printed, and counts in the level', async ({ page }) => {
   await beginRecord(page);
@@ -30,7 +40,10 @@ test('a running record is marked with keys, undone, finished, printed, and count
   await page.keyboard.press('p');
   await page.getByLabel('seconds').fill('63');
   await expect(figure(page, 'Words correct a minute')).toContainText('117');
-  await page.getByRole('textbox', { name: /^What was said for/ }).first().fill('sees');
+  await page
+    .getByRole('textbox', { name: /^What was said for/ })
+    .first()
+    .fill('sees');
   await page.getByRole('button', { name: 'meaning', exact: true }).first().click();
   await page.getByRole('button', { name: 'Retelling', exact: true }).click();
   await page.getByRole('button', { name: 'told', exact: true }).first().click();
@@ -44,15 +57,28 @@ test('a running record is marked with keys, undone, finished, printed, and count
   expect((await printed.body()).subarray(0, 5).toString()).toBe('%PDF-');
   await page.getByRole('main').getByRole('link', { name: 'Mateo Rivas' }).click();
   await expect(page.getByRole('rowheader', { name: /“Crab on the Steps”: 3 errors in 126 words, 98 %/ })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Words to practise' }).or(page.getByRole('heading', { name: 'Words to practise' })).first()).toBeVisible();
-  await page.getByRole('region', { name: 'Reading aloud' }).last().getByRole('link', { name: 'Crab on the Steps' }).first().click();
+  await expect(
+    page
+      .getByRole('region', { name: 'Words to practise' })
+      .or(page.getByRole('heading', { name: 'Words to practise' }))
+      .first(),
+  ).toBeVisible();
+  await page
+    .getByRole('region', { name: 'Reading aloud' })
+    .last()
+    .getByRole('link', { name: 'Crab on the Steps' })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Throw away' }).click();
   await expect(page.getByRole('rowheader', { name: /“Crab on the Steps”: 3 errors/ })).toHaveCount(0);
 });
 
 test('marks are kept while there is no network, and by touch', async ({ page, context }) => {
   await beginRecord(page);
-  await page.getByRole('group', { name: 'What a tap marks' }).getByRole('button', { name: /^left out/ }).click();
+  await page
+    .getByRole('group', { name: 'What a tap marks' })
+    .getByRole('button', { name: /^left out/ })
+    .click();
   await context.setOffline(true);
   await page.getByRole('button', { name: /^sea/ }).first().click();
   await page.getByRole('button', { name: /^goes/ }).first().click();
@@ -64,7 +90,10 @@ test('marks are kept while there is no network, and by touch', async ({ page, co
   await page.getByRole('button', { name: 'Throw away' }).click();
 });
 
-test('a reader records a text, the listening device drafts a record, the teacher takes it and finishes', async ({ page, browser }) => {
+test('a reader records a text, the listening device drafts a record, the teacher takes it and finishes', async ({
+  page,
+  browser,
+}) => {
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('searchbox').first().fill('Crab on the Steps');
@@ -75,11 +104,17 @@ test('a reader records a text, the listening device drafts a record, the teacher
   await page.getByLabel('To be read aloud', { exact: false }).check();
   const skip = page.getByLabel('Leave out readers who have had it');
   if (await skip.count()) await skip.uncheck();
-  await page.getByRole('dialog').getByRole('button', { name: /^Assign to/ }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Assign to/ })
+    .click();
   const context = await browser.newContext();
   const child = await context.newPage();
   await reader(child);
-  await child.getByRole('link', { name: /Crab on the Steps/ }).first().click();
+  await child
+    .getByRole('link', { name: /Crab on the Steps/ })
+    .first()
+    .click();
   await child.getByRole('button', { name: 'Read it aloud and record' }).click();
   await expect(child.getByRole('button', { name: /^Stop, 0:0[2-9]/ })).toBeVisible();
   await axe(child, 'recording');
@@ -89,8 +124,15 @@ test('a reader records a text, the listening device drafts a record, the teacher
   await context.close();
 
   await place(page, 'Chart');
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: /^Marking/ }).click();
-  await page.getByRole('row', { name: /Crab on the Steps/ }).getByRole('link').first().click();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: /^Marking/ })
+    .click();
+  await page
+    .getByRole('row', { name: /Crab on the Steps/ })
+    .getByRole('link')
+    .first()
+    .click();
   await page.getByRole('button', { name: /^Take its draft/ }).click({ timeout: 20_000 });
   await expect(page.getByLabel('The recording', { exact: true })).toBeVisible();
   await page.getByLabel('Speed').selectOption('0.75');

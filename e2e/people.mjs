@@ -16,14 +16,20 @@ export async function teacher(page, userName = 'marit') {
 }
 
 /** The views of the readers' place. */
-export const view = async (page, name) => { await place(page, 'Readers'); await page.getByRole('navigation', { name: 'Views of the readers' }).getByRole('link', { name, exact: true }).click(); };
+export const view = async (page, name) => {
+  await place(page, 'Readers');
+  await page.getByRole('navigation', { name: 'Views of the readers' }).getByRole('link', { name, exact: true }).click();
+};
 
 /** Puts text on the clipboard's way into the field that has the focus, as a paste from a spreadsheet would. */
-export const paste = (page, text) => page.evaluate((data) => {
-  const clipboardData = new DataTransfer();
-  clipboardData.setData('text/plain', data);
-  document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
-}, text);
+export const paste = (page, text) =>
+  page.evaluate((data) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', data);
+    document.activeElement.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+    );
+  }, text);
 
 /** Goes to a place, and is there: what the place before showed is gone. */
 export async function place(page, name) {
@@ -51,24 +57,48 @@ export async function toQuestions(page) {
 export async function axe(page, what) {
   // A row half under the tray, or half under the head of its table, is no small target: the tray stands still, lists are at their top.
   await page.evaluate(() => {
-    const tray = document.querySelector('.tray'); if (tray) tray.style.position = 'static';
+    const tray = document.querySelector('.tray');
+    if (tray) tray.style.position = 'static';
     for (const list of document.querySelectorAll('.scroll')) list.scrollTop = 0;
   });
   // What is still fading in has no colour of its own yet.
-  await page.evaluate(() => Promise.all(document.getAnimations().filter((a) => a.effect?.getTiming().iterations !== Infinity).map((a) => a.finished.catch(() => undefined))));
-  const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  const faults = found.violations.map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`);
+  await page.evaluate(() =>
+    Promise.all(
+      document
+        .getAnimations()
+        .filter((a) => a.effect?.getTiming().iterations !== Infinity)
+        .map((a) => a.finished.catch(() => undefined)),
+    ),
+  );
+  const found = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const faults = found.violations.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .slice(0, 3)
+        .map((n) => n.target.join(' '))
+        .join(' | ')}`,
+  );
   expect(faults, `axe on ${what}`).toEqual([]);
 }
 
 /** Asks the server as whoever is signed in on a page, for what a walk needs before it begins. */
-export const api = (page, method, path, body) => page.evaluate(async ([method, path, body]) => {
-  const session = await (await fetch('/api/session')).json();
-  const response = await fetch(`/api${path}`, { method, headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token }, body: body === null ? undefined : JSON.stringify(body) });
-  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
-  const text = await response.text();
-  return text ? JSON.parse(text) : null;
-}, [method, path, body ?? null]);
+export const api = (page, method, path, body) =>
+  page.evaluate(
+    async ([method, path, body]) => {
+      const session = await (await fetch('/api/session')).json();
+      const response = await fetch(`/api${path}`, {
+        method,
+        headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token },
+        body: body === null ? undefined : JSON.stringify(body),
+      });
+      if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
+      const text = await response.text();
+      return text ? JSON.parse(text) : null;
+    },
+    [method, path, body ?? null],
+  );
 
 /** The class the teacher's page shows. */
 export const classOf = (page) => /class\/([^/?]+)/.exec(page.url())[1];
@@ -76,9 +106,18 @@ export const classOf = (page) => /class\/([^/?]+)/.exec(page.url())[1];
 /** Gives readers of the teacher's class a text; returns the assignment. */
 export async function give(page, givenNames, title) {
   const classId = classOf(page);
-  const readers = (await api(page, 'GET', `/classes/${classId}`)).readers.filter((r) => givenNames.includes(r.givenName));
-  const found = (await api(page, 'GET', `/library?classId=${classId}&q=${encodeURIComponent(title)}`)).rows.find((r) => r.title === title);
-  return api(page, 'POST', `/classes/${classId}/assignments`, { readerIds: readers.map((r) => r.id), textId: found.id, attempts: 2, skipGiven: false });
+  const readers = (await api(page, 'GET', `/classes/${classId}`)).readers.filter((r) =>
+    givenNames.includes(r.givenName),
+  );
+  const found = (await api(page, 'GET', `/library?classId=${classId}&q=${encodeURIComponent(title)}`)).rows.find(
+    (r) => r.title === title,
+  );
+  return api(page, 'POST', `/classes/${classId}/assignments`, {
+    readerIds: readers.map((r) => r.id),
+    textId: found.id,
+    attempts: 2,
+    skipGiven: false,
+  });
 }
 
 /** Gives a reader three pictures that a walk knows. */

@@ -5,7 +5,8 @@ import { axe, place, reader, teacher } from './people.mjs';
 test.describe.configure({ mode: 'serial' });
 
 const title = `The lamp on the rock ${Date.now()}`;
-const story = 'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.';
+const story =
+  'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.';
 
 async function add(page, kind, stem, strand) {
   await page.getByRole('button', { name: 'Add a question' }).click();
@@ -15,7 +16,8 @@ async function add(page, kind, stem, strand) {
 }
 
 async function choices(page, texts, label = 'Choice') {
-  for (const [i, text] of texts.entries()) await page.getByLabel(new RegExp(`^${label} [${'ABCD'[i]}${i + 1}]$`)).fill(text);
+  for (const [i, text] of texts.entries())
+    await page.getByLabel(new RegExp(`^${label} [${'ABCD'[i]}${i + 1}]$`)).fill(text);
 }
 
 test('a quiz of several kinds is written, checked as it is written, and kept', async ({ page }) => {
@@ -34,7 +36,9 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await page.getByLabel('What is asked').fill('What did the keeper light?');
   await choices(page, ['the lamp', 'the stairs', 'the ship', 'all of the above']);
   await page.getByLabel('B is right').check();
-  await expect(page.getByRole('status', { name: 'Remarks' })).toContainText('“all of the above” is no choice of its own.');
+  await expect(page.getByRole('status', { name: 'Remarks' })).toContainText(
+    '“all of the above” is no choice of its own.',
+  );
   await page.getByRole('button', { name: 'Take D out' }).click();
   await page.getByLabel('A is right').check();
   for (const name of ['A', 'B', 'C']) await page.getByLabel(`Reason of ${name}`).fill('Look at the first lines.');
@@ -55,7 +59,8 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   await choices(page, ['lit', 'wound'], 'Right');
   await page.getByRole('button', { name: 'He lit the lamp and wound the clock.' }).click();
   await add(page, 'short answer', 'Why did the captain bring oranges?', 'infer');
-  for (const [i, earns] of ['Nothing.', 'Oranges only.', 'He is grateful.', 'He is grateful for the light.'].entries()) await page.getByLabel(`What earns ${i}`).fill(earns);
+  for (const [i, earns] of ['Nothing.', 'Oranges only.', 'He is grateful.', 'He is grateful for the light.'].entries())
+    await page.getByLabel(`What earns ${i}`).fill(earns);
   await add(page, 'choose one', 'What do you think the ship will do?', 'infer');
   await page.getByRole('combobox', { name: /^Asked/ }).selectOption({ label: 'on the way, between paragraphs' });
   await choices(page, ['come in', 'sink', 'wait', 'turn away']);
@@ -107,10 +112,12 @@ test('a reader answers every kind, also without a network, and hands in', async 
   await expect(page.getByText('✓ Right.')).toBeVisible();
   await next(page);
 
-  for (const line of ['The captain came up.', 'The wind rose.', 'He climbed the stairs.']) await page.getByRole('button', { name: line }).click();
+  for (const line of ['The captain came up.', 'The wind rose.', 'He climbed the stairs.'])
+    await page.getByRole('button', { name: line }).click();
   await done(page);
   await expect(page.getByText('1 of 3 fit.')).toBeVisible();
-  for (const line of ['He climbed the stairs.', 'The wind rose.', 'The captain came up.']) await page.getByRole('button', { name: line }).click();
+  for (const line of ['He climbed the stairs.', 'The wind rose.', 'The captain came up.'])
+    await page.getByRole('button', { name: line }).click();
   await axe(page, 'putting in order');
   await done(page);
   await expect(page.getByText('✓ Right.')).toBeVisible();
@@ -128,18 +135,29 @@ test('a reader answers every kind, also without a network, and hands in', async 
 
   await page.getByRole('textbox', { name: 'Why did the captain bring oranges?' }).fill('He wants to thank him.');
   await page.reload();
-  await expect(page.getByRole('textbox', { name: 'Why did the captain bring oranges?' })).toHaveValue('He wants to thank him.');
+  await expect(page.getByRole('textbox', { name: 'Why did the captain bring oranges?' })).toHaveValue(
+    'He wants to thank him.',
+  );
   await axe(page, 'writing an answer');
   await done(page);
   await page.getByRole('button', { name: 'Hand in' }).click();
   await expect(page.getByText('Your teacher is reading what you wrote.')).toBeVisible();
 });
 
-test('what was written is marked with its rubric and the result let go; the reader sees both', async ({ page, browser }) => {
+test('what was written is marked with its rubric and the result let go; the reader sees both', async ({
+  page,
+  browser,
+}) => {
   await teacher(page);
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: /^Marking/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: /^Marking/ })
+    .click();
   await axe(page, 'marking');
-  await page.getByRole('row', { name: new RegExp(title) }).getByRole('link').click();
+  await page
+    .getByRole('row', { name: new RegExp(title) })
+    .getByRole('link')
+    .click();
   await expect(page.getByText('He wants to thank him.')).toBeVisible();
   await axe(page, 'an answer to mark');
   await page.getByLabel('A word to the reader').fill('Thank him for what?');

@@ -28,7 +28,10 @@ test('a class is made, and a list is pasted with what is wrong said in its cell'
   await page.getByRole('link', { name: 'Add many readers' }).click();
 
   await cell(page, 'Given name', 1).focus();
-  await paste(page, 'Ana\tCruz\t5\t38\nBo\tLee\tYear 6\tgrade 5\nZed\tQuux\tforty\tdeep\nMateo\tRivas\t4\t\nBo\tLee\t5\t\n');
+  await paste(
+    page,
+    'Ana\tCruz\t5\t38\nBo\tLee\tYear 6\tgrade 5\nZed\tQuux\tforty\tdeep\nMateo\tRivas\t4\t\nBo\tLee\t5\t\n',
+  );
   // A bare number is asked about: 38 of what?
   await expect(page.getByText(/^38 of what\?/)).toBeVisible();
   await page.getByLabel('Levels are in').selectOption('fm');
@@ -62,7 +65,11 @@ test('two hundred rows from a file are recognised by their columns', async ({ pa
   await page.getByRole('button', { name: 'Add readers' }).click();
   await page.getByRole('menuitem', { name: /^Many/ }).click();
   const rows = Array.from({ length: 200 }, (_, i) => `Surname${i};Name${i};5;${30 + (i % 10)}`).join('\r\n');
-  await page.getByLabel('Choose a file').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(`Surname;First name;Year;Fathoms\r\n${rows}\r\n`, 'latin1') });
+  await page.getByLabel('Choose a file').setInputFiles({
+    name: 'list.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Surname;First name;Year;Fathoms\r\n${rows}\r\n`, 'latin1'),
+  });
   await expect(page.getByText(/CSV, UTF-8.*200 rows/)).toBeVisible();
   await expect(page.getByText('200 new,')).toBeVisible();
   await expect(cell(page, 'Given name', 1)).toHaveValue('Name0');
@@ -137,7 +144,9 @@ test('cards, the list and letters are printed as PDF', async ({ page }) => {
   await expect(page.getByRole('row', { name: /Ana Cruz.*withdrawn/ })).toBeVisible();
 });
 
-test('the device is handed over, a reader signs in by code, another asks to join, and the password brings it back', async ({ page }) => {
+test('the device is handed over, a reader signs in by code, another asks to join, and the password brings it back', async ({
+  page,
+}) => {
   await openClass(page);
   await view(page, 'Class');
   room.code = await page.locator('.bigword').innerText();
@@ -185,18 +194,25 @@ test('a list is kept by hand and another by a filter', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /Book club 1 reader/ })).toBeVisible();
 });
 
-const roster = (mended) => zip({
-  'manifest.csv': 'propertyName,value\noneroster.version,1.2\nfile.classes,delta\nfile.users,delta\nfile.roles,delta\nfile.enrollments,delta\n',
-  'classes.csv': 'sourcedId,title,grades\nk1,7 Fulmar,07\n',
-  'users.csv': `sourcedId,givenName,familyName,grades,email\nx1,Anneke,Prins,07,\nx2,Ravi,Sen,${mended},\nx3,Tia,Moana,,tia@port-ellery.example\n`,
-  'roles.csv': 'userSourcedId,role\nx1,student\nx2,student\nx3,teacher\n',
-  'enrollments.csv': 'sourcedId,classSourcedId,userSourcedId,role\ny1,k1,x1,student\ny2,k9,x2,student\ny3,k1,x3,teacher\n',
-});
+const roster = (mended) =>
+  zip({
+    'manifest.csv':
+      'propertyName,value\noneroster.version,1.2\nfile.classes,delta\nfile.users,delta\nfile.roles,delta\nfile.enrollments,delta\n',
+    'classes.csv': 'sourcedId,title,grades\nk1,7 Fulmar,07\n',
+    'users.csv': `sourcedId,givenName,familyName,grades,email\nx1,Anneke,Prins,07,\nx2,Ravi,Sen,${mended},\nx3,Tia,Moana,,tia@port-ellery.example\n`,
+    'roles.csv': 'userSourcedId,role\nx1,student\nx2,student\nx3,teacher\n',
+    'enrollments.csv':
+      'sourcedId,classSourcedId,userSourcedId,role\ny1,k1,x1,student\ny2,k9,x2,student\ny3,k1,x3,teacher\n',
+  });
 
-test('a roster file is previewed, its good rows taken in, its bad rows mended, and all of it undone', async ({ page }) => {
+test('a roster file is previewed, its good rows taken in, its bad rows mended, and all of it undone', async ({
+  page,
+}) => {
   await signIn(page, 'ines');
   await place(page, 'Roster files');
-  await page.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'fulmar.zip', mimeType: 'application/zip', buffer: roster('99') });
+  await page
+    .getByLabel('Choose OneRoster zip')
+    .setInputFiles({ name: 'fulmar.zip', mimeType: 'application/zip', buffer: roster('99') });
   await expect(page.getByRole('heading', { name: '2 to fix' })).toBeVisible();
   await expect(page.getByRole('row', { name: /users.csv, line 3 grades/ })).toBeVisible();
   await page.getByRole('button', { name: 'Add 1 reader' }).click();
@@ -211,7 +227,9 @@ test('a roster file is previewed, its good rows taken in, its bad rows mended, a
 
   const out = await page.request.get('/api/school/roster.zip');
   await place(page, 'Roster files');
-  await page.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'our-own.zip', mimeType: 'application/zip', buffer: await out.body() });
+  await page
+    .getByLabel('Choose OneRoster zip')
+    .setInputFiles({ name: 'our-own.zip', mimeType: 'application/zip', buffer: await out.body() });
   await expect(page.getByText('The school already matches this file.')).toBeVisible();
 
   await place(page, 'Log');
@@ -234,20 +252,42 @@ test('the district’s server is asked, and gives the same kind of preview', asy
   await expect(page.getByRole('heading', { name: 'Roster files' })).toBeVisible();
 });
 
-const whole = (names) => zip({
-  'manifest.csv': 'propertyName,value\noneroster.version,1.2\nsource.systemName,Dunlin SIS\n',
-  'classes.csv': 'sourcedId,title,grades\nd1,2 Dunlin,02\n',
-  'users.csv': `sourcedId,role,givenName,familyName,grades\n${names.map((n) => `d-${n},student,${n},Dunlin,02\n`).join('')}`,
-  'enrollments.csv': `sourcedId,classSourcedId,userSourcedId,role\n${names.map((n) => `de-${n},d1,d-${n},student\n`).join('')}`,
-});
+const whole = (names) =>
+  zip({
+    'manifest.csv': 'propertyName,value\noneroster.version,1.2\nsource.systemName,Dunlin SIS\n',
+    'classes.csv': 'sourcedId,title,grades\nd1,2 Dunlin,02\n',
+    'users.csv': `sourcedId,role,givenName,familyName,grades\n${names.map((n) => `d-${n},student,${n},Dunlin,02\n`).join('')}`,
+    'enrollments.csv': `sourcedId,classSourcedId,userSourcedId,role\n${names.map((n) => `de-${n},d1,d-${n},student\n`).join('')}`,
+  });
 
-test('a file that would end more than a tenth is done when the number is typed, and touches no other source', async ({ page }) => {
+test('a file that would end more than a tenth is done when the number is typed, and touches no other source', async ({
+  page,
+}) => {
   await signIn(page, 'ines');
   const bring = async (names) => {
     await place(page, 'Roster files');
-    await page.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'dunlin.zip', mimeType: 'application/zip', buffer: whole(names) });
+    await page
+      .getByLabel('Choose OneRoster zip')
+      .setInputFiles({ name: 'dunlin.zip', mimeType: 'application/zip', buffer: whole(names) });
   };
-  await bring(['Ada', 'Ben', 'Cai', 'Dot', 'Eli', 'Fay', 'Gus', 'Hal', 'Ivo', 'Jem', 'Kit', 'Lou', 'Mei', 'Ned', 'Oda', 'Pip']);
+  await bring([
+    'Ada',
+    'Ben',
+    'Cai',
+    'Dot',
+    'Eli',
+    'Fay',
+    'Gus',
+    'Hal',
+    'Ivo',
+    'Jem',
+    'Kit',
+    'Lou',
+    'Mei',
+    'Ned',
+    'Oda',
+    'Pip',
+  ]);
   await page.getByRole('button', { name: 'Add 16 readers' }).click();
   await expect(page.getByText(/^Imported\. New readers/)).toBeVisible();
   // The school's other readers come from elsewhere: only what this source brought ends.
@@ -323,14 +363,18 @@ test('the level chart gets the school’s own labels, and the next year is added
   await expect(page.getByText('That is as it was before.')).toBeVisible();
 });
 
-test('the whole school is filtered at a keystroke; a record is taken out; a reader is deleted for good', async ({ page }) => {
+test('the whole school is filtered at a keystroke; a record is taken out; a reader is deleted for good', async ({
+  page,
+}) => {
   await signIn(page, 'ines');
   await place(page, 'Readers');
   await page.getByRole('searchbox').fill('joy');
   await expect(page.getByText(/^1 of \d+/)).toBeVisible();
   await page.getByRole('button', { name: /^Joy/ }).click();
   const dialog = page.getByRole('dialog');
-  expect((await page.request.get(await dialog.getByRole('link', { name: 'As JSON' }).getAttribute('href'))).ok()).toBe(true);
+  expect((await page.request.get(await dialog.getByRole('link', { name: 'As JSON' }).getAttribute('href'))).ok()).toBe(
+    true,
+  );
   await dialog.getByText('Delete for good').click();
   await dialog.getByLabel('Type the whole name to be sure').fill('Joy');
   await dialog.getByRole('button', { name: 'Delete everything of Joy' }).click();
@@ -341,11 +385,16 @@ test('the whole school is filtered at a keystroke; a record is taken out; a read
   await expect(page.getByRole('row', { name: /deleted/ }).first()).toBeVisible();
 });
 
-test('a guardian registers with the letter’s code, confirms by mail, and sees only their own child', async ({ page, browser }) => {
+test('a guardian registers with the letter’s code, confirms by mail, and sees only their own child', async ({
+  page,
+  browser,
+}) => {
   await openClass(page);
   await view(page, 'Guardians');
   const href = await page.getByRole('link', { name: 'Letter for Bo' }).first().getAttribute('href');
-  const letter = execFileSync('pdftotext', ['-layout', '-', '-'], { input: await (await page.request.get(href)).body() }).toString();
+  const letter = execFileSync('pdftotext', ['-layout', '-', '-'], {
+    input: await (await page.request.get(href)).body(),
+  }).toString();
   expect(letter).toContain('How to follow Bo');
   const [code] = /[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}/.exec(letter);
 
@@ -389,7 +438,9 @@ test('a guardian registers with the letter’s code, confirms by mail, and sees 
   await stranger.getByLabel('Your e-mail address').fill('eve@example.org');
   await stranger.getByLabel('A password of your own').fill('a long enough one');
   await stranger.getByRole('button', { name: 'Register' }).click();
-  await expect(stranger.getByText('This code is not right, or does not work any more. Ask the school for a new letter.')).toBeVisible();
+  await expect(
+    stranger.getByText('This code is not right, or does not work any more. Ask the school for a new letter.'),
+  ).toBeVisible();
   await stranger.context().close();
 });
 
@@ -411,7 +462,9 @@ test('a reader changes schools: offered by one lead, taken by the other, with th
   await page.getByRole('dialog').getByRole('button', { name: 'Offer' }).click();
   await expect(page.getByText('Esther stays here until the other school takes them.')).toBeVisible();
   await place(page, 'Classes');
-  await expect(page.getByRole('region', { name: 'Readers changing schools' })).toContainText('offered to Skerry Point School');
+  await expect(page.getByRole('region', { name: 'Readers changing schools' })).toContainText(
+    'offered to Skerry Point School',
+  );
 
   await page.context().clearCookies();
   await signIn(page, 'oona');
@@ -450,7 +503,9 @@ test('lists of the school show the columns that are wanted, and rows are picked 
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Shift+Space');
   await expect(page.getByText('2 picked up')).toBeVisible();
-  const sheet = await page.request.get(await page.getByRole('link', { name: 'Sign-ins of 2 classes' }).getAttribute('href'));
+  const sheet = await page.request.get(
+    await page.getByRole('link', { name: 'Sign-ins of 2 classes' }).getAttribute('href'),
+  );
   expect(sheet.headers()['content-type']).toBe('application/pdf');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('navigation', { name: 'Views of the readers' })).toBeVisible();

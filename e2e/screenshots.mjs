@@ -10,7 +10,13 @@ mkdirSync(out, { recursive: true });
 const browser = await chromium.launch(config.use.launchOptions);
 const open = () => browser.newPage({ baseURL: config.use.baseURL, viewport: config.use.viewport });
 const settle = (page) => page.waitForLoadState('networkidle');
-const shot = async (page, name) => { await settle(page); await page.evaluate(() => Promise.all([...document.fonts].filter((f) => f.status === 'loading').map((f) => f.loaded))); await page.screenshot({ path: `${out}${name}.png` }); };
+const shot = async (page, name) => {
+  await settle(page);
+  await page.evaluate(() =>
+    Promise.all([...document.fonts].filter((f) => f.status === 'loading').map((f) => f.loaded)),
+  );
+  await page.screenshot({ path: `${out}${name}.png` });
+};
 
 const desk = await open();
 await teacher(desk);
@@ -19,7 +25,8 @@ await shot(desk, 'chart');
 await place(desk, 'Texts');
 await desk.getByRole('checkbox', { name: 'Pick up How a Barometer Listens' }).click();
 await place(desk, 'Readers');
-for (const name of ['Mateo', 'Jun', 'Owen', 'Amara', 'Ciara']) await desk.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+for (const name of ['Mateo', 'Jun', 'Owen', 'Amara', 'Ciara'])
+  await desk.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
 await desk.getByRole('button', { name: 'Leila Haddad' }).click();
 await desk.getByText('Depth and reach').waitFor();
 await shot(desk, 'readers');
@@ -40,22 +47,40 @@ await desk.getByRole('heading', { name: /^Change/ }).waitFor();
 await desk.goto(desk.url().replace(/change$/, 'quiz'));
 await desk.getByRole('button', { name: /^2 Why does Mrs. Dunmore wait/ }).click();
 await desk.getByLabel('Choice A', { exact: true }).fill('all of these');
-await desk.getByRole('status', { name: 'Remarks' }).getByText(/no choice of its own/).waitFor();
+await desk
+  .getByRole('status', { name: 'Remarks' })
+  .getByText(/no choice of its own/)
+  .waitFor();
 await shot(desk, 'quiz-editor');
-await desk.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('dc-quiz-')).forEach((k) => localStorage.removeItem(k)));
+await desk.evaluate(() =>
+  Object.keys(localStorage)
+    .filter((k) => k.startsWith('dc-quiz-'))
+    .forEach((k) => localStorage.removeItem(k)),
+);
 await place(desk, 'Texts');
 await desk.getByRole('link', { name: 'New text' }).click();
 await desk.getByLabel('Title').fill('The Keeper and the Oranges');
 await desk.getByLabel('Kind', { exact: true }).fill('story');
 await desk.getByLabel('Topic', { exact: true }).fill('Sea');
-await desk.getByLabel('The text').fill('The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night, and because the barometer had been falling since noon, he stayed at the window and listened to the sea. In the morning the ship lay safe beside the quay. The captain came up the stairs with a basket of oranges. Nobody had sent for them.');
+await desk
+  .getByLabel('The text')
+  .fill(
+    'The keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night, and because the barometer had been falling since noon, he stayed at the window and listened to the sea. In the morning the ship lay safe beside the quay. The captain came up the stairs with a basket of oranges. Nobody had sent for them.',
+  );
 await desk.getByLabel(/^sentences were/).fill('0.7');
 await desk.getByText(/^It would be/).waitFor();
 await shot(desk, 'editor');
-await desk.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('dc-text-')).forEach((k) => localStorage.removeItem(k)));
+await desk.evaluate(() =>
+  Object.keys(localStorage)
+    .filter((k) => k.startsWith('dc-text-'))
+    .forEach((k) => localStorage.removeItem(k)),
+);
 await place(desk, 'Assignments');
 await desk.getByRole('table').getByRole('link').nth(12).click();
-await desk.getByRole('link', { name: /^Answers of/ }).first().click();
+await desk
+  .getByRole('link', { name: /^Answers of/ })
+  .first()
+  .click();
 await desk.getByRole('heading', { name: /^Level/ }).waitFor();
 await shot(desk, 'ticket');
 await place(desk, 'Goals');
@@ -71,7 +96,10 @@ await view(desk, 'Roster');
 await desk.getByRole('button', { name: 'Add readers' }).click();
 await desk.getByRole('menuitem', { name: /^Many/ }).click();
 await desk.getByRole('textbox', { name: 'Given name, row 1', exact: true }).focus();
-await paste(desk, 'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm');
+await paste(
+  desk,
+  'Solveig\tEide\t4\t31 fm\nAmir\tRahimi\tYear 5\tgrade 4\nMateo\tRivas\t4\t\nNils\tDahl\t2\t20 fm\nEun-ji\tPark\tforty\tdeep\nBruna\tAlves\t4\t34.5 fm',
+);
 await desk.getByText('2 kept back to be put right').waitFor();
 await shot(desk, 'many');
 await desk.getByRole('button', { name: 'Clear' }).click();
@@ -82,10 +110,19 @@ await desk.getByRole('link', { name: 'Winter window' }).click();
 await desk.getByText(/readers finished/).waitFor();
 await shot(desk, 'check');
 await place(desk, 'Readers');
-await desk.getByRole('button', { name: /^Leila/ }).first().click();
+await desk
+  .getByRole('button', { name: /^Leila/ })
+  .first()
+  .click();
 await desk.getByRole('link', { name: 'Open profile' }).click();
 await desk.getByRole('table').last().waitFor();
-await desk.getByRole('region', { name: 'Reading aloud' }).last().getByRole('rowheader').getByRole('link').first().click();
+await desk
+  .getByRole('region', { name: 'Reading aloud' })
+  .last()
+  .getByRole('rowheader')
+  .getByRole('link')
+  .first()
+  .click();
 await desk.getByRole('heading', { name: 'Running record' }).waitFor();
 await shot(desk, 'record');
 
@@ -96,12 +133,18 @@ await place(lead, 'Windows');
 await lead.getByRole('combobox', { name: /^Window/ }).selectOption({ index: 1 });
 await shot(lead, 'windows');
 await place(lead, 'Roster files');
-await lead.getByLabel('Choose OneRoster zip').setInputFiles({ name: 'ellery-sound.zip', mimeType: 'application/zip', buffer: zip({
-  'classes.csv': 'sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n',
-  'users.csv': 'sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Siobhán,O’Hara,02,\nu3,Ravi,Patel,99,\nu4,<i>Max</i>,Muster,03,\nu5,Selma,Aydın,05,\nt1,Pia,Lund,,pia.lund@port-ellery.example\n',
-  'roles.csv': 'userSourcedId,role\nu1,student\nu2,student\nu3,student\nu4,student\nu5,student\nt1,teacher\n',
-  'enrollments.csv': 'sourcedId,classSourcedId,userSourcedId,role,beginDate,endDate\ne1,c1,u1,student,,\ne2,c1,u2,student,2026-10-01,2026-09-01\ne3,c9,u3,student,,\ne4,c1,t1,teacher,,\ne5,c2,u5,student,,\n',
-}) });
+await lead.getByLabel('Choose OneRoster zip').setInputFiles({
+  name: 'ellery-sound.zip',
+  mimeType: 'application/zip',
+  buffer: zip({
+    'classes.csv': 'sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n',
+    'users.csv':
+      'sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Siobhán,O’Hara,02,\nu3,Ravi,Patel,99,\nu4,<i>Max</i>,Muster,03,\nu5,Selma,Aydın,05,\nt1,Pia,Lund,,pia.lund@port-ellery.example\n',
+    'roles.csv': 'userSourcedId,role\nu1,student\nu2,student\nu3,student\nu4,student\nu5,student\nt1,teacher\n',
+    'enrollments.csv':
+      'sourcedId,classSourcedId,userSourcedId,role,beginDate,endDate\ne1,c1,u1,student,,\ne2,c1,u2,student,2026-10-01,2026-09-01\ne3,c9,u3,student,,\ne4,c1,t1,teacher,,\ne5,c2,u5,student,,\n',
+  }),
+});
 await lead.getByRole('heading', { name: /to fix/ }).waitFor();
 await shot(lead, 'import');
 await lead.getByRole('button', { name: 'Discard import' }).click();
@@ -117,10 +160,16 @@ if (await word.count()) await word.first().click();
 await shot(child, 'reading');
 await toQuestions(child);
 await child.getByRole('radio').nth(1).check();
-await child.getByRole('button', { name: /^Cover/ }).nth(2).click();
+await child
+  .getByRole('button', { name: /^Cover/ })
+  .nth(2)
+  .click();
 await shot(child, 'quiz');
 await child.getByRole('link', { name: 'Stop for now' }).click();
-await child.getByRole('link', { name: /at the first try/ }).first().click();
+await child
+  .getByRole('link', { name: /at the first try/ })
+  .first()
+  .click();
 await child.getByRole('heading', { name: /right at the first try/ }).waitFor();
 await shot(child, 'result');
 await browser.close();

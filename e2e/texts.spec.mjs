@@ -10,8 +10,14 @@ test('a text is found in spite of a slip, by filters, and the search is kept', a
   await expect(page.getByText('No text has “barommeter”. These have “barometer”.')).toBeVisible();
   await expect(page.getByRole('link', { name: 'How a Barometer Listens' })).toBeVisible();
   await page.getByRole('searchbox', { name: 'Search texts' }).fill('');
-  await page.getByRole('group', { name: 'Fiction' }).getByLabel(/^non-fiction/).check();
-  await page.getByRole('group', { name: 'Kind' }).getByLabel(/^report/).check();
+  await page
+    .getByRole('group', { name: 'Fiction' })
+    .getByLabel(/^non-fiction/)
+    .check();
+  await page
+    .getByRole('group', { name: 'Kind' })
+    .getByLabel(/^report/)
+    .check();
   await expect(page.getByRole('link', { name: 'The Ferry Cat' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Kept searches' }).click();
   await page.getByRole('menuitem', { name: 'Keep this search…' }).click();
@@ -57,7 +63,11 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await page.getByRole('button', { name: 'Another draft' }).click();
   await expect(page.getByRole('article', { name: 'Maze passage' })).not.toHaveText(first);
   await page.getByRole('button', { name: 'How it was used' }).click();
-  await expect(page.getByRole('table', { name: 'Question by question' }).or(page.getByText('Nobody here has been given this text yet.'))).toBeVisible();
+  await expect(
+    page
+      .getByRole('table', { name: 'Question by question' })
+      .or(page.getByText('Nobody here has been given this text yet.')),
+  ).toBeVisible();
   await axe(page, 'how a text was used');
 });
 
@@ -83,9 +93,12 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('link', { name: 'New text' }).click();
-  await page.getByLabel('The text').fill('Der alte Mann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss.');
+  await page
+    .getByLabel('The text')
+    .fill('Der alte Mann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss.');
   await expect(page.getByText(/Only English is measured/)).toBeVisible();
-  const story = 'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
+  const story =
+    'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
   await page.getByLabel('The text').fill(story);
   await expect(page.getByRole('heading', { name: /fm ± .*grade/ })).toBeVisible();
   await page.getByLabel(/^sentences were/).fill('2');

@@ -8,7 +8,9 @@ test('an answer given without a network is kept on the device and sent later, on
   await toQuestions(page);
   await expect(page.getByText('Question 1 of 7')).toBeVisible();
   let sent = 0;
-  page.on('request', (r) => { if (r.method() === 'PUT' && r.url().includes('/answers/')) sent++; });
+  page.on('request', (r) => {
+    if (r.method() === 'PUT' && r.url().includes('/answers/')) sent++;
+  });
   await context.setOffline(true);
   await page.getByRole('radio').first().check();
   await page.getByRole('button', { name: 'This is my answer' }).click();
@@ -18,7 +20,10 @@ test('an answer given without a network is kept on the device and sent later, on
   await context.setOffline(false);
   await expect(page.getByText('No network just now.')).toBeHidden();
   await page.reload();
-  const answered = await page.evaluate(async () => { const all = await (await fetch('/api/my/tickets')).json(); return all.find((k) => k.title === 'The Mill That Waits').answered; });
+  const answered = await page.evaluate(async () => {
+    const all = await (await fetch('/api/my/tickets')).json();
+    return all.find((k) => k.title === 'The Mill That Waits').answered;
+  });
   expect(answered).toBe(1);
   expect(sent).toBeGreaterThan(1);
 });
@@ -66,9 +71,11 @@ test('the keyboard alone picks a reader up, opens the sheet and closes it', asyn
 test('two texts are previewed reader by reader and assigned together', async ({ page }) => {
   await teacher(page);
   await place(page, 'Readers');
-  for (const name of ['Priya', 'Leila']) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  for (const name of ['Priya', 'Leila'])
+    await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
   await place(page, 'Texts');
-  for (const title of ['In Defence of Slow Bread', 'A Bun for Gus']) await page.getByRole('checkbox', { name: `Pick up ${title}` }).click();
+  for (const title of ['In Defence of Slow Bread', 'A Bun for Gus'])
+    await page.getByRole('checkbox', { name: `Pick up ${title}` }).click();
   await page.getByRole('button', { name: 'Assign to 2 readers…' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('row', { name: /Priya .* In Defence of Slow Bread/ })).toBeVisible();

@@ -25,7 +25,9 @@ test('a reader is added with a level chosen beside grade, year and age, and can 
   await page.getByRole('button', { name: 'Add a reader' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Add the reader' }).click();
-  await expect(dialog.getByText('Write the reader’s given name.').or(dialog.getByText("Write the reader's given name."))).toBeVisible();
+  await expect(
+    dialog.getByText('Write the reader’s given name.').or(dialog.getByText("Write the reader's given name.")),
+  ).toBeVisible();
   await dialog.getByLabel('Given name').fill('Siân');
   await dialog.getByLabel('Family name').fill('Bowen');
   await expect(dialog.getByRole('row', { name: /^3 Year 4 8–9 / })).toBeVisible();
@@ -96,7 +98,10 @@ test('five readers and the text are picked up and assigned after a preview; undo
   await expect(page.getByText(`${text}: Assigned to 5 readers`)).toBeVisible();
 });
 
-test('a reader reads, stops, comes back, answers and sees the result; the teacher’s page follows by itself', async ({ page, browser }) => {
+test('a reader reads, stops, comes back, answers and sees the result; the teacher’s page follows by itself', async ({
+  page,
+  browser,
+}) => {
   const desk = await (await browser.newContext()).newPage();
   // A balancer may send each request elsewhere: the live line is opened at once, without negotiating first.
   desk.on('request', (r) => expect(r.url()).not.toContain('negotiate'));
@@ -107,22 +112,36 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   await expect(row).toContainText('waiting');
 
   await reader(page);
-  await page.getByRole('link', { name: new RegExp(text) }).first().click();
+  await page
+    .getByRole('link', { name: new RegExp(text) })
+    .first()
+    .click();
   await expect(page.getByRole('article', { name: `${text}, page 1` })).toBeVisible();
   await expect(row).toContainText('under way');
   await page.getByRole('button', { name: 'pressure: what does it mean?' }).first().click();
-  await expect(page.getByRole('complementary', { name: 'The word pressure' })).toContainText('a steady push on something');
+  await expect(page.getByRole('complementary', { name: 'The word pressure' })).toContainText(
+    'a steady push on something',
+  );
   await page.getByRole('button', { name: 'Next page' }).click();
   await page.getByRole('button', { name: 'Next page' }).click();
   await page.getByRole('button', { name: 'To the questions' }).click();
 
   // Nothing that was sent may hold an answer.
-  const sent = await page.evaluate(async () => { const list = await (await fetch('/api/my/tickets')).json(); return (await Promise.all(list.filter((k) => !k.handedInAt).map(async (k) => (await fetch(`/api/my/tickets/${k.id}`)).text()))).join(' '); });
+  const sent = await page.evaluate(async () => {
+    const list = await (await fetch('/api/my/tickets')).json();
+    return (
+      await Promise.all(
+        list.filter((k) => !k.handedInAt).map(async (k) => (await fetch(`/api/my/tickets/${k.id}`)).text()),
+      )
+    ).join(' ');
+  });
   expect(sent).not.toContain('"right"');
   expect(sent).not.toContain('pushes against the air outside');
 
   await page.getByRole('button', { name: 'Look in the text' }).click();
-  await expect(page.getByRole('region', { name: 'The whole text' })).toContainText('A spring stops it from being crushed.');
+  await expect(page.getByRole('region', { name: 'The whole text' })).toContainText(
+    'A spring stops it from being crushed.',
+  );
   await page.getByRole('button', { name: 'Close the text' }).click();
   await page.getByRole('radio', { name: 'the levers' }).check();
   await page.getByRole('button', { name: 'This is my answer' }).click();
@@ -135,18 +154,27 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   const again = await page.context().newPage();
   await page.close();
   await again.goto('/');
-  await again.getByRole('link', { name: new RegExp(text) }).first().click();
+  await again
+    .getByRole('link', { name: new RegExp(text) })
+    .first()
+    .click();
   // The link leads into the text or straight to the questions; the reader's first page has cards, too, so the address is asked.
   await again.waitForURL(/\/text\//);
   if (!again.url().endsWith('/quiz')) await toQuestions(again);
   await expect(again.getByText('Question 2 of 7')).toBeVisible();
   for (let n = 2; n <= 7; n++) {
     await expect(again.getByText(`Question ${n} of 7`)).toBeVisible();
-    for (let attempt = 0; attempt < 2 && (await again.getByRole('button', { name: 'This is my answer' }).isVisible()); attempt++) {
+    for (
+      let attempt = 0;
+      attempt < 2 && (await again.getByRole('button', { name: 'This is my answer' }).isVisible());
+      attempt++
+    ) {
       await again.locator('input[type=radio]:not(:disabled)').first().check();
       await again.getByRole('button', { name: 'This is my answer' }).click();
       await expect(again.getByText(/^(✓ Right|✗ Not)/)).toBeVisible();
-      await expect(again.getByRole('radio', { checked: true }).or(again.getByText('✗ Not yet. Look again.')).first()).toBeVisible();
+      await expect(
+        again.getByRole('radio', { checked: true }).or(again.getByText('✗ Not yet. Look again.')).first(),
+      ).toBeVisible();
       if (await again.getByText('✓ Right.').isVisible()) break;
     }
     if (n < 7) await again.getByRole('button', { name: 'Next question' }).click();
@@ -167,7 +195,8 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
 test('term goals are suggested, changed, saved, and each shows how it stands', async ({ page }) => {
   await teacher(page);
   await place(page, 'Goals');
-  for (const name of ['Mateo', 'Jun', 'Farah']) await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
+  for (const name of ['Mateo', 'Jun', 'Farah'])
+    await page.getByRole('checkbox', { name: `Pick up ${name}`, exact: true }).click();
   await page.getByRole('button', { name: 'Suggest for the 3 picked up' }).click();
   const words = page.getByRole('spinbutton', { name: 'Words goal for Mateo' });
   await expect(words).not.toHaveValue('');

@@ -1,8 +1,16 @@
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
-export default ts.config(...ts.configs.recommended, {
-  files: ['src/**/*.{ts,tsx}'],
-  plugins: { 'react-hooks': hooks },
-  rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error', '@typescript-eslint/no-explicit-any': 'error' },
-}, { ignores: ['dist', 'src/shared/schema.d.ts'] });
+export default ts.config(
+  ...ts.configs.recommended,
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      '@typescript-eslint/no-explicit-any': 'error',
+    },
+  },
+  { ignores: ['dist', 'src/shared/schema.d.ts'] },
+);

@@ -31,17 +31,39 @@ export default defineConfig({
       manifest: false,
       workbox: {
         globPatterns: ['index.html', '**/*.{js,css,svg}', '**/*-latin-{wght,400,700}-*.woff2'],
-        manifestTransforms: [(entries) => ({ manifest: entries.filter((e) => !/\.(js|css)$/.test(e.url) || forReaders.has(e.url)) })],
+        manifestTransforms: [
+          (entries) => ({ manifest: entries.filter((e) => !/\.(js|css)$/.test(e.url) || forReaders.has(e.url)) }),
+        ],
         inlineWorkboxRuntime: true,
         skipWaiting: true,
         clientsClaim: true,
         navigateFallback: null,
         runtimeCaching: [
           // The server's page where there is a network, the kept one where there is none.
-          { urlPattern: ({ request }) => request.mode === 'navigate', handler: 'NetworkOnly', options: { precacheFallback: { fallbackURL: 'index.html' } } },
-          { urlPattern: ({ url }) => url.pathname.startsWith('/assets/'), handler: 'CacheFirst', options: { cacheName: 'dc-assets', expiration: { maxEntries: 120 } } },
-          { urlPattern: /\/api\/my\/tickets\/[^/]+\/sound$/, handler: 'CacheFirst', options: { cacheName: 'dc-sounds', rangeRequests: true, expiration: { maxEntries: 40, maxAgeSeconds: 12 * 3600 } } },
-          { urlPattern: /\/api\/pictures\//, handler: 'CacheFirst', options: { cacheName: 'dc-pictures', expiration: { maxEntries: 200, maxAgeSeconds: 12 * 3600 } } },
+          {
+            urlPattern: ({ request }) => request.mode === 'navigate',
+            handler: 'NetworkOnly',
+            options: { precacheFallback: { fallbackURL: 'index.html' } },
+          },
+          {
+            urlPattern: ({ url }) => url.pathname.startsWith('/assets/'),
+            handler: 'CacheFirst',
+            options: { cacheName: 'dc-assets', expiration: { maxEntries: 120 } },
+          },
+          {
+            urlPattern: /\/api\/my\/tickets\/[^/]+\/sound$/,
+            handler: 'CacheFirst',
+            options: {
+              cacheName: 'dc-sounds',
+              rangeRequests: true,
+              expiration: { maxEntries: 40, maxAgeSeconds: 12 * 3600 },
+            },
+          },
+          {
+            urlPattern: /\/api\/pictures\//,
+            handler: 'CacheFirst',
+            options: { cacheName: 'dc-pictures', expiration: { maxEntries: 200, maxAgeSeconds: 12 * 3600 } },
+          },
         ],
       },
     }),

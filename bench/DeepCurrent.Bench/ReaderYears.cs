@@ -1,13 +1,21 @@
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 
-/// <summary>School years of simulated readers: how well their levels are found, against the best that can be done with the evidence given.</summary>
+/// <summary>School years of simulated readers: how well their levels are found, against the best that can be done with
+/// the evidence given.</summary>
 internal static class ReaderYears
 {
-    private const int Weeks = 38, QuizQuestions = 7;
+    private const int Weeks = 38,
+        QuizQuestions = 7;
     private const double Guess = 0.25;
     private static readonly DateTimeOffset Start = new(2026, 9, 1, 0, 0, 0, TimeSpan.Zero);
-    private static readonly (string Name, int From, int To)[] Bands = [("K to 2", 0, 2), ("3 to 5", 3, 5), ("6 to 8", 6, 8), ("9 to 12", 9, 12)];
+    private static readonly (string Name, int From, int To)[] Bands =
+    [
+        ("K to 2", 0, 2),
+        ("3 to 5", 3, 5),
+        ("6 to 8", 6, 8),
+        ("9 to 12", 9, 12),
+    ];
 
     /// <param name="Covered">Share of intervals that hold the truth.</param>
     /// <param name="OverBound">Root mean square error over the bound.</param>
@@ -16,19 +24,42 @@ internal static class ReaderYears
     /// <param name="wrong">How wrong the questions' difficulties are, fm (standard deviation).</param>
     public static IReadOnlyList<Found> Run(int readers, double wrong, int seed)
     {
-        var all = Bands.SelectMany((b, i) => Enumerable.Range(0, readers / Bands.Length).Select(k => (Band: i, Seed: seed + 100_000 * i + k)))
-            .AsParallel().AsOrdered().Select(x => (x.Band, Year: One(Bands[x.Band], wrong, new(x.Seed)))).ToList();
-        return [.. all.GroupBy(x => x.Band).Select(g =>
-        {
-            var years = g.Select(x => x.Year).ToList();
-            var rmse = Math.Sqrt(years.Average(y => y.Off * y.Off));
-            return new Found(Bands[g.Key].Name, years.Average(y => y.Covered ? 1.0 : 0), rmse / Math.Sqrt(years.Average(y => y.Bound)), years.Average(y => y.Off), rmse);
-        })];
+        var all = Bands
+            .SelectMany(
+                (b, i) =>
+                    Enumerable.Range(0, readers / Bands.Length).Select(k => (Band: i, Seed: seed + 100_000 * i + k))
+            )
+            .AsParallel()
+            .AsOrdered()
+            .Select(x => (x.Band, Year: One(Bands[x.Band], wrong, new(x.Seed))))
+            .ToList();
+        return
+        [
+            .. all.GroupBy(x => x.Band)
+                .Select(g =>
+                {
+                    var years = g.Select(x => x.Year).ToList();
+                    var rmse = Math.Sqrt(years.Average(y => y.Off * y.Off));
+                    return new Found(
+                        Bands[g.Key].Name,
+                        years.Average(y => y.Covered ? 1.0 : 0),
+                        rmse / Math.Sqrt(years.Average(y => y.Bound)),
+                        years.Average(y => y.Off),
+                        rmse
+                    );
+                }),
+        ];
     }
 
-    /// <summary>A year of one reader, who grows as the model says, by the chart and with chance, and does quizzes most weeks and a running record now and then.</summary>
-    /// <returns>What the estimate is off by at the end, and the recursive Bayesian Cramér–Rao bound of its variance (Tichavský, Muravchik and Nehorai 1998).</returns>
-    private static (double Off, bool Covered, double Bound) One((string Name, int From, int To) band, double wrong, Random random)
+    /// <summary>A year of one reader, who grows as the model says, by the chart and with chance, and does quizzes most
+    /// weeks and a running record now and then.</summary>
+    /// <returns>What the estimate is off by at the end, and the recursive Bayesian Cramér–Rao bound of its variance
+    /// (Tichavský, Muravchik and Nehorai 1998).</returns>
+    private static (double Off, bool Covered, double Bound) One(
+        (string Name, int From, int To) band,
+        double wrong,
+        Random random
+    )
     {
         var chart = LevelChart.Default;
         var grade = random.Next(band.From, band.To + 1);
@@ -48,7 +79,9 @@ internal static class ReaderYears
                 {
                     var believed = text - AnswerModel.Ease(0.8, Guess) + 3 * Draw.Normal(random);
                     var chance = Chance(depth - believed - wrong * Draw.Normal(random));
-                    evidence.Add(new AnswerEvidence(at.AddMinutes(q), new(believed), Guess, random.NextDouble() < chance));
+                    evidence.Add(
+                        new AnswerEvidence(at.AddMinutes(q), new(believed), Guess, random.NextDouble() < chance)
+                    );
                     known += AnswerModel.Information(Chance(depth - believed), Guess);
                 }
             }
@@ -56,11 +89,22 @@ internal static class ReaderYears
             {
                 const int words = 400;
                 var text = depth + 3 * Draw.Normal(random);
-                evidence.Add(new RunningRecordEvidence(at.AddHours(1), new(text), words, Errors(random, words, RunningRecordModel.WordRight(depth - text))));
+                evidence.Add(
+                    new RunningRecordEvidence(
+                        at.AddHours(1),
+                        new(text),
+                        words,
+                        Errors(random, words, RunningRecordModel.WordRight(depth - text))
+                    )
+                );
                 known += 1 / (ReaderEstimator.RunningRecordSd * ReaderEstimator.RunningRecordSd);
             }
         }
-        var movement = new Movement(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, (from, to) => (to - from).TotalDays / 7);
+        var movement = new Movement(
+            d => chart.GrowthPerWeek(d),
+            ReaderEstimator.DriftPerWeek,
+            (from, to) => (to - from).TotalDays / 7
+        );
         var found = ReaderEstimator.Run(prior, evidence, movement, Start.AddDays(7 * Weeks).AddHours(2)).Now;
         return (found.Mean - depth, depth >= found.Low && depth <= found.High, 1 / known);
     }
@@ -69,10 +113,27 @@ internal static class ReaderYears
     public static double Recomputed(int readers, int pieces)
     {
         var random = new Random(11);
-        var evidence = Enumerable.Range(0, pieces).Select(i => (Evidence)new AnswerEvidence(Start.AddHours(24 * i), new(20 + 20 * random.NextDouble()), Guess, random.NextDouble() < 0.8)).ToList();
-        var movement = new Movement(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, (from, to) => (to - from).TotalDays / 7);
+        var evidence = Enumerable
+            .Range(0, pieces)
+            .Select(i =>
+                (Evidence)
+                    new AnswerEvidence(
+                        Start.AddHours(24 * i),
+                        new(20 + 20 * random.NextDouble()),
+                        Guess,
+                        random.NextDouble() < 0.8
+                    )
+            )
+            .ToList();
+        var movement = new Movement(
+            d => LevelChart.Default.GrowthPerWeek(d),
+            ReaderEstimator.DriftPerWeek,
+            (from, to) => (to - from).TotalDays / 7
+        );
         var clock = System.Diagnostics.Stopwatch.StartNew();
-        Parallel.For(0, readers, _ => ReaderEstimator.Run(new(new(30), 8, Start), evidence, movement, Start.AddDays(pieces + 1)));
+        Parallel.For(0, readers, _ =>
+            ReaderEstimator.Run(new(new(30), 8, Start), evidence, movement, Start.AddDays(pieces + 1))
+        );
         return readers / clock.Elapsed.TotalSeconds;
     }
 
@@ -81,10 +142,15 @@ internal static class ReaderYears
     /// <summary>Errors in bunches, by an urn: each error makes the next likelier (Pólya).</summary>
     private static int Errors(Random random, int words, double right)
     {
-        double wrongs = RunningRecordModel.Concentration * (1 - right), all = RunningRecordModel.Concentration;
+        double wrongs = RunningRecordModel.Concentration * (1 - right),
+            all = RunningRecordModel.Concentration;
         var errors = 0;
         for (var i = 0; i < words; i++, all++)
-            if (random.NextDouble() < wrongs / all) { errors++; wrongs++; }
+            if (random.NextDouble() < wrongs / all)
+            {
+                errors++;
+                wrongs++;
+            }
         return errors;
     }
 }

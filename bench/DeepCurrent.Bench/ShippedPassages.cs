@@ -8,17 +8,30 @@ internal static class ShippedPassages
 {
     private const int FewestQuestions = 4;
 
-    public static IReadOnlyList<CheckPassage> In(string content) => [.. Directory.EnumerateDirectories(content).Order().Select(ContentReader.Read).SelectMany(Of)];
+    public static IReadOnlyList<CheckPassage> In(string content) =>
+        [.. Directory.EnumerateDirectories(content).Order().Select(ContentReader.Read).SelectMany(Of)];
 
     private static IEnumerable<CheckPassage> Of(TextFolder text)
     {
         // Versions share the id of their text: who has read one has read it.
         var id = Guid.NewGuid();
-        return text.Questions.Count(CheckItem.Asks) < FewestQuestions ? [] : text.Versions.Select(v =>
-        {
-            var depth = TextMeasurer.Measure(v.Prose).Depth;
-            var sentences = Scoring.SentencesOf(v.Pages);
-            return new CheckPassage(id, depth.Value, [.. text.Questions.Select(q => CheckItem.Of(q, depth, sentences, v.Label, id)).OfType<CheckItem>().Select(i => new PassageQuestion(i.Difficulty, i.Guess))], 0);
-        });
+        return text.Questions.Count(CheckItem.Asks) < FewestQuestions
+            ? []
+            : text.Versions.Select(v =>
+            {
+                var depth = TextMeasurer.Measure(v.Prose).Depth;
+                var sentences = Scoring.SentencesOf(v.Pages);
+                return new CheckPassage(
+                    id,
+                    depth.Value,
+                    [
+                        .. text
+                            .Questions.Select(q => CheckItem.Of(q, depth, sentences, v.Label, id))
+                            .OfType<CheckItem>()
+                            .Select(i => new PassageQuestion(i.Difficulty, i.Guess)),
+                    ],
+                    0
+                );
+            });
     }
 }

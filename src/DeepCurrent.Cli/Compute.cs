@@ -10,7 +10,8 @@ public sealed class BadInput(string message, string path) : Exception(message)
     public string Path { get; } = path;
 }
 
-/// <summary>Runs a compute command: reads one document, writes one JSON document, or one line that names the field that is wrong.</summary>
+/// <summary>Runs a compute command: reads one document, writes one JSON document, or one line that names the field that
+/// is wrong.</summary>
 public static class Compute
 {
     public const int BadInputExit = 2;
@@ -33,7 +34,10 @@ public static class Compute
         }
     }
 
-    private static readonly JsonSerializerOptions Plain = new() { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Plain = new()
+    {
+        Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     private static int Refuse(TextWriter error, string message, string path)
     {

@@ -11,24 +11,48 @@ internal sealed record Field(JsonElement Value, string Path)
     /// <summary>Reads a document.</summary>
     public static Field Of(TextReader input)
     {
-        try { return new(JsonDocument.Parse(input.ReadToEnd()).RootElement, ""); }
-        catch (JsonException) { throw new BadInput("The input is not a JSON document.", ""); }
+        try
+        {
+            return new(JsonDocument.Parse(input.ReadToEnd()).RootElement, "");
+        }
+        catch (JsonException)
+        {
+            throw new BadInput("The input is not a JSON document.", "");
+        }
     }
 
     public bool Has(string name) => Value.ValueKind == JsonValueKind.Object && Value.TryGetProperty(name, out _);
 
     private JsonElement Get(string name) =>
         Value.ValueKind != JsonValueKind.Object ? throw new BadInput("This should be an object.", Path)
-        : Value.TryGetProperty(name, out var found) ? found : throw new BadInput("This is missing.", At(name));
+        : Value.TryGetProperty(name, out var found) ? found
+        : throw new BadInput("This is missing.", At(name));
 
-    public Field Object(string name) => new(Get(name) is { ValueKind: JsonValueKind.Object } o ? o : throw new BadInput("This should be an object.", At(name)), At(name));
+    public Field Object(string name) =>
+        new(
+            Get(name) is { ValueKind: JsonValueKind.Object } o
+                ? o
+                : throw new BadInput("This should be an object.", At(name)),
+            At(name)
+        );
 
     public IEnumerable<Field> List(string name) =>
-        Get(name) is { ValueKind: JsonValueKind.Array } list ? list.EnumerateArray().Select((e, i) => new Field(e, $"{At(name)}[{i}]")).ToList() : throw new BadInput("This should be a list.", At(name));
+        Get(name) is { ValueKind: JsonValueKind.Array } list
+            ? list.EnumerateArray().Select((e, i) => new Field(e, $"{At(name)}[{i}]")).ToList()
+            : throw new BadInput("This should be a list.", At(name));
 
-    public string Text(string name) => Get(name) is { ValueKind: JsonValueKind.String } s ? s.GetString()! : throw new BadInput("This should be text.", At(name));
+    public string Text(string name) =>
+        Get(name) is { ValueKind: JsonValueKind.String } s
+            ? s.GetString()!
+            : throw new BadInput("This should be text.", At(name));
 
-    public bool Truth(string name) => Get(name).ValueKind switch { JsonValueKind.True => true, JsonValueKind.False => false, _ => throw new BadInput("This should be true or false.", At(name)) };
+    public bool Truth(string name) =>
+        Get(name).ValueKind switch
+        {
+            JsonValueKind.True => true,
+            JsonValueKind.False => false,
+            _ => throw new BadInput("This should be true or false.", At(name)),
+        };
 
     public double Depth(string name) => Number(name, atLeast: -1000, below: 1000.001);
 
@@ -38,17 +62,34 @@ internal sealed record Field(JsonElement Value, string Path)
         return value == Math.Floor(value) ? (int)value : throw new BadInput("This should be a whole number.", At(name));
     }
 
-    public double Number(string name, double? above = null, double? atLeast = null, double? below = null, double? fallback = null)
+    public double Number(
+        string name,
+        double? above = null,
+        double? atLeast = null,
+        double? below = null,
+        double? fallback = null
+    )
     {
-        if (fallback is { } given && Value.ValueKind == JsonValueKind.Object && !Value.TryGetProperty(name, out _)) return given;
+        if (fallback is { } given && Value.ValueKind == JsonValueKind.Object && !Value.TryGetProperty(name, out _))
+            return given;
         var element = Get(name);
-        if (element.ValueKind != JsonValueKind.Number || !element.TryGetDouble(out var value) || !double.IsFinite(value)) throw new BadInput("This should be a number.", At(name));
-        if (value <= above) throw new BadInput(FormattableString.Invariant($"This should be above {above}."), At(name));
-        if (value < atLeast) throw new BadInput(FormattableString.Invariant($"This should be at least {atLeast}."), At(name));
-        if (value >= below) throw new BadInput(FormattableString.Invariant($"This should be below {below}."), At(name));
+        if (
+            element.ValueKind != JsonValueKind.Number
+            || !element.TryGetDouble(out var value)
+            || !double.IsFinite(value)
+        )
+            throw new BadInput("This should be a number.", At(name));
+        if (value <= above)
+            throw new BadInput(FormattableString.Invariant($"This should be above {above}."), At(name));
+        if (value < atLeast)
+            throw new BadInput(FormattableString.Invariant($"This should be at least {atLeast}."), At(name));
+        if (value >= below)
+            throw new BadInput(FormattableString.Invariant($"This should be below {below}."), At(name));
         return value;
     }
 
     public DateTimeOffset Time(string name) =>
-        DateTimeOffset.TryParse(Text(name), CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var time) ? time : throw new BadInput("This should be a date or a time in ISO 8601.", At(name));
+        DateTimeOffset.TryParse(Text(name), CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var time)
+            ? time
+            : throw new BadInput("This should be a date or a time in ISO 8601.", At(name));
 }

@@ -10,68 +10,204 @@ using DeepCurrent.Data.Schools;
 
 namespace DeepCurrent.Demo;
 
-/// <summary>Benchmark windows of the demo school: an autumn that everybody has behind them, and a winter that one class is in.</summary>
+/// <summary>Benchmark windows of the demo school: an autumn that everybody has behind them, and a winter that one class
+/// is in.</summary>
 internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, ChangeStore changes, LevelChart chart)
 {
-    private const int Seed = 41, FastestMs = 300, MostStages = 60;
+    private const int Seed = 41,
+        FastestMs = 300,
+        MostStages = 60;
     private readonly Random dice = new(Seed);
 
     /// <summary>A window that is over: everybody finished.</summary>
-    public async Task Autumn(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
+    public async Task Autumn(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        DateTimeOffset at
+    )
     {
-        CheckPlan plan = new([new(CheckPart.WordMeaning, 6), new(CheckPart.Passages, 25)], CheckStart.OwnLevel, 0, 60, TimerShown: false, MostPassages: 2, SureAt: 2.5, APartADay: false, []);
+        CheckPlan plan = new(
+            [new(CheckPart.WordMeaning, 6), new(CheckPart.Passages, 25)],
+            CheckStart.OwnLevel,
+            0,
+            60,
+            TimerShown: false,
+            MostPassages: 2,
+            SureAt: 2.5,
+            APartADay: false,
+            []
+        );
         var (check, given) = await Give(classId, year, teacher, "Autumn window", "Autumn reading", "autumn", plan, at);
-        foreach (var p in people) await Sit(check, given[p.Id], p, year, at.AddMinutes(dice.Next(240)), partsDone: plan.Parts.Count, slow: true);
+        foreach (var p in people)
+            await Sit(
+                check,
+                given[p.Id],
+                p,
+                year,
+                at.AddMinutes(dice.Next(240)),
+                partsDone: plan.Parts.Count,
+                slow: true
+            );
         await sittings.Close(check, new(chart, year), at.AddDays(5));
     }
 
-    /// <summary>A window that has just begun: some have finished, some are in it, a few rushed, whoever tries the application has not begun.</summary>
-    public async Task Winter(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset now)
+    /// <summary>A window that has just begun: some have finished, some are in it, a few rushed, whoever tries the
+    /// application has not begun.</summary>
+    public async Task Winter(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        DateTimeOffset now
+    )
     {
-        CheckPlan plan = new([new(CheckPart.WordReading, 4), new(CheckPart.WordMeaning, 6), new(CheckPart.Maze, 3), new(CheckPart.Passages, 25, SkipUndecoding: true)], CheckStart.OwnLevel, 0, 60, TimerShown: true, MostPassages: 2, SureAt: 2.5, APartADay: false, []);
+        CheckPlan plan = new(
+            [
+                new(CheckPart.WordReading, 4),
+                new(CheckPart.WordMeaning, 6),
+                new(CheckPart.Maze, 3),
+                new(CheckPart.Passages, 25, SkipUndecoding: true),
+            ],
+            CheckStart.OwnLevel,
+            0,
+            60,
+            TimerShown: true,
+            MostPassages: 2,
+            SureAt: 2.5,
+            APartADay: false,
+            []
+        );
         var at = now.AddHours(-3);
         var (check, given) = await Give(classId, year, teacher, "Winter window", "Winter reading", "winter", plan, at);
         foreach (var (p, i) in people.Select((p, i) => (p, i)))
-            if (p.Name != DemoWorld.KnownReader && i % 4 != 3) await Sit(check, given[p.Id], p, year, at.AddMinutes(5 + dice.Next(60)), partsDone: i % 3 == 2 ? 1 + i % 2 : plan.Parts.Count, slow: i % 9 != 4);
+            if (p.Name != DemoWorld.KnownReader && i % 4 != 3)
+                await Sit(
+                    check,
+                    given[p.Id],
+                    p,
+                    year,
+                    at.AddMinutes(5 + dice.Next(60)),
+                    partsDone: i % 3 == 2 ? 1 + i % 2 : plan.Parts.Count,
+                    slow: i % 9 != 4
+                );
     }
 
-    private async Task<(LevelCheck Check, Dictionary<Guid, Guid> Sittings)> Give(Guid classId, YearCalendar year, Adult teacher, string title, string forReaders, string season, CheckPlan plan, DateTimeOffset at)
+    private async Task<(LevelCheck Check, Dictionary<Guid, Guid> Sittings)> Give(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        string title,
+        string forReaders,
+        string season,
+        CheckPlan plan,
+        DateTimeOffset at
+    )
     {
         var id = Guid.CreateVersion7();
         CheckAim[] aims = [new("class", classId.ToString())];
         var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "check-given", async (c, t) =>
         {
-            await CheckStore.Save(c, t, new(id, teacher.SchoolId, year.Id, season, title, forReaders, "Find a quiet place. There is no hurry.", plan, false, null, null, teacher.Id, at, 0), aims, []);
-            return new(new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) }, $"Gave {title} to {meant.Count} readers");
+            await CheckStore.Save(
+                c,
+                t,
+                new(
+                    id,
+                    teacher.SchoolId,
+                    year.Id,
+                    season,
+                    title,
+                    forReaders,
+                    "Find a quiet place. There is no hurry.",
+                    plan,
+                    false,
+                    null,
+                    null,
+                    teacher.Id,
+                    at,
+                    0
+                ),
+                aims,
+                []
+            );
+            return new(
+                new { checkId = id, readerIds = await CheckStore.Give(c, t, id, plan, meant, at) },
+                $"Gave {title} to {meant.Count} readers"
+            );
         });
-        return ((await checks.Find(id, teacher.SchoolId))!, (await checks.Sittings(id, null)).ToDictionary(s => s.ReaderId, s => s.Id));
+        return (
+            (await checks.Find(id, teacher.SchoolId))!,
+            (await checks.Sittings(id, null)).ToDictionary(s => s.ReaderId, s => s.Id)
+        );
     }
 
     /// <param name="slow">Reads before answering; who does not has rushed.</param>
-    private async Task Sit(LevelCheck check, Guid sitting, SimulatedReader p, YearCalendar year, DateTimeOffset at, int partsDone, bool slow)
+    private async Task Sit(
+        LevelCheck check,
+        Guid sitting,
+        SimulatedReader p,
+        YearCalendar year,
+        DateTimeOffset at,
+        int partsDone,
+        bool slow
+    )
     {
         Yardstick yardstick = new(chart, year);
         Moment When() => year.Clock.At(at);
         for (var stages = 0; stages < MostStages; stages++)
         {
             var s = await sittings.Begin(sitting, p.Id, check.SchoolId, yardstick, When());
-            if (s?.Stage is not { } stage || s.Parts.Count(x => x.State is PartState.Done) >= partsDone) return;
+            if (s?.Stage is not { } stage || s.Parts.Count(x => x.State is PartState.Done) >= partsDone)
+                return;
             var sentences = Scoring.SentencesOf(stage.Pages).Count;
-            var answers = stage.Items.Select((item, i) => new SentAnswer(Guid.CreateVersion7(), i, p.AnswersCheck(item, dice) ? [.. item.Right.Take(item.Wanted)] : Wrong(item, sentences), at.AddSeconds(12 * (i + 1)), slow ? 7000 + dice.Next(9000) : FastestMs)).ToList();
+            var answers = stage
+                .Items.Select(
+                    (item, i) =>
+                        new SentAnswer(
+                            Guid.CreateVersion7(),
+                            i,
+                            p.AnswersCheck(item, dice) ? [.. item.Right.Take(item.Wanted)] : Wrong(item, sentences),
+                            at.AddSeconds(12 * (i + 1)),
+                            slow ? 7000 + dice.Next(9000) : FastestMs
+                        )
+                )
+                .ToList();
             // A maze passage is cut short by its time.
             var most = s.Now!.Part is CheckPart.Maze ? Math.Max(3, (int)(p.Rate * 2.2 / 7)) : answers.Count;
-            var seconds = s.Now.Part is CheckPart.Maze ? s.Limit : slow ? 15 * answers.Count + 40 : 2 * answers.Count;
+            var seconds =
+                s.Now.Part is CheckPart.Maze ? s.Limit
+                : slow ? 15 * answers.Count + 40
+                : 2 * answers.Count;
             at = at.AddSeconds(seconds + 5);
-            await sittings.Keep(sitting, p.Id, check.SchoolId, stage.Id, [.. answers.Take(most)], seconds, done: true, yardstick, When(), year.Clock);
+            await sittings.Keep(
+                sitting,
+                p.Id,
+                check.SchoolId,
+                stage.Id,
+                [.. answers.Take(most)],
+                seconds,
+                done: true,
+                yardstick,
+                When(),
+                year.Clock
+            );
         }
     }
 
     /// <summary>An answer that is not right.</summary>
     private int[] Wrong(CheckItem item, int sentences)
     {
-        int[] places = [.. Enumerable.Range(0, item.Kind is QuestionKind.Sentence ? sentences : item.Rights?.Count ?? item.Choices.Count)];
-        do dice.Shuffle(places); while (item.IsRight(places[..item.Wanted]));
+        int[] places =
+        [
+            .. Enumerable.Range(
+                0,
+                item.Kind is QuestionKind.Sentence ? sentences : item.Rights?.Count ?? item.Choices.Count
+            ),
+        ];
+        do dice.Shuffle(places);
+        while (item.IsRight(places[..item.Wanted]));
         return places[..item.Wanted];
     }
 }

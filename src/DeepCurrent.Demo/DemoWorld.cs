@@ -3,10 +3,11 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
-using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
@@ -15,7 +16,6 @@ using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.LevelChecks;
-using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.OralReading;
 using DeepCurrent.Data.Readers;
@@ -26,11 +26,33 @@ using DeepCurrent.Data.Tickets;
 
 namespace DeepCurrent.Demo;
 
-/// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real rules.</summary>
-public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWriter roster, GuardianStore guardians, ReaderStore readers, TextStore texts, TicketStore tickets, AnswerWriter writer, MarkingStore marking, ChangeStore changes, ChoosingStore choosing, RunningRecordStore records, CheckStore checks, SittingStore sittings)
+/// <summary>Makes Port Ellery School: people, and weeks of history that simulated readers bring about through the real
+/// rules.</summary>
+public sealed class DemoWorld(
+    SchoolStore schools,
+    AdultStore adults,
+    RosterWriter roster,
+    GuardianStore guardians,
+    ReaderStore readers,
+    TextStore texts,
+    TicketStore tickets,
+    AnswerWriter writer,
+    MarkingStore marking,
+    ChangeStore changes,
+    ChoosingStore choosing,
+    RunningRecordStore records,
+    CheckStore checks,
+    SittingStore sittings
+)
 {
     public const string Password = "low water at nine";
-    public const string LeadUserName = "ines", TeacherUserName = "marit", OtherUserName = "teo", OtherLeadUserName = "oona", AssistantUserName = "bram", GuardianUserName = "lucia", ClassCode = "TERN46";
+    public const string LeadUserName = "ines",
+        TeacherUserName = "marit",
+        OtherUserName = "teo",
+        OtherLeadUserName = "oona",
+        AssistantUserName = "bram",
+        GuardianUserName = "lucia",
+        ClassCode = "TERN46";
 
     /// <summary>The reader whose pictures are printed at the start.</summary>
     public const string KnownReader = "Mateo";
@@ -38,8 +60,11 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
     public static readonly IReadOnlyList<string> KnownPictures = ["boat", "gull", "shell"];
 
     private const string TimeZone = "Europe/London";
-    private const string KeptForThisWeek = "the-mill-that-waits", KeptForTrying = "how-a-barometer-listens";
-    private const int Seed = 20, WeeksGone = 11, LeftToMark = 45;
+    private const string KeptForThisWeek = "the-mill-that-waits",
+        KeptForTrying = "how-a-barometer-listens";
+    private const int Seed = 20,
+        WeeksGone = 11,
+        LeftToMark = 45;
     private static readonly LevelChart Chart = LevelChart.Default;
     private static readonly string[] GroupNames = ["Kelp", "Ferry", "Mill", "Beacon"];
 
@@ -57,38 +82,90 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         var clock = new SchoolClock(TimeZone);
         var today = clock.DayOf(now);
         var school = new School(Guid.CreateVersion7(), "Port Ellery School", TimeZone, 0.6, 0.7, 0.9, 15);
-        Adult Staff(string name, string userName, bool lead = false) => new(Guid.CreateVersion7(), school.Id, name, userName, hash(Password), Lead: lead, Mail: $"{userName}@port-ellery.example", ConfirmedAt: now);
+        Adult Staff(string name, string userName, bool lead = false) =>
+            new(
+                Guid.CreateVersion7(),
+                school.Id,
+                name,
+                userName,
+                hash(Password),
+                Lead: lead,
+                Mail: $"{userName}@port-ellery.example",
+                ConfirmedAt: now
+            );
         var ines = Staff("Inês Achterberg", LeadUserName, lead: true);
         var marit = Staff("Marit Oyelaran", TeacherUserName);
         var teo = Staff("Teo Baptiste", OtherUserName);
         var bram = Staff("Bram Quaye", AssistantUserName) with { Post = Post.Assistant };
         var year = Year(clock, now);
         await schools.Create(school, ines, year, now, onlyIfNone: false);
-        foreach (var adult in new[] { marit, teo, bram }) await adults.Add(adult);
+        foreach (var adult in new[] { marit, teo, bram })
+            await adults.Add(adult);
         var library = await Library(school);
-        (string Name, string Code, int Grade, int Size, Adult Teacher)[] plan = [("4 Tern", ClassCode, 4, 24, marit), ("2 Plover", "PLVR29", 2, 18, teo), ("6 Heron", "HERN63", 6, 6, marit)];
+        (string Name, string Code, int Grade, int Size, Adult Teacher)[] plan =
+        [
+            ("4 Tern", ClassCode, 4, 24, marit),
+            ("2 Plover", "PLVR29", 2, 18, teo),
+            ("6 Heron", "HERN63", 6, 6, marit),
+        ];
         var from = 0;
         foreach (var (name, code, grade, size, teacher) in plan)
         {
             var classId = Guid.CreateVersion7();
-            if (code == ClassCode) tern = classId;
-            var people = await Enrol(school, new(classId, null, year.Id, name, code, null, null, Closed: false), year, teacher, name == "4 Tern" ? bram : null, grade, People.Readers[from..(from + size)], seal);
+            if (code == ClassCode)
+                tern = classId;
+            var people = await Enrol(
+                school,
+                new(classId, null, year.Id, name, code, null, null, Closed: false),
+                year,
+                teacher,
+                name == "4 Tern" ? bram : null,
+                grade,
+                People.Readers[from..(from + size)],
+                seal
+            );
             from += size;
-            if (people.Find(p => p.Name == KnownReader) is { } known) await Guardian(school, known.Id, hash, seal, now);
+            if (people.Find(p => p.Name == KnownReader) is { } known)
+                await Guardian(school, known.Id, hash, seal, now);
             await choosing.Put(classId, new(Open: true));
-            await Live(classId, year, teacher, people, library, today, now, done => say($"Demo world: {name}, week {done} of {WeeksGone + 1}"));
+            await Live(classId, year, teacher, people, library, today, now, done =>
+                say($"Demo world: {name}, week {done} of {WeeksGone + 1}")
+            );
         }
         await Neighbour(hash, seal, clock, now);
     }
 
     /// <summary>A second school up the estuary, for readers who change schools.</summary>
-    private async Task Neighbour(Func<string, string> hash, Func<string, string> seal, SchoolClock clock, DateTimeOffset now)
+    private async Task Neighbour(
+        Func<string, string> hash,
+        Func<string, string> seal,
+        SchoolClock clock,
+        DateTimeOffset now
+    )
     {
         var school = new School(Guid.CreateVersion7(), "Skerry Point School", TimeZone, 0.6, 0.7, 0.9, 15);
-        var oona = new Adult(Guid.CreateVersion7(), school.Id, "Oona Takahashi", OtherLeadUserName, hash(Password), Lead: true, Mail: $"{OtherLeadUserName}@skerry-point.example", ConfirmedAt: now);
+        var oona = new Adult(
+            Guid.CreateVersion7(),
+            school.Id,
+            "Oona Takahashi",
+            OtherLeadUserName,
+            hash(Password),
+            Lead: true,
+            Mail: $"{OtherLeadUserName}@skerry-point.example",
+            ConfirmedAt: now
+        );
         var year = Year(clock, now);
         await schools.Create(school, oona, year, now, onlyIfNone: false);
-        await Enrol(school, new(Guid.CreateVersion7(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false), year, oona, null, 4, People.Neighbours, seal);
+        await Enrol(
+            school,
+            new(Guid.CreateVersion7(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false),
+            year,
+            oona,
+            null,
+            4,
+            People.Neighbours,
+            seal
+        );
     }
 
     /// <summary>A school year that is in its twelfth week today, in three terms.</summary>
@@ -97,19 +174,43 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         var today = clock.DayOf(now);
         var first = today.AddDays(-(((int)today.DayOfWeek + 6) % 7) - 7 * WeeksGone);
         var id = Guid.CreateVersion7();
-        Term Part(string name, int fromWeek, int weeks) => new(Guid.CreateVersion7(), id, name, first.AddDays(7 * fromWeek), first.AddDays(7 * (fromWeek + weeks) - 3));
-        return new(id, "", first, first.AddDays(7 * 42 - 3), [Part("Term 1", 0, 15), Part("Term 2", 17, 12), Part("Term 3", 31, 11)],
-            [.. Enumerable.Range(0, 5).Select(d => first.AddDays(7 * 7 + d))], clock);
+        Term Part(string name, int fromWeek, int weeks) =>
+            new(
+                Guid.CreateVersion7(),
+                id,
+                name,
+                first.AddDays(7 * fromWeek),
+                first.AddDays(7 * (fromWeek + weeks) - 3)
+            );
+        return new(
+            id,
+            "",
+            first,
+            first.AddDays(7 * 42 - 3),
+            [Part("Term 1", 0, 15), Part("Term 2", 17, 12), Part("Term 3", 31, 11)],
+            [.. Enumerable.Range(0, 5).Select(d => first.AddDays(7 * 7 + d))],
+            clock
+        );
     }
 
     private async Task<List<SimulatedText>> Library(School school)
     {
         var library = new List<SimulatedText>();
-        foreach (var t in await texts.Some(null, school.Id, Guid.Empty, null)) library.Add(new(t, await texts.Questions(t.Id)));
+        foreach (var t in await texts.Some(null, school.Id, Guid.Empty, null))
+            library.Add(new(t, await texts.Questions(t.Id)));
         return library;
     }
 
-    private async Task<List<SimulatedReader>> Enrol(School school, RosterClass room, YearCalendar year, Adult teacher, Adult? assistant, int grade, (string Given, string Family)[] names, Func<string, string> seal)
+    private async Task<List<SimulatedReader>> Enrol(
+        School school,
+        RosterClass room,
+        YearCalendar year,
+        Adult teacher,
+        Adult? assistant,
+        int grade,
+        (string Given, string Family)[] names,
+        Func<string, string> seal
+    )
     {
         var people = new List<SimulatedReader>();
         var start = At(year.FirstDay, 0);
@@ -120,86 +221,220 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
         {
             var (given, family) = names[i];
             // Evenly spread quantiles, in mixed order, so that a class of any size looks like a class.
-            var depth = Chart.Typical(grade, 0).Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
+            var depth =
+                Chart.Typical(grade, 0).Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
             var person = new SimulatedReader(Guid.CreateVersion7(), given, depth, random);
             people.Add(person);
             var kind = SignInRules.KindFor(grade, school.PicturesTo, school.CodesTo);
             var secret = given == KnownReader ? string.Join(' ', KnownPictures) : SignInRules.NewSecret(kind, random);
-            added.Add(new(null, new RosterReader(person.Id, null, given, family, userNames.Take(SignInRules.UserName(given, family)), grade, People.LanguageOf(given), null, kind, seal(secret), People.SupportsOf(given), Left: false)));
-            enrolled.Add(new(null, new Enrolment(Guid.CreateVersion7(), null, room.Id, person.Id, year.FirstDay, null)));
-            levels.Add(new(null, new StatedLevel(Guid.CreateVersion7(), person.Id, Math.Round(depth + 5 * Normal.Draw(random)), start)));
+            added.Add(
+                new(
+                    null,
+                    new RosterReader(
+                        person.Id,
+                        null,
+                        given,
+                        family,
+                        userNames.Take(SignInRules.UserName(given, family)),
+                        grade,
+                        People.LanguageOf(given),
+                        null,
+                        kind,
+                        seal(secret),
+                        People.SupportsOf(given),
+                        Left: false
+                    )
+                )
+            );
+            enrolled.Add(
+                new(null, new Enrolment(Guid.CreateVersion7(), null, room.Id, person.Id, year.FirstDay, null))
+            );
+            levels.Add(
+                new(
+                    null,
+                    new StatedLevel(
+                        Guid.CreateVersion7(),
+                        person.Id,
+                        Math.Round(depth + 5 * Normal.Draw(random)),
+                        start
+                    )
+                )
+            );
         }
         List<Step<Teaching>> taught = [new(null, new Teaching(Guid.CreateVersion7(), room.Id, teacher.Id, "teacher"))];
-        if (assistant is not null) taught.Add(new(null, new Teaching(Guid.CreateVersion7(), room.Id, assistant.Id, "assistant")));
-        await roster.Apply(new([], [new(null, room)], added, taught, enrolled, levels), new(school.Id, room.Id, teacher.Id, $"Made {room.Name} with {names.Length} readers", start), new(Chart, year));
+        if (assistant is not null)
+            taught.Add(new(null, new Teaching(Guid.CreateVersion7(), room.Id, assistant.Id, "assistant")));
+        await roster.Apply(
+            new([], [new(null, room)], added, taught, enrolled, levels),
+            new(school.Id, room.Id, teacher.Id, $"Made {room.Name} with {names.Length} readers", start),
+            new(Chart, year)
+        );
         return people;
     }
 
     /// <summary>Somebody who follows one reader from home.</summary>
-    private async Task Guardian(School school, Guid readerId, Func<string, string> hash, Func<string, string> seal, DateTimeOffset now)
+    private async Task Guardian(
+        School school,
+        Guid readerId,
+        Func<string, string> hash,
+        Func<string, string> seal,
+        DateTimeOffset now
+    )
     {
-        var lucia = new Adult(Guid.CreateVersion7(), school.Id, "Lucía Rivas", GuardianUserName, hash(Password), "guardian", Mail: "lucia.rivas@home.example", ConfirmedAt: now);
+        var lucia = new Adult(
+            Guid.CreateVersion7(),
+            school.Id,
+            "Lucía Rivas",
+            GuardianUserName,
+            hash(Password),
+            "guardian",
+            Mail: "lucia.rivas@home.example",
+            ConfirmedAt: now
+        );
         await adults.Add(lucia);
         var code = new GuardianCode(Guid.CreateVersion7(), school.Id, readerId, seal("used"), now);
         await guardians.Add([(code, code.Id.ToString())], now);
         await guardians.Link(lucia.Id, code, now);
     }
 
-    private async Task Live(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateOnly today, DateTimeOffset now, Action<int> week)
+    private async Task Live(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        List<SimulatedText> library,
+        DateOnly today,
+        DateTimeOffset now,
+        Action<int> week
+    )
     {
         for (var w = 0; w <= WeeksGone; w++)
         {
             var monday = year.FirstDay.AddDays(7 * w);
             week(w + 1);
-            if (!year.Calendar.IsSchoolDay(monday)) continue;
-            foreach (var p in people) p.Grow(Chart);
-            if (w is 0 or 6) foreach (var p in people) await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
-            if (w == 1) await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
-            if (w == WeeksGone && classId == tern) await windows.Winter(classId, year, teacher, people, now);
-            if (w == 2) await SetGoals(classId, year, teacher, people, At(monday, 15));
-            if (w == 4) await Form(classId, year, teacher, people, At(monday, 16));
+            if (!year.Calendar.IsSchoolDay(monday))
+                continue;
+            foreach (var p in people)
+                p.Grow(Chart);
+            if (w is 0 or 6)
+                foreach (var p in people)
+                    await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
+            if (w == 1)
+                await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
+            if (w == WeeksGone && classId == tern)
+                await windows.Winter(classId, year, teacher, people, now);
+            if (w == 2)
+                await SetGoals(classId, year, teacher, people, At(monday, 15));
+            if (w == 4)
+                await Form(classId, year, teacher, people, At(monday, 16));
             var thisWeek = w == WeeksGone;
-            // Two texts are kept back, so that there is something new to give: one for this week, one for whoever tries the application.
-            var open = library.Where(t => t.Row.Slug != KeptForTrying && (thisWeek || t.Row.Slug != KeptForThisWeek)).ToList();
+            // Two texts are kept back, so that there is something new to give: one for this week, one for whoever tries
+            // the application.
+            var open = library
+                .Where(t => t.Row.Slug != KeptForTrying && (thisWeek || t.Row.Slug != KeptForThisWeek))
+                .ToList();
             var at = thisWeek && now.AddHours(-2) < At(monday, 6) ? now.AddHours(-2) : At(monday, 6);
-            if (w % 4 != 3 || thisWeek) await Assign(classId, year, teacher, people, open, at, monday.AddDays(4), thisWeek, now);
+            if (w % 4 != 3 || thisWeek)
+                await Assign(classId, year, teacher, people, open, at, monday.AddDays(4), thisWeek, now);
         }
     }
 
-    /// <summary>Each reader gets the unread text that fits best; those who get the same one share an assignment. This week's work is left in all its states.</summary>
-    private async Task Assign(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, List<SimulatedText> library, DateTimeOffset at, DateOnly due, bool thisWeek, DateTimeOffset now)
+    /// <summary>Each reader gets the unread text that fits best; those who get the same one share an assignment. This
+    /// week's work is left in all its states.</summary>
+    private async Task Assign(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        List<SimulatedText> library,
+        DateTimeOffset at,
+        DateOnly due,
+        bool thisWeek,
+        DateTimeOffset now
+    )
     {
-        var depths = (await readers.Roster(classId, year.Clock.At(at))).ToDictionary(r => r.Id, r => new Fathoms(r.Depth));
+        var depths = (await readers.Roster(classId, year.Clock.At(at))).ToDictionary(
+            r => r.Id,
+            r => new Fathoms(r.Depth)
+        );
         // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
         var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
-        var chosen = people.Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id]))).Where(x => x.Text is not null).GroupBy(x => x.Text!).ToList();
+        var chosen = people
+            .Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id])))
+            .Where(x => x.Text is not null)
+            .GroupBy(x => x.Text!)
+            .ToList();
         foreach (var same in chosen)
         {
-            var given = same.Select(x => (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: Guid.CreateVersion7())).ToList();
-            var assignment = new NewAssignment(Guid.CreateVersion7(), classId, same.Key.Row.Id, teacher.Id, at, due, 2, "",
-                [.. given.Select(g => new NewTicket(g.Ticket, g.Reader.Id, g.Version.Id, Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value))]);
+            var given = same.Select(x =>
+                    (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: Guid.CreateVersion7())
+                )
+                .ToList();
+            var assignment = new NewAssignment(
+                Guid.CreateVersion7(),
+                classId,
+                same.Key.Row.Id,
+                teacher.Id,
+                at,
+                due,
+                2,
+                "",
+                [
+                    .. given.Select(g => new NewTicket(
+                        g.Ticket,
+                        g.Reader.Id,
+                        g.Version.Id,
+                        Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value
+                    )),
+                ]
+            );
             await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "assigned", async (c, t) =>
             {
                 await AssignmentStore.Add(c, t, assignment);
-                return new(new { assignmentIds = new[] { assignment.Id } }, $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}");
+                return new(
+                    new { assignmentIds = new[] { assignment.Id } },
+                    $"Assigned {same.Key.Row.Title} to {given.Count} {(given.Count == 1 ? "reader" : "readers")}"
+                );
             });
-            foreach (var (reader, version, ticket) in given) await Read(reader, same.Key, version, ticket, year, at, thisWeek, now, teacher, classId);
+            foreach (var (reader, version, ticket) in given)
+                await Read(reader, same.Key, version, ticket, year, at, thisWeek, now, teacher, classId);
         }
     }
 
-    private async Task Read(SimulatedReader reader, SimulatedText text, VersionHead version, Guid ticketId, YearCalendar year, DateTimeOffset at, bool thisWeek, DateTimeOffset now, Adult teacher, Guid classId)
+    private async Task Read(
+        SimulatedReader reader,
+        SimulatedText text,
+        VersionHead version,
+        Guid ticketId,
+        YearCalendar year,
+        DateTimeOffset at,
+        bool thisWeek,
+        DateTimeOffset now,
+        Adult teacher,
+        Guid classId
+    )
     {
         reader.Seen.Add(text.Row.Id);
         var when = at.AddHours(random.Next(4) * 24 + random.NextDouble() * 5);
         // This week some have not begun and some are in the middle.
-        if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || random.NextDouble() < 0.4)) return;
-        if (!thisWeek && reader.Name != KnownReader && random.NextDouble() < 0.04) return;
-        var ticket = await tickets.Find(ticketId, reader.Id) ?? throw new InvalidOperationException("A ticket was given and is not there.");
+        if (thisWeek && (reader.Name == KnownReader || when > now.AddMinutes(-40) || random.NextDouble() < 0.4))
+            return;
+        if (!thisWeek && reader.Name != KnownReader && random.NextDouble() < 0.04)
+            return;
+        var ticket = await tickets.Find(ticketId, reader.Id)
+            ?? throw new InvalidOperationException("A ticket was given and is not there.");
         await tickets.Open(ticket, when, when);
         await adults.SignedIn(reader.Id, reader: true, when);
         var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);
         var pages = (await texts.Body(version.Id)).Pages.Count;
-        for (var page = 0; page < pages; page++) await tickets.Spend(ticket, Guid.CreateVersion7(), page, seconds / pages * (0.85 + 0.3 * random.NextDouble()), when.AddSeconds(seconds * page / pages));
+        for (var page = 0; page < pages; page++)
+            await tickets.Spend(
+                ticket,
+                Guid.CreateVersion7(),
+                page,
+                seconds / pages * (0.85 + 0.3 * random.NextDouble()),
+                when.AddSeconds(seconds * page / pages)
+            );
         var clock = when.AddSeconds(seconds);
         var stopAfter = thisWeek && random.NextDouble() < 0.25 ? 3 : int.MaxValue;
         foreach (var q in text.Questions.Where(q => !q.Guided).Take(stopAfter))
@@ -209,45 +444,140 @@ public sealed class DemoWorld(SchoolStore schools, AdultStore adults, RosterWrit
                 var right = reader.Answers(q, new(version.Depth), attempt);
                 var sentences = q.Kind is QuestionKind.Sentence ? await texts.Sentences(version.Id) : [];
                 var answer = SimulatedAnswer.To(q, right, sentences, version.Label, random);
-                await writer.Keep(ticketId, reader.Id, [new(Guid.CreateVersion7(), q.Id, _ => answer, clock, 9000 + random.Next(12000))], clock);
-                if (right) break;
+                await writer.Keep(
+                    ticketId,
+                    reader.Id,
+                    [new(Guid.CreateVersion7(), q.Id, _ => answer, clock, 9000 + random.Next(12000))],
+                    clock
+                );
+                if (right)
+                    break;
             }
-        if (stopAfter < int.MaxValue || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5), clock.AddSeconds(5)) is not "to mark" || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)) return;
+        if (
+            stopAfter < int.MaxValue
+            || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
+                is not "to mark"
+            || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)
+        )
+            return;
         foreach (var q in text.Questions.Where(q => q is { Written: true, Guided: false }))
-            foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
-                await marking.Mark(ticketId, reader.Id, a.Id, a.Response.Words == q.Rubric!.Samples[0] ? 3 : 1, "", teacher.Id, year, Chart, clock.AddDays(1));
+        foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
+            await marking.Mark(
+                ticketId,
+                reader.Id,
+                a.Id,
+                a.Response.Words == q.Rubric!.Samples[0] ? 3 : 1,
+                "",
+                teacher.Id,
+                year,
+                Chart,
+                clock.AddDays(1)
+            );
         await marking.Release(ticketId, classId, clock.AddDays(1));
     }
 
     /// <summary>The reader reads a text near their depth aloud, and the teacher marks it.</summary>
-    private async Task Record(SimulatedReader p, Adult teacher, YearCalendar year, List<SimulatedText> library, DateTimeOffset at)
+    private async Task Record(
+        SimulatedReader p,
+        Adult teacher,
+        YearCalendar year,
+        List<SimulatedText> library,
+        DateTimeOffset at
+    )
     {
         var wanted = p.Depth + 3 * Normal.Draw(random);
-        var (text, version) = library.SelectMany(t => t.Row.Versions.Select(v => (t, v))).Where(x => x.v.Words >= 60).MinBy(x => Math.Abs(x.v.Depth - wanted));
+        var (text, version) = library
+            .SelectMany(t => t.Row.Versions.Select(v => (t, v)))
+            .Where(x => x.v.Words >= 60)
+            .MinBy(x => Math.Abs(x.v.Depth - wanted));
         var body = RecordSheet.Body((await texts.Body(version.Id)).Pages);
         var words = SpokenForms.Of(body);
         int? last = words.Count > 150 ? 119 : null;
         var sheet = SimulatedOral.Sheet(p, version.Depth, words, last, random);
         var id = Guid.CreateVersion7();
-        await records.Begin(new(id, p.Id, version.Id, text.Row.Id, null, teacher.Id, text.Row.Title, body, version.Depth, text.Row.Fiction, at));
+        await records.Begin(
+            new(
+                id,
+                p.Id,
+                version.Id,
+                text.Row.Id,
+                null,
+                teacher.Id,
+                text.Row.Title,
+                body,
+                version.Depth,
+                text.Row.Fiction,
+                at
+            )
+        );
         var record = (await records.Find(id, p.Id))!;
-        await records.Keep(record, sheet, at, 1, done: true, teacher.Id, RecordEvidence.Of(record, sheet, at, text.Questions), year, Chart, at);
+        await records.Keep(
+            record,
+            sheet,
+            at,
+            1,
+            done: true,
+            teacher.Id,
+            RecordEvidence.Of(record, sheet, at, text.Questions),
+            year,
+            Chart,
+            at
+        );
     }
 
-    private async Task SetGoals(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
+    private async Task SetGoals(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        DateTimeOffset at
+    )
     {
         var term = year.Terms[0];
-        var targets = people.Take(people.Count - 2).SelectMany(p => new[] { (p.Id, "comprehension", 75.0), (p.Id, "words", Math.Round((1500 + 30 * p.Depth) / 250) * 250) });
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "goals", async (c, t) => new(await GoalStore.Set(c, t, term.Id, targets, "", teacher.Id, at), $"Set goals for {people.Count - 2} readers"));
+        var targets = people
+            .Take(people.Count - 2)
+            .SelectMany(p =>
+                new[] { (p.Id, "comprehension", 75.0), (p.Id, "words", Math.Round((1500 + 30 * p.Depth) / 250) * 250) }
+            );
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "goals", async (c, t) =>
+            new(
+                await GoalStore.Set(c, t, term.Id, targets, "", teacher.Id, at),
+                $"Set goals for {people.Count - 2} readers"
+            )
+        );
     }
 
-    private async Task Form(Guid classId, YearCalendar year, Adult teacher, List<SimulatedReader> people, DateTimeOffset at)
+    private async Task Form(
+        Guid classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        DateTimeOffset at
+    )
     {
-        var candidates = (await readers.Roster(classId, year.Clock.At(at))).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), [])).ToList();
+        var candidates = (await readers.Roster(classId, year.Clock.At(at)))
+            .Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), []))
+            .ToList();
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "groups", async (c, t) => new(await GroupStore.Replace(c, t, classId, [.. plan.Groups.Select((g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))]))], at), $"Formed {count} {(count == 1 ? "group" : "groups")}"));
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "groups", async (c, t) =>
+            new(
+                await GroupStore.Replace(
+                    c,
+                    t,
+                    classId,
+                    [
+                        .. plan.Groups.Select(
+                            (g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))])
+                        ),
+                    ],
+                    at
+                ),
+                $"Formed {count} {(count == 1 ? "group" : "groups")}"
+            )
+        );
     }
 
-    private static DateTimeOffset At(DateOnly day, int hour) => new(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
+    private static DateTimeOffset At(DateOnly day, int hour) =>
+        new(day.ToDateTime(new TimeOnly(hour, 0)), TimeSpan.Zero);
 }

@@ -1,7 +1,7 @@
-using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Texts;
 
@@ -10,7 +10,8 @@ namespace DeepCurrent.Demo;
 /// <summary>A text as the simulation sees it.</summary>
 internal sealed record SimulatedText(TextRow Row, IReadOnlyList<Question> Questions)
 {
-    public VersionHead Best(Fathoms reader) => Row.Versions[Forecast.BestVersion(reader, [.. Row.Versions.Select(v => new Fathoms(v.Depth))])];
+    public VersionHead Best(Fathoms reader) =>
+        Row.Versions[Forecast.BestVersion(reader, [.. Row.Versions.Select(v => new Fathoms(v.Depth))])];
 }
 
 /// <summary>A reader with a true depth, strengths and habits that only the simulation knows.</summary>
@@ -28,7 +29,8 @@ internal sealed class SimulatedReader
         Hurries = random.NextDouble() < 0.06;
         strengths = Enum.GetValues<Strand>().ToDictionary(s => s, _ => 3 * Normal.Draw(random));
         // Some readers find what the text says and miss what it means.
-        if (random.NextDouble() < 0.3) strengths[Strand.Infer] -= 12;
+        if (random.NextDouble() < 0.3)
+            strengths[Strand.Infer] -= 12;
     }
 
     public Guid Id { get; }
@@ -45,16 +47,31 @@ internal sealed class SimulatedReader
 
     public void Grow(LevelChart chart) => Depth += pace * chart.GrowthPerWeek(new(Depth)) + 0.3 * Normal.Draw(random);
 
-    /// <summary>The unread text whose best version is forecast nearest to 80 %; none if nothing is near enough.</summary>
-    public SimulatedText? NextText(IEnumerable<SimulatedText> library, Fathoms estimate) => library.Where(t => !Seen.Contains(t.Row.Id))
-        .Select(t => (t, Miss: Math.Abs(Forecast.Comprehension(estimate, new(t.Best(estimate).Depth)).Value - Forecast.AtSameDepth)))
-        .Where(x => x.Miss < 0.16).OrderBy(x => x.Miss + 0.05 * random.NextDouble()).Select(x => x.t).FirstOrDefault();
+    /// <summary>The unread text whose best version is forecast nearest to 80 %; none if nothing is near
+    /// enough.</summary>
+    public SimulatedText? NextText(IEnumerable<SimulatedText> library, Fathoms estimate) =>
+        library
+            .Where(t => !Seen.Contains(t.Row.Id))
+            .Select(t =>
+                (
+                    t,
+                    Miss: Math.Abs(
+                        Forecast.Comprehension(estimate, new(t.Best(estimate).Depth)).Value - Forecast.AtSameDepth
+                    )
+                )
+            )
+            .Where(x => x.Miss < 0.16)
+            .OrderBy(x => x.Miss + 0.05 * random.NextDouble())
+            .Select(x => x.t)
+            .FirstOrDefault();
 
     /// <summary>Whether the reader is right in a level check, by dice of its own.</summary>
     public bool AnswersCheck(CheckItem item, Random dice)
     {
-        var ability = Depth + (Enum.TryParse<Strand>(item.Strand, out var strand) ? strengths[strand] : 0) - (Hurries ? 9 : 0);
-        return dice.NextDouble() < item.Guess + (1 - item.Guess) / (1 + Math.Exp(-(ability - item.Difficulty) / Fathoms.PerLogit));
+        var ability =
+            Depth + (Enum.TryParse<Strand>(item.Strand, out var strand) ? strengths[strand] : 0) - (Hurries ? 9 : 0);
+        return dice.NextDouble()
+            < item.Guess + (1 - item.Guess) / (1 + Math.Exp(-(ability - item.Difficulty) / Fathoms.PerLogit));
     }
 
     public bool Answers(Question q, Fathoms text, int attempt)
@@ -70,16 +87,31 @@ internal static class SimulatedAnswer
 {
     public static Response To(Question q, bool right, IReadOnlyList<string> sentences, string version, Random random)
     {
-        if (q.Written) return new([], q.Rubric is { Samples: [var good, ..] samples } ? right ? good : samples[^1] : "I think it was the tide.");
-        if (Scoring.RightOne(q, sentences, version) is not { } best) return new([0]);
-        if (right) return best;
+        if (q.Written)
+            return new(
+                [],
+                q.Rubric is { Samples: [var good, ..] samples }
+                    ? right
+                        ? good
+                        : samples[^1]
+                    : "I think it was the tide."
+            );
+        if (Scoring.RightOne(q, sentences, version) is not { } best)
+            return new([0]);
+        if (right)
+            return best;
         var n = q.Kind is QuestionKind.Sentence ? sentences.Count : q.Choices.Count;
         for (var k = 0; k < 50; k++)
         {
             var order = Enumerable.Range(0, n).ToArray();
             random.Shuffle(order);
-            Response guess = new([.. order.Where(i => q.Kind is not QuestionKind.Match || !string.IsNullOrEmpty(q.Choices[i].Match)).Take(best.Picks.Count)]);
-            if (Scoring.Score(q, guess, sentences, version).Right == false) return guess;
+            Response guess = new([
+                .. order
+                    .Where(i => q.Kind is not QuestionKind.Match || !string.IsNullOrEmpty(q.Choices[i].Match))
+                    .Take(best.Picks.Count),
+            ]);
+            if (Scoring.Score(q, guess, sentences, version).Right == false)
+                return guess;
         }
         return best;
     }
@@ -87,7 +119,8 @@ internal static class SimulatedAnswer
 
 internal static class Normal
 {
-    public static double Draw(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    public static double Draw(Random random) =>
+        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 
     public static double Quantile(double p) => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, p);
 }

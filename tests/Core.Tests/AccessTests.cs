@@ -6,7 +6,8 @@ namespace Core.Tests;
 
 public sealed class AccessTests
 {
-    // Columns: staff of the school, teacher of the school, assistant, co-teacher, teacher of the class, lead, own, reader themself, guardian of the child.
+    // Columns: staff of the school, teacher of the school, assistant, co-teacher, teacher of the class, lead, own,
+    // reader themself, guardian of the child.
     private const string Matrix = """
         SeeLibrary      x x x x x x x . .
         ChangeText      . . . . . x x . .
@@ -32,15 +33,23 @@ public sealed class AccessTests
         SeeOwnChild     . . . . . . . . x
         """;
 
-    // An adult who is nothing but what the column says: an assistant by post, so that being a teacher of the school adds nothing.
+    // An adult who is nothing but what the column says: an assistant by post, so that being a teacher of the school
+    // adds nothing.
     private static readonly (Role Role, Relation Relation)[] Columns =
     [
-        (Role.Teacher, new(true, Part.None, false, false, Post.Assistant)), (Role.Teacher, new(true, Part.None, false, false, Post.Teacher)), (Role.Teacher, new(true, Part.Assistant, false, false, Post.Assistant)),
-        (Role.Teacher, new(true, Part.CoTeacher, false, false, Post.Assistant)), (Role.Teacher, new(true, Part.Teacher, false, false, Post.Assistant)), (Role.Teacher, new(true, Part.None, false, true, Post.Assistant)),
-        (Role.Teacher, new(true, Part.None, true, false, Post.Assistant)), (Role.Reader, new(true, Part.None, true, false)), (Role.Guardian, new(true, Part.None, true, false)),
+        (Role.Teacher, new(true, Part.None, false, false, Post.Assistant)),
+        (Role.Teacher, new(true, Part.None, false, false, Post.Teacher)),
+        (Role.Teacher, new(true, Part.Assistant, false, false, Post.Assistant)),
+        (Role.Teacher, new(true, Part.CoTeacher, false, false, Post.Assistant)),
+        (Role.Teacher, new(true, Part.Teacher, false, false, Post.Assistant)),
+        (Role.Teacher, new(true, Part.None, false, true, Post.Assistant)),
+        (Role.Teacher, new(true, Part.None, true, false, Post.Assistant)),
+        (Role.Reader, new(true, Part.None, true, false)),
+        (Role.Guardian, new(true, Part.None, true, false)),
     ];
 
-    private static string[] Lines => Matrix.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+    private static string[] Lines =>
+        Matrix.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
 
     public static TheoryData<string> Rows => [.. Lines];
 
@@ -54,21 +63,34 @@ public sealed class AccessTests
     }
 
     [Fact]
-    public void Every_deed_has_a_row() => Lines.Select(r => r.Split(' ')[0]).ShouldBe(Enum.GetNames<Deed>(), ignoreOrder: true);
+    public void Every_deed_has_a_row() =>
+        Lines.Select(r => r.Split(' ')[0]).ShouldBe(Enum.GetNames<Deed>(), ignoreOrder: true);
 
     [Fact]
     public void Nobody_may_do_anything_with_what_belongs_to_another_school() =>
-        Gen.Select(Gen.Enum<Role>(), Gen.Enum<Deed>(), Gen.Enum<Part>(), Gen.Bool, Gen.Bool, Gen.Enum<Post>()).Sample((role, deed, part, self, lead, post) => !AccessRules.May(role, deed, new(false, part, self, lead, post)));
+        Gen.Select(Gen.Enum<Role>(), Gen.Enum<Deed>(), Gen.Enum<Part>(), Gen.Bool, Gen.Bool, Gen.Enum<Post>())
+            .Sample(
+                (role, deed, part, self, lead, post) => !AccessRules.May(role, deed, new(false, part, self, lead, post))
+            );
 
     [Fact]
     public void A_reader_in_somebody_elses_class_cannot_be_touched_and_one_in_no_class_can()
     {
-        Guid mine = Guid.NewGuid(), theirs = Guid.NewGuid(), shared = Guid.NewGuid(), held = Guid.NewGuid(), free = Guid.NewGuid();
+        Guid mine = Guid.NewGuid(),
+            theirs = Guid.NewGuid(),
+            shared = Guid.NewGuid(),
+            held = Guid.NewGuid(),
+            free = Guid.NewGuid();
         var today = new DateOnly(2026, 11, 27);
-        Enrolment In(Guid reader, Guid room, DateOnly? to = null) => new(Guid.NewGuid(), null, room, reader, today.AddDays(-30), to);
+        Enrolment In(Guid reader, Guid room, DateOnly? to = null) =>
+            new(Guid.NewGuid(), null, room, reader, today.AddDays(-30), to);
         var now = new[] { In(shared, mine), In(shared, theirs), In(held, theirs), In(free, theirs, today.AddDays(-1)) };
         Step<Enrolment> Into(Guid reader) => new(null, new Enrolment(Guid.NewGuid(), null, mine, reader, today, null));
-        var change = ChangeSet.Nothing with { Enrolments = [Into(shared), Into(held), Into(free)], Levels = [new(null, new StatedLevel(Guid.NewGuid(), held, 30, DateTimeOffset.UnixEpoch))] };
+        var change = ChangeSet.Nothing with
+        {
+            Enrolments = [Into(shared), Into(held), Into(free)],
+            Levels = [new(null, new StatedLevel(Guid.NewGuid(), held, 30, DateTimeOffset.UnixEpoch))],
+        };
         var missing = Consent.Missing(change, now, new HashSet<Guid> { mine });
         missing.ShouldBe([held]);
         Consent.TakenIn(change, missing).ShouldBe([held]);
@@ -79,25 +101,52 @@ public sealed class AccessTests
 
     [Fact]
     public void A_wait_is_never_longer_than_its_rule_whatever_the_clock_did() =>
-        Gen.Select(Gen.Int[0, 5].Select(i => new[] { GuessRule.Account, GuessRule.Codes, GuessRule.Address, GuessRule.Class, GuessRule.Joining, GuessRule.JoiningAddress }[i]), Gen.Int[0, 5000], Gen.Int[-500_000, 500_000]).Sample((rule, wrong, seconds) =>
-        {
-            var now = DateTimeOffset.UnixEpoch.AddYears(50);
-            var left = rule.Left(wrong, now.AddSeconds(seconds), now);
-            return left >= TimeSpan.Zero && left <= rule.Longest && (wrong >= rule.Free || left == TimeSpan.Zero);
-        });
+        Gen.Select(
+                Gen.Int[0, 5]
+                    .Select(i =>
+                        new[]
+                        {
+                            GuessRule.Account,
+                            GuessRule.Codes,
+                            GuessRule.Address,
+                            GuessRule.Class,
+                            GuessRule.Joining,
+                            GuessRule.JoiningAddress,
+                        }[i]
+                    ),
+                Gen.Int[0, 5000],
+                Gen.Int[-500_000, 500_000]
+            )
+            .Sample(
+                (rule, wrong, seconds) =>
+                {
+                    var now = DateTimeOffset.UnixEpoch.AddYears(50);
+                    var left = rule.Left(wrong, now.AddSeconds(seconds), now);
+                    return left >= TimeSpan.Zero
+                        && left <= rule.Longest
+                        && (wrong >= rule.Free || left == TimeSpan.Zero);
+                }
+            );
 
     [Fact]
     public void Spraying_a_class_takes_weeks()
     {
         // As fast as the rule lets: whenever no wait is left, one more wrong try.
         var tries = new Queue<DateTimeOffset>();
-        DateTimeOffset begin = DateTimeOffset.UnixEpoch, now = begin, last = begin;
+        DateTimeOffset begin = DateTimeOffset.UnixEpoch,
+            now = begin,
+            last = begin;
         for (var done = 0; done < 1320; done++)
         {
             while (true)
             {
-                while (tries.TryPeek(out var old) && old <= now - GuessRule.Class.Window) tries.Dequeue();
-                if (GuessRule.Class.Left(tries.Count, tries.Count == 0 ? null : last, now) is var wait && wait == TimeSpan.Zero) break;
+                while (tries.TryPeek(out var old) && old <= now - GuessRule.Class.Window)
+                    tries.Dequeue();
+                if (
+                    GuessRule.Class.Left(tries.Count, tries.Count == 0 ? null : last, now) is var wait
+                    && wait == TimeSpan.Zero
+                )
+                    break;
                 now += wait;
             }
             tries.Enqueue(last = now);
@@ -115,11 +164,13 @@ public sealed class AccessTests
     [InlineData("abcdefghijkl", PasswordFault.Repeating)]
     [InlineData("2026-11-27-2026", PasswordFault.Common)]
     [InlineData("marit-vasset-1", PasswordFault.Name)]
-    public void Weak_passwords_are_known(string password, PasswordFault fault) => Passwords.FaultOf(password, "marit", "vasset").ShouldBe(fault);
+    public void Weak_passwords_are_known(string password, PasswordFault fault) =>
+        Passwords.FaultOf(password, "marit", "vasset").ShouldBe(fault);
 
     [Theory]
     [InlineData("A\u202Ennov", "Annov")]
     [InlineData("\u2067Mi\u2069na", "Mina")]
     [InlineData("נועה", "נועה")]
-    public void Marks_that_turn_writing_round_are_taken_out_of_names(string typed, string kept) => Names.Tidy(typed).ShouldBe(kept);
+    public void Marks_that_turn_writing_round_are_taken_out_of_names(string typed, string kept) =>
+        Names.Tidy(typed).ShouldBe(kept);
 }

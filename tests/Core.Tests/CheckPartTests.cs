@@ -6,18 +6,28 @@ using DeepCurrent.Core.Texts;
 
 namespace Core.Tests;
 
-/// <summary>Parts of level checks: their words, who is spared them, what they are worth, what they say of a level.</summary>
+/// <summary>Parts of level checks: their words, who is spared them, what they are worth, what they say of a
+/// level.</summary>
 public sealed class CheckPartTests
 {
     private static readonly HashSet<string> Nothing = [];
 
     private static readonly MeaningWord[] Words =
     [
-        new("harbour", "noun", "a place where boats lie safely"), new("tide", "noun", "the sea coming in and going out"), new("lantern", "noun", "a lamp that can be carried"), new("barley", "noun", "a grain for soup and bread"),
-        new("rope", "noun", "a thick strong string"), new("drift", "verb", "to be moved slowly by water"), new("haul", "verb", "to pull something heavy"), new("whisper", "verb", "to speak very quietly"), new("gather", "verb", "to bring together"), new("vanish", "verb", "to be gone all at once"),
+        new("harbour", "noun", "a place where boats lie safely"),
+        new("tide", "noun", "the sea coming in and going out"),
+        new("lantern", "noun", "a lamp that can be carried"),
+        new("barley", "noun", "a grain for soup and bread"),
+        new("rope", "noun", "a thick strong string"),
+        new("drift", "verb", "to be moved slowly by water"),
+        new("haul", "verb", "to pull something heavy"),
+        new("whisper", "verb", "to speak very quietly"),
+        new("gather", "verb", "to bring together"),
+        new("vanish", "verb", "to be gone all at once"),
     ];
 
-    private static CheckPlan Plan(params PartPlan[] parts) => new(parts.Length == 0 ? CheckPlan.Usual : parts, CheckStart.OwnLevel, 0, 60, true, 4, 2.5, false, []);
+    private static CheckPlan Plan(params PartPlan[] parts) =>
+        new(parts.Length == 0 ? CheckPlan.Usual : parts, CheckStart.OwnLevel, 0, 60, true, 4, 2.5, false, []);
 
     [Fact]
     public void Misspelt_words_are_no_words()
@@ -33,21 +43,27 @@ public sealed class CheckPartTests
     }
 
     [Fact]
-    public void Words_to_read_lie_where_they_are_wanted_and_do_not_come_twice() => Gen.Select(Gen.Double[-10, 45], Gen.Int).Sample((at, seed) =>
-    {
-        var items = WordItems.Reading(at, Nothing, 5, seed);
-        items.Count.ShouldBe(5);
-        items.Select(i => i.Key).Distinct().Count().ShouldBe(5);
-        foreach (var item in items)
-        {
-            item.Choices[item.Right[0]].ShouldBe(item.Key);
-            item.Choices.Distinct().Count().ShouldBe(3);
-            item.Choices.Where((_, i) => i != item.Right[0]).ShouldAllBe(w => WordList.Find(w) == null);
-        }
-        var next = WordItems.Reading(at, items.Select(i => i.Key).ToHashSet(), 5, seed);
-        next.Select(i => i.Key).ShouldNotContain(k => items.Any(i => i.Key == k));
-        string.Join(' ', WordItems.Reading(at, Nothing, 5, seed).SelectMany(i => i.Choices)).ShouldBe(string.Join(' ', items.SelectMany(i => i.Choices)), "the same seed, the same words");
-    }, iter: 200);
+    public void Words_to_read_lie_where_they_are_wanted_and_do_not_come_twice() =>
+        Gen.Select(Gen.Double[-10, 45], Gen.Int)
+            .Sample(
+                (at, seed) =>
+                {
+                    var items = WordItems.Reading(at, Nothing, 5, seed);
+                    items.Count.ShouldBe(5);
+                    items.Select(i => i.Key).Distinct().Count().ShouldBe(5);
+                    foreach (var item in items)
+                    {
+                        item.Choices[item.Right[0]].ShouldBe(item.Key);
+                        item.Choices.Distinct().Count().ShouldBe(3);
+                        item.Choices.Where((_, i) => i != item.Right[0]).ShouldAllBe(w => WordList.Find(w) == null);
+                    }
+                    var next = WordItems.Reading(at, items.Select(i => i.Key).ToHashSet(), 5, seed);
+                    next.Select(i => i.Key).ShouldNotContain(k => items.Any(i => i.Key == k));
+                    string.Join(' ', WordItems.Reading(at, Nothing, 5, seed).SelectMany(i => i.Choices))
+                        .ShouldBe(string.Join(' ', items.SelectMany(i => i.Choices)), "the same seed, the same words");
+                },
+                iter: 200
+            );
 
     [Fact]
     public void Harder_readers_have_harder_words()
@@ -58,29 +74,40 @@ public sealed class CheckPartTests
     }
 
     [Fact]
-    public void Meanings_are_those_of_words_of_the_same_kind_and_one_is_right() => Gen.Select(Gen.Double[0, 60], Gen.Int).Sample((at, seed) =>
-    {
-        var items = WordItems.Meaning(Words, at, Nothing, 4, seed);
-        items.Count.ShouldBe(4);
-        foreach (var item in items)
-        {
-            var word = Words.Single(w => w.Word == item.Key);
-            item.Choices[item.Right[0]].ShouldBe(word.Meaning);
-            item.Choices.ShouldAllBe(c => Words.Single(w => w.Meaning == c).Part == word.Part);
-            item.Choices.Distinct().Count().ShouldBe(4);
-        }
-    }, iter: 100);
+    public void Meanings_are_those_of_words_of_the_same_kind_and_one_is_right() =>
+        Gen.Select(Gen.Double[0, 60], Gen.Int)
+            .Sample(
+                (at, seed) =>
+                {
+                    var items = WordItems.Meaning(Words, at, Nothing, 4, seed);
+                    items.Count.ShouldBe(4);
+                    foreach (var item in items)
+                    {
+                        var word = Words.Single(w => w.Word == item.Key);
+                        item.Choices[item.Right[0]].ShouldBe(word.Meaning);
+                        item.Choices.ShouldAllBe(c => Words.Single(w => w.Meaning == c).Part == word.Part);
+                        item.Choices.Distinct().Count().ShouldBe(4);
+                    }
+                },
+                iter: 100
+            );
 
     [Fact]
-    public void Words_that_are_shown_alone_are_for_children() => WordList.Common.Select(w => w.Word).Concat(WordList.Familiar.Select(w => w.Word)).ShouldNotContain(w => w == "murder" || w == "killed" || w == "gun");
+    public void Words_that_are_shown_alone_are_for_children() =>
+        WordList
+            .Common.Select(w => w.Word)
+            .Concat(WordList.Familiar.Select(w => w.Word))
+            .ShouldNotContain(w => w == "murder" || w == "killed" || w == "gun");
 
     [Fact]
-    public void Too_few_words_make_no_question() => WordItems.Meaning([.. Words.Take(3)], 30, Nothing, 5, 1).ShouldBeEmpty();
+    public void Too_few_words_make_no_question() =>
+        WordItems.Meaning([.. Words.Take(3)], 30, Nothing, 5, 1).ShouldBeEmpty();
 
     [Fact]
     public void A_part_is_judged_by_the_shares_of_rushed_and_of_answered()
     {
-        PartAnswer[] Answers(int n, int rushed) => [.. Enumerable.Range(0, n).Select(i => new PartAnswer(true, i < rushed))];
+        PartAnswer[] Answers(int n, int rushed) =>
+            [.. Enumerable.Range(0, n).Select(i => new PartAnswer(true, i < rushed))];
         PartRules.Judge(20, Answers(20, 5)).ShouldBe(PartFlag.Fine, "a quarter is not more than a quarter");
         PartRules.Judge(20, Answers(20, 6)).ShouldBe(PartFlag.Rushed);
         PartRules.Judge(20, Answers(6, 0)).ShouldBe(PartFlag.Fine);
@@ -104,7 +131,14 @@ public sealed class CheckPartTests
     [Fact]
     public void Readers_are_spared_by_depth_by_mastery_and_while_they_do_not_decode()
     {
-        PartPlan passages = new(CheckPart.Passages, 30, SkipBelow: 10, SkipAbove: 55, SkipMastered: true, SkipUndecoding: true);
+        PartPlan passages = new(
+            CheckPart.Passages,
+            30,
+            SkipBelow: 10,
+            SkipAbove: 55,
+            SkipMastered: true,
+            SkipUndecoding: true
+        );
         PartRules.Spared(passages, new(30, false, 0.8)).ShouldBeNull();
         PartRules.Spared(passages, new(30, false, null)).ShouldBeNull("nothing is known of the words");
         PartRules.Spared(passages, new(9, false, 0.8)).ShouldBe("shallower than 10 fm");
@@ -134,7 +168,8 @@ public sealed class CheckPartTests
     {
         var plan = Plan();
         var passages = plan.Of(CheckPart.Passages)!;
-        double Minutes(CheckPlan p, double depth) => p.Expected(p.Of(CheckPart.Passages)!, new(depth), LevelChart.Default);
+        double Minutes(CheckPlan p, double depth) =>
+            p.Expected(p.Of(CheckPart.Passages)!, new(depth), LevelChart.Default);
         Minutes(plan with { MostPassages = 1 }, 30).ShouldBeLessThan(Minutes(plan with { MostPassages = 2 }, 30));
         Minutes(plan with { MostPassages = 8 }, 60).ShouldBe(passages.Minutes);
         plan.Expected(plan.Of(CheckPart.Maze)!, new(10), LevelChart.Default).ShouldBe(3);
@@ -144,13 +179,20 @@ public sealed class CheckPartTests
     [Fact]
     public void A_band_is_where_a_check_starts_from_and_rushed_answers_say_nothing()
     {
-        var band = CheckMeasure.Begin(Plan() with { Start = CheckStart.Band, From = 20, To = 40 }, 55, 3).Estimate(default);
+        var band = CheckMeasure
+            .Begin(Plan() with { Start = CheckStart.Band, From = 20, To = 40 }, 55, 3)
+            .Estimate(default);
         band.Mean.ShouldBe(30, 0.2);
         (band.Low, band.High).ShouldSatisfyAllConditions(b => b.Item1.ShouldBe(20, 1), b => b.Item2.ShouldBe(40, 1));
         CheckMeasure.Begin(Plan(), 55, 3).Estimate(default).Mean.ShouldBe(55, 0.1);
-        var rushed = CheckMeasure.After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, true), 20)).Estimate(default);
+        var rushed = CheckMeasure
+            .After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, true), 20))
+            .Estimate(default);
         rushed.Mean.ShouldBe(30, 0.01);
-        CheckMeasure.After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, false), 20)).Estimate(default).Mean.ShouldBeLessThan(15);
+        CheckMeasure
+            .After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, false), 20))
+            .Estimate(default)
+            .Mean.ShouldBeLessThan(15);
     }
 
     [Fact]
@@ -161,7 +203,8 @@ public sealed class CheckPartTests
         const int Readers = 400;
         for (var r = 0; r < Readers; r++)
         {
-            double truth = random.NextDouble() * 45 - 5, thought = truth + 12 * (random.NextDouble() - 0.5);
+            double truth = random.NextDouble() * 45 - 5,
+                thought = truth + 12 * (random.NextDouble() - 0.5);
             var answers = new List<CheckAnswer>();
             var seen = new HashSet<string>();
             for (var stage = 0; stage < CheckPlan.WordStages; stage++)
@@ -170,11 +213,21 @@ public sealed class CheckPartTests
                 foreach (var item in WordItems.Reading(at, seen, CheckPlan.WordsAStage, r * 10 + stage))
                 {
                     seen.Add(item.Key);
-                    answers.Add(new(item.Difficulty, item.Guess, random.NextDouble() < item.Guess + (1 - item.Guess) / (1 + Math.Exp(-(truth - item.Difficulty) / Fathoms.PerLogit)), false));
+                    answers.Add(
+                        new(
+                            item.Difficulty,
+                            item.Guess,
+                            random.NextDouble()
+                                < item.Guess
+                                    + (1 - item.Guess) / (1 + Math.Exp(-(truth - item.Difficulty) / Fathoms.PerLogit)),
+                            false
+                        )
+                    );
                 }
             }
             var (value, sd) = CheckMeasure.WordReading(thought, answers);
-            if (Math.Abs(value - truth) < 1.645 * sd) within++;
+            if (Math.Abs(value - truth) < 1.645 * sd)
+                within++;
         }
         (within / (double)Readers).ShouldBeGreaterThan(0.88);
     }
@@ -184,44 +237,64 @@ public sealed class CheckPartTests
     {
         WindowPicture.Spread([1, 2, 3, 4]).ShouldBe(new DepthSpread(4, null, null, null, null, null));
         var five = WindowPicture.Spread([50, 10, 20, 40, 30]);
-        (five.Readers, five.Low, five.Quarter, five.Middle, five.ThreeQuarters, five.High).ShouldBe((5, 14, 20, 30, 40, 46));
+        (five.Readers, five.Low, five.Quarter, five.Middle, five.ThreeQuarters, five.High).ShouldBe(
+            (5, 14, 20, 30, 40, 46)
+        );
     }
 
     [Fact]
-    public void A_spread_does_not_depend_on_the_order_and_lies_within_its_readers() => Gen.Double[0, 60].Array[5, 60].Sample(depths =>
-    {
-        var s = WindowPicture.Spread(depths);
-        s.ShouldBe(WindowPicture.Spread([.. depths.Reverse()]));
-        double?[] all = [depths.Min(), s.Low, s.Quarter, s.Middle, s.ThreeQuarters, s.High, depths.Max()];
-        all.ShouldBe(all.Order());
-    });
+    public void A_spread_does_not_depend_on_the_order_and_lies_within_its_readers() =>
+        Gen.Double[0, 60]
+            .Array[5, 60]
+            .Sample(depths =>
+            {
+                var s = WindowPicture.Spread(depths);
+                s.ShouldBe(WindowPicture.Spread([.. depths.Reverse()]));
+                double?[] all = [depths.Min(), s.Low, s.Quarter, s.Middle, s.ThreeQuarters, s.High, depths.Max()];
+                all.ShouldBe(all.Order());
+            });
 
     [Fact]
-    public void Words_lie_where_answers_show_them_to_lie() => Gen.Select(Gen.Double[5, 40], Gen.Int).Sample((at, seed) =>
-    {
-        var word = WordItems.Reading(at, Nothing, 1, seed)[0];
-        var harder = new Dictionary<string, double> { [word.Key] = 500 };
-        WordItems.Reading(at, Nothing, 40, seed, harder).ShouldAllBe(i => i.Key != word.Key, "it lies far below what this reader is asked");
-        harder[word.Key] = 2;
-        var moved = Enumerable.Range(0, 60).SelectMany(k => WordItems.Reading(at, Nothing, 5, k, harder)).FirstOrDefault(i => i.Key == word.Key);
-        if (moved is not null) moved.Difficulty.ShouldBe(word.Difficulty + 2, 1e-9);
-        word.Difficulty.ShouldBe(WordItems.Thought(CheckPart.WordReading, word.Key), 1e-9);
-    }, iter: 60);
+    public void Words_lie_where_answers_show_them_to_lie() =>
+        Gen.Select(Gen.Double[5, 40], Gen.Int)
+            .Sample(
+                (at, seed) =>
+                {
+                    var word = WordItems.Reading(at, Nothing, 1, seed)[0];
+                    var harder = new Dictionary<string, double> { [word.Key] = 500 };
+                    WordItems
+                        .Reading(at, Nothing, 40, seed, harder)
+                        .ShouldAllBe(i => i.Key != word.Key, "it lies far below what this reader is asked");
+                    harder[word.Key] = 2;
+                    var moved = Enumerable
+                        .Range(0, 60)
+                        .SelectMany(k => WordItems.Reading(at, Nothing, 5, k, harder))
+                        .FirstOrDefault(i => i.Key == word.Key);
+                    if (moved is not null)
+                        moved.Difficulty.ShouldBe(word.Difficulty + 2, 1e-9);
+                    word.Difficulty.ShouldBe(WordItems.Thought(CheckPart.WordReading, word.Key), 1e-9);
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Words_of_meaning_are_thought_to_be_as_hard_as_they_are_asked()
     {
-        foreach (var item in WordItems.Meaning(Words, 30, Nothing, 4, 1)) item.Difficulty.ShouldBe(WordItems.Thought(CheckPart.WordMeaning, item.Key), 1e-9);
+        foreach (var item in WordItems.Meaning(Words, 30, Nothing, 4, 1))
+            item.Difficulty.ShouldBe(WordItems.Thought(CheckPart.WordMeaning, item.Key), 1e-9);
         Should.Throw<ArgumentOutOfRangeException>(() => WordItems.Thought(CheckPart.Passages, "tide"));
     }
 
-    /// <summary>Eighty words that lie off their lines by 6 fm (sd), answered by 150 readers each: what answers show is far nearer to the truth, and the scale as a whole stays.</summary>
+    /// <summary>Eighty words that lie off their lines by 6 fm (sd), answered by 150 readers each: what answers show is
+    /// far nearer to the truth, and the scale as a whole stays.</summary>
     [Fact]
     public void Answers_find_words_that_lie_off_their_line()
     {
         var random = new Random(12);
-        double Normal() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-        double before = 0, after = 0;
+        double Normal() =>
+            Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+        double before = 0,
+            after = 0;
         List<(double True, QuestionEstimate Found)> words = [];
         for (var w = 0; w < 80; w++)
         {
@@ -230,13 +303,25 @@ public sealed class CheckPartTests
             for (var r = 0; r < 150; r++)
             {
                 var (depth, thought) = (30 + 8 * Normal(), 30.0);
-                answers.Add(new(depth + 4 * Normal(), 4, thought, 1.0 / 3, random.NextDouble() < 1.0 / 3 + 2.0 / 3 / (1 + Math.Exp(-(depth - thought - off) / 10))));
+                answers.Add(
+                    new(
+                        depth + 4 * Normal(),
+                        4,
+                        thought,
+                        1.0 / 3,
+                        random.NextDouble() < 1.0 / 3 + 2.0 / 3 / (1 + Math.Exp(-(depth - thought - off) / 10))
+                    )
+                );
             }
             words.Add((off, QuestionEstimator.Estimate(answers, WordItems.LineSd)!));
         }
         var found = QuestionEstimator.WithoutCommon([.. words.Select(w => w.Found)]);
         var mean = words.Average(w => w.True);
-        foreach (var (word, estimate) in words.Zip(found)) { before += Math.Pow(word.True - mean, 2); after += Math.Pow(estimate.Harder - (word.True - mean), 2); }
+        foreach (var (word, estimate) in words.Zip(found))
+        {
+            before += Math.Pow(word.True - mean, 2);
+            after += Math.Pow(estimate.Harder - (word.True - mean), 2);
+        }
         Math.Sqrt(after / before).ShouldBeLessThan(0.5);
         found.Average(f => f.Harder).ShouldBe(0, 0.5);
     }

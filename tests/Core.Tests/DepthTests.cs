@@ -13,7 +13,8 @@ public sealed class DepthTests
     [InlineData(3, 30)]
     [InlineData(10, 57.5)]
     [InlineData(12, 62)]
-    public void The_chart_passes_through_its_rows(double grade, double depth) => Chart.DepthAt(grade).Value.ShouldBe(depth, 1e-9);
+    public void The_chart_passes_through_its_rows(double grade, double depth) =>
+        Chart.DepthAt(grade).Value.ShouldBe(depth, 1e-9);
 
     [Fact]
     public void The_inverse_is_exact_to_a_hundredth() =>
@@ -21,11 +22,17 @@ public sealed class DepthTests
 
     [Fact]
     public void The_curve_only_rises() =>
-        Gen.Double[-2, 15].Select(Gen.Double[0.001, 3]).Sample((grade, more) => Chart.DepthAt(grade + more).Value > Chart.DepthAt(grade).Value);
+        Gen.Double[-2, 15]
+            .Select(Gen.Double[0.001, 3])
+            .Sample((grade, more) => Chart.DepthAt(grade + more).Value > Chart.DepthAt(grade).Value);
 
     [Fact]
     public void A_chart_that_does_not_rise_is_refused() =>
-        Should.Throw<ArgumentException>(() => new LevelChart([new(1, "1", "", "", new(10)), new(2, "2", "", "", new(10))])).Message.ShouldContain("Row 2");
+        Should
+            .Throw<ArgumentException>(() =>
+                new LevelChart([new(1, "1", "", "", new(10)), new(2, "2", "", "", new(10))])
+            )
+            .Message.ShouldContain("Row 2");
 
     [Theory]
     [InlineData(30, "3")]
@@ -35,10 +42,12 @@ public sealed class DepthTests
     public void A_depth_falls_in_a_grade(double depth, string grade) => Chart.GradeLabel(new(depth)).ShouldBe(grade);
 
     [Fact]
-    public void Growth_slows_with_depth() => Chart.GrowthPerWeek(new(10)).ShouldBeGreaterThan(Chart.GrowthPerWeek(new(50)));
+    public void Growth_slows_with_depth() =>
+        Chart.GrowthPerWeek(new(10)).ShouldBeGreaterThan(Chart.GrowthPerWeek(new(50)));
 
     [Fact]
-    public void At_the_same_depth_four_in_five_questions_are_right() => Forecast.Comprehension(new(33), new(33)).Value.ShouldBe(0.8, 1e-12);
+    public void At_the_same_depth_four_in_five_questions_are_right() =>
+        Forecast.Comprehension(new(33), new(33)).Value.ShouldBe(0.8, 1e-12);
 
     [Fact]
     public void Reach_ends_where_the_zones_change()
@@ -55,17 +64,22 @@ public sealed class DepthTests
     [InlineData(0.694, Zone.Frustration)]
     [InlineData(0.895, Zone.Independent)]
     [InlineData(0.894, Zone.Instructional)]
-    public void Zones_are_decided_by_what_is_shown(double forecast, Zone zone) => Forecast.ZoneOf(new(forecast)).ShouldBe(zone);
+    public void Zones_are_decided_by_what_is_shown(double forecast, Zone zone) =>
+        Forecast.ZoneOf(new(forecast)).ShouldBe(zone);
 
     [Fact]
     public void The_best_version_is_the_one_nearest_to_four_in_five() =>
-        Gen.Double[0, 60].Select(Gen.Double[0, 60].Array[1, 4]).Sample((reader, depths) =>
-        {
-            var versions = depths.Select(d => new Fathoms(d)).ToList();
-            var best = Forecast.BestVersion(new(reader), versions);
-            double Miss(Fathoms v) => Math.Abs(Forecast.Comprehension(new(reader), v).Value - 0.8);
-            return versions.All(v => Miss(versions[best]) <= Miss(v) + 1e-12);
-        });
+        Gen.Double[0, 60]
+            .Select(Gen.Double[0, 60].Array[1, 4])
+            .Sample(
+                (reader, depths) =>
+                {
+                    var versions = depths.Select(d => new Fathoms(d)).ToList();
+                    var best = Forecast.BestVersion(new(reader), versions);
+                    double Miss(Fathoms v) => Math.Abs(Forecast.Comprehension(new(reader), v).Value - 0.8);
+                    return versions.All(v => Miss(versions[best]) <= Miss(v) + 1e-12);
+                }
+            );
 
     [Fact]
     public void A_probability_is_between_nothing_and_one()

@@ -11,13 +11,24 @@ public sealed class LevelCheckTests
 {
     private static readonly HashSet<Guid> None = [];
 
-    private static CheckPassage Passage(double depth, int given = 0, int questions = 8) => new(Guid.NewGuid(), depth, [.. Enumerable.Range(0, questions).Select(q => new PassageQuestion(depth - 10 + q % 3, 0.25))], given);
+    private static CheckPassage Passage(double depth, int given = 0, int questions = 8) =>
+        new(
+            Guid.NewGuid(),
+            depth,
+            [.. Enumerable.Range(0, questions).Select(q => new PassageQuestion(depth - 10 + q % 3, 0.25))],
+            given
+        );
 
     [Fact]
     public void The_passage_that_says_most_is_near_what_is_known()
     {
         CheckPassage[] all = [Passage(5), Passage(20), Passage(38), Passage(60)];
-        PassageChoice.Next(DepthDistribution.Normal(30, 4), all, None, new())!.Depth.ShouldBe(38, "questions are most telling where a reader has about 60 % right, so a little deeper than the reader");
+        PassageChoice
+            .Next(DepthDistribution.Normal(30, 4), all, None, new())!
+            .Depth.ShouldBe(
+                38,
+                "questions are most telling where a reader has about 60 % right, so a little deeper than the reader"
+            );
         PassageChoice.Next(DepthDistribution.Normal(12, 4), all, None, new())!.Depth.ShouldBe(20);
         PassageChoice.Next(DepthDistribution.Normal(55, 4), all, None, new())!.Depth.ShouldBe(60);
     }
@@ -26,7 +37,9 @@ public sealed class LevelCheckTests
     public void What_was_seen_or_lies_beyond_the_limits_is_not_given()
     {
         CheckPassage[] all = [Passage(20), Passage(38), Passage(60)];
-        PassageChoice.Next(DepthDistribution.Normal(30, 4), all, new HashSet<Guid> { all[1].Id }, new())!.Id.ShouldBe(all[0].Id);
+        PassageChoice
+            .Next(DepthDistribution.Normal(30, 4), all, new HashSet<Guid> { all[1].Id }, new())!
+            .Id.ShouldBe(all[0].Id);
         PassageChoice.Next(DepthDistribution.Normal(30, 4), all, None, new(From: 50))!.Id.ShouldBe(all[2].Id);
         PassageChoice.Next(DepthDistribution.Normal(30, 4), all, None, new(From: 61)).ShouldBeNull();
     }
@@ -45,24 +58,51 @@ public sealed class LevelCheckTests
 
     [Fact]
     public void What_is_expected_is_no_less_than_nothing_and_grows_with_questions() =>
-        Gen.Select(Gen.Double[-10, 80], Gen.Double[1, 15], Gen.Double[0, 60], Gen.Int[1, 12]).Sample((mean, sd, depth, n) =>
-        {
-            var known = DepthDistribution.Normal(mean, sd);
-            var few = PassageChoice.Information(known, Passage(depth, 0, n).Questions);
-            few.ShouldBeGreaterThan(0);
-            PassageChoice.Information(known, Passage(depth, 0, n + 1).Questions).ShouldBeGreaterThan(few);
-            // No question of four choices says more than one that cannot be guessed says at best.
-            few.ShouldBeLessThan(n * 0.25 / 100);
-        });
+        Gen.Select(Gen.Double[-10, 80], Gen.Double[1, 15], Gen.Double[0, 60], Gen.Int[1, 12])
+            .Sample(
+                (mean, sd, depth, n) =>
+                {
+                    var known = DepthDistribution.Normal(mean, sd);
+                    var few = PassageChoice.Information(known, Passage(depth, 0, n).Questions);
+                    few.ShouldBeGreaterThan(0);
+                    PassageChoice.Information(known, Passage(depth, 0, n + 1).Questions).ShouldBeGreaterThan(few);
+                    // No question of four choices says more than one that cannot be guessed says at best.
+                    few.ShouldBeLessThan(n * 0.25 / 100);
+                }
+            );
 
     [Theory]
-    [InlineData(2.4, 1, null, CheckEnd.Sure), InlineData(2.4, 0, null, CheckEnd.GoesOn), InlineData(5, 4, null, CheckEnd.MostPassages), InlineData(5, 2, 0.0, CheckEnd.NoTimeLeft), InlineData(5, 2, 3.0, CheckEnd.GoesOn)]
-    public void A_check_ends_when_it_is_sure_long_enough_or_out_of_time(double sd, int given, double? minutes, CheckEnd end) =>
-        PassageChoice.End(sd, given, minutes is { } m ? TimeSpan.FromMinutes(m) : null, new()).ShouldBe(end);
+    [
+        InlineData(2.4, 1, null, CheckEnd.Sure),
+        InlineData(2.4, 0, null, CheckEnd.GoesOn),
+        InlineData(5, 4, null, CheckEnd.MostPassages),
+        InlineData(5, 2, 0.0, CheckEnd.NoTimeLeft),
+        InlineData(5, 2, 3.0, CheckEnd.GoesOn)
+    ]
+    public void A_check_ends_when_it_is_sure_long_enough_or_out_of_time(
+        double sd,
+        int given,
+        double? minutes,
+        CheckEnd end
+    ) => PassageChoice.End(sd, given, minutes is { } m ? TimeSpan.FromMinutes(m) : null, new()).ShouldBe(end);
 
     [Theory]
-    [InlineData(3, Season.Spring, 112, 50, 112), InlineData(3, Season.Spring, 91, 25, 112), InlineData(1, Season.Winter, 97, 90, 29), InlineData(6, Season.Autumn, 89, 10, 132), InlineData(4, Season.Winter, 131.5, 63, 120), InlineData(2, Season.Autumn, 0, 1, 50), InlineData(2, Season.Autumn, 400, 99, 50)]
-    public void A_rate_is_placed_against_the_published_norms(int grade, Season season, double rate, int percentile, int middle)
+    [
+        InlineData(3, Season.Spring, 112, 50, 112),
+        InlineData(3, Season.Spring, 91, 25, 112),
+        InlineData(1, Season.Winter, 97, 90, 29),
+        InlineData(6, Season.Autumn, 89, 10, 132),
+        InlineData(4, Season.Winter, 131.5, 63, 120),
+        InlineData(2, Season.Autumn, 0, 1, 50),
+        InlineData(2, Season.Autumn, 400, 99, 50)
+    ]
+    public void A_rate_is_placed_against_the_published_norms(
+        int grade,
+        Season season,
+        double rate,
+        int percentile,
+        int middle
+    )
     {
         var place = OralNorms.Place(grade, season, rate);
         place.ShouldBe(new RatePlace(percentile, middle));
@@ -78,8 +118,15 @@ public sealed class LevelCheckTests
     }
 
     [Fact]
-    public void Faster_is_never_placed_lower() => Gen.Select(Gen.Int[1, 6], Gen.Double[0, 260], Gen.Double[0, 40]).Sample((grade, rate, more) =>
-        (OralNorms.Place(grade, Season.Spring, rate + more)!.Percentile >= OralNorms.Place(grade, Season.Spring, rate)!.Percentile).ShouldBeTrue());
+    public void Faster_is_never_placed_lower() =>
+        Gen.Select(Gen.Int[1, 6], Gen.Double[0, 260], Gen.Double[0, 40])
+            .Sample(
+                (grade, rate, more) =>
+                    (
+                        OralNorms.Place(grade, Season.Spring, rate + more)!.Percentile
+                        >= OralNorms.Place(grade, Season.Spring, rate)!.Percentile
+                    ).ShouldBeTrue()
+            );
 
     [Fact]
     public void A_school_year_has_three_seasons()

@@ -4,70 +4,205 @@ using DeepCurrent.Core.Library;
 
 namespace Core.Tests;
 
-/// <summary>Finding texts: whatever is asked, the rows are those that hold, and the counts beside the filters are what one would find.</summary>
+/// <summary>Finding texts: whatever is asked, the rows are those that hold, and the counts beside the filters are what
+/// one would find.</summary>
 public sealed class LibraryTests
 {
-    private static readonly Guid School = Guid.Parse("00000000-0000-0000-0000-0000000000a1"), Me = Guid.Parse("00000000-0000-0000-0000-0000000000b1"), Colleague = Guid.Parse("00000000-0000-0000-0000-0000000000b2"), OtherSchool = Guid.Parse("00000000-0000-0000-0000-0000000000a2");
+    private static readonly Guid School = Guid.Parse("00000000-0000-0000-0000-0000000000a1"),
+        Me = Guid.Parse("00000000-0000-0000-0000-0000000000b1"),
+        Colleague = Guid.Parse("00000000-0000-0000-0000-0000000000b2"),
+        OtherSchool = Guid.Parse("00000000-0000-0000-0000-0000000000a2");
 
-    private static readonly Gen<Card> AnyCard = Gen.Select(Some.Of("story", "report", "poem"), Some.Of("Sea", "Space"), Gen.Bool, Gen.Double[-5, 70].Array[1, 3], Gen.Int[0, 2], Gen.Int[0, 4], Gen.Guid)
-        .Select((kind, topic, fiction, depths, questions, whose, id) => new Card(id, Math.Abs(id.GetHashCode() % 100_000), whose switch { 0 or 1 => null, 4 => OtherSchool, _ => School }, whose switch { 2 => Me, 3 => Colleague, _ => null }, Mine: questions == 1 && whose > 1, Retired: false, $"T{id:N}"[..6], kind, topic, fiction, "", "",
-            DateTimeOffset.UnixEpoch.AddDays(depths[0]), questions, questions, whose == 2 ? [School, OtherSchool] : whose == 3 ? [OtherSchool] : [], depths[0] < 15 ? ["sh", "ck"] : [], [.. depths.Order().Select((d, i) => new CardVersion(Guid.NewGuid(), $"{i}", (int)(d * 5) + 60, d, 2))]));
+    private static readonly Gen<Card> AnyCard = Gen.Select(
+            Some.Of("story", "report", "poem"),
+            Some.Of("Sea", "Space"),
+            Gen.Bool,
+            Gen.Double[-5, 70].Array[1, 3],
+            Gen.Int[0, 2],
+            Gen.Int[0, 4],
+            Gen.Guid
+        )
+        .Select(
+            (kind, topic, fiction, depths, questions, whose, id) =>
+                new Card(
+                    id,
+                    Math.Abs(id.GetHashCode() % 100_000),
+                    whose switch
+                    {
+                        0 or 1 => null,
+                        4 => OtherSchool,
+                        _ => School,
+                    },
+                    whose switch
+                    {
+                        2 => Me,
+                        3 => Colleague,
+                        _ => null,
+                    },
+                    Mine: questions == 1 && whose > 1,
+                    Retired: false,
+                    $"T{id:N}"[..6],
+                    kind,
+                    topic,
+                    fiction,
+                    "",
+                    "",
+                    DateTimeOffset.UnixEpoch.AddDays(depths[0]),
+                    questions,
+                    questions,
+                    whose == 2 ? [School, OtherSchool]
+                        : whose == 3 ? [OtherSchool]
+                        : [],
+                    depths[0] < 15 ? ["sh", "ck"] : [],
+                    [
+                        .. depths
+                            .Order()
+                            .Select((d, i) => new CardVersion(Guid.NewGuid(), $"{i}", (int)(d * 5) + 60, d, 2)),
+                    ]
+                )
+        );
 
-    private static readonly Gen<Card[]> AnyCards = AnyCard.Array[0, 40].Select(cards => cards.DistinctBy(c => c.Number).ToArray());
+    private static readonly Gen<Card[]> AnyCards = AnyCard
+        .Array[0, 40]
+        .Select(cards => cards.DistinctBy(c => c.Number).ToArray());
 
-    private static ShelfAsker Asker(params double[] readers) => new(School, Me, new Dictionary<Guid, int>(), new Dictionary<Guid, int>(), [.. readers.Select(r => new Fathoms(r))], new ZoneCuts());
+    private static ShelfAsker Asker(params double[] readers) =>
+        new(
+            School,
+            Me,
+            new Dictionary<Guid, int>(),
+            new Dictionary<Guid, int>(),
+            [.. readers.Select(r => new Fathoms(r))],
+            new ZoneCuts()
+        );
 
-    private static readonly Gen<ShelfQuery> AnyQuery = Gen.Select(Gen.Bool, Gen.Bool, Gen.Int[0, 2], Gen.Bool, Gen.Bool).Select((story, sea, fiction, deep, quiz) =>
-        new ShelfQuery(Kinds: story ? new HashSet<string> { "story" } : null, Topics: sea ? new HashSet<string> { "Sea" } : null, Fiction: fiction == 0 ? null : fiction == 1, DepthFrom: deep ? 20 : null, DepthTo: deep ? 40 : null, Quiz: quiz, Sort: ShelfSort.Title));
+    private static readonly Gen<ShelfQuery> AnyQuery = Gen.Select(Gen.Bool, Gen.Bool, Gen.Int[0, 2], Gen.Bool, Gen.Bool)
+        .Select(
+            (story, sea, fiction, deep, quiz) =>
+                new ShelfQuery(
+                    Kinds: story ? new HashSet<string> { "story" } : null,
+                    Topics: sea ? new HashSet<string> { "Sea" } : null,
+                    Fiction: fiction == 0 ? null : fiction == 1,
+                    DepthFrom: deep ? 20 : null,
+                    DepthTo: deep ? 40 : null,
+                    Quiz: quiz,
+                    Sort: ShelfSort.Title
+                )
+        );
 
     [Fact]
-    public void Rows_are_those_that_hold_and_no_others() => Gen.Select(AnyCards, AnyQuery).Sample((cards, q) =>
-    {
-        var rows = new Shelf(cards).Search(q, Asker(30), most: 200);
-        var expected = cards.Where(c => c.SeenBy(School, Me) && q.Kinds?.Contains(c.Kind) != false && q.Topics?.Contains(c.Topic) != false && (q.Fiction is null || q.Fiction == c.Fiction)
-            && (q.DepthFrom is null || c.Versions.Any(v => v.Depth >= q.DepthFrom && v.Depth <= q.DepthTo)) && (!q.Quiz || c.Questions > 0)).Select(c => c.Id);
-        rows.Rows.Select(r => r.Card.Id).ShouldBe(expected, ignoreOrder: true);
-        rows.All.ShouldBe(rows.Rows.Count);
-    });
+    public void Rows_are_those_that_hold_and_no_others() =>
+        Gen.Select(AnyCards, AnyQuery)
+            .Sample(
+                (cards, q) =>
+                {
+                    var rows = new Shelf(cards).Search(q, Asker(30), most: 200);
+                    var expected = cards
+                        .Where(c =>
+                            c.SeenBy(School, Me)
+                            && q.Kinds?.Contains(c.Kind) != false
+                            && q.Topics?.Contains(c.Topic) != false
+                            && (q.Fiction is null || q.Fiction == c.Fiction)
+                            && (
+                                q.DepthFrom is null
+                                || c.Versions.Any(v => v.Depth >= q.DepthFrom && v.Depth <= q.DepthTo)
+                            )
+                            && (!q.Quiz || c.Questions > 0)
+                        )
+                        .Select(c => c.Id);
+                    rows.Rows.Select(r => r.Card.Id).ShouldBe(expected, ignoreOrder: true);
+                    rows.All.ShouldBe(rows.Rows.Count);
+                }
+            );
 
     [Fact]
-    public void A_count_beside_a_filter_is_what_choosing_it_finds() => Gen.Select(AnyCards, AnyQuery).Sample((cards, q) =>
-    {
-        var shelf = new Shelf(cards);
-        var facets = shelf.Search(q, Asker(30)).Facets.ToDictionary(f => f.Name, f => f.Values);
-        foreach (var (kind, n) in facets["kind"]) shelf.Search(q with { Kinds = new HashSet<string> { kind } }, Asker(30)).All.ShouldBe(n);
-        foreach (var (topic, n) in facets["topic"]) shelf.Search(q with { Topics = new HashSet<string> { topic } }, Asker(30)).All.ShouldBe(n);
-        foreach (var (fiction, n) in facets["fiction"]) shelf.Search(q with { Fiction = fiction == "true" }, Asker(30)).All.ShouldBe(n);
-        foreach (var (whose, n) in facets["whose"]) shelf.Search(q with { Whose = Enum.Parse<Whose>(whose) }, Asker(30)).All.ShouldBe(n);
-    });
+    public void A_count_beside_a_filter_is_what_choosing_it_finds() =>
+        Gen.Select(AnyCards, AnyQuery)
+            .Sample(
+                (cards, q) =>
+                {
+                    var shelf = new Shelf(cards);
+                    var facets = shelf.Search(q, Asker(30)).Facets.ToDictionary(f => f.Name, f => f.Values);
+                    foreach (var (kind, n) in facets["kind"])
+                        shelf.Search(q with { Kinds = new HashSet<string> { kind } }, Asker(30)).All.ShouldBe(n);
+                    foreach (var (topic, n) in facets["topic"])
+                        shelf.Search(q with { Topics = new HashSet<string> { topic } }, Asker(30)).All.ShouldBe(n);
+                    foreach (var (fiction, n) in facets["fiction"])
+                        shelf.Search(q with { Fiction = fiction == "true" }, Asker(30)).All.ShouldBe(n);
+                    foreach (var (whose, n) in facets["whose"])
+                        shelf.Search(q with { Whose = Enum.Parse<Whose>(whose) }, Asker(30)).All.ShouldBe(n);
+                }
+            );
 
     [Fact]
-    public void Pages_join_to_the_whole() => AnyCards.Sample(cards =>
-    {
-        var shelf = new Shelf(cards);
-        var whole = shelf.Search(new(), Asker(20, 40), most: 200).Rows.Select(r => r.Card.Id).ToList();
-        Enumerable.Range(0, 8).SelectMany(p => shelf.Search(new(), Asker(20, 40), p * 6, 6).Rows).Select(r => r.Card.Id).ShouldBe(whole.Take(48));
-    });
+    public void Pages_join_to_the_whole() =>
+        AnyCards.Sample(cards =>
+        {
+            var shelf = new Shelf(cards);
+            var whole = shelf.Search(new(), Asker(20, 40), most: 200).Rows.Select(r => r.Card.Id).ToList();
+            Enumerable
+                .Range(0, 8)
+                .SelectMany(p => shelf.Search(new(), Asker(20, 40), p * 6, 6).Rows)
+                .Select(r => r.Card.Id)
+                .ShouldBe(whole.Take(48));
+        });
 
     [Fact]
-    public void Nobody_sees_what_is_another_schools_or_a_colleagues_own() => AnyCards.Sample(cards =>
-        new Shelf(cards).Search(new(), Asker(), most: 200).Rows.ShouldAllBe(r => r.Card.SchoolId != OtherSchool && !(r.Card.Mine && r.Card.OwnerId == Colleague)));
+    public void Nobody_sees_what_is_another_schools_or_a_colleagues_own() =>
+        AnyCards.Sample(cards =>
+            new Shelf(cards)
+                .Search(new(), Asker(), most: 200)
+                .Rows.ShouldAllBe(r => r.Card.SchoolId != OtherSchool && !(r.Card.Mine && r.Card.OwnerId == Colleague))
+        );
 
     [Fact]
-    public void Sound_is_a_schools_own() => AnyCards.Sample(cards =>
-    {
-        var found = new Shelf(cards).Search(new(Audio: true), Asker(), most: 200);
-        found.Rows.Select(r => r.Card.Id).ShouldBe(cards.Where(c => c.SeenBy(School, Me) && c.HeardIn.Contains(School)).Select(c => c.Id), ignoreOrder: true);
-        new Shelf(cards).Search(new(), Asker(), most: 200).Facets.Single(f => f.Name == "has").Values.Where(v => v.Value == "audio").Sum(v => v.Count).ShouldBe(found.All);
-    });
+    public void Sound_is_a_schools_own() =>
+        AnyCards.Sample(cards =>
+        {
+            var found = new Shelf(cards).Search(new(Audio: true), Asker(), most: 200);
+            found
+                .Rows.Select(r => r.Card.Id)
+                .ShouldBe(
+                    cards.Where(c => c.SeenBy(School, Me) && c.HeardIn.Contains(School)).Select(c => c.Id),
+                    ignoreOrder: true
+                );
+            new Shelf(cards)
+                .Search(new(), Asker(), most: 200)
+                .Facets.Single(f => f.Name == "has")
+                .Values.Where(v => v.Value == "audio")
+                .Sum(v => v.Count)
+                .ShouldBe(found.All);
+        });
 
     [Fact]
     public void A_text_fits_whoever_has_a_version_within_reach()
     {
-        var card = new Card(Guid.NewGuid(), 1, null, null, false, false, "T", "story", "Sea", true, "", "", DateTimeOffset.UnixEpoch, 0, 0, [], [], [new(Guid.NewGuid(), "a", 100, 20, 2), new(Guid.NewGuid(), "b", 100, 45, 2)]);
+        var card = new Card(
+            Guid.NewGuid(),
+            1,
+            null,
+            null,
+            false,
+            false,
+            "T",
+            "story",
+            "Sea",
+            true,
+            "",
+            "",
+            DateTimeOffset.UnixEpoch,
+            0,
+            0,
+            [],
+            [],
+            [new(Guid.NewGuid(), "a", 100, 20, 2), new(Guid.NewGuid(), "b", 100, 45, 2)]
+        );
         var seventy = Enumerable.Range(0, 70).Select(i => 45.0).ToArray();
         new Shelf([card]).Search(new(), Asker(20, 45, 90, -10)).Rows.Single().Fits.ShouldBe(2);
-        new Shelf([card]).Search(new(), Asker(seventy)).Rows.Single().Fits.ShouldBe(70, "more readers than one machine word holds");
+        new Shelf([card])
+            .Search(new(), Asker(seventy))
+            .Rows.Single()
+            .Fits.ShouldBe(70, "more readers than one machine word holds");
     }
 
     [Fact]

@@ -11,7 +11,8 @@ public sealed class MeasuringTests
     private static readonly Prior Prior = new(new(30), 8, Start);
     private static readonly Movement Still = Movement.Constant(0, 0);
 
-    private static DepthEstimate Run(params Evidence[] evidence) => ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(60)).Now;
+    private static DepthEstimate Run(params Evidence[] evidence) =>
+        ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(60)).Now;
 
     [Fact]
     public void A_normal_prior_and_a_stated_level_combine_as_normals_do()
@@ -27,7 +28,8 @@ public sealed class MeasuringTests
     public void One_answer_moves_the_estimate_as_bayes_says()
     {
         // Against a direct integration of prior × likelihood on a far finer grid.
-        double sum = 0, mass = 0;
+        double sum = 0,
+            mass = 0;
         for (var d = -20.0; d <= 80; d += 0.01)
         {
             var weight = Math.Exp(-Math.Pow((d - 30) / 8, 2) / 2) * (0.25 + 0.73 / (1 + Math.Exp(-(d - 24.6) / 10)));
@@ -39,15 +41,19 @@ public sealed class MeasuringTests
 
     [Fact]
     public void What_each_piece_did_adds_up_to_the_level() =>
-        Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50]).Array[1, 12].Sample(answers =>
-        {
-            var evidence = answers.Select(a => (Evidence)new AnswerEvidence(Start.AddDays(a.Item3), new(a.Item1), 0.25, a.Item2)).ToList();
-            var effects = EvidenceAccount.Effects(Prior, evidence, Still);
-            effects.Select(e => e.Piece.At).ShouldBeInOrder();
-            effects[^1].After.Mean.ShouldBe(Run([.. evidence]).Mean, 1e-9);
-            (effects[0].Before.Mean + effects.Sum(e => e.Moved)).ShouldBe(effects[^1].After.Mean, 1e-6);
-            effects.ShouldAllBe(e => e.Moved > 0 == ((AnswerEvidence)e.Piece).Correct);
-        });
+        Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50])
+            .Array[1, 12]
+            .Sample(answers =>
+            {
+                var evidence = answers
+                    .Select(a => (Evidence)new AnswerEvidence(Start.AddDays(a.Item3), new(a.Item1), 0.25, a.Item2))
+                    .ToList();
+                var effects = EvidenceAccount.Effects(Prior, evidence, Still);
+                effects.Select(e => e.Piece.At).ShouldBeInOrder();
+                effects[^1].After.Mean.ShouldBe(Run([.. evidence]).Mean, 1e-9);
+                (effects[0].Before.Mean + effects.Sum(e => e.Moved)).ShouldBe(effects[^1].After.Mean, 1e-6);
+                effects.ShouldAllBe(e => e.Moved > 0 == ((AnswerEvidence)e.Piece).Correct);
+            });
 
     [Theory]
     [InlineData(2), InlineData(5), InlineData(9)]
@@ -55,7 +61,8 @@ public sealed class MeasuringTests
     {
         var surer = EvidenceAccount.Surer(sd);
         surer.ShouldAllBe(s => s.Sd < sd);
-        // A running record is a normal likelihood, so what is promised can be reckoned: the level as it is, joined with one of 5 fm.
+        // A running record is a normal likelihood, so what is promised can be reckoned: the level as it is, joined with
+        // one of 5 fm.
         surer.Single(s => s.What == "running record").Sd.ShouldBe(1 / Math.Sqrt(1 / (sd * sd) + 1 / 25.0), 1e-12);
         var check = surer.Single(s => s.What == "level check").Sd;
         check.ShouldBeLessThan(surer.Single(s => s.What == "quiz").Sd);
@@ -65,50 +72,80 @@ public sealed class MeasuringTests
     [Theory]
     [InlineData(0, 26.5, "26.5"), InlineData(1, 26.5, "2.5"), InlineData(2, 26.5, "Year 4"), InlineData(3, 26.5, "8–9")]
     public void A_depth_is_written_in_every_label_system(int system, double depth, string label) =>
-        LevelLabels.Write(new(depth), LevelLabels.Systems(LevelChart.Default)[system], LevelChart.Default).ShouldBe(label);
+        LevelLabels
+            .Write(new(depth), LevelLabels.Systems(LevelChart.Default)[system], LevelChart.Default)
+            .ShouldBe(label);
 
     [Fact]
-    public void Whatever_is_shown_is_taken() => Gen.Double[3, 61].Sample(d =>
-    {
-        var chart = new LevelChart([.. LevelChart.Default.Rows.Select((r, i) => r with { Own = [$"Step {i}"] })], ["Pier steps"]);
-        foreach (var system in LevelLabels.Systems(chart))
-        {
-            var shown = LevelLabels.Write(new(d), system, chart);
-            LevelLabels.Read(shown, system, chart).ShouldNotBeNull($"{shown} in {system}");
-        }
-    });
+    public void Whatever_is_shown_is_taken() =>
+        Gen.Double[3, 61]
+            .Sample(d =>
+            {
+                var chart = new LevelChart(
+                    [.. LevelChart.Default.Rows.Select((r, i) => r with { Own = [$"Step {i}"] })],
+                    ["Pier steps"]
+                );
+                foreach (var system in LevelLabels.Systems(chart))
+                {
+                    var shown = LevelLabels.Write(new(d), system, chart);
+                    LevelLabels.Read(shown, system, chart).ShouldNotBeNull($"{shown} in {system}");
+                }
+            });
 
     [Theory]
     [InlineData("8–9"), InlineData("8-9"), InlineData("8 - 9"), InlineData("age 8–9"), InlineData("Age 8-9")]
     public void A_span_of_ages_is_the_middle_of_its_year(string typed) =>
-        LevelLabels.Write(LevelLabels.Read(typed, LevelLabels.InFathoms, LevelChart.Default)!.Value, LevelLabels.InAges, LevelChart.Default).ShouldBe("8–9");
+        LevelLabels
+            .Write(
+                LevelLabels.Read(typed, LevelLabels.InFathoms, LevelChart.Default)!.Value,
+                LevelLabels.InAges,
+                LevelChart.Default
+            )
+            .ShouldBe("8–9");
 
     [Fact]
-    public void A_level_written_in_fathoms_or_grades_is_read_back() => Gen.Double[3, 61].Sample(d =>
-    {
-        foreach (var system in new[] { LevelLabels.InFathoms, LevelLabels.InGrades })
-            LevelLabels.Read(LevelLabels.Write(new(d), system, LevelChart.Default), system, LevelChart.Default)!.Value.Value.ShouldBe(d, system == LevelLabels.InFathoms ? 0.051 : 0.7);
-    });
+    public void A_level_written_in_fathoms_or_grades_is_read_back() =>
+        Gen.Double[3, 61]
+            .Sample(d =>
+            {
+                foreach (var system in new[] { LevelLabels.InFathoms, LevelLabels.InGrades })
+                    LevelLabels
+                        .Read(LevelLabels.Write(new(d), system, LevelChart.Default), system, LevelChart.Default)!
+                        .Value.Value.ShouldBe(d, system == LevelLabels.InFathoms ? 0.051 : 0.7);
+            });
 
     [Fact]
     public void Evidence_may_come_in_any_order() =>
-        Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50]).Select(x => (Evidence)new AnswerEvidence(Start.AddDays(x.Item3), new(x.Item1), 0.25, x.Item2)).Array[2, 12].Sample(evidence =>
-        {
-            var movement = Movement.Constant(0.2, 0.4);
-            var there = ReaderEstimator.Run(Prior, evidence, movement, Start.AddDays(60)).Now;
-            var back = ReaderEstimator.Run(Prior, evidence.OrderBy(e => e.At).Reverse(), movement, Start.AddDays(60)).Now;
-            return Math.Abs(there.Mean - back.Mean) < 1e-6 && Math.Abs(there.Sd - back.Sd) < 1e-6;
-        });
+        Gen.Select(Gen.Double[10, 50], Gen.Bool, Gen.Int[0, 50])
+            .Select(x => (Evidence)new AnswerEvidence(Start.AddDays(x.Item3), new(x.Item1), 0.25, x.Item2))
+            .Array[2, 12]
+            .Sample(evidence =>
+            {
+                var movement = Movement.Constant(0.2, 0.4);
+                var there = ReaderEstimator.Run(Prior, evidence, movement, Start.AddDays(60)).Now;
+                var back = ReaderEstimator
+                    .Run(Prior, evidence.OrderBy(e => e.At).Reverse(), movement, Start.AddDays(60))
+                    .Now;
+                return Math.Abs(there.Mean - back.Mean) < 1e-6 && Math.Abs(there.Sd - back.Sd) < 1e-6;
+            });
 
     [Fact]
     public void A_right_answer_never_lowers_and_a_wrong_one_never_raises_the_level() =>
-        Gen.Double[-10, 80].Select(Gen.Double[0, 0.5]).Sample((difficulty, guess) =>
-            Run(new AnswerEvidence(Start, new(difficulty), guess, true)).Mean >= 30 - 1e-9 && Run(new AnswerEvidence(Start, new(difficulty), guess, false)).Mean <= 30 + 1e-9);
+        Gen.Double[-10, 80]
+            .Select(Gen.Double[0, 0.5])
+            .Sample(
+                (difficulty, guess) =>
+                    Run(new AnswerEvidence(Start, new(difficulty), guess, true)).Mean >= 30 - 1e-9
+                    && Run(new AnswerEvidence(Start, new(difficulty), guess, false)).Mean <= 30 + 1e-9
+            );
 
     [Fact]
     public void Growth_moves_and_drift_widens_by_just_what_was_asked_in_many_small_steps()
     {
-        var many = Enumerable.Range(0, 200).Select(i => (Evidence)new LevelEvidence(Start.AddHours(i * 5), new(30), 1e6)).ToList();
+        var many = Enumerable
+            .Range(0, 200)
+            .Select(i => (Evidence)new LevelEvidence(Start.AddHours(i * 5), new(30), 1e6))
+            .ToList();
         var e = ReaderEstimator.Run(Prior, many, Movement.Constant(0.3, 0.4), Start.AddDays(70)).Now;
         e.Mean.ShouldBe(30 + 0.3 * 10, 0.01);
         e.Sd.ShouldBe(Math.Sqrt(64 + 0.4 * 10), 0.01);
@@ -118,27 +155,60 @@ public sealed class MeasuringTests
     public void Ninety_five_words_of_a_hundred_are_read_right_at_the_texts_depth_and_say_so_to_about_five_fathoms()
     {
         RunningRecordModel.WordRight(0).ShouldBe(0.95, 1e-3);
-        var e = ReaderEstimator.Run(new(new(40), 400, Start), [new RunningRecordEvidence(Start, new(40), 100, 5)], Movement.Constant(0, 0), Start).Now;
+        var e = ReaderEstimator
+            .Run(
+                new(new(40), 400, Start),
+                [new RunningRecordEvidence(Start, new(40), 100, 5)],
+                Movement.Constant(0, 0),
+                Start
+            )
+            .Now;
         e.Mean.ShouldBe(40, 2);
         e.Sd.ShouldBeInRange(4, 6.5);
-        var short_ = ReaderEstimator.Run(new(new(40), 400, Start), [new RunningRecordEvidence(Start, new(40), 40, 2)], Movement.Constant(0, 0), Start).Now;
+        var short_ = ReaderEstimator
+            .Run(
+                new(new(40), 400, Start),
+                [new RunningRecordEvidence(Start, new(40), 40, 2)],
+                Movement.Constant(0, 0),
+                Start
+            )
+            .Now;
         short_.Sd.ShouldBeGreaterThan(e.Sd + 1);
     }
 
     [Fact]
-    public void A_faultless_reading_of_an_easy_text_never_lowers_a_level_and_a_poor_one_of_a_hard_text_never_raises_one() =>
-        Gen.Select(Gen.Double[0, 70], Gen.Double[1, 60], Gen.Int[30, 300], Gen.Double[0, 0.899]).Sample((reader, away, words, accuracy) =>
-        {
-            DepthEstimate After(double text, int errors) => ReaderEstimator.Run(new(new(reader), 6, Start), [new RunningRecordEvidence(Start, new(text), words, errors)], Movement.Constant(0, 0), Start).Now;
-            var before = ReaderEstimator.Run(new(new(reader), 6, Start), [], Movement.Constant(0, 0), Start).Now.Mean;
-            return After(reader - away, 0).Mean >= before - 1e-9 && After(reader + away, (int)Math.Ceiling(words * (1 - accuracy))).Mean <= before + 1e-9;
-        }, iter: 300);
+    public void A_faultless_easy_reading_never_lowers_a_level_and_a_poor_hard_one_never_raises_it() =>
+        Gen.Select(Gen.Double[0, 70], Gen.Double[1, 60], Gen.Int[30, 300], Gen.Double[0, 0.899])
+            .Sample(
+                (reader, away, words, accuracy) =>
+                {
+                    DepthEstimate After(double text, int errors) =>
+                        ReaderEstimator
+                            .Run(
+                                new(new(reader), 6, Start),
+                                [new RunningRecordEvidence(Start, new(text), words, errors)],
+                                Movement.Constant(0, 0),
+                                Start
+                            )
+                            .Now;
+                    var before = ReaderEstimator
+                        .Run(new(new(reader), 6, Start), [], Movement.Constant(0, 0), Start)
+                        .Now.Mean;
+                    return After(reader - away, 0).Mean >= before - 1e-9
+                        && After(reader + away, (int)Math.Ceiling(words * (1 - accuracy))).Mean <= before + 1e-9;
+                },
+                iter: 300
+            );
 
     [Fact]
     public void Three_faultless_readings_of_a_text_thirty_fathoms_too_easy_say_next_to_nothing()
     {
-        var easy = Enumerable.Range(0, 3).Select(i => (Evidence)new RunningRecordEvidence(Start.AddDays(i), new(13.6), 126, 0));
-        ReaderEstimator.Run(new(new(45), 5, Start), easy, Movement.Constant(0, 0), Start.AddDays(5)).Now.Mean.ShouldBeInRange(45, 45.6);
+        var easy = Enumerable
+            .Range(0, 3)
+            .Select(i => (Evidence)new RunningRecordEvidence(Start.AddDays(i), new(13.6), 126, 0));
+        ReaderEstimator
+            .Run(new(new(45), 5, Start), easy, Movement.Constant(0, 0), Start.AddDays(5))
+            .Now.Mean.ShouldBeInRange(45, 45.6);
     }
 
     [Fact]
@@ -173,7 +243,9 @@ public sealed class MeasuringTests
 
     [Fact]
     public void Evidence_after_the_day_asked_about_has_not_happened_yet() =>
-        ReaderEstimator.Run(Prior, [new LevelEvidence(Start.AddDays(30), new(50), 1)], Still, Start.AddDays(10)).Now.Mean.ShouldBe(30, 0.001);
+        ReaderEstimator
+            .Run(Prior, [new LevelEvidence(Start.AddDays(30), new(50), 1)], Still, Start.AddDays(10))
+            .Now.Mean.ShouldBe(30, 0.001);
 
     [Theory]
     [InlineData(4)]
@@ -191,25 +263,38 @@ public sealed class MeasuringTests
     [InlineData(20, 2.6, false)]
     [InlineData(2, 0.9, true)]
     [InlineData(2, 1.1, false)]
-    public void An_answer_faster_than_reading_is_rushed(int words, double seconds, bool rushed) => Answering.Rushed(words, TimeSpan.FromSeconds(seconds)).ShouldBe(rushed);
+    public void An_answer_faster_than_reading_is_rushed(int words, double seconds, bool rushed) =>
+        Answering.Rushed(words, TimeSpan.FromSeconds(seconds)).ShouldBe(rushed);
 
     [Fact]
     public void Simulated_readers_are_found_where_they_are()
     {
-        // 400 readers drawn from the prior answer 40 questions each: the 90 % interval must hold the truth about nine times in ten.
+        // 400 readers drawn from the prior answer 40 questions each: the 90 % interval must hold the truth about nine
+        // times in ten.
         var random = new Random(41);
         var held = 0;
         double bias = 0;
         for (var i = 0; i < 400; i++)
         {
-            var truth = 30 + 8 * Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-            var evidence = Enumerable.Range(0, 40).Select(q =>
-            {
-                var b = truth - 12 + random.NextDouble() * 14;
-                return (Evidence)new AnswerEvidence(Start.AddMinutes(q), new(b), 0.25, random.NextDouble() < AnswerModel.Right(truth - b, 0.25));
-            });
+            var truth =
+                30
+                + 8 * Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+            var evidence = Enumerable
+                .Range(0, 40)
+                .Select(q =>
+                {
+                    var b = truth - 12 + random.NextDouble() * 14;
+                    return (Evidence)
+                        new AnswerEvidence(
+                            Start.AddMinutes(q),
+                            new(b),
+                            0.25,
+                            random.NextDouble() < AnswerModel.Right(truth - b, 0.25)
+                        );
+                });
             var e = ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(1)).Now;
-            if (e.Low <= truth && truth <= e.High) held++;
+            if (e.Low <= truth && truth <= e.High)
+                held++;
             bias += (e.Mean - truth) / 400;
         }
         held.ShouldBeInRange(345, 378);

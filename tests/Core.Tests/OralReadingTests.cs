@@ -7,12 +7,23 @@ namespace Core.Tests;
 /// <summary>Oral readings: each kind of miscue, alone and together, and what they count for.</summary>
 public sealed class OralReadingTests
 {
-    private static IReadOnlyList<HeardWord> Say(string words) => [.. words.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select((w, i) => new HeardWord(w.TrimEnd('*'), i * 0.4, i * 0.4 + 0.35, Told: w.EndsWith('*')))];
+    private static IReadOnlyList<HeardWord> Say(string words) =>
+        [
+            .. words
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select((w, i) => new HeardWord(w.TrimEnd('*'), i * 0.4, i * 0.4 + 0.35, Told: w.EndsWith('*'))),
+        ];
 
     private static OralReading Read(string text, string said) => ReadingAligner.Align(text, Say(said));
 
     /// <summary>The marks that are not "correct", as one line.</summary>
-    private static string Marks(string text, string said) => string.Join("; ", Read(text, said).Marks.Where(m => m.Kind != MarkKind.Correct).Select(m => $"{m.Index} {m.Kind} {m.Expected}>{m.Heard}"));
+    private static string Marks(string text, string said) =>
+        string.Join(
+            "; ",
+            Read(text, said)
+                .Marks.Where(m => m.Kind != MarkKind.Correct)
+                .Select(m => $"{m.Index} {m.Kind} {m.Expected}>{m.Heard}")
+        );
 
     [Theory]
     [InlineData("um the cat uh sat er on the mmm mat it looked at the sea hm", 5)]
@@ -21,12 +32,21 @@ public sealed class OralReadingTests
     {
         var plain = Read(Cat, "the cat sat on the mat it looked at the sea");
         var read = Read(Cat, said);
-        read.Figures.ShouldBe(plain.Figures with { Hesitations = hummed, WordsCorrectPerMinute = read.Figures.WordsCorrectPerMinute });
+        read.Figures.ShouldBe(
+            plain.Figures with
+            {
+                Hesitations = hummed,
+                WordsCorrectPerMinute = read.Figures.WordsCorrectPerMinute,
+            }
+        );
         // Its time was spent, so the rate falls.
         read.Figures.WordsCorrectPerMinute.ShouldBeLessThan(plain.Figures.WordsCorrectPerMinute);
         // The marks rest on the words as they were heard, hummed ones counted.
         var heard = said.Split(' ');
-        read.Marks.Zip(read.Said).ShouldAllBe(m => m.Second.All(i => SpokenForms.Heard(heard[i]).Single() == SpokenForms.Heard(m.First.Expected).Single()));
+        read.Marks.Zip(read.Said)
+            .ShouldAllBe(m =>
+                m.Second.All(i => SpokenForms.Heard(heard[i]).Single() == SpokenForms.Heard(m.First.Expected).Single())
+            );
     }
 
     [Fact]
@@ -49,15 +69,31 @@ public sealed class OralReadingTests
     [InlineData("the cat sat on the on the mat it looked at the sea", "4 Repetition on>on; 4 Repetition the>the")]
     [InlineData("the cap cat sat on the mat it looked at the sea", "1 SelfCorrection cat>cap")]
     [InlineData("the c cat sat on the mat it looked at the sea", "1 SelfCorrection cat>c")]
-    [InlineData("the cat sat on the mat it lacked at looked at the sea", "7 SelfCorrection looked>lacked; 8 Repetition at>at")]
+    [InlineData(
+        "the cat sat on the mat it lacked at looked at the sea",
+        "7 SelfCorrection looked>lacked; 8 Repetition at>at"
+    )]
     [InlineData("the cat sat on the mat* it looked at the sea", "5 Told mat>mat")]
     [InlineData("the cat sat on the mop mat* it looked at the sea", "5 Told mat>mop")]
     [InlineData("the cat sat on the map mop it looked at the sea", "5 Substitution mat>map mop")]
     [InlineData("very the cat sat on the mat it looked at the sea", "-1 Insertion >very")]
-    [InlineData("the cat sat on the mat", "6 Omission It>; 7 Omission looked>; 8 Omission at>; 9 Omission the>; 10 Omission sea>")]
-    [InlineData("it looked at the sea", "0 Omission The>; 1 Omission cat>; 2 Omission sat>; 3 Omission on>; 4 Omission the>; 5 Omission mat>")]
-    [InlineData("the sat the cat sat on the mat it looked at the sea", "1 Repetition The>the; 1 SelfCorrection cat>sat")]
-    [InlineData("", "0 Omission The>; 1 Omission cat>; 2 Omission sat>; 3 Omission on>; 4 Omission the>; 5 Omission mat>; 6 Omission It>; 7 Omission looked>; 8 Omission at>; 9 Omission the>; 10 Omission sea>")]
+    [InlineData(
+        "the cat sat on the mat",
+        "6 Omission It>; 7 Omission looked>; 8 Omission at>; 9 Omission the>; 10 Omission sea>"
+    )]
+    [InlineData(
+        "it looked at the sea",
+        "0 Omission The>; 1 Omission cat>; 2 Omission sat>; 3 Omission on>; 4 Omission the>; 5 Omission mat>"
+    )]
+    [InlineData(
+        "the sat the cat sat on the mat it looked at the sea",
+        "1 Repetition The>the; 1 SelfCorrection cat>sat"
+    )]
+    [InlineData(
+        "",
+        "0 Omission The>; 1 Omission cat>; 2 Omission sat>; 3 Omission on>; 4 Omission the>; 5 Omission mat>; "
+            + "6 Omission It>; 7 Omission looked>; 8 Omission at>; 9 Omission the>; 10 Omission sea>"
+    )]
     public void Each_kind_of_miscue_is_known(string said, string marks)
     {
         // A word that was skipped and read on the way back stands where it was skipped.
@@ -88,7 +124,8 @@ public sealed class OralReadingTests
     [InlineData("A twenty-one gun.", "a twenty one gun")]
     [InlineData("Bus 42 left.", "bus 42 left")]
     [InlineData("Bus forty two left.", "bus 42 left")]
-    public void Numbers_and_short_forms_are_words(string text, string said) => Read(text, said).Figures.Errors.ShouldBe(0, Marks(text, said));
+    public void Numbers_and_short_forms_are_words(string text, string said) =>
+        Read(text, said).Figures.Errors.ShouldBe(0, Marks(text, said));
 
     [Fact]
     public void A_name_misread_the_same_way_counts_once_and_another_way_again()
@@ -96,13 +133,17 @@ public sealed class OralReadingTests
         const string text = "Then Femke ran. We saw Femke jump. I like Femke.";
         Read(text, "then femmy ran we saw femmy jump i like femmy").Figures.Errors.ShouldBe(1);
         Read(text, "then femmy ran we saw frank jump i like femmy").Figures.Errors.ShouldBe(2);
-        Read("The boat ran. We saw the boat jump.", "the bat ran we saw the bat jump").Figures.Errors.ShouldBe(2, "a boat is no name");
+        Read("The boat ran. We saw the boat jump.", "the bat ran we saw the bat jump")
+            .Figures.Errors.ShouldBe(2, "a boat is no name");
     }
 
     [Fact]
     public void A_skipped_line_is_found_and_its_words_are_left_out()
     {
-        var lines = Enumerable.Range(0, 12).Select(l => string.Join(' ', Enumerable.Range(0, 9).Select(w => $"{(char)('a' + l)}ord{(char)('a' + w)}"))).ToList();
+        var lines = Enumerable
+            .Range(0, 12)
+            .Select(l => string.Join(' ', Enumerable.Range(0, 9).Select(w => $"{(char)('a' + l)}ord{(char)('a' + w)}")))
+            .ToList();
         var read = Read(string.Join(". ", lines), string.Join(' ', lines.Where((_, i) => i != 5)));
         read.Figures.Errors.ShouldBe(9);
         read.Marks.Where(m => m.Kind == MarkKind.Omission).Select(m => m.Index).ShouldBe(Enumerable.Range(45, 9));
@@ -132,24 +173,33 @@ public sealed class OralReadingTests
 
     [Fact]
     public void Whatever_is_said_each_text_word_has_one_outcome_and_each_heard_word_is_used_once() =>
-        Gen.Select(Gen.Int[0, 5].Array[1, 30], Gen.Int[0, 6].Array[0, 40]).Sample((text, said) =>
-        {
-            string[] words = ["sea", "seal", "boat", "the", "a", "Ann", "zigzag"];
-            var t = string.Join(' ', text.Select(i => words[i]));
-            var read = ReadingAligner.Align(t, Say(string.Join(' ', said.Select(i => words[i]))));
-            var outcomes = read.Marks.Where(m => m.Kind is not (MarkKind.Insertion or MarkKind.Repetition)).Select(m => m.Index).ToList();
-            outcomes.Order().ShouldBe(Enumerable.Range(0, text.Length));
-            read.Marks.Where(m => m.Kind is MarkKind.Insertion or MarkKind.Repetition).ShouldAllBe(m => m.Index >= -1 && m.Index < text.Length);
-            read.Figures.Errors.ShouldBeLessThanOrEqualTo(text.Length + said.Length);
-            read.Figures.Accuracy.ShouldBeInRange(0, 1);
-        });
+        Gen.Select(Gen.Int[0, 5].Array[1, 30], Gen.Int[0, 6].Array[0, 40])
+            .Sample(
+                (text, said) =>
+                {
+                    string[] words = ["sea", "seal", "boat", "the", "a", "Ann", "zigzag"];
+                    var t = string.Join(' ', text.Select(i => words[i]));
+                    var read = ReadingAligner.Align(t, Say(string.Join(' ', said.Select(i => words[i]))));
+                    var outcomes = read
+                        .Marks.Where(m => m.Kind is not (MarkKind.Insertion or MarkKind.Repetition))
+                        .Select(m => m.Index)
+                        .ToList();
+                    outcomes.Order().ShouldBe(Enumerable.Range(0, text.Length));
+                    read.Marks.Where(m => m.Kind is MarkKind.Insertion or MarkKind.Repetition)
+                        .ShouldAllBe(m => m.Index >= -1 && m.Index < text.Length);
+                    read.Figures.Errors.ShouldBeLessThanOrEqualTo(text.Length + said.Length);
+                    read.Figures.Accuracy.ShouldBeInRange(0, 1);
+                }
+            );
 
     [Fact]
     public void A_text_read_as_it_stands_has_no_miscue() =>
-        Gen.Int[0, 7].Array[1, 60].Sample(text =>
-        {
-            string[] words = ["the", "sea", "the", "a", "boat", "1,250", "I'm", "well-known"];
-            var t = string.Join(' ', text.Select(i => words[i]));
-            ReadingAligner.Align(t, Say(t)).Marks.ShouldAllBe(m => m.Kind == MarkKind.Correct);
-        });
+        Gen.Int[0, 7]
+            .Array[1, 60]
+            .Sample(text =>
+            {
+                string[] words = ["the", "sea", "the", "a", "boat", "1,250", "I'm", "well-known"];
+                var t = string.Join(' ', text.Select(i => words[i]));
+                ReadingAligner.Align(t, Say(t)).Marks.ShouldAllBe(m => m.Kind == MarkKind.Correct);
+            });
 }

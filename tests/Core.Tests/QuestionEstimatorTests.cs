@@ -6,12 +6,25 @@ namespace Core.Tests;
 /// <summary>How hard single questions show themselves to be.</summary>
 public sealed class QuestionEstimatorTests
 {
-    private static List<QuestionAnswer> Answers(double harder, int n, Random random, double sd = 3) => [.. Enumerable.Range(0, n).Select(_ =>
-    {
-        double truth = 25 + 20 * random.NextDouble(), thought = 22, guess = 0.25;
-        var right = random.NextDouble() < AnswerModel.Right(truth - thought - harder, guess);
-        return new QuestionAnswer(truth + sd * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5) * 2, sd, thought, guess, right);
-    })];
+    private static List<QuestionAnswer> Answers(double harder, int n, Random random, double sd = 3) =>
+        [
+            .. Enumerable
+                .Range(0, n)
+                .Select(_ =>
+                {
+                    double truth = 25 + 20 * random.NextDouble(),
+                        thought = 22,
+                        guess = 0.25;
+                    var right = random.NextDouble() < AnswerModel.Right(truth - thought - harder, guess);
+                    return new QuestionAnswer(
+                        truth + sd * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5) * 2,
+                        sd,
+                        thought,
+                        guess,
+                        right
+                    );
+                }),
+        ];
 
     [Fact]
     public void Too_few_answers_say_nothing()
@@ -35,7 +48,8 @@ public sealed class QuestionEstimatorTests
     public void Few_answers_move_it_less_than_they_say_and_simulated_questions_are_found_within_their_error()
     {
         var random = new Random(9);
-        double before = 0, after = 0;
+        double before = 0,
+            after = 0;
         var within = 0;
         const int Questions = 200;
         for (var q = 0; q < Questions; q++)
@@ -44,7 +58,8 @@ public sealed class QuestionEstimatorTests
             var found = QuestionEstimator.Estimate(Answers(truth, 40, random))!;
             before += truth * truth;
             after += (found.Harder - truth) * (found.Harder - truth);
-            if (Math.Abs(found.Harder - truth) < 1.645 * found.Sd) within++;
+            if (Math.Abs(found.Harder - truth) < 1.645 * found.Sd)
+                within++;
         }
         (after / before).ShouldBeLessThan(0.6, "the default's squared error is cut");
         (within / (double)Questions).ShouldBeInRange(0.84, 0.97);

@@ -6,7 +6,12 @@ namespace Core.Tests;
 /// <summary>Why a text is as deep as it is, what cannot be measured, and letter–sound patterns.</summary>
 public sealed class TextReasonTests
 {
-    private const string Story = "The ferry left at nine. Nobody on the quay noticed that the harbourmaster, who usually waved, was standing quite still with a telegram in his hand. He read it twice. Then he ran. “Stop the boat!” he shouted. The gulls flew up. The boat was far out by then, and the wind took his words away. He sat down on a coil of rope and thought about the barometer. It had fallen all night long, and he had told no one at all.";
+    private const string Story =
+        "The ferry left at nine. Nobody on the quay noticed that the harbourmaster, who usually waved, was "
+        + "standing quite still with a telegram in his hand. He read it twice. Then he ran. “Stop the boat!” he "
+        + "shouted. The gulls flew up. The boat was far out by then, and the wind took his words away. He sat "
+        + "down on a coil of rope and thought about the barometer. It had fallen all night long, and he had told "
+        + "no one at all.";
 
     [Fact]
     public void The_longest_sentence_and_the_rarest_word_add_depth_and_a_short_sentence_takes_some_away()
@@ -22,15 +27,24 @@ public sealed class TextReasonTests
     }
 
     [Fact]
-    public void Every_place_of_a_word_is_that_word() => Some.Of(Story.Split(" ")).Array[1, 60].Sample(words =>
-    {
-        var text = string.Join(' ', words);
-        foreach (var w in TextReasons.Explain(text + " The end.").Words)
-        {
-            w.At.Count.ShouldBe(2 * w.Times);
-            for (var i = 0; i < w.At.Count; i += 2) TextCounter.Key((text + " The end.").AsSpan(w.At[i], w.At[i + 1] - w.At[i])).ShouldBe(w.Word);
-        }
-    }, iter: 200);
+    public void Every_place_of_a_word_is_that_word() =>
+        Some.Of(Story.Split(" "))
+            .Array[1, 60]
+            .Sample(
+                words =>
+                {
+                    var text = string.Join(' ', words);
+                    foreach (var w in TextReasons.Explain(text + " The end.").Words)
+                    {
+                        w.At.Count.ShouldBe(2 * w.Times);
+                        for (var i = 0; i < w.At.Count; i += 2)
+                            TextCounter
+                                .Key((text + " The end.").AsSpan(w.At[i], w.At[i + 1] - w.At[i]))
+                                .ShouldBe(w.Word);
+                    }
+                },
+                iter: 200
+            );
 
     [Theory]
     [InlineData("“Stop!” he said.", 0.3333)]
@@ -55,17 +69,41 @@ public sealed class TextReasonTests
     [InlineData("", TextDoubt.Empty, true)]
     [InlineData("… 12 !", TextDoubt.Short, false)]
     [InlineData("We ran all day.", TextDoubt.Short, false)]
-    [InlineData("Der alte Fährmann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss zu seiner Frau und den Kindern, die auf ihn warteten.", TextDoubt.OtherLanguage, true)]
-    [InlineData("El viejo barquero esperaba en la orilla hasta que subía la marea, y luego remaba por el río hacia su mujer y los niños que lo esperaban.", TextDoubt.OtherLanguage, true)]
+    [InlineData(
+        "Der alte Fährmann wartete am Ufer, bis die Flut kam, und dann ruderte er über den Fluss zu seiner "
+            + "Frau und den Kindern, die auf ihn warteten.",
+        TextDoubt.OtherLanguage,
+        true
+    )]
+    [InlineData(
+        "El viejo barquero esperaba en la orilla hasta que subía la marea, y luego remaba por el río hacia su "
+            + "mujer y los niños que lo esperaban.",
+        TextDoubt.OtherLanguage,
+        true
+    )]
     [InlineData("Старый паромщик ждал на берегу, пока не поднимется вода.", TextDoubt.OtherScript, true)]
     [InlineData("The ferry waits. Старый паромщик ждал на берегу. The tide comes in.", TextDoubt.OtherScript, true)]
-    [InlineData("the ferry left at nine and nobody saw it go because the fog had come in from the sea and it lay on the quay all day", TextDoubt.NoSentenceMarks, false)]
-    [InlineData("The tide comes in\nand takes the sand\nand every castle\nbuilt by hand\nthe tide goes out\nand leaves a shell\nfor us to find\nand keep as well", TextDoubt.Verse, false)]
+    [InlineData(
+        "the ferry left at nine and nobody saw it go because the fog had come in from the sea and it lay on "
+            + "the quay all day",
+        TextDoubt.NoSentenceMarks,
+        false
+    )]
+    [InlineData(
+        "The tide comes in\nand takes the sand\nand every castle\nbuilt by hand\nthe tide goes out\nand leaves "
+            + "a shell\nfor us to find\nand keep as well",
+        TextDoubt.Verse,
+        false
+    )]
     [InlineData("Port | High | Low\nEllery | 4.2 | 0.8\nSkerry | 4.0 | 0.9\nQuay | 3.9 | 1.0", TextDoubt.Table, false)]
-    public void What_is_no_English_prose_is_said(string text, TextDoubt doubt, bool stops) => TextSense.Remarks(text).ShouldContain(r => r.Doubt == doubt && r.Stops == stops);
+    public void What_is_no_English_prose_is_said(string text, TextDoubt doubt, bool stops) =>
+        TextSense.Remarks(text).ShouldContain(r => r.Doubt == doubt && r.Stops == stops);
 
     [Fact]
-    public void One_endless_sentence_is_said() => TextSense.Remarks(string.Join(" and ", Enumerable.Repeat("the boat went on over the water", 1500)) + ".").ShouldContain(r => r.Doubt == TextDoubt.EndlessSentence && r.Sentence.Contains("11,999"));
+    public void One_endless_sentence_is_said() =>
+        TextSense
+            .Remarks(string.Join(" and ", Enumerable.Repeat("the boat went on over the water", 1500)) + ".")
+            .ShouldContain(r => r.Doubt == TextDoubt.EndlessSentence && r.Sentence.Contains("11,999"));
 
     [Fact]
     public void Ordinary_prose_has_nothing_to_be_said_of_it() => TextSense.Remarks(Story + " " + Story).ShouldBeEmpty();
@@ -87,28 +125,59 @@ public sealed class TextReasonTests
     [InlineData("pink", "i,ng")]
     [InlineData("crab's", "a,cluster-first")]
     [InlineData("little", "i,le,two-syllables")]
-    public void Patterns_of_a_word(string word, string keys) => LetterSounds.Of(word).Select(p => p.Key).ShouldBe(keys.Split(','), ignoreOrder: true);
+    public void Patterns_of_a_word(string word, string keys) =>
+        LetterSounds.Of(word).Select(p => p.Key).ShouldBe(keys.Split(','), ignoreOrder: true);
 
     [Fact]
     public void Words_that_break_what_was_taught_are_named_with_what_they_need()
     {
-        var breaks = LetterSounds.Breaks("The duck sat in the mud. The boat said no.", new HashSet<string> { "a", "i", "u", "ck" });
+        var breaks = LetterSounds.Breaks(
+            "The duck sat in the mud. The boat said no.",
+            new HashSet<string> { "a", "i", "u", "ck" }
+        );
         breaks.Select(b => b.Word).ShouldBe(["boat"]);
         breaks[0].Needs.ShouldBe(["oa"]);
-        LetterSounds.Breaks("The boat sank.", new HashSet<string> { "a", "ng" }, new HashSet<string> { "boat" }).ShouldBeEmpty();
+        LetterSounds
+            .Breaks("The boat sank.", new HashSet<string> { "a", "ng" }, new HashSet<string> { "boat" })
+            .ShouldBeEmpty();
         Should.Throw<ArgumentException>(() => LetterSounds.Breaks("x", new HashSet<string> { "zh" }));
     }
 
     [Fact]
-    public void With_all_patterns_taught_no_word_breaks_them() => Gen.String[Gen.Char.AlphaNumeric, 1, 12].Array[1, 20].Sample(words =>
-        LetterSounds.Breaks(string.Join(' ', words), LetterSounds.All.Select(p => p.Key).ToHashSet()).ShouldBeEmpty());
+    public void With_all_patterns_taught_no_word_breaks_them() =>
+        Gen.String[Gen.Char.AlphaNumeric, 1, 12]
+            .Array[1, 20]
+            .Sample(words =>
+                LetterSounds
+                    .Breaks(string.Join(' ', words), LetterSounds.All.Select(p => p.Key).ToHashSet())
+                    .ShouldBeEmpty()
+            );
 
     [Fact]
     public void A_long_text_counts_the_same_when_it_is_read_bit_by_bit()
     {
         var text = string.Join("\n\n", Enumerable.Repeat(Story, 6_000));
-        TextCounts whole = TextCounter.Count(text), read = TextCounter.Count(new StringReader(text));
-        (read.Words, read.Sentences, read.Syllables, read.Letters, read.DaleChallUnfamiliar, read.SpacheUnfamiliar, read.DistinctWords).ShouldBe((whole.Words, whole.Sentences, whole.Syllables, whole.Letters, whole.DaleChallUnfamiliar, whole.SpacheUnfamiliar, whole.DistinctWords));
+        TextCounts whole = TextCounter.Count(text),
+            read = TextCounter.Count(new StringReader(text));
+        (
+            read.Words,
+            read.Sentences,
+            read.Syllables,
+            read.Letters,
+            read.DaleChallUnfamiliar,
+            read.SpacheUnfamiliar,
+            read.DistinctWords
+        ).ShouldBe(
+            (
+                whole.Words,
+                whole.Sentences,
+                whole.Syllables,
+                whole.Letters,
+                whole.DaleChallUnfamiliar,
+                whole.SpacheUnfamiliar,
+                whole.DistinctWords
+            )
+        );
         read.PerSentence.Count.ShouldBeLessThan(1 << 17);
         read.PerSentence.Sum(s => s.Words).ShouldBe(read.Words);
         TextCounter.Count(new StringReader(new string('x', 5_000_000))).Words.ShouldBeInRange(1, 10);
@@ -117,16 +186,24 @@ public sealed class TextReasonTests
 
 public sealed class PagerTests
 {
-    private static readonly Gen<string[]> Paragraphs = Gen.Select(Gen.Int[1, 120], Gen.Int[0, 4]).Select((n, heading) => heading == 0 ? "# Heading" : string.Join(' ', Enumerable.Repeat("word", n))).Array[0, 20];
+    private static readonly Gen<string[]> Paragraphs = Gen.Select(Gen.Int[1, 120], Gen.Int[0, 4])
+        .Select((n, heading) => heading == 0 ? "# Heading" : string.Join(' ', Enumerable.Repeat("word", n)))
+        .Array[0, 20];
 
     [Fact]
-    public void Pages_hold_every_paragraph_once_and_no_heading_stands_alone_at_a_pages_end() => Gen.Select(Paragraphs, Gen.Double[-10, 70]).Sample((paragraphs, depth) =>
-    {
-        var pages = Pager.Pages(paragraphs, new(depth));
-        pages.SelectMany(p => p).ShouldBe(paragraphs);
-        pages.ShouldAllBe(p => p.Count > 0);
-        foreach (var page in pages.SkipLast(1)) if (page.Count > 1) page[^1].ShouldNotStartWith("#");
-    });
+    public void Pages_hold_every_paragraph_once_and_no_heading_stands_alone_at_a_pages_end() =>
+        Gen.Select(Paragraphs, Gen.Double[-10, 70])
+            .Sample(
+                (paragraphs, depth) =>
+                {
+                    var pages = Pager.Pages(paragraphs, new(depth));
+                    pages.SelectMany(p => p).ShouldBe(paragraphs);
+                    pages.ShouldAllBe(p => p.Count > 0);
+                    foreach (var page in pages.SkipLast(1))
+                        if (page.Count > 1)
+                            page[^1].ShouldNotStartWith("#");
+                }
+            );
 
     [Fact]
     public void New_readers_get_less_on_a_page()

@@ -22,16 +22,26 @@ public sealed class TimeTests
         Should.Throw<TimeZoneNotFoundException>(() => new SchoolClock("Nowhere/Else"));
     }
 
-    private static readonly string[] Zones = ["Europe/London", "Pacific/Auckland", "America/Santiago", "Asia/Kolkata", "America/St_Johns"];
+    private static readonly string[] Zones =
+    [
+        "Europe/London",
+        "Pacific/Auckland",
+        "America/Santiago",
+        "Asia/Kolkata",
+        "America/St_Johns",
+    ];
 
     [Fact]
     public void Any_day_holds_its_own_beginning_and_not_its_end() =>
-        Gen.Select(Gen.Int[0, Zones.Length - 1], Gen.Int[0, 3000]).Sample(x =>
-        {
-            var clock = new SchoolClock(Zones[x.Item1]);
-            var day = new DateOnly(2020, 1, 1).AddDays(x.Item2);
-            return clock.DayOf(clock.Begin(day)) == day && clock.DayOf(clock.End(day)) == day.AddDays(1) && clock.DayOf(clock.End(day).AddTicks(-1)) == day;
-        });
+        Gen.Select(Gen.Int[0, Zones.Length - 1], Gen.Int[0, 3000])
+            .Sample(x =>
+            {
+                var clock = new SchoolClock(Zones[x.Item1]);
+                var day = new DateOnly(2020, 1, 1).AddDays(x.Item2);
+                return clock.DayOf(clock.Begin(day)) == day
+                    && clock.DayOf(clock.End(day)) == day.AddDays(1)
+                    && clock.DayOf(clock.End(day).AddTicks(-1)) == day;
+            });
 
     [Fact]
     public void What_was_given_is_placed_by_how_long_ago_it_was_and_never_in_the_future()

@@ -4,8 +4,8 @@ using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Readers;
-using DeepCurrent.Core.Signals;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Signals;
 using DeepCurrent.Core.Tickets;
 
 namespace Core.Tests;
@@ -16,7 +16,18 @@ public sealed class TicketTests
     public void A_ticket_goes_its_way()
     {
         var state = TicketState.Planned;
-        foreach (var (step, next) in new[] { (TicketStep.BecomesVisible, TicketState.Waiting), (TicketStep.Opened, TicketState.UnderWay), (TicketStep.HandedIn, TicketState.HandedIn), (TicketStep.ScoredWhole, TicketState.Released), (TicketStep.SentBack, TicketState.SentBack), (TicketStep.Opened, TicketState.UnderWay), (TicketStep.Withdrawn, TicketState.Withdrawn) })
+        foreach (
+            var (step, next) in new[]
+            {
+                (TicketStep.BecomesVisible, TicketState.Waiting),
+                (TicketStep.Opened, TicketState.UnderWay),
+                (TicketStep.HandedIn, TicketState.HandedIn),
+                (TicketStep.ScoredWhole, TicketState.Released),
+                (TicketStep.SentBack, TicketState.SentBack),
+                (TicketStep.Opened, TicketState.UnderWay),
+                (TicketStep.Withdrawn, TicketState.Withdrawn),
+            }
+        )
         {
             state = TicketLife.After(state, step) ?? throw new Xunit.Sdk.XunitException($"{state} refuses {step}");
             state.ShouldBe(next);
@@ -28,16 +39,29 @@ public sealed class TicketTests
     [InlineData(TicketState.Released, TicketStep.Opened)]
     [InlineData(TicketState.Withdrawn, TicketStep.Opened)]
     [InlineData(TicketState.Planned, TicketStep.Opened)]
-    public void What_makes_no_sense_does_not_happen(TicketState state, TicketStep step) => TicketLife.After(state, step).ShouldBeNull();
+    public void What_makes_no_sense_does_not_happen(TicketState state, TicketStep step) =>
+        TicketLife.After(state, step).ShouldBeNull();
 
     [Fact]
-    public void Every_state_has_a_name_that_is_read_back() => Enum.GetValues<TicketState>().ShouldAllBe(s => TicketLife.Parse(TicketLife.Name(s)) == s);
+    public void Every_state_has_a_name_that_is_read_back() =>
+        Enum.GetValues<TicketState>().ShouldAllBe(s => TicketLife.Parse(TicketLife.Name(s)) == s);
 
     [Fact]
     public void Attempts_become_tide_marks_and_a_score()
     {
-        AttemptMark[] marks = [TicketLife.MarkOf([true]), TicketLife.MarkOf([false, true]), TicketLife.MarkOf([false, false]), TicketLife.MarkOf([])];
-        marks.ShouldBe([AttemptMark.RightAtOnce, AttemptMark.AfterAnotherTry, AttemptMark.NotYet, AttemptMark.Unanswered]);
+        AttemptMark[] marks =
+        [
+            TicketLife.MarkOf([true]),
+            TicketLife.MarkOf([false, true]),
+            TicketLife.MarkOf([false, false]),
+            TicketLife.MarkOf([]),
+        ];
+        marks.ShouldBe([
+            AttemptMark.RightAtOnce,
+            AttemptMark.AfterAnotherTry,
+            AttemptMark.NotYet,
+            AttemptMark.Unanswered,
+        ]);
         TicketLife.Score(marks).ShouldBe(0.25);
         TicketLife.MayTry([false], 2).ShouldBeTrue();
         TicketLife.MayTry([true], 2).ShouldBeFalse();
@@ -47,7 +71,10 @@ public sealed class TicketTests
 
 public sealed class GoalTests
 {
-    private static readonly SchoolCalendar Calendar = new([(new(2026, 9, 7), new(2026, 12, 18))], [new DateOnly(2026, 10, 26)]);
+    private static readonly SchoolCalendar Calendar = new(
+        [(new(2026, 9, 7), new(2026, 12, 18))],
+        [new DateOnly(2026, 10, 26)]
+    );
 
     [Fact]
     public void School_days_leave_out_weekends_holidays_and_days_off()
@@ -70,15 +97,26 @@ public sealed class GoalTests
     {
         GoalRules.SuggestWords(1200, 300, 10_500, 4).ShouldBe(2700);
         GoalRules.SuggestWords(0, 0, 10_500, 4).ShouldBe(200, "a goal asks for something");
-        GoalRules.SuggestWords(1200, 30_000, 5_000, 4).ShouldBe(21_000, "and for no more than the school's minutes come to");
+        GoalRules
+            .SuggestWords(1200, 30_000, 5_000, 4)
+            .ShouldBe(21_000, "and for no more than the school's minutes come to");
     }
 
     [Fact]
-    public void No_chance_is_nothing_or_certain() => Gen.Select(Gen.Int[0, 8], Gen.Double[1, 90_000], Gen.Double[0, 12]).Sample((n, target, left) =>
-    {
-        var s = GoalRules.Words(target, [.. Enumerable.Range(0, n).Select(i => new WeekOfReading(100 * i, [0.8]))], left, 0.5);
-        return s.Course == Course.Reached || s.Chance is >= 0.05 and <= 0.95;
-    });
+    public void No_chance_is_nothing_or_certain() =>
+        Gen.Select(Gen.Int[0, 8], Gen.Double[1, 90_000], Gen.Double[0, 12])
+            .Sample(
+                (n, target, left) =>
+                {
+                    var s = GoalRules.Words(
+                        target,
+                        [.. Enumerable.Range(0, n).Select(i => new WeekOfReading(100 * i, [0.8]))],
+                        left,
+                        0.5
+                    );
+                    return s.Course == Course.Reached || s.Chance is >= 0.05 and <= 0.95;
+                }
+            );
 
     [Fact]
     public void Depth_is_suggested_by_pace()
@@ -93,21 +131,34 @@ public sealed class GoalTests
     {
         var weeks = Enumerable.Range(0, 8).Select(i => new WeekOfReading(900 + i % 3 * 100, [0.8])).ToList();
         GoalRules.Words(13_000, weeks, 6, 8 / 14.0).Course.ShouldBe(Course.OnCourse);
-        var stopped = GoalRules.Words(13_000, [.. weeks.Take(2), .. Enumerable.Repeat(new WeekOfReading(0, []), 6)], 6, 8 / 14.0);
+        var stopped = GoalRules.Words(
+            13_000,
+            [.. weeks.Take(2), .. Enumerable.Repeat(new WeekOfReading(0, []), 6)],
+            6,
+            8 / 14.0
+        );
         stopped.Course.ShouldBe(Course.Behind);
         stopped.Chance.ShouldBeLessThan(0.1);
     }
 
     [Fact]
-    public void What_is_reached_stays_reached() => GoalRules.Words(1000, [new(1200, [])], 5, 0.3).Course.ShouldBe(Course.Reached);
+    public void What_is_reached_stays_reached() =>
+        GoalRules.Words(1000, [new(1200, [])], 5, 0.3).Course.ShouldBe(Course.Reached);
 
     [Fact]
     public void The_chance_never_rises_with_the_target() =>
-        Gen.Double[0, 2000].Array[1, 10].Select(Gen.Int[100, 20_000]).Sample((words, target) =>
-        {
-            var weeks = words.Select(w => new WeekOfReading(w, [])).ToList();
-            return GoalRules.Words(target, weeks, 5, 0.5).Chance >= GoalRules.Words(target + 500, weeks, 5, 0.5).Chance;
-        }, iter: 40);
+        Gen.Double[0, 2000]
+            .Array[1, 10]
+            .Select(Gen.Int[100, 20_000])
+            .Sample(
+                (words, target) =>
+                {
+                    var weeks = words.Select(w => new WeekOfReading(w, [])).ToList();
+                    return GoalRules.Words(target, weeks, 5, 0.5).Chance
+                        >= GoalRules.Words(target + 500, weeks, 5, 0.5).Chance;
+                },
+                iter: 40
+            );
 }
 
 public sealed class GroupTests
@@ -119,19 +170,35 @@ public sealed class GroupTests
     {
         var readers = new[] { 20.0, 21, 22, 40, 41, 42 }.Select((d, i) => Reader(i, d)).ToList();
         var plan = GroupPlanner.Propose(readers, new(2, 3, 3));
-        plan.Groups.Select(g => g.Readers.Select(r => r.Depth.Value)).ShouldBe([[20, 21, 22], [40, 41, 42]]);
+        plan.Groups.Select(g => g.Readers.Select(r => r.Depth.Value))
+            .ShouldBe([
+                [20, 21, 22],
+                [40, 41, 42],
+            ]);
         plan.Cost.ShouldBe(4, 0.01);
         plan.Gap.ShouldBe(0);
     }
 
     [Fact]
     public void Everybody_is_placed_once_and_sizes_are_kept() =>
-        Gen.Double[10, 50].Array[6, 14].Sample(depths =>
-        {
-            var readers = depths.Select((d, i) => Reader(i, d)).ToList();
-            var plan = GroupPlanner.Propose(readers, new(2, 3, 8), 2);
-            return plan.Groups.SelectMany(g => g.Readers).Select(r => r.Key).Order().SequenceEqual(readers.Select(r => r.Key).Order()) && plan.Groups.All(g => g.Readers.Count is >= 3 and <= 8 && g.Readers.Contains(g.Representative));
-        }, iter: 12, threads: 1);
+        Gen.Double[10, 50]
+            .Array[6, 14]
+            .Sample(
+                depths =>
+                {
+                    var readers = depths.Select((d, i) => Reader(i, d)).ToList();
+                    var plan = GroupPlanner.Propose(readers, new(2, 3, 8), 2);
+                    return plan.Groups.SelectMany(g => g.Readers)
+                            .Select(r => r.Key)
+                            .Order()
+                            .SequenceEqual(readers.Select(r => r.Key).Order())
+                        && plan.Groups.All(g =>
+                            g.Readers.Count is >= 3 and <= 8 && g.Readers.Contains(g.Representative)
+                        );
+                },
+                iter: 12,
+                threads: 1
+            );
 
     [Fact]
     public void No_better_plan_exists_on_a_small_class()
@@ -139,8 +206,16 @@ public sealed class GroupTests
         var random = new Random(5);
         var readers = Enumerable.Range(0, 8).Select(i => Reader(i, 20 + random.NextDouble() * 20)).ToList();
         double Cost(IEnumerable<GroupCandidate> group) => group.Min(m => group.Sum(r => GroupPlanner.Distance(r, m)));
-        var best = Enumerable.Range(0, 256).Select(bits => (readers.Where((_, i) => (bits >> i & 1) == 1).ToList(), readers.Where((_, i) => (bits >> i & 1) == 0).ToList()))
-            .Where(s => s.Item1.Count is >= 3 and <= 5 && s.Item2.Count is >= 3 and <= 5).Min(s => Cost(s.Item1) + Cost(s.Item2));
+        var best = Enumerable
+            .Range(0, 256)
+            .Select(bits =>
+                (
+                    readers.Where((_, i) => (bits >> i & 1) == 1).ToList(),
+                    readers.Where((_, i) => (bits >> i & 1) == 0).ToList()
+                )
+            )
+            .Where(s => s.Item1.Count is >= 3 and <= 5 && s.Item2.Count is >= 3 and <= 5)
+            .Min(s => Cost(s.Item1) + Cost(s.Item2));
         GroupPlanner.Propose(readers, new(2, 3, 5)).Cost.ShouldBe(best, 0.1);
     }
 
@@ -153,17 +228,28 @@ public sealed class GroupTests
     [InlineData(2, 3, 8, 24, "2 groups of at most 8 hold 16 readers; there are 24.")]
     [InlineData(0, 3, 8, 24, "There must be at least one group.")]
     [InlineData(2, 5, 3, 8, "Group sizes from 5 to 3 do not make sense.")]
-    public void Rules_that_cannot_be_met_say_why(int groups, int smallest, int largest, int readers, string why) => new GroupRules(groups, smallest, largest).Conflict(readers).ShouldBe(why);
+    public void Rules_that_cannot_be_met_say_why(int groups, int smallest, int largest, int readers, string why) =>
+        new GroupRules(groups, smallest, largest).Conflict(readers).ShouldBe(why);
 }
 
 public sealed class SignalTests
 {
     private static readonly DateTimeOffset Now = new(2026, 11, 23, 9, 0, 0, TimeSpan.Zero);
 
-    private static FinishedReading Reading(double score, double seconds = 300) => new("T", Now, score, 0.8, seconds, 600);
+    private static FinishedReading Reading(double score, double seconds = 300) =>
+        new("T", Now, score, 0.8, seconds, 600);
 
-    private static IReadOnlyList<SignalKind> Kinds(IReadOnlyList<FinishedReading> readings, int right = 0, int asked = 0, int quiet = 0) =>
-        [.. SignalRules.For(readings, new Dictionary<Strand, (int, int)> { [Strand.Infer] = (right, asked) }, 120, quiet, Now).Select(s => s.Kind)];
+    private static IReadOnlyList<SignalKind> Kinds(
+        IReadOnlyList<FinishedReading> readings,
+        int right = 0,
+        int asked = 0,
+        int quiet = 0
+    ) =>
+        [
+            .. SignalRules
+                .For(readings, new Dictionary<Strand, (int, int)> { [Strand.Infer] = (right, asked) }, 120, quiet, Now)
+                .Select(s => s.Kind),
+        ];
 
     [Fact]
     public void Each_rule_fires_on_its_own_evidence_and_on_nothing_less()
@@ -189,7 +275,8 @@ public sealed class PeopleTests
     [InlineData("小明", "王", "reader")]
     [InlineData("Дмитро", "Їжак", "dmitro.y")]
     [InlineData("Ελένη", "Ψαρρά", "eleni.p")]
-    public void User_names_are_plain(string given, string family, string expected) => SignInRules.UserName(given, family).ShouldBe(expected);
+    public void User_names_are_plain(string given, string family, string expected) =>
+        SignInRules.UserName(given, family).ShouldBe(expected);
 
     [Fact]
     public void Twin_names_get_a_number()
@@ -202,5 +289,9 @@ public sealed class PeopleTests
 
     [Fact]
     public void Secrets_are_three_different_pictures() =>
-        Gen.Int.Sample(seed => { var s = SignInRules.NewPictures(new Random(seed)); return SignInRules.IsSecret(s) && s.Distinct().Count() == 3; });
+        Gen.Int.Sample(seed =>
+        {
+            var s = SignInRules.NewPictures(new Random(seed));
+            return SignInRules.IsSecret(s) && s.Distinct().Count() == 3;
+        });
 }

@@ -14,20 +14,29 @@ public sealed class ContentTests : IDisposable
 
     private void Write(string name, string text) => File.WriteAllText(Path.Combine(folder, name), text);
 
-    private const string Head = "title: A Lamp\nkind: story\ntopic: Night\nfiction: true\nwords:\n  - word: lamp\n    part: noun\n    meaning: a light\n    example: Light the lamp.\n";
+    private const string Head =
+        "title: A Lamp\nkind: story\ntopic: Night\nfiction: true\nwords:\n  - word: lamp\n    part: noun\n    "
+        + "meaning: a light\n    example: Light the lamp.\n";
 
-    private const string Quiz = "- strand: author's craft\n  ask: Why a lamp?\n  choices:\n    - right: It was dark.\n      because: The text says so.\n    - wrong: It was cold.\n      because: Cold is not told of.\n  proof:\n    all: It was dark.\n";
+    private const string Quiz =
+        "- strand: author's craft\n  ask: Why a lamp?\n  choices:\n    - right: It was dark.\n      because: "
+        + "The text says so.\n    - wrong: It was cold.\n      because: Cold is not told of.\n  proof:\n    all: "
+        + "It was dark.\n";
 
     [Fact]
     public void Lines_stay_as_they_are_written_and_what_an_editor_wrapped_is_one_line()
     {
-        const string wrapped = "The ferry leaves the quay at nine each morning, and it has done so for\nlonger than anybody who lives here can remember.";
+        const string wrapped =
+            "The ferry leaves the quay at nine each morning, and it has done so for\nlonger than anybody who "
+            + "lives here can remember.";
         IReadOnlyList<string> Of(string body) => new VersionFile("a", 20, body).Pages.Single();
         Of(wrapped).ShouldBe([wrapped.Replace('\n', ' ')]);
         Of(wrapped.Replace("\n", "  \n")).ShouldBe([wrapped], "two spaces are Markdown's break");
         Of("The tide comes in,\n    the tide goes out.").ShouldBe(["The tide comes in,\n    the tide goes out."]);
         Of(" One line.").ShouldBe(["One line."]);
-        Of("a | b\n1 | a cell that is longer than any line of verse would ever be, and longer still").Single().ShouldContain('\n');
+        Of("a | b\n1 | a cell that is longer than any line of verse would ever be, and longer still")
+            .Single()
+            .ShouldContain('\n');
     }
 
     [Fact]
@@ -39,7 +48,11 @@ public sealed class ContentTests : IDisposable
         var text = ContentReader.Read(folder);
         text.Title.ShouldBe("A Lamp");
         text.Versions.Single().Target.ShouldBe(12);
-        text.Versions.Single().Pages.ShouldBe([["## Night", "It was dark.\nShe lit the lamp."], ["The end."]]);
+        text.Versions.Single()
+            .Pages.ShouldBe([
+                ["## Night", "It was dark.\nShe lit the lamp."],
+                ["The end."],
+            ]);
         text.Versions.Single().Prose.ShouldBe("It was dark.\nShe lit the lamp.\n\nThe end.");
         text.Questions.Single().Strand.ShouldBe(Strand.AuthorsCraft);
         text.Questions.Single().Choices.Count(c => c.Right).ShouldBe(1);
@@ -79,7 +92,8 @@ public sealed class ShippedTests
     private static readonly Lazy<IReadOnlyList<TextFolder>> All = new(() =>
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "content", "salt-letters"))) at = at.Parent;
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "content", "salt-letters")))
+            at = at.Parent;
         return [.. Directory.EnumerateDirectories(Path.Combine(at!.FullName, "content")).Select(ContentReader.Read)];
     });
 
@@ -97,7 +111,11 @@ public sealed class ShippedTests
     {
         All.Value.Count(t => t.Versions.Count is >= 2 and <= 4).ShouldBeGreaterThanOrEqualTo(25);
         All.Value.Count(t => t.Questions.Any(q => q.Guided)).ShouldBeGreaterThanOrEqualTo(30);
-        All.Value.SelectMany(t => t.Questions).Select(q => q.Strand).Distinct().Count().ShouldBe(Enum.GetValues<Strand>().Length);
+        All.Value.SelectMany(t => t.Questions)
+            .Select(q => q.Strand)
+            .Distinct()
+            .Count()
+            .ShouldBe(Enum.GetValues<Strand>().Length);
         All.Value.SelectMany(t => t.Questions).Select(q => q.Kind).Distinct().Count().ShouldBeGreaterThanOrEqualTo(6);
         All.Value.SelectMany(t => t.Versions).Max(v => v.Target).ShouldBeGreaterThanOrEqualTo(62);
         All.Value.SelectMany(t => t.Versions).Min(v => v.Target).ShouldBeLessThanOrEqualTo(3);
@@ -107,11 +125,21 @@ public sealed class ShippedTests
     public void A_topic_is_suggested_where_the_text_speaks_of_it_and_left_open_elsewhere()
     {
         string[] topics = [.. All.Value.Select(t => t.Topic).Append("The body").Distinct()];
-        var suggested = All.Value.Select(t => (t.Topic, Said: Suggestions.Topic(TextCounter.Count(t.Versions[0].Prose), topics))).Where(x => x.Said is not null).ToList();
+        var suggested = All
+            .Value.Select(t => (t.Topic, Said: Suggestions.Topic(TextCounter.Count(t.Versions[0].Prose), topics)))
+            .Where(x => x.Said is not null)
+            .ToList();
         suggested.ShouldNotContain(x => x.Said == "The body");
         suggested.Count.ShouldBeGreaterThan(3);
         (suggested.Count(x => x.Said == x.Topic) / (double)suggested.Count).ShouldBeGreaterThanOrEqualTo(0.5);
-        Suggestions.Topic(TextCounter.Count("The body mends itself. When the body is cut, blood closes the wound. A body at rest mends faster."), topics).ShouldBe("The body");
+        Suggestions
+            .Topic(
+                TextCounter.Count(
+                    "The body mends itself. When the body is cut, blood closes the wound. A body at rest mends faster."
+                ),
+                topics
+            )
+            .ShouldBe("The body");
     }
 }
 
@@ -129,6 +157,13 @@ public sealed class CsvTests
 
     [Fact]
     public void Every_row_is_one_record_whatever_a_name_holds() =>
-        Gen.String[Gen.Char.AlphaNumeric, 0, 12].Array[1, 20].Sample(names =>
-            CsvFiles.Write(names.Select(n => new RosterLine(n, "", 1, "", 1, 1, 1, "", null, null, 0))).Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Length == names.Length + 1);
+        Gen.String[Gen.Char.AlphaNumeric, 0, 12]
+            .Array[1, 20]
+            .Sample(names =>
+                CsvFiles
+                    .Write(names.Select(n => new RosterLine(n, "", 1, "", 1, 1, 1, "", null, null, 0)))
+                    .Split("\r\n", StringSplitOptions.RemoveEmptyEntries)
+                    .Length
+                == names.Length + 1
+            );
 }

@@ -25,8 +25,25 @@ public static class DamagedFiles
         var formats = new[] { "md", "html", "docx", "epub", "zip", "qti" };
         return
         [
-            .. formats.Select(format => ($"text.{(format == "qti" ? "zip" : format)}", TextWriters.Write(folder, [], format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch).Bytes)),
-            ("list.xlsx", TableFile.WriteXlsx("Readers", ["Given name", "Grade"], [["Mina", 4], ["Ravi", 5]])),
+            .. formats.Select(format =>
+                (
+                    $"text.{(format == "qti" ? "zip" : format)}",
+                    TextWriters
+                        .Write(folder, [], format, folder.Versions[0].Label, Guid.Empty, DateTimeOffset.UnixEpoch)
+                        .Bytes
+                )
+            ),
+            (
+                "list.xlsx",
+                TableFile.WriteXlsx(
+                    "Readers",
+                    ["Given name", "Grade"],
+                    [
+                        ["Mina", 4],
+                        ["Ravi", 5],
+                    ]
+                )
+            ),
             ("list.csv", Encoding.UTF8.GetBytes("Given name,Grade\nMina,4\nRavi,5\n")),
             ("roster.zip", RosterZip()),
         ];
@@ -36,9 +53,13 @@ public static class DamagedFiles
     public static byte[] Damaged(byte[] bytes, Random chance)
     {
         var copy = bytes.ToArray();
-        if (chance.Next(3) == 0) return copy[..chance.Next(copy.Length)];
-        for (var i = 1 + chance.Next(12); i > 0; i--) copy[chance.Next(copy.Length)] = (byte)chance.Next(256);
-        return chance.Next(4) == 0 ? [.. copy[..chance.Next(copy.Length)], .. bytes[chance.Next(bytes.Length)..]] : copy;
+        if (chance.Next(3) == 0)
+            return copy[..chance.Next(copy.Length)];
+        for (var i = 1 + chance.Next(12); i > 0; i--)
+            copy[chance.Next(copy.Length)] = (byte)chance.Next(256);
+        return chance.Next(4) == 0
+            ? [.. copy[..chance.Next(copy.Length)], .. bytes[chance.Next(bytes.Length)..]]
+            : copy;
     }
 
     private static byte[] RosterZip()

@@ -14,5 +14,6 @@ public sealed class SoundFileTests
     [InlineData("3c68746d 6c3e3c73 63726970 743e0000", null)]
     [InlineData("52494646 24000000 41564920 666d7420", null)]
     [InlineData("4f676753", null)]
-    public void A_sound_is_told_by_how_it_begins(string hex, string? type) => SoundFile.TypeOf(Convert.FromHexString(hex.Replace(" ", ""))).ShouldBe(type);
+    public void A_sound_is_told_by_how_it_begins(string hex, string? type) =>
+        SoundFile.TypeOf(Convert.FromHexString(hex.Replace(" ", ""))).ShouldBe(type);
 }

@@ -1,7 +1,7 @@
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Imports;
-using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Authorization;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -13,32 +13,109 @@ public sealed class AccessTests(Harness harness)
 {
     private sealed record Door(HttpMethod Method, string Path, bool Anonymous);
 
-    private IEnumerable<Door> Doors(IReadOnlyDictionary<string, string> ids) => harness.Services.GetServices<EndpointDataSource>().SelectMany(s => s.Endpoints).OfType<RouteEndpoint>()
-        .Where(e => e.RoutePattern.RawText!.StartsWith("/api", StringComparison.Ordinal) && !e.RoutePattern.RawText.StartsWith("/api/live", StringComparison.Ordinal) && !e.RoutePattern.RawText.Contains("**"))
-        .SelectMany(e => (e.Metadata.GetMetadata<IHttpMethodMetadata>()?.HttpMethods ?? ["GET"]).Select(m => new Door(new(m),
-            string.Join('/', e.RoutePattern.PathSegments.Select(s => string.Concat(s.Parts.Select(p => p is Microsoft.AspNetCore.Routing.Patterns.RoutePatternParameterPart parameter ? ids[parameter.Name] : ((dynamic)p).Content))).Prepend("")),
-            e.Metadata.GetMetadata<IAllowAnonymous>() is not null)));
+    private IEnumerable<Door> Doors(IReadOnlyDictionary<string, string> ids) =>
+        harness
+            .Services.GetServices<EndpointDataSource>()
+            .SelectMany(s => s.Endpoints)
+            .OfType<RouteEndpoint>()
+            .Where(e =>
+                e.RoutePattern.RawText!.StartsWith("/api", StringComparison.Ordinal)
+                && !e.RoutePattern.RawText.StartsWith("/api/live", StringComparison.Ordinal)
+                && !e.RoutePattern.RawText.Contains("**")
+            )
+            .SelectMany(e =>
+                (e.Metadata.GetMetadata<IHttpMethodMetadata>()?.HttpMethods ?? ["GET"]).Select(m => new Door(
+                    new(m),
+                    string.Join(
+                        '/',
+                        e.RoutePattern.PathSegments.Select(s =>
+                                string.Concat(
+                                    s.Parts.Select(p =>
+                                        p is Microsoft.AspNetCore.Routing.Patterns.RoutePatternParameterPart parameter
+                                            ? ids[parameter.Name]
+                                            : ((dynamic)p).Content
+                                    )
+                                )
+                            )
+                            .Prepend("")
+                    ),
+                    e.Metadata.GetMetadata<IAllowAnonymous>() is not null
+                ))
+            );
 
     private async Task<Dictionary<string, string>> Ids()
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
-        var made = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), textId = text, attempts = 2, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { } }));
+        var made = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/assignments",
+                new
+                {
+                    readerIds = room.Readers.Select(r => r.Id),
+                    textId = text,
+                    attempts = 2,
+                    skipGiven = false,
+                    dueOn = (DateOnly?)null,
+                    directions = "",
+                    versions = new { },
+                }
+            )
+        );
         var assignment = (string)made["assignmentId"]!;
         var tickets = (await ana.Get($"/api/assignments/{assignment}"))["tickets"]!.AsArray();
         var adults = harness.Services.GetRequiredService<AdultStore>();
         var lead = (await adults.Find("ana"))!;
         var import = Guid.NewGuid();
-        await harness.Services.GetRequiredService<ImportStore>().Add(import, lead.SchoolId, lead.Id, "A file", [0], DateTimeOffset.UtcNow);
+        await harness
+            .Services.GetRequiredService<ImportStore>()
+            .Add(import, lead.SchoolId, lead.Id, "A file", [0], DateTimeOffset.UtcNow);
         var year = (string)(await ana.Get("/api/school/years")).AsArray()[0]!["id"]!;
         var asked = Guid.NewGuid();
-        await new Person(harness).Post("/api/session/join", new { id = asked, code = room.Code, givenName = "Joy", familyName = "" });
-        var search = (string)(await ana.Json(await ana.Post("/api/library/searches", new { name = $"Kept {asked}", query = "q=sea" })))["id"]!;
+        await new Person(harness).Post(
+            "/api/session/join",
+            new
+            {
+                id = asked,
+                code = room.Code,
+                givenName = "Joy",
+                familyName = "",
+            }
+        );
+        var search = (string)
+            (await ana.Json(await ana.Post("/api/library/searches", new { name = $"Kept {asked}", query = "q=sea" })))[
+                "id"
+            ]!;
         var deck = Guid.NewGuid().ToString();
-        await ana.Json(await ana.Put($"/api/decks/{deck}", new { revision = 0, name = "Hers", mine = true, words = new[] { new { text = "tide", part = "noun", meaning = "the sea coming and going", example = "" } } }));
+        await ana.Json(
+            await ana.Put(
+                $"/api/decks/{deck}",
+                new
+                {
+                    revision = 0,
+                    name = "Hers",
+                    mine = true,
+                    words = new[]
+                    {
+                        new
+                        {
+                            text = "tide",
+                            part = "noun",
+                            meaning = "the sea coming and going",
+                            example = "",
+                        },
+                    },
+                }
+            )
+        );
         var record = Guid.NewGuid().ToString();
-        await ana.Json(await ana.Put($"/api/readers/{room.Readers[0].Id}/records/{record}", new { textId = text, versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]! }));
+        await ana.Json(
+            await ana.Put(
+                $"/api/readers/{room.Readers[0].Id}/records/{record}",
+                new { textId = text, versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]! }
+            )
+        );
         var check = Guid.NewGuid().ToString();
         await ana.Json(await ana.Put($"/api/checks/{check}", LevelCheckTests.Check([room.Id])));
         var sitting = (string)(await ana.Get($"/api/checks/{check}"))["sittings"]![0]!["id"]!;
@@ -49,55 +126,240 @@ public sealed class AccessTests(Harness harness)
         var taking = (string)(await ana.Get($"/api/classes/{room.Id}/roster"))["askedOfUs"]![0]!["id"]!;
         return new()
         {
-            ["checkId"] = check, ["sittingId"] = sitting, ["stageId"] = Guid.NewGuid().ToString(),
-            ["takingInId"] = taking, ["sessionId"] = Guid.NewGuid().ToString(), ["asideId"] = Guid.NewGuid().ToString(), ["deckId"] = deck, ["recordId"] = record,
-            ["searchId"] = search, ["copyId"] = Guid.NewGuid().ToString(), ["pictureId"] = Guid.NewGuid().ToString(), ["versionId"] = Guid.NewGuid().ToString(), ["revision"] = "1", ["classId"] = room.Id, ["readerId"] = room.Readers[0].Id, ["textId"] = text, ["assignmentId"] = assignment, ["changeId"] = (string)made["changeId"]!, ["code"] = room.Code,
-            ["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!, ["answerId"] = Guid.NewGuid().ToString(), ["spellId"] = Guid.NewGuid().ToString(),
-            ["adultId"] = lead.Id.ToString(), ["importId"] = import.ToString(), ["yearId"] = year, ["joiningId"] = asked.ToString(), ["listId"] = Guid.NewGuid().ToString(), ["transferId"] = Guid.NewGuid().ToString(), ["form"] = "cards",
+            ["checkId"] = check,
+            ["sittingId"] = sitting,
+            ["stageId"] = Guid.NewGuid().ToString(),
+            ["takingInId"] = taking,
+            ["sessionId"] = Guid.NewGuid().ToString(),
+            ["asideId"] = Guid.NewGuid().ToString(),
+            ["deckId"] = deck,
+            ["recordId"] = record,
+            ["searchId"] = search,
+            ["copyId"] = Guid.NewGuid().ToString(),
+            ["pictureId"] = Guid.NewGuid().ToString(),
+            ["versionId"] = Guid.NewGuid().ToString(),
+            ["revision"] = "1",
+            ["classId"] = room.Id,
+            ["readerId"] = room.Readers[0].Id,
+            ["textId"] = text,
+            ["assignmentId"] = assignment,
+            ["changeId"] = (string)made["changeId"]!,
+            ["code"] = room.Code,
+            ["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!,
+            ["answerId"] = Guid.NewGuid().ToString(),
+            ["spellId"] = Guid.NewGuid().ToString(),
+            ["adultId"] = lead.Id.ToString(),
+            ["importId"] = import.ToString(),
+            ["yearId"] = year,
+            ["joiningId"] = asked.ToString(),
+            ["listId"] = Guid.NewGuid().ToString(),
+            ["transferId"] = Guid.NewGuid().ToString(),
+            ["form"] = "cards",
         };
     }
 
     // A body that would be good for whatever the endpoint wants, so that only the person is wrong.
-    private static object Body(string path, IReadOnlyDictionary<string, string> ids) => path.Split('/')[^1] switch
-    {
-        _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new { revision = 1, title = "X", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = Array.Empty<object>(), words = Array.Empty<object>(), text = "We ran.", retired = true, depth = 30, reason = "x", questions = Array.Empty<object>(), name = "x.txt", file = "V2UgcmFuLg==", texts = Array.Empty<object>() },
-        _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new { revision = 1, name = "X", mine = false, words = new[] { new { text = "tide", part = "noun", meaning = "the sea", example = "" } } },
-        _ when path.StartsWith("/api/checks/", StringComparison.Ordinal) && path.Split('/').Length == 4 => LevelCheckTests.Check([ids["classId"]], revision: 1),
-        _ when path.StartsWith("/api/my/set-aside", StringComparison.Ordinal) => new { about = ids["ticketId"], kind = "Answer", answers = 1, code = "over", body = new { }, at = DateTimeOffset.UtcNow },
-        "close" => new { closed = true },
-        "assistants-print" => new { allowed = true },
-        "withdraw" => new { readerIds = new[] { ids["readerId"] } },
-        "sheet" => new { revision = 1, marks = Array.Empty<object>(), seconds = 1, pauses = 0, done = true },
-        "discard" => new { gone = true },
-        "choosing" => new { open = true },
-        "level" => new { id = Guid.NewGuid(), level = "30", system = "fm", reason = "x" },
-        "levels" => new { level = "30", system = "fm", sd = 4, reason = "x" },
-        "evidence" => new { ids = new[] { Guid.NewGuid() }, reason = "x" },
-        "copies" or "desk" => new { title = "X", codes = new[] { "X1" }, typed = "X1", days = 3 },
-        _ when path.Contains("/marks/", StringComparison.Ordinal) => new { mark = 2, comment = "" },
-        "read" or "imports" => System.Text.Encoding.UTF8.GetBytes("Name\nX Y"),
-        "proposal" => new { groups = 1, smallest = 1, largest = 9 },
-        "bulk" => new { readerIds = new[] { ids["readerId"] }, grade = 3, level = "30", newSecrets = true },
-        "list" or "check" or "apply" or "draft" => new { rows = new[] { new { givenName = "X", grade = "3" } }, levelSystem = "fm", mends = Array.Empty<object>() },
-        _ => new
+    private static object Body(string path, IReadOnlyDictionary<string, string> ids) =>
+        path.Split('/')[^1] switch
         {
-            name = "X", givenName = "X", familyName = "Y", grade = 3, level = 30, readerIds = new[] { ids["readerId"] }, textIds = new[] { ids["textId"] }, textId = ids["textId"], attempts = 2, skipGiven = false, directions = "", versions = new { },
-            groups = new[] { new { name = "G", readerIds = new[] { ids["readerId"] } } }, targets = new[] { new { readerId = ids["readerId"], comprehension = 80, words = 1000 } }, reason = "",
-            page = 0, seconds = 1, startedAt = DateTimeOffset.UtcNow, questionId = Guid.NewGuid(), picks = new[] { 0 }, at = DateTimeOffset.UtcNow, milliseconds = 1000,
-            classId = ids["classId"], toClassId = ids["classId"], adultId = ids["adultId"], role = "assistant", supports = new { moreTime = 100 }, kind = "Pictures", firstDay = Harness.Today.AddDays(-80), lastDay = Harness.Today.AddDays(220),
-            terms = Array.Empty<object>(), daysOff = Array.Empty<string>(), toYearId = ids["yearId"], keepClasses = true, otherId = ids["readerId"], readerId = ids["readerId"], toSchoolId = Guid.NewGuid(), take = true, accept = true, mends = Array.Empty<object>(),
-            adultIds = new[] { ids["adultId"] }, timeZone = "Europe/London", passingScore = .6, zoneLow = .7, zoneHigh = .9, minutesADay = 15, picturesTo = 4, codesTo = 7, letterTitle = "T", letterBody = "{code}", version = 1, guardians = true,
-            ownColumns = Array.Empty<string>(), rows = Array.Empty<object>(), mark = "", position = 0, mail = "x@example.org", lead = false, left = false, withReaders = true, old = "no", query = "", @new = "a long enough one",
-        },
-    };
+            _ when path.StartsWith("/api/texts", StringComparison.Ordinal) => new
+            {
+                revision = 1,
+                title = "X",
+                kind = "story",
+                topic = "Sea",
+                fiction = true,
+                spelling = "British",
+                blurb = "",
+                season = "",
+                mine = false,
+                versions = Array.Empty<object>(),
+                words = Array.Empty<object>(),
+                text = "We ran.",
+                retired = true,
+                depth = 30,
+                reason = "x",
+                questions = Array.Empty<object>(),
+                name = "x.txt",
+                file = "V2UgcmFuLg==",
+                texts = Array.Empty<object>(),
+            },
+            _ when path.StartsWith("/api/decks", StringComparison.Ordinal) => new
+            {
+                revision = 1,
+                name = "X",
+                mine = false,
+                words = new[]
+                {
+                    new
+                    {
+                        text = "tide",
+                        part = "noun",
+                        meaning = "the sea",
+                        example = "",
+                    },
+                },
+            },
+            _ when path.StartsWith("/api/checks/", StringComparison.Ordinal) && path.Split('/').Length == 4 =>
+                LevelCheckTests.Check([ids["classId"]], revision: 1),
+            _ when path.StartsWith("/api/my/set-aside", StringComparison.Ordinal) => new
+            {
+                about = ids["ticketId"],
+                kind = "Answer",
+                answers = 1,
+                code = "over",
+                body = new { },
+                at = DateTimeOffset.UtcNow,
+            },
+            "close" => new { closed = true },
+            "assistants-print" => new { allowed = true },
+            "withdraw" => new { readerIds = new[] { ids["readerId"] } },
+            "sheet" => new
+            {
+                revision = 1,
+                marks = Array.Empty<object>(),
+                seconds = 1,
+                pauses = 0,
+                done = true,
+            },
+            "discard" => new { gone = true },
+            "choosing" => new { open = true },
+            "level" => new
+            {
+                id = Guid.NewGuid(),
+                level = "30",
+                system = "fm",
+                reason = "x",
+            },
+            "levels" => new
+            {
+                level = "30",
+                system = "fm",
+                sd = 4,
+                reason = "x",
+            },
+            "evidence" => new { ids = new[] { Guid.NewGuid() }, reason = "x" },
+            "copies" or "desk" => new
+            {
+                title = "X",
+                codes = new[] { "X1" },
+                typed = "X1",
+                days = 3,
+            },
+            _ when path.Contains("/marks/", StringComparison.Ordinal) => new { mark = 2, comment = "" },
+            "read" or "imports" => System.Text.Encoding.UTF8.GetBytes("Name\nX Y"),
+            "proposal" => new
+            {
+                groups = 1,
+                smallest = 1,
+                largest = 9,
+            },
+            "bulk" => new
+            {
+                readerIds = new[] { ids["readerId"] },
+                grade = 3,
+                level = "30",
+                newSecrets = true,
+            },
+            "list" or "check" or "apply" or "draft" => new
+            {
+                rows = new[] { new { givenName = "X", grade = "3" } },
+                levelSystem = "fm",
+                mends = Array.Empty<object>(),
+            },
+            _ => new
+            {
+                name = "X",
+                givenName = "X",
+                familyName = "Y",
+                grade = 3,
+                level = 30,
+                readerIds = new[] { ids["readerId"] },
+                textIds = new[] { ids["textId"] },
+                textId = ids["textId"],
+                attempts = 2,
+                skipGiven = false,
+                directions = "",
+                versions = new { },
+                groups = new[] { new { name = "G", readerIds = new[] { ids["readerId"] } } },
+                targets = new[]
+                {
+                    new
+                    {
+                        readerId = ids["readerId"],
+                        comprehension = 80,
+                        words = 1000,
+                    },
+                },
+                reason = "",
+                page = 0,
+                seconds = 1,
+                startedAt = DateTimeOffset.UtcNow,
+                questionId = Guid.NewGuid(),
+                picks = new[] { 0 },
+                at = DateTimeOffset.UtcNow,
+                milliseconds = 1000,
+                classId = ids["classId"],
+                toClassId = ids["classId"],
+                adultId = ids["adultId"],
+                role = "assistant",
+                supports = new { moreTime = 100 },
+                kind = "Pictures",
+                firstDay = Harness.Today.AddDays(-80),
+                lastDay = Harness.Today.AddDays(220),
+                terms = Array.Empty<object>(),
+                daysOff = Array.Empty<string>(),
+                toYearId = ids["yearId"],
+                keepClasses = true,
+                otherId = ids["readerId"],
+                readerId = ids["readerId"],
+                toSchoolId = Guid.NewGuid(),
+                take = true,
+                accept = true,
+                mends = Array.Empty<object>(),
+                adultIds = new[] { ids["adultId"] },
+                timeZone = "Europe/London",
+                passingScore = .6,
+                zoneLow = .7,
+                zoneHigh = .9,
+                minutesADay = 15,
+                picturesTo = 4,
+                codesTo = 7,
+                letterTitle = "T",
+                letterBody = "{code}",
+                version = 1,
+                guardians = true,
+                ownColumns = Array.Empty<string>(),
+                rows = Array.Empty<object>(),
+                mark = "",
+                position = 0,
+                mail = "x@example.org",
+                lead = false,
+                left = false,
+                withReaders = true,
+                old = "no",
+                query = "",
+                @new = "a long enough one",
+            },
+        };
 
-    private async Task<List<string>> Opened(Person person, IReadOnlyDictionary<string, string> ids, Func<Door, bool> tried, params int[] shut)
+    private async Task<List<string>> Opened(
+        Person person,
+        IReadOnlyDictionary<string, string> ids,
+        Func<Door, bool> tried,
+        params int[] shut
+    )
     {
         var open = new List<string>();
         foreach (var door in Doors(ids).Where(tried))
         {
-            var response = await person.Send(door.Method, door.Path, door.Method == HttpMethod.Get || door.Method == HttpMethod.Delete ? null : Body(door.Path, ids));
-            if (!shut.Contains((int)response.StatusCode)) open.Add($"{door.Method} {door.Path}: {(int)response.StatusCode}");
+            var response = await person.Send(
+                door.Method,
+                door.Path,
+                door.Method == HttpMethod.Get || door.Method == HttpMethod.Delete ? null : Body(door.Path, ids)
+            );
+            if (!shut.Contains((int)response.StatusCode))
+                open.Add($"{door.Method} {door.Path}: {(int)response.StatusCode}");
         }
         return open;
     }
@@ -105,24 +367,39 @@ public sealed class AccessTests(Harness harness)
     /// <summary>Doors that lead to something of Ana's school, by its id.</summary>
     private static Func<Door, bool> OfTheirs(IReadOnlyDictionary<string, string> ids)
     {
-        string[] own = [.. ids.Where(i => i.Key is not ("code" or "form" or "textId" or "revision" or "versionId")).Select(i => i.Value)];
-        return d => !d.Anonymous && (own.Any(id => d.Path.Contains(id, StringComparison.Ordinal)) || d.Path == "/api/session/hand-over");
+        string[] own =
+        [
+            .. ids.Where(i => i.Key is not ("code" or "form" or "textId" or "revision" or "versionId"))
+                .Select(i => i.Value),
+        ];
+        return d =>
+            !d.Anonymous
+            && (own.Any(id => d.Path.Contains(id, StringComparison.Ordinal)) || d.Path == "/api/session/hand-over");
     }
 
-    private static bool OfTheLead(Door d) => d.Path.StartsWith("/api/school", StringComparison.Ordinal) && d.Path != "/api/school/find";
+    private static bool OfTheLead(Door d) =>
+        d.Path.StartsWith("/api/school", StringComparison.Ordinal) && d.Path != "/api/school/find";
 
     [Fact]
     public async Task There_are_doors_to_try() => Doors(await Ids()).Count(d => !d.Anonymous).ShouldBeGreaterThan(90);
 
     [Fact]
-    public async Task Nobody_gets_in_anywhere() => (await Opened(new Person(harness), await Ids(), d => !d.Anonymous, 401)).ShouldBeEmpty();
+    public async Task Nobody_gets_in_anywhere() =>
+        (await Opened(new Person(harness), await Ids(), d => !d.Anonymous, 401)).ShouldBeEmpty();
 
     [Fact]
     public async Task A_reader_gets_only_their_own_work()
     {
         var ana = await harness.Teacher("ana");
         var stranger = await harness.Reader(await harness.Room(ana, 1), 0);
-        (await Opened(stranger, await Ids(), d => !d.Anonymous && d.Path is not ("/api/my/tickets" or "/api/my/choices" or "/api/my/checks"), 404)).ShouldBeEmpty();
+        (
+            await Opened(
+                stranger,
+                await Ids(),
+                d => !d.Anonymous && d.Path is not ("/api/my/tickets" or "/api/my/choices" or "/api/my/checks"),
+                404
+            )
+        ).ShouldBeEmpty();
     }
 
     [Fact]
@@ -133,12 +410,14 @@ public sealed class AccessTests(Harness harness)
     }
 
     [Fact]
-    public async Task A_teacher_of_the_same_school_finds_nothing_of_a_class_that_is_not_theirs_and_nothing_of_the_leads()
+    public async Task A_teacher_finds_nothing_of_another_class_of_the_school_and_nothing_of_the_leads()
     {
         var ids = await Ids();
         // What Ben has asked for himself he may take back.
         bool Own(Door d) => d.Method == HttpMethod.Delete && d.Path.Contains("/taking-in/", StringComparison.Ordinal);
-        (await Opened(await harness.Teacher("ben"), ids, d => (OfTheirs(ids)(d) || OfTheLead(d)) && !Own(d), 404)).ShouldBeEmpty();
+        (
+            await Opened(await harness.Teacher("ben"), ids, d => (OfTheirs(ids)(d) || OfTheLead(d)) && !Own(d), 404)
+        ).ShouldBeEmpty();
     }
 
     [Fact]
@@ -147,14 +426,40 @@ public sealed class AccessTests(Harness harness)
         var ids = await Ids();
         var ana = await harness.Teacher("ana");
         var dina = (await harness.Services.GetRequiredService<AdultStore>().Find("dina"))!;
-        (await ana.Put($"/api/classes/{ids["classId"]}/adults", new { adultId = dina.Id, role = "assistant" })).EnsureSuccessStatusCode();
+        (
+            await ana.Put($"/api/classes/{ids["classId"]}/adults", new { adultId = dina.Id, role = "assistant" })
+        ).EnsureSuccessStatusCode();
         var person = await harness.Teacher("dina");
-        // Seeing, working out a fit or a goal, printing and handing the device over change nothing of the roster's; running records are an assistant's to take, and level checks to give and watch.
-        bool Sees(Door d) => d.Method == HttpMethod.Get || d.Path.EndsWith("/fit", StringComparison.Ordinal) || d.Path.EndsWith("/hand-over", StringComparison.Ordinal) || d.Path.Contains("/records/", StringComparison.Ordinal) || d.Path.Contains("/checks/", StringComparison.Ordinal);
+        // Seeing, working out a fit or a goal, printing and handing the device over change nothing of the roster's;
+        // running records are an assistant's to take, and level checks to give and watch.
+        bool Sees(Door d) =>
+            d.Method == HttpMethod.Get
+            || d.Path.EndsWith("/fit", StringComparison.Ordinal)
+            || d.Path.EndsWith("/hand-over", StringComparison.Ordinal)
+            || d.Path.Contains("/records/", StringComparison.Ordinal)
+            || d.Path.Contains("/checks/", StringComparison.Ordinal);
         (await Opened(person, ids, d => (OfTheirs(ids)(d) && !Sees(d)) || OfTheLead(d), 404)).ShouldBeEmpty();
-        foreach (var shut in new[] { $"/api/classes/{ids["classId"]}/print/letters.pdf", $"/api/classes/{ids["classId"]}/print/cards.pdf", $"/api/classes/{ids["classId"]}/print/list.pdf", $"/api/classes/{ids["classId"]}/print/cards.pdf?readers={ids["readerId"]}", $"/api/readers/{ids["readerId"]}/sign-in", $"/api/classes/{ids["classId"]}/guardians" })
+        foreach (
+            var shut in new[]
+            {
+                $"/api/classes/{ids["classId"]}/print/letters.pdf",
+                $"/api/classes/{ids["classId"]}/print/cards.pdf",
+                $"/api/classes/{ids["classId"]}/print/list.pdf",
+                $"/api/classes/{ids["classId"]}/print/cards.pdf?readers={ids["readerId"]}",
+                $"/api/readers/{ids["readerId"]}/sign-in",
+                $"/api/classes/{ids["classId"]}/guardians",
+            }
+        )
             (await person.Send(HttpMethod.Get, shut)).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound, shut);
-        foreach (var path in new[] { $"/api/classes/{ids["classId"]}", $"/api/classes/{ids["classId"]}/roster", $"/api/readers/{ids["readerId"]}" }) await person.Get(path);
+        foreach (
+            var path in new[]
+            {
+                $"/api/classes/{ids["classId"]}",
+                $"/api/classes/{ids["classId"]}/roster",
+                $"/api/readers/{ids["readerId"]}",
+            }
+        )
+            await person.Get(path);
     }
 
     [Fact]
@@ -162,7 +467,17 @@ public sealed class AccessTests(Harness harness)
     {
         var ids = await Ids();
         var guardian = await harness.Guardian(await harness.Teacher("ana"), ids["classId"], ids["readerId"]);
-        (await Opened(guardian, ids, d => !d.Anonymous && d.Path is not "/api/guardian/children" && !d.Path.StartsWith("/api/me/", StringComparison.Ordinal), 404)).ShouldBeEmpty();
+        (
+            await Opened(
+                guardian,
+                ids,
+                d =>
+                    !d.Anonymous
+                    && d.Path is not "/api/guardian/children"
+                    && !d.Path.StartsWith("/api/me/", StringComparison.Ordinal),
+                404
+            )
+        ).ShouldBeEmpty();
         var children = (await guardian.Get("/api/guardian/children")).AsArray();
         children.Select(c => (string)c!["id"]!).ShouldBe([ids["readerId"]]);
         children.ToJsonString().ShouldNotContain("\"familyName\"");
@@ -172,14 +487,31 @@ public sealed class AccessTests(Harness harness)
     public async Task A_change_without_its_token_is_refused()
     {
         var ana = await harness.Teacher("ana");
-        ((string)(await ana.Problem(await ana.Send(HttpMethod.Post, "/api/classes", new { name = "X" }, token: false), 400))["code"]!).ShouldBe("stale-page");
+        (
+            (string)
+                (
+                    await ana.Problem(
+                        await ana.Send(HttpMethod.Post, "/api/classes", new { name = "X" }, token: false),
+                        400
+                    )
+                )["code"]!
+        ).ShouldBe("stale-page");
     }
 
     [Fact]
     public async Task What_does_not_exist_is_not_found()
     {
         var ana = await harness.Teacher("ana");
-        foreach (var path in new[] { $"/api/classes/{Guid.NewGuid()}", $"/api/readers/{Guid.NewGuid()}", $"/api/tickets/{Guid.NewGuid()}", $"/api/texts/{Guid.NewGuid()}", "/api/nothing" })
+        foreach (
+            var path in new[]
+            {
+                $"/api/classes/{Guid.NewGuid()}",
+                $"/api/readers/{Guid.NewGuid()}",
+                $"/api/tickets/{Guid.NewGuid()}",
+                $"/api/texts/{Guid.NewGuid()}",
+                "/api/nothing",
+            }
+        )
             ((string)(await ana.Problem(await ana.Send(HttpMethod.Get, path), 404))["code"]!).ShouldBe("not-found");
     }
 }

@@ -6,26 +6,59 @@ namespace Web.Tests;
 /// <summary>Layers point one way: Web → Data → Core, Formats → Core; nothing points back.</summary>
 public sealed class ArchitectureTests
 {
-    private static readonly Assembly Web = typeof(Program).Assembly, Data = typeof(DeepCurrent.Data.Storage.Database).Assembly, Formats = typeof(DeepCurrent.Formats.Content.ContentReader).Assembly;
+    private static readonly Assembly Web = typeof(Program).Assembly,
+        Data = typeof(DeepCurrent.Data.Storage.Database).Assembly,
+        Formats = typeof(DeepCurrent.Formats.Content.ContentReader).Assembly;
 
     private static void Free(Assembly layer, params string[] of) =>
-        (Types.InAssembly(layer).ShouldNot().HaveDependencyOnAny(of).GetResult().FailingTypeNames ?? []).ShouldBeEmpty();
+        (
+            Types.InAssembly(layer).ShouldNot().HaveDependencyOnAny(of).GetResult().FailingTypeNames ?? []
+        ).ShouldBeEmpty();
 
     [Fact]
-    public void Data_knows_neither_web_nor_formats() => Free(Data, "DeepCurrent.Web", "DeepCurrent.Formats", "DeepCurrent.Demo", "Microsoft.AspNetCore");
+    public void Data_knows_neither_web_nor_formats() =>
+        Free(Data, "DeepCurrent.Web", "DeepCurrent.Formats", "DeepCurrent.Demo", "Microsoft.AspNetCore");
 
     [Fact]
-    public void Formats_know_neither_web_nor_data() => Free(Formats, "DeepCurrent.Web", "DeepCurrent.Data", "DeepCurrent.Demo", "Npgsql", "Dapper", "Microsoft.AspNetCore");
+    public void Formats_know_neither_web_nor_data() =>
+        Free(
+            Formats,
+            "DeepCurrent.Web",
+            "DeepCurrent.Data",
+            "DeepCurrent.Demo",
+            "Npgsql",
+            "Dapper",
+            "Microsoft.AspNetCore"
+        );
 
     [Fact]
     public void Only_the_schools_clock_reckons_with_time_zones()
     {
-        var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT") ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
-        string[] never = ["TimeZoneInfo", "ToLocalTime", "DateTime.Now", "DateTimeOffset.Now", "DateTime.Today", "LocalDateTime", "current_date", "at time zone", "now()::date"];
-        var found = Directory.EnumerateFiles(Path.Combine(root, "src"), "*.*", SearchOption.AllDirectories)
-            .Where(f => Path.GetExtension(f) is ".cs" or ".sql" && !f.Contains("/obj/") && !f.Contains("/bin/") && Path.GetFileName(f) != "SchoolClock.cs")
+        var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
+            ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+        string[] never =
+        [
+            "TimeZoneInfo",
+            "ToLocalTime",
+            "DateTime.Now",
+            "DateTimeOffset.Now",
+            "DateTime.Today",
+            "LocalDateTime",
+            "current_date",
+            "at time zone",
+            "now()::date",
+        ];
+        var found = Directory
+            .EnumerateFiles(Path.Combine(root, "src"), "*.*", SearchOption.AllDirectories)
+            .Where(f =>
+                Path.GetExtension(f) is ".cs" or ".sql"
+                && !f.Contains("/obj/")
+                && !f.Contains("/bin/")
+                && Path.GetFileName(f) != "SchoolClock.cs"
+            )
             .SelectMany(f => File.ReadLines(f).Select((line, i) => (Where: $"{Path.GetFileName(f)}:{i + 1}", line)))
-            .Where(x => never.Any(n => x.line.Contains(n, StringComparison.OrdinalIgnoreCase))).Select(x => x.Where);
+            .Where(x => never.Any(n => x.line.Contains(n, StringComparison.OrdinalIgnoreCase)))
+            .Select(x => x.Where);
         found.ShouldBeEmpty();
     }
 

@@ -6,7 +6,8 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class ChoosingTests(Harness harness)
 {
-    private static Task<HttpResponseMessage> Rules(Person who, Room room, object rules) => who.Put($"/api/classes/{room.Id}/choosing", rules);
+    private static Task<HttpResponseMessage> Rules(Person who, Room room, object rules) =>
+        who.Put($"/api/classes/{room.Id}/choosing", rules);
 
     private static string Text(JsonNode choices, int i) => (string)choices["offers"]![i]!["textId"]!;
 
@@ -26,7 +27,9 @@ public sealed class ChoosingTests(Harness harness)
         var ticket = (string)(await reader.Json(await reader.Put($"/api/my/choices/{first}")))["ticketId"]!;
         // Asked twice, it is the same ticket.
         ((string)(await reader.Json(await reader.Put($"/api/my/choices/{first}")))["ticketId"]!).ShouldBe(ticket);
-        ((string)(await reader.Problem(await reader.Put($"/api/my/choices/{second}"), 409))["code"]!).ShouldBe("enough-open");
+        ((string)(await reader.Problem(await reader.Put($"/api/my/choices/{second}"), 409))["code"]!).ShouldBe(
+            "enough-open"
+        );
         var mine = (await reader.Get("/api/my/tickets"))[0]!;
         ((string)mine["id"]!, (bool)mine["chosen"]!).ShouldBe((ticket, true));
         (await reader.Send(HttpMethod.Delete, $"/api/my/choices/{ticket}")).EnsureSuccessStatusCode();
@@ -44,10 +47,15 @@ public sealed class ChoosingTests(Harness harness)
         var room = await harness.Room(ana, 1);
         var reader = await harness.Reader(room, 0);
         await ana.Json(await Rules(ana, room, new { open = true }));
-        var ticket = (string)(await reader.Json(await reader.Put($"/api/my/choices/{Text(await reader.Get("/api/my/choices"), 0)}")))["ticketId"]!;
+        var ticket = (string)
+            (await reader.Json(await reader.Put($"/api/my/choices/{Text(await reader.Get("/api/my/choices"), 0)}")))[
+                "ticketId"
+            ]!;
         (await reader.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
-        (await reader.Send(HttpMethod.Delete, $"/api/my/choices/{ticket}")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        (await reader.Send(HttpMethod.Delete, $"/api/my/choices/{ticket}")).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound
+        );
         ((int)(await reader.Get("/api/my/choices"))["left"]!).ShouldBe(2);
     }
 
@@ -58,14 +66,35 @@ public sealed class ChoosingTests(Harness harness)
         var room = await harness.Room(ana, 1);
         var reader = await harness.Reader(room, 0);
         await ana.Json(await Rules(ana, room, new { open = true, fiction = true }));
-        var stories = (await reader.Get("/api/my/choices"))["offers"]!.AsArray().Select(o => (string)o!["textId"]!).ToHashSet();
-        await ana.Json(await Rules(ana, room, new { open = true, fiction = false, without = new[] { "Animals", "No such topic" } }));
+        var stories = (await reader.Get("/api/my/choices"))["offers"]!
+            .AsArray()
+            .Select(o => (string)o!["textId"]!)
+            .ToHashSet();
+        await ana.Json(
+            await Rules(
+                ana,
+                room,
+                new
+                {
+                    open = true,
+                    fiction = false,
+                    without = new[] { "Animals", "No such topic" },
+                }
+            )
+        );
         var reports = (await reader.Get("/api/my/choices"))["offers"]!.AsArray();
         reports.ShouldNotContain(o => (string)o!["topic"]! == "Animals");
         reports.ShouldNotContain(o => stories.Contains((string)o!["textId"]!));
-        (await reader.Put($"/api/my/choices/{stories.First()}")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
-        (await ana.Problem(await Rules(ana, room, new { open = true, mostOpen = 10 }), 422)).ToJsonString().ShouldContain("1 to 9");
-        (await ana.Get($"/api/classes/{room.Id}/choosing"))["without"]!.AsArray().Select(w => (string)w!).ShouldBe(["Animals"]);
+        (await reader.Put($"/api/my/choices/{stories.First()}")).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound
+        );
+        (await ana.Problem(await Rules(ana, room, new { open = true, mostOpen = 10 }), 422))
+            .ToJsonString()
+            .ShouldContain("1 to 9");
+        (await ana.Get($"/api/classes/{room.Id}/choosing"))["without"]!
+            .AsArray()
+            .Select(w => (string)w!)
+            .ShouldBe(["Animals"]);
     }
 
     [Fact]
@@ -76,30 +105,58 @@ public sealed class ChoosingTests(Harness harness)
         var reader = await harness.Reader(room, 0);
         await ana.Json(await Rules(ana, room, new { open = true, mostOpen = 1 }));
         var choices = await reader.Get("/api/my/choices");
-        var both = await Task.WhenAll(Enumerable.Range(0, 4).Select(i => reader.Put($"/api/my/choices/{Text(choices, i)}")));
+        var both = await Task.WhenAll(
+            Enumerable.Range(0, 4).Select(i => reader.Put($"/api/my/choices/{Text(choices, i)}"))
+        );
         both.Count(r => r.IsSuccessStatusCode).ShouldBe(1);
     }
 
-    private static object Deck(int revision, bool mine = false, string name = "Sea words", params string[] words) => new { revision, name, mine, words = words.Select(w => new { text = w, part = "noun", meaning = $"what {w} is", example = "" }) };
+    private static object Deck(int revision, bool mine = false, string name = "Sea words", params string[] words) =>
+        new
+        {
+            revision,
+            name,
+            mine,
+            words = words.Select(w => new
+            {
+                text = w,
+                part = "noun",
+                meaning = $"what {w} is",
+                example = "",
+            }),
+        };
 
     [Fact]
     public async Task A_deck_is_made_changed_and_kept_from_those_who_may_not_see_it()
     {
         var (ana, ben) = (await harness.Teacher("ana"), await harness.Teacher("ben"));
         var id = Guid.NewGuid();
-        var made = await ben.Json(await ben.Put($"/api/decks/{id}", Deck(0, true, "Sea words", [.. Enumerable.Range(0, 21).Select(i => $"word{i}")])));
+        var made = await ben.Json(
+            await ben.Put(
+                $"/api/decks/{id}",
+                Deck(0, true, "Sea words", [.. Enumerable.Range(0, 21).Select(i => $"word{i}")])
+            )
+        );
         made["rounds"]!.AsArray().Select(n => (int)n!).ShouldBe([7, 7, 7]);
         (await ana.Get("/api/decks")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
-        (await ana.Put($"/api/decks/{id}", Deck(1, false, "Taken", "tide"))).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        (await ana.Put($"/api/decks/{id}", Deck(1, false, "Taken", "tide"))).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound
+        );
         await ben.Json(await ben.Put($"/api/decks/{id}", Deck(1, false, "Sea words", "tide", "boat")));
-        ((string)(await ben.Problem(await ben.Put($"/api/decks/{id}", Deck(1, false, "Late", "tide")), 409))["code"]!).ShouldBe("stale");
+        (
+            (string)(await ben.Problem(await ben.Put($"/api/decks/{id}", Deck(1, false, "Late", "tide")), 409))["code"]!
+        ).ShouldBe("stale");
         // Ana leads the school: she may put it right, but not hide it.
         var seen = (await ana.Get("/api/decks")).AsArray().Single(d => (string)d!["id"]! == id.ToString())!;
         ((bool)seen["mayChange"]!).ShouldBeTrue();
-        ((bool)(await ana.Json(await ana.Put($"/api/decks/{id}", Deck(2, true, "Better", "tide"))))["mine"]!).ShouldBeFalse();
+        (
+            (bool)(await ana.Json(await ana.Put($"/api/decks/{id}", Deck(2, true, "Better", "tide"))))["mine"]!
+        ).ShouldBeFalse();
         var cleo = await harness.Teacher("cleo");
         (await cleo.Put($"/api/decks/{id}", Deck(0, false, "Stolen", "tide"))).IsSuccessStatusCode.ShouldBeFalse();
-        (await cleo.Send(HttpMethod.Delete, $"/api/decks/{id}")).StatusCode.ShouldBe(System.Net.HttpStatusCode.NotFound);
+        (await cleo.Send(HttpMethod.Delete, $"/api/decks/{id}")).StatusCode.ShouldBe(
+            System.Net.HttpStatusCode.NotFound
+        );
         (await ben.Send(HttpMethod.Delete, $"/api/decks/{id}")).EnsureSuccessStatusCode();
         (await ben.Get("/api/decks")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
     }
@@ -108,8 +165,14 @@ public sealed class ChoosingTests(Harness harness)
     public async Task A_bad_deck_is_refused_in_words()
     {
         var ana = await harness.Teacher("ana");
-        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0)), 422)).ToJsonString().ShouldContain("at least one word");
-        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0, false, " ", "tide")), 422)).ToJsonString().ShouldContain("name");
-        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0, false, "Twice", "tide", "Tide")), 422)).ToJsonString().ShouldContain("words[1]");
+        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0)), 422))
+            .ToJsonString()
+            .ShouldContain("at least one word");
+        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0, false, " ", "tide")), 422))
+            .ToJsonString()
+            .ShouldContain("name");
+        (await ana.Problem(await ana.Put($"/api/decks/{Guid.NewGuid()}", Deck(0, false, "Twice", "tide", "Tide")), 422))
+            .ToJsonString()
+            .ShouldContain("words[1]");
     }
 }

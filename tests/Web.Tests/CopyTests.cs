@@ -6,17 +6,32 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class CopyTests(Harness harness)
 {
-    private static Task<HttpResponseMessage> Enter(Person who, string typed, string? readerId = null, int days = 14) => who.Post("/api/copies/desk", new { typed, readerId, days });
+    private static Task<HttpResponseMessage> Enter(Person who, string typed, string? readerId = null, int days = 14) =>
+        who.Post(
+            "/api/copies/desk",
+            new
+            {
+                typed,
+                readerId,
+                days,
+            }
+        );
 
-    private static async Task<JsonNode> Copy(Person who, string code) => (await who.Get("/api/copies")).AsArray().Single(c => (string)c!["code"]! == code)!;
+    private static async Task<JsonNode> Copy(Person who, string code) =>
+        (await who.Get("/api/copies")).AsArray().Single(c => (string)c!["code"]! == code)!;
 
     private async Task<(Person Ana, Room Room, string UserName, string Code)> Prepared()
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var code = $"K-{Guid.NewGuid():N}"[..12];
-        await ana.Json(await ana.Post("/api/copies", new { title = "The Ferry Cat", codes = new[] { code, code + "b" } }));
-        var name = (string)(await ana.Get($"/api/classes/{room.Id}/roster"))["members"]!.AsArray().Single(r => (string)r!["id"]! == room.Readers[0].Id)!["userName"]!;
+        await ana.Json(
+            await ana.Post("/api/copies", new { title = "The Ferry Cat", codes = new[] { code, code + "b" } })
+        );
+        var name = (string)
+            (await ana.Get($"/api/classes/{room.Id}/roster"))["members"]!
+                .AsArray()
+                .Single(r => (string)r!["id"]! == room.Readers[0].Id)!["userName"]!;
         return (ana, room, name, code);
     }
 
@@ -26,7 +41,9 @@ public sealed class CopyTests(Harness harness)
         var (ana, room, name, code) = await Prepared();
         var who = await ana.Json(await Enter(ana, name.ToUpperInvariant()));
         ((string)who["what"]!, (string)who["readerId"]!).ShouldBe(("reader", room.Readers[0].Id));
-        ((string)(await ana.Json(await Enter(ana, code.ToLowerInvariant(), room.Readers[0].Id, 7)))["what"]!).ShouldBe("lent");
+        ((string)(await ana.Json(await Enter(ana, code.ToLowerInvariant(), room.Readers[0].Id, 7)))["what"]!).ShouldBe(
+            "lent"
+        );
         var lent = await Copy(ana, code);
         ((string)lent["dueOn"]!).ShouldBe(Harness.Today.AddDays(7).ToString("yyyy-MM-dd"));
         ((bool)lent["late"]!).ShouldBeFalse();
@@ -41,12 +58,23 @@ public sealed class CopyTests(Harness harness)
         await ana.Json(await Enter(ana, code, room.Readers[0].Id));
         await ana.Json(await Enter(ana, code, room.Readers[1].Id));
         ((string)(await Copy(ana, code))["readerId"]!).ShouldBe(room.Readers[1].Id);
-        (await ana.Problem(await Enter(ana, "nobody at all"), 422)).ToJsonString().ShouldContain("Neither a copy nor a reader");
+        (await ana.Problem(await Enter(ana, "nobody at all"), 422))
+            .ToJsonString()
+            .ShouldContain("Neither a copy nor a reader");
         (await ana.Problem(await Enter(ana, code + "b"), 422)).ToJsonString().ShouldContain("is here");
-        (await ana.Problem(await Enter(ana, code, room.Readers[0].Id, 0), 422)).ToJsonString().ShouldContain("1 to 200 days");
-        var again = await ana.Json(await ana.Post("/api/copies", new { title = "Other", codes = new[] { code.ToUpperInvariant(), code + "c" } }));
+        (await ana.Problem(await Enter(ana, code, room.Readers[0].Id, 0), 422))
+            .ToJsonString()
+            .ShouldContain("1 to 200 days");
+        var again = await ana.Json(
+            await ana.Post(
+                "/api/copies",
+                new { title = "Other", codes = new[] { code.ToUpperInvariant(), code + "c" } }
+            )
+        );
         ((int)again["made"]!, (string)again["taken"]![0]!).ShouldBe((1, code.ToUpperInvariant()));
-        (await ana.Send(HttpMethod.Delete, $"/api/copies/{(string)(await Copy(ana, code + "c"))["id"]!}")).EnsureSuccessStatusCode();
+        (
+            await ana.Send(HttpMethod.Delete, $"/api/copies/{(string)(await Copy(ana, code + "c"))["id"]!}")
+        ).EnsureSuccessStatusCode();
         (await ana.Get("/api/copies")).AsArray().Select(c => (string)c!["code"]!).ShouldNotContain(code + "c");
     }
 
@@ -59,6 +87,9 @@ public sealed class CopyTests(Harness harness)
         (await Copy(ben, code))["reader"].ShouldBeNull();
         (await Copy(ben, code))["readerId"].ShouldNotBeNull("he sees that it is out");
         (await ben.Problem(await Enter(ben, name), 404)).ShouldNotBeNull();
-        (await (await harness.Teacher("cleo")).Get("/api/copies")).AsArray().Select(c => (string)c!["code"]!).ShouldNotContain(code, "another school");
+        (await (await harness.Teacher("cleo")).Get("/api/copies"))
+            .AsArray()
+            .Select(c => (string)c!["code"]!)
+            .ShouldNotContain(code, "another school");
     }
 }

@@ -17,9 +17,13 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class DataTests(Harness harness)
 {
-    private static readonly DateTimeOffset Start = new(Harness.Today.AddDays(-70).ToDateTime(TimeOnly.MinValue), TimeSpan.Zero);
+    private static readonly DateTimeOffset Start = new(
+        Harness.Today.AddDays(-70).ToDateTime(TimeOnly.MinValue),
+        TimeSpan.Zero
+    );
 
-    private T Get<T>() where T : notnull => harness.Services.GetRequiredService<T>();
+    private T Get<T>()
+        where T : notnull => harness.Services.GetRequiredService<T>();
 
     /// <summary>A reader made beneath the web, with a prior ten weeks ago.</summary>
     private async Task<(Guid Id, YearCalendar Year)> Reader()
@@ -28,18 +32,77 @@ public sealed class DataTests(Harness harness)
         var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
         var room = await harness.Room(await harness.Teacher("ana"), 0);
         var id = Guid.NewGuid();
-        var reader = new RosterReader(id, null, "Late", "Evidence", $"late{id:N}", 4, null, null, SecretKind.Pictures, Get<Secrets>().Seal("boat gull shell"), Supports.None, Left: false);
-        var steps = ChangeSet.Nothing with { Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(Guid.NewGuid(), null, Guid.Parse(room.Id), id, Harness.Today, null))] };
-        await Get<RosterWriter>().Apply(steps, new(ana.SchoolId, Guid.Parse(room.Id), ana.Id, "Late evidence", Start), new(LevelChart.Default, year));
+        var reader = new RosterReader(
+            id,
+            null,
+            "Late",
+            "Evidence",
+            $"late{id:N}",
+            4,
+            null,
+            null,
+            SecretKind.Pictures,
+            Get<Secrets>().Seal("boat gull shell"),
+            Supports.None,
+            Left: false
+        );
+        var steps = ChangeSet.Nothing with
+        {
+            Readers = [new(null, reader)],
+            Enrolments = [new(null, new Enrolment(Guid.NewGuid(), null, Guid.Parse(room.Id), id, Harness.Today, null))],
+        };
+        await Get<RosterWriter>()
+            .Apply(
+                steps,
+                new(ana.SchoolId, Guid.Parse(room.Id), ana.Id, "Late evidence", Start),
+                new(LevelChart.Default, year)
+            );
         await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
-        await using var prior = new NpgsqlCommand("update reader set prior_mean = 30 where id = $1", c) { Parameters = { new() { Value = id } } };
+        await using var prior = new NpgsqlCommand("update reader set prior_mean = 30 where id = $1", c)
+        {
+            Parameters = { new() { Value = id } },
+        };
         await prior.ExecuteNonQueryAsync();
         return (id, year);
     }
 
-    private static EvidenceRow Level(int day, double value) => new(Guid.NewGuid(), Start.AddDays(day), "level", null, null, null, value, 4, null, null, null, null, null, null, "");
+    private static EvidenceRow Level(int day, double value) =>
+        new(
+            Guid.NewGuid(),
+            Start.AddDays(day),
+            "level",
+            null,
+            null,
+            null,
+            value,
+            4,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            ""
+        );
 
-    private static EvidenceRow Record(int day, double text, int errors) => new(Guid.NewGuid(), Start.AddDays(day), "running record", null, null, null, null, null, text, 120, errors, null, null, null, "");
+    private static EvidenceRow Record(int day, double text, int errors) =>
+        new(
+            Guid.NewGuid(),
+            Start.AddDays(day),
+            "running record",
+            null,
+            null,
+            null,
+            null,
+            null,
+            text,
+            120,
+            errors,
+            null,
+            null,
+            null,
+            ""
+        );
 
     [Fact]
     public async Task Evidence_that_comes_late_ends_where_it_would_have_in_time()
@@ -51,11 +114,13 @@ public sealed class DataTests(Harness harness)
         {
             var (id, year) = await Reader();
             DepthEstimate last = null!;
-            foreach (var p in order) last = await keeper.Add(id, p with { Id = Guid.NewGuid() }, null, year, LevelChart.Default, now);
+            foreach (var p in order)
+                last = await keeper.Add(id, p with { Id = Guid.NewGuid() }, null, year, LevelChart.Default, now);
             (await keeper.Days(id)).Count.ShouldBe(3);
             return last;
         }
-        DepthEstimate inTime = await Through(pieces), late = await Through(pieces.Reverse());
+        DepthEstimate inTime = await Through(pieces),
+            late = await Through(pieces.Reverse());
         late.Mean.ShouldBe(inTime.Mean, 1e-9);
         late.Sd.ShouldBe(inTime.Sd, 1e-9);
     }
@@ -67,7 +132,8 @@ public sealed class DataTests(Harness harness)
         var auckland = london with { Clock = new("Pacific/Auckland") };
         // Noon of a Thursday in Greenwich is the first hours of Friday there.
         var noon = Start.AddDays(4 - (int)Start.DayOfWeek + 14).AddHours(12.5);
-        await Get<DepthKeeper>().Add(id, Level(0, 36) with { At = noon }, null, auckland, LevelChart.Default, noon.AddHours(1));
+        await Get<DepthKeeper>()
+            .Add(id, Level(0, 36) with { At = noon }, null, auckland, LevelChart.Default, noon.AddHours(1));
         (await Get<DepthKeeper>().Days(id)).ShouldHaveSingleItem().Day.DayOfWeek.ShouldBe(DayOfWeek.Friday);
         // From there to Friday noon in Greenwich, which is Saturday there, no school day passes.
         auckland.SchoolWeeks(noon, noon.AddDays(1)).ShouldBe(0);
@@ -90,15 +156,26 @@ public sealed class DataTests(Harness harness)
     {
         var (id, year) = await Reader();
         var now = DateTimeOffset.UtcNow;
-        await Task.WhenAll(Enumerable.Range(1, 8).Select(i => Get<DepthKeeper>().Add(id, Level(i, 30 + i), null, year, LevelChart.Default, now)));
+        await Task.WhenAll(
+            Enumerable
+                .Range(1, 8)
+                .Select(i => Get<DepthKeeper>().Add(id, Level(i, 30 + i), null, year, LevelChart.Default, now))
+        );
         var kept = (await Get<ReaderStore>().Find(id, (await Get<AdultStore>().Find("ana"))!.SchoolId, Guid.Empty))!;
-        var all = ReaderEstimator.Run(new(new(30), 8, Start), Enumerable.Range(1, 8).Select(i => (Evidence)new LevelEvidence(Start.AddDays(i), new(30 + i), 4)),
-            new(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.SchoolWeeks), now).Now;
+        var all = ReaderEstimator
+            .Run(
+                new(new(30), 8, Start),
+                Enumerable.Range(1, 8).Select(i => (Evidence)new LevelEvidence(Start.AddDays(i), new(30 + i), 4)),
+                new(d => LevelChart.Default.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.SchoolWeeks),
+                now
+            )
+            .Now;
         kept.Depth.ShouldBe(all.Mean, 0.01);
     }
 
     [Fact]
-    public async Task Texts_that_ship_are_added_once() => (await Get<ContentLoader>().Load(Path.Combine(harness.Root, "content"))).ShouldBe(0);
+    public async Task Texts_that_ship_are_added_once() =>
+        (await Get<ContentLoader>().Load(Path.Combine(harness.Root, "content"))).ShouldBe(0);
 
     [Fact]
     public async Task Instances_that_start_together_migrate_once()
@@ -109,7 +186,9 @@ public sealed class DataTests(Harness harness)
         await Task.WhenAll(Enumerable.Range(0, 3).Select(_ => Task.Run(() => Database.Migrate(connection))));
         await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
         await using var count = new NpgsqlCommand("select count(*) from schemaversions", c);
-        (await count.ExecuteScalarAsync()).ShouldBe((long)Directory.GetFiles(Path.Combine(harness.Root, "src/DeepCurrent.Data/Migrations"), "*.sql").Length);
+        (await count.ExecuteScalarAsync()).ShouldBe(
+            (long)Directory.GetFiles(Path.Combine(harness.Root, "src/DeepCurrent.Data/Migrations"), "*.sql").Length
+        );
     }
 
     [Fact]

@@ -8,7 +8,8 @@ using Npgsql;
 
 namespace Web.Tests;
 
-/// <summary>Nobody where they do not belong: taking readers in, guessing, sessions, what is served to strangers.</summary>
+/// <summary>Nobody where they do not belong: taking readers in, guessing, sessions, what is served to
+/// strangers.</summary>
 [Collection("application")]
 public sealed class DoorTests(Harness harness)
 {
@@ -17,15 +18,31 @@ public sealed class DoorTests(Harness harness)
         var adults = harness.Services.GetRequiredService<AdultStore>();
         var ana = (await adults.Find("ana"))!;
         var userName = name ?? $"staff-{Guid.NewGuid():N}"[..14];
-        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, userName, userName, harness.Services.GetRequiredService<Secrets>().Hash(Harness.Password), Post: post));
+        await adults.Add(
+            new(
+                Guid.NewGuid(),
+                ana.SchoolId,
+                userName,
+                userName,
+                harness.Services.GetRequiredService<Secrets>().Hash(Harness.Password),
+                Post: post
+            )
+        );
         var person = new Person(harness);
-        (await person.Post("/api/session/adult", new { userName, password = Harness.Password })).EnsureSuccessStatusCode();
+        (
+            await person.Post("/api/session/adult", new { userName, password = Harness.Password })
+        ).EnsureSuccessStatusCode();
         return person;
     }
 
-    private static async Task<string> NewClass(Person teacher) => (string)(await teacher.Json(await teacher.Post("/api/classes", new { name = $"Mine {Guid.NewGuid():N}"[..12] })))["id"]!;
+    private static async Task<string> NewClass(Person teacher) =>
+        (string)
+            (await teacher.Json(await teacher.Post("/api/classes", new { name = $"Mine {Guid.NewGuid():N}"[..12] })))[
+                "id"
+            ]!;
 
-    private static async Task<string[]> Members(Person teacher, string classId) => [.. (await teacher.Get($"/api/classes/{classId}/roster"))["members"]!.AsArray().Select(m => (string)m!["id"]!)];
+    private static async Task<string[]> Members(Person teacher, string classId) =>
+        [.. (await teacher.Get($"/api/classes/{classId}/roster"))["members"]!.AsArray().Select(m => (string)m!["id"]!)];
 
     [Fact]
     public async Task An_assistant_makes_no_class_and_finds_nobody()
@@ -45,22 +62,74 @@ public sealed class DoorTests(Harness harness)
         var thief = await Staff(Post.Teacher);
         var own = await NewClass(thief);
         // By id.
-        ((int)(await thief.Json(await thief.Post($"/api/classes/{own}/enrol", new { readerIds = readers })))["asked"]!).ShouldBe(1);
+        (
+            (int)
+                (await thief.Json(await thief.Post($"/api/classes/{own}/enrol", new { readerIds = readers })))["asked"]!
+        ).ShouldBe(1);
         // As the same child as a row of a list.
-        var row = new { givenName = "Reader0", familyName = "Test", grade = "9", level = "60 fm", sameAs = reader };
-        ((int)(await thief.Json(await thief.Post($"/api/classes/{own}/list/apply", new { rows = new[] { row }, levelSystem = "fm" })))["done"]!["asked"]!).ShouldBe(1);
+        var row = new
+        {
+            givenName = "Reader0",
+            familyName = "Test",
+            grade = "9",
+            level = "60 fm",
+            sameAs = reader,
+        };
+        (
+            (int)
+                (
+                    await thief.Json(
+                        await thief.Post(
+                            $"/api/classes/{own}/list/apply",
+                            new { rows = new[] { row }, levelSystem = "fm" }
+                        )
+                    )
+                )["done"]!["asked"]!
+        ).ShouldBe(1);
         // As the one who asked to join.
         var joining = Guid.NewGuid();
         var code = (string)(await thief.Get($"/api/classes/{own}/roster"))["code"]!;
-        await new Person(harness).Post("/api/session/join", new { id = joining, code, givenName = "Reader0", familyName = "Test" });
-        await thief.Json(await thief.Post($"/api/classes/{own}/joinings/{joining}", new { accept = true, sameAs = reader, grade = 4 }));
+        await new Person(harness).Post(
+            "/api/session/join",
+            new
+            {
+                id = joining,
+                code,
+                givenName = "Reader0",
+                familyName = "Test",
+            }
+        );
+        await thief.Json(
+            await thief.Post(
+                $"/api/classes/{own}/joinings/{joining}",
+                new
+                {
+                    accept = true,
+                    sameAs = reader,
+                    grade = 4,
+                }
+            )
+        );
         // By moving and removing them out of a class that is not theirs.
-        (await thief.Post($"/api/classes/{room.Id}/move", new { readerIds = readers, toClassId = own })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (
+            await thief.Post($"/api/classes/{room.Id}/move", new { readerIds = readers, toClassId = own })
+        ).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Members(thief, own)).ShouldBeEmpty();
-        foreach (var path in new[] { $"/api/readers/{reader}", $"/api/readers/{reader}/sign-in", $"/api/classes/{own}/print/cards.pdf?readers={reader}" })
+        foreach (
+            var path in new[]
+            {
+                $"/api/readers/{reader}",
+                $"/api/readers/{reader}/sign-in",
+                $"/api/classes/{own}/print/cards.pdf?readers={reader}",
+            }
+        )
             (await thief.Send(HttpMethod.Get, path)).IsSuccessStatusCode.ShouldBeFalse(path);
-        (await thief.Post($"/api/classes/{own}/readers/{reader}/secret", new { kind = "Pictures" })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await ana.Get($"/api/readers/{reader}"))["grade"]!.GetValue<int>().ShouldBe(4, "a list changes nothing of a child in other hands");
+        (
+            await thief.Post($"/api/classes/{own}/readers/{reader}/secret", new { kind = "Pictures" })
+        ).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ana.Get($"/api/readers/{reader}"))["grade"]!
+            .GetValue<int>()
+            .ShouldBe(4, "a list changes nothing of a child in other hands");
         // One request, however often it was asked; not for the asker to answer.
         var asked = (await ana.Get($"/api/classes/{room.Id}/roster"))["askedOfUs"]!.AsArray();
         asked.Count.ShouldBe(1);
@@ -69,7 +138,10 @@ public sealed class DoorTests(Harness harness)
         await ana.Json(await ana.Post(path2, new { accept = true, move = true }));
         (await Members(thief, own)).ShouldBe([reader]);
         (await Members(ana, room.Id)).ShouldNotContain(reader);
-        (await ana.Post(path2, new { accept = true, move = true })).StatusCode.ShouldBe(HttpStatusCode.NotFound, "it is answered");
+        (await ana.Post(path2, new { accept = true, move = true })).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound,
+            "it is answered"
+        );
     }
 
     [Fact]
@@ -79,14 +151,20 @@ public sealed class DoorTests(Harness harness)
         var room = await harness.Room(ana, 2);
         var other = await Staff(Post.Teacher);
         var own = await NewClass(other);
-        await other.Json(await other.Post($"/api/classes/{own}/enrol", new { readerIds = room.Readers.Select(r => r.Id) }));
+        await other.Json(
+            await other.Post($"/api/classes/{own}/enrol", new { readerIds = room.Readers.Select(r => r.Id) })
+        );
         var weAsked = (await other.Get($"/api/classes/{own}/roster"))["weAsked"]!.AsArray();
         weAsked.Count.ShouldBe(2);
         (await other.Send(HttpMethod.Delete, $"/api/taking-in/{weAsked[0]!["id"]}")).EnsureSuccessStatusCode();
         await ana.Json(await ana.Post($"/api/taking-in/{weAsked[1]!["id"]}", new { accept = false, move = false }));
         (await other.Get($"/api/classes/{own}/roster"))["weAsked"]!.AsArray().ShouldBeEmpty();
-        await ana.Json(await ana.Post($"/api/classes/{room.Id}/remove", new { readerIds = new[] { room.Readers[1].Id } }));
-        await other.Json(await other.Post($"/api/classes/{own}/enrol", new { readerIds = new[] { room.Readers[1].Id } }));
+        await ana.Json(
+            await ana.Post($"/api/classes/{room.Id}/remove", new { readerIds = new[] { room.Readers[1].Id } })
+        );
+        await other.Json(
+            await other.Post($"/api/classes/{own}/enrol", new { readerIds = new[] { room.Readers[1].Id } })
+        );
         (await Members(other, own)).ShouldBe([room.Readers[1].Id]);
         // Ana leads the school, and may undo what she did; a teacher may not take a child back by undoing.
     }
@@ -98,16 +176,38 @@ public sealed class DoorTests(Harness harness)
         var room = await harness.Room(ana, 2);
         var assistant = await Staff(Post.Assistant);
         var id = (string)(await assistant.Get("/api/session"))["id"]!;
-        (await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = id, role = "assistant" })).EnsureSuccessStatusCode();
-        (await ana.Put($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}", new { givenName = "Reader0", familyName = "Test", grade = 4, guardianMail = "home@example.org", supports = new { moreTime = 100 } })).EnsureSuccessStatusCode();
+        (
+            await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = id, role = "assistant" })
+        ).EnsureSuccessStatusCode();
+        (
+            await ana.Put(
+                $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}",
+                new
+                {
+                    givenName = "Reader0",
+                    familyName = "Test",
+                    grade = 4,
+                    guardianMail = "home@example.org",
+                    supports = new { moreTime = 100 },
+                }
+            )
+        ).EnsureSuccessStatusCode();
         (await assistant.Get($"/api/classes/{room.Id}/roster")).ToJsonString().ShouldNotContain("home@example.org");
-        (await (await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.csv")).Content.ReadAsStringAsync()).ShouldNotContain("home@example.org");
+        (
+            await (
+                await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.csv")
+            ).Content.ReadAsStringAsync()
+        ).ShouldNotContain("home@example.org");
         var one = $"/api/classes/{room.Id}/print/cards.pdf?readers={room.Readers[0].Id}";
         (await assistant.Send(HttpMethod.Get, one)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ana.Put($"/api/classes/{room.Id}/assistants-print", new { allowed = true })).EnsureSuccessStatusCode();
         (await assistant.Send(HttpMethod.Get, one)).EnsureSuccessStatusCode();
-        (await assistant.Send(HttpMethod.Get, $"{one},{room.Readers[1].Id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/cards.pdf")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await assistant.Send(HttpMethod.Get, $"{one},{room.Readers[1].Id}")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        (await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/cards.pdf")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
     }
 
     [Fact]
@@ -115,7 +215,16 @@ public sealed class DoorTests(Harness harness)
     {
         await Staff(Post.Teacher, "victim-of-guesses");
         var guessers = Enumerable.Range(0, 120).Select(_ => new Person(harness)).ToList();
-        var answers = await Task.WhenAll(guessers.Select(async g => (await g.Post("/api/session/adult", new { userName = "victim-of-guesses", password = "not the password" })).StatusCode));
+        var answers = await Task.WhenAll(
+            guessers.Select(async g =>
+                (
+                    await g.Post(
+                        "/api/session/adult",
+                        new { userName = "victim-of-guesses", password = "not the password" }
+                    )
+                ).StatusCode
+            )
+        );
         answers.Count(a => a == HttpStatusCode.Unauthorized).ShouldBeLessThanOrEqualTo(Harness.FreeTries);
         answers.ShouldAllBe(a => a == HttpStatusCode.Unauthorized || a == HttpStatusCode.TooManyRequests);
     }
@@ -126,16 +235,24 @@ public sealed class DoorTests(Harness harness)
         var name = "rightful-owner";
         var owner = await Staff(Post.Teacher, name);
         var stranger = new Person(harness);
-        for (var i = 0; i < Harness.FreeTries + 3; i++) await stranger.Post("/api/session/adult", new { userName = name, password = "a wrong password" });
-        (await stranger.Post("/api/session/adult", new { userName = name, password = Harness.Password })).StatusCode.ShouldBe(HttpStatusCode.TooManyRequests);
+        for (var i = 0; i < Harness.FreeTries + 3; i++)
+            await stranger.Post("/api/session/adult", new { userName = name, password = "a wrong password" });
+        (
+            await stranger.Post("/api/session/adult", new { userName = name, password = Harness.Password })
+        ).StatusCode.ShouldBe(HttpStatusCode.TooManyRequests);
         (await owner.Send(HttpMethod.Delete, "/api/session")).EnsureSuccessStatusCode();
-        (await owner.Post("/api/session/adult", new { userName = name, password = Harness.Password })).EnsureSuccessStatusCode();
+        (
+            await owner.Post("/api/session/adult", new { userName = name, password = Harness.Password })
+        ).EnsureSuccessStatusCode();
         (await harness.Teacher("ana")).ShouldNotBeNull();
-        (await (await harness.Teacher("ana")).Get("/api/school/sign-ins")).AsArray().Select(e => $"{e!["who"]} {e["kind"]}").ShouldContain($"{name} Locked");
+        (await (await harness.Teacher("ana")).Get("/api/school/sign-ins"))
+            .AsArray()
+            .Select(e => $"{e!["who"]} {e["kind"]}")
+            .ShouldContain($"{name} Locked");
     }
 
     [Fact]
-    public async Task Guessing_through_a_class_comes_to_a_halt_is_told_to_the_teacher_and_leaves_the_classs_own_devices_alone()
+    public async Task Guessing_through_a_class_is_halted_and_told_and_leaves_the_classs_own_devices_alone()
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 3);
@@ -144,10 +261,31 @@ public sealed class DoorTests(Harness harness)
         var stranger = new Person(harness);
         var shut = false;
         for (var i = 0; i < 90 && !shut; i++)
-            shut = (await stranger.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[i % 3].Id, secret = "boat boat boat" })).StatusCode == HttpStatusCode.TooManyRequests;
+            shut =
+                (
+                    await stranger.Post(
+                        "/api/session/reader",
+                        new
+                        {
+                            code = room.Code,
+                            readerId = room.Readers[i % 3].Id,
+                            secret = "boat boat boat",
+                        }
+                    )
+                ).StatusCode == HttpStatusCode.TooManyRequests;
         shut.ShouldBeTrue();
         ((string?)(await ana.Get($"/api/classes/{room.Id}/roster"))["guessing"]).ShouldNotBeNull();
-        (await own.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[0].Id, secret = room.Readers[0].Secret })).EnsureSuccessStatusCode();
+        (
+            await own.Post(
+                "/api/session/reader",
+                new
+                {
+                    code = room.Code,
+                    readerId = room.Readers[0].Id,
+                    secret = room.Readers[0].Secret,
+                }
+            )
+        ).EnsureSuccessStatusCode();
     }
 
     [Fact]
@@ -156,15 +294,21 @@ public sealed class DoorTests(Harness harness)
         var here = await Staff(Post.Teacher);
         var name = (string)(await here.Get("/api/session"))["name"]!;
         var there = new Person(harness);
-        (await there.Post("/api/session/adult", new { userName = name, password = Harness.Password })).EnsureSuccessStatusCode();
+        (
+            await there.Post("/api/session/adult", new { userName = name, password = Harness.Password })
+        ).EnsureSuccessStatusCode();
         var places = (await here.Get("/api/me/sessions")).AsArray();
         places.Count.ShouldBe(2);
-        (await here.Send(HttpMethod.Delete, $"/api/me/sessions/{places.Single(p => !(bool)p!["here"]!)!["id"]}")).EnsureSuccessStatusCode();
+        (
+            await here.Send(HttpMethod.Delete, $"/api/me/sessions/{places.Single(p => !(bool)p!["here"]!)!["id"]}")
+        ).EnsureSuccessStatusCode();
         (await there.Send(HttpMethod.Get, "/api/me/sessions")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         (await here.Get("/api/me/sessions")).AsArray().Count.ShouldBe(1);
         // Another person's session is not theirs to end.
         var ana = await harness.Teacher("ana");
-        (await ana.Send(HttpMethod.Delete, $"/api/me/sessions/{places.Single(p => (bool)p!["here"]!)!["id"]}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (
+            await ana.Send(HttpMethod.Delete, $"/api/me/sessions/{places.Single(p => (bool)p!["here"]!)!["id"]}")
+        ).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     [Fact]
@@ -183,15 +327,41 @@ public sealed class DoorTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 3);
-        var readers = new[] { await harness.Reader(room, 0), await harness.Reader(room, 1), await harness.Reader(room, 2) };
-        (await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/secret", new { kind = "Pictures" })).EnsureSuccessStatusCode();
+        var readers = new[]
+        {
+            await harness.Reader(room, 0),
+            await harness.Reader(room, 1),
+            await harness.Reader(room, 2),
+        };
+        (
+            await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/secret", new { kind = "Pictures" })
+        ).EnsureSuccessStatusCode();
         (await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[1].Id}/leave")).EnsureSuccessStatusCode();
         await using (var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync())
-        await using (var q = new NpgsqlCommand("update session set seen_at = now() - interval '4 hours' where person_id = $1", c) { Parameters = { new() { Value = Guid.Parse(room.Readers[2].Id) } } }) await q.ExecuteNonQueryAsync();
-        foreach (var reader in readers) (await reader.Send(HttpMethod.Get, "/api/my/tickets")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        await using (
+            var q = new NpgsqlCommand("update session set seen_at = now() - interval '4 hours' where person_id = $1", c)
+            {
+                Parameters = { new() { Value = Guid.Parse(room.Readers[2].Id) } },
+            }
+        )
+            await q.ExecuteNonQueryAsync();
+        foreach (var reader in readers)
+            (await reader.Send(HttpMethod.Get, "/api/my/tickets")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         var staff = await Staff(Post.Teacher);
         var me = await staff.Get("/api/session");
-        (await ana.Put($"/api/school/adults/{me["id"]}", new { name = (string)me["name"]!, mail = (string?)null, lead = false, left = false, post = "Assistant" })).EnsureSuccessStatusCode();
+        (
+            await ana.Put(
+                $"/api/school/adults/{me["id"]}",
+                new
+                {
+                    name = (string)me["name"]!,
+                    mail = (string?)null,
+                    lead = false,
+                    left = false,
+                    post = "Assistant",
+                }
+            )
+        ).EnsureSuccessStatusCode();
         (await staff.Send(HttpMethod.Get, "/api/me/sessions")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
     }
 
@@ -200,8 +370,17 @@ public sealed class DoorTests(Harness harness)
     {
         var staff = await Staff(Post.Teacher);
         foreach (var weak in new[] { "password2026", "1234567890", "qwertyuiop" })
-            (await staff.Problem(await staff.Put("/api/me/password", new { old = Harness.Password, @new = weak }), 422))["fields"]!["new"].ShouldNotBeNull();
-        (await staff.Put("/api/me/password", new { old = Harness.Password, @new = "eleven grey seals" })).EnsureSuccessStatusCode();
+            (
+                await staff.Problem(
+                    await staff.Put("/api/me/password", new { old = Harness.Password, @new = weak }),
+                    422
+                )
+            )["fields"]!
+                ["new"]
+                .ShouldNotBeNull();
+        (
+            await staff.Put("/api/me/password", new { old = Harness.Password, @new = "eleven grey seals" })
+        ).EnsureSuccessStatusCode();
     }
 
     [Fact]
@@ -211,11 +390,20 @@ public sealed class DoorTests(Harness harness)
         (await nobody.Send(HttpMethod.Get, "/openapi/v1.json")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         var reader = await harness.Reader(await harness.Room(await harness.Teacher("ana"), 1), 0);
         (await reader.Send(HttpMethod.Get, "/openapi/v1.json")).IsSuccessStatusCode.ShouldBeFalse();
-        using var http = new HttpClient(new SocketsHttpHandler { UseCookies = false }) { BaseAddress = harness.Address };
-        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/session") { Headers = { { "X-Forwarded-Proto", "https" } } };
+        using var http = new HttpClient(new SocketsHttpHandler { UseCookies = false })
+        {
+            BaseAddress = harness.Address,
+        };
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/api/session")
+        {
+            Headers = { { "X-Forwarded-Proto", "https" } },
+        };
         var cookies = (await http.SendAsync(request)).Headers.GetValues("Set-Cookie").ToList();
         cookies.ShouldNotBeEmpty();
-        cookies.ShouldAllBe(c => c.Contains("secure", StringComparison.OrdinalIgnoreCase) && c.Contains("samesite", StringComparison.OrdinalIgnoreCase));
+        cookies.ShouldAllBe(c =>
+            c.Contains("secure", StringComparison.OrdinalIgnoreCase)
+            && c.Contains("samesite", StringComparison.OrdinalIgnoreCase)
+        );
     }
 
     [Fact]
@@ -230,8 +418,21 @@ public sealed class DoorTests(Harness harness)
         }
         await Bad($"/api/classes/{room.Id}/list/check", """{"rows":[null],"levelSystem":"fm"}""");
         await Bad($"/api/classes/{room.Id}/enrol", """{"readerIds":[null]}""");
-        var added = await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = "Mi\u0000na", familyName = "Te\u202Est", grade = 4, level = 30 }));
-        var member = (await ana.Get($"/api/classes/{room.Id}/roster"))["members"]!.AsArray().Single(m => (string)m!["id"]! == (string)added["id"]!)!;
+        var added = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/readers",
+                new
+                {
+                    givenName = "Mi\u0000na",
+                    familyName = "Te\u202Est",
+                    grade = 4,
+                    level = 30,
+                }
+            )
+        );
+        var member = (await ana.Get($"/api/classes/{room.Id}/roster"))["members"]!
+            .AsArray()
+            .Single(m => (string)m!["id"]! == (string)added["id"]!)!;
         ($"{member["givenName"]} {member["familyName"]}").ShouldBe("Mina Test");
         ((int)(await ana.Send(HttpMethod.Get, "/api/library?q=a%00b")).StatusCode).ShouldBeLessThan(500);
     }

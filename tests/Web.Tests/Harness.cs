@@ -12,13 +12,15 @@ using Npgsql;
 
 namespace Web.Tests;
 
-/// <summary>The application on a real port, with a real database that can be cut off. One school with two teachers, and another school.</summary>
+/// <summary>The application on a real port, with a real database that can be cut off. One school with two teachers, and
+/// another school.</summary>
 public sealed class Harness : IAsyncLifetime
 {
     public const string Password = "a long enough password";
     public const int FreeTries = 40;
     private readonly Dictionary<string, Person> teachers = [];
-    private WebApplicationFactory<Program>? factory, second;
+    private WebApplicationFactory<Program>? factory,
+        second;
     private Func<WebApplicationFactory<Program>>? instance;
 
     private Microsoft.AspNetCore.Builder.WebApplication? district;
@@ -35,11 +37,16 @@ public sealed class Harness : IAsyncLifetime
     /// <summary>The folder of recordings the listening device was prepared for.</summary>
     public string Known { get; } = Directory.CreateTempSubdirectory("deep-current-known").FullName;
 
-    public string Root { get; } = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT") ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+    public string Root { get; } =
+        Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
+        ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
 
     public async Task InitializeAsync()
     {
-        var database = new NpgsqlConnectionStringBuilder(Environment.GetEnvironmentVariable("DEEPCURRENT_TEST_DATABASE") ?? throw new InvalidOperationException("Run these through ./test, which makes the database."));
+        var database = new NpgsqlConnectionStringBuilder(
+            Environment.GetEnvironmentVariable("DEEPCURRENT_TEST_DATABASE")
+                ?? throw new InvalidOperationException("Run these through ./test, which makes the database.")
+        );
         await using (var c = new NpgsqlConnection(database.ConnectionString))
         {
             await c.OpenAsync();
@@ -54,12 +61,37 @@ public sealed class Harness : IAsyncLifetime
         var source = district.Urls.First();
         Device = DeepCurrent.Listener.ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", Known]);
         await Device.StartAsync();
-        instance = () => new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
-            .UseSetting("Content:Folder", Path.Combine(Root, "content")).UseSetting("SignIn:FreeTriesOfAnAddress", "100000").UseSetting("SignIn:FreeTries", FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture))
-            .UseSetting("Listener:Address", Device.Urls.First()).UseSetting("Listener:Seconds", "2")
-            .UseSetting("RosterSource:Name", "District").UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2").UseSetting("RosterSource:TokenAddress", $"{source}/token").UseSetting("RosterSource:ClientId", "deep-current").UseSetting("RosterSource:ClientSecret", "simulated"));
+        instance = () =>
+            new WebApplicationFactory<Program>().WithWebHostBuilder(b =>
+                b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
+                    .UseSetting("Content:Folder", Path.Combine(Root, "content"))
+                    .UseSetting("SignIn:FreeTriesOfAnAddress", "100000")
+                    .UseSetting(
+                        "SignIn:FreeTries",
+                        FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture)
+                    )
+                    .UseSetting("Listener:Address", Device.Urls.First())
+                    .UseSetting("Listener:Seconds", "2")
+                    .UseSetting("RosterSource:Name", "District")
+                    .UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2")
+                    .UseSetting("RosterSource:TokenAddress", $"{source}/token")
+                    .UseSetting("RosterSource:ClientId", "deep-current")
+                    .UseSetting("RosterSource:ClientSecret", "simulated")
+            );
         factory = Started();
-        var first = await new Person(this).Post("/api/first-run", new { schoolName = "Harbour School", timeZone = "Europe/London", name = "Ana", userName = "ana", password = Password, yearFirstDay = Today.AddDays(-80), yearLastDay = Today.AddDays(220) });
+        var first = await new Person(this).Post(
+            "/api/first-run",
+            new
+            {
+                schoolName = "Harbour School",
+                timeZone = "Europe/London",
+                name = "Ana",
+                userName = "ana",
+                password = Password,
+                yearFirstDay = Today.AddDays(-80),
+                yearLastDay = Today.AddDays(220),
+            }
+        );
         first.EnsureSuccessStatusCode();
         var schools = Services.GetRequiredService<SchoolStore>();
         var adults = Services.GetRequiredService<AdultStore>();
@@ -68,13 +100,20 @@ public sealed class Harness : IAsyncLifetime
         await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password)));
         await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password)));
         var hill = new School(Guid.NewGuid(), "Hill School", "Europe/London", .6, .7, .9, 15);
-        await schools.Create(hill, new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true), new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], [], new(hill.TimeZone)), DateTimeOffset.UtcNow, onlyIfNone: false);
+        await schools.Create(
+            hill,
+            new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true),
+            new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], [], new(hill.TimeZone)),
+            DateTimeOffset.UtcNow,
+            onlyIfNone: false
+        );
     }
 
     private WebApplicationFactory<Program> Started(string? address = null)
     {
         var started = instance!();
-        if (address is not null) started = started.WithWebHostBuilder(b => b.UseSetting("urls", address));
+        if (address is not null)
+            started = started.WithWebHostBuilder(b => b.UseSetting("urls", address));
         started.UseKestrel(0);
         started.StartServer();
         return started;
@@ -89,10 +128,14 @@ public sealed class Harness : IAsyncLifetime
 
     public async Task DisposeAsync()
     {
-        if (second is not null) await second.DisposeAsync();
-        if (factory is not null) await factory.DisposeAsync();
-        if (district is not null) await district.DisposeAsync();
-        if (Device is not null) await Device.DisposeAsync();
+        if (second is not null)
+            await second.DisposeAsync();
+        if (factory is not null)
+            await factory.DisposeAsync();
+        if (district is not null)
+            await district.DisposeAsync();
+        if (Device is not null)
+            await Device.DisposeAsync();
         Directory.Delete(Known, recursive: true);
         Line.Dispose();
     }
@@ -101,7 +144,8 @@ public sealed class Harness : IAsyncLifetime
 
     public async Task<Person> Teacher(string userName)
     {
-        if (teachers.TryGetValue(userName, out var known)) return known;
+        if (teachers.TryGetValue(userName, out var known))
+            return known;
         var person = new Person(this);
         (await person.Post("/api/session/adult", new { userName, password = Password })).EnsureSuccessStatusCode();
         return teachers[userName] = person;
@@ -113,34 +157,94 @@ public sealed class Harness : IAsyncLifetime
         var userName = $"lead-{Guid.NewGuid():N}";
         var school = new School(Guid.NewGuid(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
         var yearId = Guid.NewGuid();
-        DateOnly first = Today.AddDays(-80), last = Today.AddDays(220);
-        await Services.GetRequiredService<SchoolStore>().Create(school, new(Guid.NewGuid(), school.Id, "Lea", userName, Services.GetRequiredService<Secrets>().Hash(Password), Lead: true), new(yearId, "This year", first, last, YearCalendar.Thirds(yearId, first, last), [], new(school.TimeZone)), DateTimeOffset.UtcNow, onlyIfNone: false);
+        DateOnly first = Today.AddDays(-80),
+            last = Today.AddDays(220);
+        await Services
+            .GetRequiredService<SchoolStore>()
+            .Create(
+                school,
+                new(
+                    Guid.NewGuid(),
+                    school.Id,
+                    "Lea",
+                    userName,
+                    Services.GetRequiredService<Secrets>().Hash(Password),
+                    Lead: true
+                ),
+                new(
+                    yearId,
+                    "This year",
+                    first,
+                    last,
+                    YearCalendar.Thirds(yearId, first, last),
+                    [],
+                    new(school.TimeZone)
+                ),
+                DateTimeOffset.UtcNow,
+                onlyIfNone: false
+            );
         return (await Teacher(userName), school.Id, userName);
     }
 
     /// <summary>A class of Ana's with some readers, each with the pictures they sign in with.</summary>
     public async Task<Room> Room(Person teacher, int readers)
     {
-        var id = (string)(await teacher.Json(await teacher.Post("/api/classes", new { name = "Room " + Guid.NewGuid().ToString("N")[..6] })))["id"]!;
+        var id = (string)
+            (
+                await teacher.Json(
+                    await teacher.Post("/api/classes", new { name = "Room " + Guid.NewGuid().ToString("N")[..6] })
+                )
+            )["id"]!;
         var made = new List<(string, string)>();
         for (var i = 0; i < readers; i++)
         {
-            var added = await teacher.Json(await teacher.Post($"/api/classes/{id}/readers", new { givenName = $"Reader{i}", familyName = "Test", grade = 4, level = 28 + 2 * i % 40 }));
+            var added = await teacher.Json(
+                await teacher.Post(
+                    $"/api/classes/{id}/readers",
+                    new
+                    {
+                        givenName = $"Reader{i}",
+                        familyName = "Test",
+                        grade = 4,
+                        level = 28 + 2 * i % 40,
+                    }
+                )
+            );
             made.Add(((string)added["id"]!, (string)added["secret"]!));
         }
         return new(id, (string)(await teacher.Get($"/api/classes/{id}"))["code"]!, made);
     }
 
-    /// <summary>Somebody who registered as a reader's guardian, by the code of a printed letter and the mail that followed.</summary>
+    /// <summary>Somebody who registered as a reader's guardian, by the code of a printed letter and the mail that
+    /// followed.</summary>
     public async Task<Person> Guardian(Person teacher, string classId, string readerId, string? mail = null)
     {
-        (await teacher.Send(HttpMethod.Get, $"/api/classes/{classId}/print/letters.pdf?readers={readerId}")).EnsureSuccessStatusCode();
-        var code = await Services.GetRequiredService<GuardianStore>().Open([Guid.Parse(readerId)], DateTimeOffset.UtcNow);
+        (
+            await teacher.Send(HttpMethod.Get, $"/api/classes/{classId}/print/letters.pdf?readers={readerId}")
+        ).EnsureSuccessStatusCode();
+        var code = await Services
+            .GetRequiredService<GuardianStore>()
+            .Open([Guid.Parse(readerId)], DateTimeOffset.UtcNow);
         var address = mail ?? $"{Guid.NewGuid():N}@example.org";
         var person = new Person(this);
-        (await person.Post("/api/guardian/register", new { code = Services.GetRequiredService<Secrets>().Open(code[0].Secret), name = "Guardian", mail = address, password = Password })).EnsureSuccessStatusCode();
-        (await person.Post("/api/guardian/confirm", new { token = await MailedToken(address) })).EnsureSuccessStatusCode();
-        (await person.Post("/api/session/adult", new { userName = address, password = Password })).EnsureSuccessStatusCode();
+        (
+            await person.Post(
+                "/api/guardian/register",
+                new
+                {
+                    code = Services.GetRequiredService<Secrets>().Open(code[0].Secret),
+                    name = "Guardian",
+                    mail = address,
+                    password = Password,
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (
+            await person.Post("/api/guardian/confirm", new { token = await MailedToken(address) })
+        ).EnsureSuccessStatusCode();
+        (
+            await person.Post("/api/session/adult", new { userName = address, password = Password })
+        ).EnsureSuccessStatusCode();
         return person;
     }
 
@@ -148,14 +252,33 @@ public sealed class Harness : IAsyncLifetime
     public async Task<string> MailedToken(string address)
     {
         await using var c = await Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
-        await using var q = new NpgsqlCommand("select body from mail where to_address = $1 order by made_at desc limit 1", c) { Parameters = { new() { Value = address } } };
-        return System.Text.RegularExpressions.Regex.Match((string)(await q.ExecuteScalarAsync())!, "#(\\S+)").Groups[1].Value;
+        await using var q = new NpgsqlCommand(
+            "select body from mail where to_address = $1 order by made_at desc limit 1",
+            c
+        )
+        {
+            Parameters = { new() { Value = address } },
+        };
+        return System
+            .Text.RegularExpressions.Regex.Match((string)(await q.ExecuteScalarAsync())!, "#(\\S+)")
+            .Groups[1]
+            .Value;
     }
 
     public async Task<Person> Reader(Room room, int i)
     {
         var person = new Person(this);
-        (await person.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[i].Id, secret = room.Readers[i].Secret })).EnsureSuccessStatusCode();
+        (
+            await person.Post(
+                "/api/session/reader",
+                new
+                {
+                    code = room.Code,
+                    readerId = room.Readers[i].Id,
+                    secret = room.Readers[i].Secret,
+                }
+            )
+        ).EnsureSuccessStatusCode();
         return person;
     }
 }
@@ -173,7 +296,10 @@ public sealed class Person
     public Person(Harness harness, Forwarder? balancer = null)
     {
         this.harness = harness;
-        http = new(new SocketsHttpHandler { CookieContainer = cookies, UseCookies = true }) { BaseAddress = balancer is null ? harness.Address : new($"http://localhost:{balancer.Port}") };
+        http = new(new SocketsHttpHandler { CookieContainer = cookies, UseCookies = true })
+        {
+            BaseAddress = balancer is null ? harness.Address : new($"http://localhost:{balancer.Port}"),
+        };
         http.DefaultRequestHeaders.ConnectionClose = balancer is not null;
     }
 
@@ -184,27 +310,46 @@ public sealed class Person
     public Person Copy()
     {
         var copy = new Person(harness);
-        foreach (Cookie cookie in cookies.GetAllCookies()) copy.cookies.Add(new Cookie(cookie.Name, cookie.Value, cookie.Path, cookie.Domain));
+        foreach (Cookie cookie in cookies.GetAllCookies())
+            copy.cookies.Add(new Cookie(cookie.Name, cookie.Value, cookie.Path, cookie.Domain));
         return copy;
     }
 
     private async Task<string> Token() => (string)JsonNode.Parse(await http.GetStringAsync("/api/session"))!["token"]!;
 
-    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, object? body = null, bool token = true, IReadOnlyDictionary<string, string>? headers = null, HttpContent? content = null)
+    public async Task<HttpResponseMessage> Send(
+        HttpMethod method,
+        string path,
+        object? body = null,
+        bool token = true,
+        IReadOnlyDictionary<string, string>? headers = null,
+        HttpContent? content = null
+    )
     {
         using var request = new HttpRequestMessage(method, path);
-        foreach (var (name, value) in headers ?? new Dictionary<string, string>()) request.Headers.Add(name, value);
-        if (token && method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", await Token());
+        foreach (var (name, value) in headers ?? new Dictionary<string, string>())
+            request.Headers.Add(name, value);
+        if (token && method != HttpMethod.Get)
+            request.Headers.Add("X-XSRF-TOKEN", await Token());
         // Asked first, so that a body that is refused is not sent into a closed line.
-        if (body is byte[] { Length: > 1 << 20 }) request.Headers.ExpectContinue = true;
-        if (body is byte[] bytes) request.Content = new ByteArrayContent(bytes) { Headers = { ContentType = new("application/octet-stream") } };
-        else if (content is not null) request.Content = content;
-        else if (body is not null) request.Content = JsonContent.Create(body);
+        if (body is byte[] { Length: > 1 << 20 })
+            request.Headers.ExpectContinue = true;
+        if (body is byte[] bytes)
+            request.Content = new ByteArrayContent(bytes)
+            {
+                Headers = { ContentType = new("application/octet-stream") },
+            };
+        else if (content is not null)
+            request.Content = content;
+        else if (body is not null)
+            request.Content = JsonContent.Create(body);
         return await http.SendAsync(request);
     }
 
-    /// <summary>Sends work from a device whose clock shows something; the work itself says when it was done by the same clock.</summary>
-    public Task<HttpResponseMessage> FromDevice(HttpMethod method, string path, object body, DateTimeOffset clock) => Send(method, path, body, headers: new Dictionary<string, string> { ["X-Sent-At"] = clock.ToString("O") });
+    /// <summary>Sends work from a device whose clock shows something; the work itself says when it was done by the same
+    /// clock.</summary>
+    public Task<HttpResponseMessage> FromDevice(HttpMethod method, string path, object body, DateTimeOffset clock) =>
+        Send(method, path, body, headers: new Dictionary<string, string> { ["X-Sent-At"] = clock.ToString("O") });
 
     public Task<HttpResponseMessage> Post(string path, object? body = null) => Send(HttpMethod.Post, path, body);
 
@@ -280,8 +425,10 @@ public sealed class Forwarder : IDisposable
                 lock (open)
                 {
                     // Taken just before the line was cut: it goes the way of the others.
-                    if (listener != from) near.Close();
-                    else open.AddRange([near, far]);
+                    if (listener != from)
+                        near.Close();
+                    else
+                        open.AddRange([near, far]);
                 }
                 _ = Pump(near, far);
                 _ = Pump(far, near);
@@ -295,7 +442,8 @@ public sealed class Forwarder : IDisposable
         var buffer = new byte[16384];
         try
         {
-            for (int n; (n = await from.ReceiveAsync(buffer)) > 0;) await to.SendAsync(buffer.AsMemory(0, n));
+            for (int n; (n = await from.ReceiveAsync(buffer)) > 0; )
+                await to.SendAsync(buffer.AsMemory(0, n));
         }
         catch (Exception e) when (e is SocketException or ObjectDisposedException) { }
         finally

@@ -29,7 +29,10 @@ public sealed class LibraryTests(Harness harness)
         {
             var answer = await ana.Get($"/api/library?q={kind}");
             answer["instead"]!.AsArray().ShouldBeEmpty();
-            answer["rows"]!.AsArray().Count(r => (string)r!["kind"]! == kind).ShouldBe((int)(await ana.Get($"/api/library?kind={kind}"))["all"]!, "every one of the kind is there");
+            answer["rows"]!
+                .AsArray()
+                .Count(r => (string)r!["kind"]! == kind)
+                .ShouldBe((int)(await ana.Get($"/api/library?kind={kind}"))["all"]!, "every one of the kind is there");
         }
         var none = await ana.Get("/api/library?q=xylophone");
         ((int)none["all"]!).ShouldBe(0);
@@ -65,7 +68,9 @@ public sealed class LibraryTests(Harness harness)
     public async Task Odd_words_are_answered(string words)
     {
         var ana = await harness.Teacher("ana");
-        (await ana.Send(HttpMethod.Get, $"/api/library?q={Uri.EscapeDataString(words)}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await ana.Send(HttpMethod.Get, $"/api/library?q={Uri.EscapeDataString(words)}")).StatusCode.ShouldBe(
+            HttpStatusCode.OK
+        );
     }
 
     [Fact]
@@ -77,7 +82,9 @@ public sealed class LibraryTests(Harness harness)
         ((int)answer["for"]!).ShouldBe(3);
         answer["rows"]!.AsArray().ShouldAllBe(r => (bool)r!["fiction"]! && (int)r["fits"]! <= 3);
         var fiction = answer["facets"]!.AsArray().Single(f => (string)f!["name"]! == "fiction")!["values"]!.AsArray();
-        fiction.Sum(v => (int)v!["count"]!).ShouldBeGreaterThan((int)answer["all"]!, "what the filter leaves out is still counted beside it");
+        fiction
+            .Sum(v => (int)v!["count"]!)
+            .ShouldBeGreaterThan((int)answer["all"]!, "what the filter leaves out is still counted beside it");
     }
 
     [Fact]
@@ -85,13 +92,23 @@ public sealed class LibraryTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var other = await harness.Teacher("ben");
-        var kept = await ana.Json(await ana.Post("/api/library/searches", new { name = "Sea stories", query = "q=sea&fiction=true" }));
-        (await ana.Post("/api/library/searches", new { name = "Sea stories", query = "q=sea" })).EnsureSuccessStatusCode();
-        (await ana.Get("/api/library/searches")).AsArray().Single(k => (string)k!["name"]! == "Sea stories")!["query"]!.ToString().ShouldBe("q=sea", "the same name again keeps the newer search");
+        var kept = await ana.Json(
+            await ana.Post("/api/library/searches", new { name = "Sea stories", query = "q=sea&fiction=true" })
+        );
+        (
+            await ana.Post("/api/library/searches", new { name = "Sea stories", query = "q=sea" })
+        ).EnsureSuccessStatusCode();
+        (await ana.Get("/api/library/searches")).AsArray().Single(k => (string)k!["name"]! == "Sea stories")!["query"]!
+            .ToString()
+            .ShouldBe("q=sea", "the same name again keeps the newer search");
         (await other.Get("/api/library/searches")).AsArray().ShouldBeEmpty();
-        (await other.Send(HttpMethod.Delete, $"/api/library/searches/{kept["id"]}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await other.Send(HttpMethod.Delete, $"/api/library/searches/{kept["id"]}")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
         (await ana.Send(HttpMethod.Delete, $"/api/library/searches/{kept["id"]}")).EnsureSuccessStatusCode();
-        (await ana.Post("/api/library/searches", new { name = " ", query = "" })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await ana.Post("/api/library/searches", new { name = " ", query = "" })).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
     }
 
     [Fact]

@@ -17,7 +17,10 @@ public sealed class ListenerTests : IAsyncLifetime
 
     public async Task InitializeAsync()
     {
-        File.WriteAllText(Path.Combine(known, "mateo-lamp.json"), """[{"word":"the","start":0.1,"end":0.3},{"word":"lamp","start":0.4,"end":0.9}]""");
+        File.WriteAllText(
+            Path.Combine(known, "mateo-lamp.json"),
+            """[{"word":"the","start":0.1,"end":0.3},{"word":"lamp","start":0.4,"end":0.9}]"""
+        );
         device = ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", known]);
         await device.StartAsync();
         http = new() { BaseAddress = new(device.Urls.First()) };
@@ -26,14 +29,26 @@ public sealed class ListenerTests : IAsyncLifetime
     public async Task DisposeAsync()
     {
         http?.Dispose();
-        if (device is not null) await device.DisposeAsync();
+        if (device is not null)
+            await device.DisposeAsync();
         Directory.Delete(known, recursive: true);
     }
 
-    private Task<HttpResponseMessage> Listen(string text, string recording, object? traits = null) => http!.PostAsJsonAsync("/listen", new { text, recording, traits });
+    private Task<HttpResponseMessage> Listen(string text, string recording, object? traits = null) =>
+        http!.PostAsJsonAsync(
+            "/listen",
+            new
+            {
+                text,
+                recording,
+                traits,
+            }
+        );
 
     private async Task<List<HeardWord>> Heard(string recording, object? traits = null) =>
-        JsonNode.Parse(await (await Listen(Text, recording, traits)).Content.ReadAsStringAsync())!["words"].Deserialize<List<HeardWord>>(JsonSerializerOptions.Web)!;
+        JsonNode
+            .Parse(await (await Listen(Text, recording, traits)).Content.ReadAsStringAsync())!["words"]
+            .Deserialize<List<HeardWord>>(JsonSerializerOptions.Web)!;
 
     [Fact]
     public async Task A_recording_is_heard_the_same_way_each_time_in_order_of_time_and_can_be_aligned()
@@ -48,17 +63,32 @@ public sealed class ListenerTests : IAsyncLifetime
     [Fact]
     public async Task A_reader_s_traits_are_heard()
     {
-        var slow = await Heard("three", new { wordsPerMinute = 40, substitutions = 0, omissions = 0, insertions = 0, selfCorrections = 0, repetitions = 0, hesitations = 0, skippedLines = 0 });
+        var slow = await Heard(
+            "three",
+            new
+            {
+                wordsPerMinute = 40,
+                substitutions = 0,
+                omissions = 0,
+                insertions = 0,
+                selfCorrections = 0,
+                repetitions = 0,
+                hesitations = 0,
+                skippedLines = 0,
+            }
+        );
         var read = ReadingAligner.Align(Text, slow);
         (read.Figures.Errors, read.Figures.WordsCorrectPerMinute < 70).ShouldBe((0, true));
     }
 
     [Fact]
-    public async Task A_known_recording_is_answered_with_what_was_prepared() => (await Heard("mateo-lamp")).Select(w => w.Word).ShouldBe(["the", "lamp"]);
+    public async Task A_known_recording_is_answered_with_what_was_prepared() =>
+        (await Heard("mateo-lamp")).Select(w => w.Word).ShouldBe(["the", "lamp"]);
 
     [Theory]
     [InlineData("../mateo-lamp"), InlineData("/etc/passwd")]
-    public async Task A_path_is_no_name_of_a_recording(string recording) => (await Heard(recording)).Count.ShouldBeGreaterThan(5);
+    public async Task A_path_is_no_name_of_a_recording(string recording) =>
+        (await Heard(recording)).Count.ShouldBeGreaterThan(5);
 
     [Fact]
     public async Task It_can_fail_talk_nonsense_and_refuse()

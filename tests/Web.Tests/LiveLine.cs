@@ -23,7 +23,10 @@ public sealed class LiveLine : IDisposable
     {
         var line = new LiveLine();
         line.socket.Options.Cookies = cookies;
-        await line.socket.ConnectAsync(new UriBuilder(server) { Scheme = "ws", Path = "/api/live" }.Uri, CancellationToken.None);
+        await line.socket.ConnectAsync(
+            new UriBuilder(server) { Scheme = "ws", Path = "/api/live" }.Uri,
+            CancellationToken.None
+        );
         await line.Say("{\"protocol\":\"json\",\"version\":1}");
         var ready = new TaskCompletionSource();
         line.Over = line.Listen(ready);
@@ -37,7 +40,13 @@ public sealed class LiveLine : IDisposable
 
     public void Dispose() => socket.Dispose();
 
-    private Task Say(string message) => socket.SendAsync(Encoding.UTF8.GetBytes(message + End), WebSocketMessageType.Text, endOfMessage: true, CancellationToken.None);
+    private Task Say(string message) =>
+        socket.SendAsync(
+            Encoding.UTF8.GetBytes(message + End),
+            WebSocketMessageType.Text,
+            endOfMessage: true,
+            CancellationToken.None
+        );
 
     private async Task Listen(TaskCompletionSource ready)
     {
@@ -45,25 +54,34 @@ public sealed class LiveLine : IDisposable
         var text = new StringBuilder();
         try
         {
-            while (await socket.ReceiveAsync(buffer, CancellationToken.None) is { MessageType: not WebSocketMessageType.Close } part)
+            while (
+                await socket.ReceiveAsync(buffer, CancellationToken.None)
+                    is { MessageType: not WebSocketMessageType.Close } part
+            )
             {
                 text.Append(Encoding.UTF8.GetString(buffer, 0, part.Count));
                 var whole = text.ToString().Split(End);
                 text.Clear().Append(whole[^1]);
-                foreach (var message in whole[..^1]) Take(JsonDocument.Parse(message).RootElement, ready);
+                foreach (var message in whole[..^1])
+                    Take(JsonDocument.Parse(message).RootElement, ready);
             }
         }
-        catch (Exception e) when (e is WebSocketException or OperationCanceledException or ObjectDisposedException) { /* Closed without a word, which is what cutting is. */ }
+        catch (Exception e) when (e is WebSocketException or OperationCanceledException or ObjectDisposedException)
+        { /* Closed without a word, which is what cutting is. */
+        }
         ready.TrySetException(new InvalidOperationException("The line was closed before the page could watch."));
     }
 
     private void Take(JsonElement message, TaskCompletionSource ready)
     {
-        if (!message.TryGetProperty("type", out var type)) return;
+        if (!message.TryGetProperty("type", out var type))
+            return;
         if (type.GetInt32() == 3)
         {
-            if (message.TryGetProperty("error", out var error)) ready.TrySetException(new InvalidOperationException(error.GetString()));
-            else ready.TrySetResult();
+            if (message.TryGetProperty("error", out var error))
+                ready.TrySetException(new InvalidOperationException(error.GetString()));
+            else
+                ready.TrySetResult();
         }
         else if (type.GetInt32() == 1 && message.GetProperty("target").GetString() == "tickets")
         {

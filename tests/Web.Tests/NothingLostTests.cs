@@ -4,7 +4,8 @@ using Npgsql;
 
 namespace Web.Tests;
 
-/// <summary>What readers do arrives late, twice, or from a device that somebody else has taken over, and is never lost and never somebody else's.</summary>
+/// <summary>What readers do arrives late, twice, or from a device that somebody else has taken over, and is never lost
+/// and never somebody else's.</summary>
 [Collection("application")]
 public sealed class NothingLostTests(Harness harness)
 {
@@ -15,17 +16,45 @@ public sealed class NothingLostTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var text = (string)(await ana.Get("/api/library?q=mill+that+waits"))["rows"]![0]!["id"]!;
-        var made = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), textId = text, attempts = 1, skipGiven = false, dueOn = due }));
+        var made = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/assignments",
+                new
+                {
+                    readerIds = room.Readers.Select(r => r.Id),
+                    textId = text,
+                    attempts = 1,
+                    skipGiven = false,
+                    dueOn = due,
+                }
+            )
+        );
         var reader = await harness.Reader(room, 0);
         var ticket = (string)(await reader.Get("/api/my/tickets"))[0]!["id"]!;
-        return new(ana, room, reader, ticket, (string)made["changeId"]!, (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]!.AsArray());
+        return new(
+            ana,
+            room,
+            reader,
+            ticket,
+            (string)made["changeId"]!,
+            (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]!.AsArray()
+        );
     }
 
-    private static object Answer(JsonNode question, DateTimeOffset at) => new
-    {
-        questionId = (string)question["id"]!, at, milliseconds = 30_000, words = (string)question["kind"]! is "Short" or "Long" ? "Because the tide was out." : "",
-        picks = (string)question["kind"]! switch { "Order" or "Match" => Enumerable.Range(0, question["choices"]!.AsArray().Count).ToArray(), "Multiple" => [.. Enumerable.Range(0, (int)question["wanted"]!)], _ => new[] { 0 } },
-    };
+    private static object Answer(JsonNode question, DateTimeOffset at) =>
+        new
+        {
+            questionId = (string)question["id"]!,
+            at,
+            milliseconds = 30_000,
+            words = (string)question["kind"]! is "Short" or "Long" ? "Because the tide was out." : "",
+            picks = (string)question["kind"]! switch
+            {
+                "Order" or "Match" => Enumerable.Range(0, question["choices"]!.AsArray().Count).ToArray(),
+                "Multiple" => [.. Enumerable.Range(0, (int)question["wanted"]!)],
+                _ => new[] { 0 },
+            },
+        };
 
     private async Task<T?> Ask<T>(string sql, string id)
     {
@@ -40,7 +69,15 @@ public sealed class NothingLostTests(Harness harness)
     public async Task Who_is_no_longer_signed_in_is_told_so_before_anything_else()
     {
         var nobody = new Person(harness);
-        var problem = await nobody.Problem(await nobody.Send(HttpMethod.Put, $"/api/my/tickets/{Guid.NewGuid()}/answers/{Guid.NewGuid()}", new { }, token: false), 401);
+        var problem = await nobody.Problem(
+            await nobody.Send(
+                HttpMethod.Put,
+                $"/api/my/tickets/{Guid.NewGuid()}/answers/{Guid.NewGuid()}",
+                new { },
+                token: false
+            ),
+            401
+        );
         ((string)problem["code"]!).ShouldBe("signed-out");
     }
 
@@ -52,7 +89,9 @@ public sealed class NothingLostTests(Harness harness)
         var path = AnswerPath(w);
         var body = Answer(w.Questions[0]!, DateTimeOffset.UtcNow);
         Dictionary<string, string> whose = new() { ["X-Work-Of"] = w.Room.Readers[0].Id };
-        ((string)(await other.Problem(await other.Send(HttpMethod.Put, path, body, headers: whose), 401))["code"]!).ShouldBe("signed-out");
+        (
+            (string)(await other.Problem(await other.Send(HttpMethod.Put, path, body, headers: whose), 401))["code"]!
+        ).ShouldBe("signed-out");
         (await w.Reader.Send(HttpMethod.Put, path, body, headers: whose)).EnsureSuccessStatusCode();
     }
 
@@ -62,10 +101,21 @@ public sealed class NothingLostTests(Harness harness)
         var w = await Give();
         // The device is nine hours ahead; the answer was given twenty minutes before it is sent.
         var clock = DateTimeOffset.UtcNow.AddHours(9);
-        (await w.Reader.FromDevice(HttpMethod.Put, AnswerPath(w), Answer(w.Questions[0]!, clock.AddMinutes(-20)), clock)).EnsureSuccessStatusCode();
+        (
+            await w.Reader.FromDevice(
+                HttpMethod.Put,
+                AnswerPath(w),
+                Answer(w.Questions[0]!, clock.AddMinutes(-20)),
+                clock
+            )
+        ).EnsureSuccessStatusCode();
         var at = await Ask<DateTime>("select at from answer where ticket_id = $1", w.Ticket);
         (DateTime.UtcNow - at).TotalMinutes.ShouldBeInRange(19, 22);
-        ((DateTime.UtcNow - await Ask<DateTime>("select received_at from answer where ticket_id = $1", w.Ticket)).TotalMinutes).ShouldBeLessThan(2);
+        (
+            (
+                DateTime.UtcNow - await Ask<DateTime>("select received_at from answer where ticket_id = $1", w.Ticket)
+            ).TotalMinutes
+        ).ShouldBeLessThan(2);
     }
 
     [Fact]
@@ -73,8 +123,12 @@ public sealed class NothingLostTests(Harness harness)
     {
         var w = await Give();
         (await w.Reader.Put(AnswerPath(w), Answer(w.Questions[0]!, DateTimeOffset.UtcNow))).EnsureSuccessStatusCode();
-        (await w.Reader.Put(AnswerPath(w), Answer(w.Questions[1]!, DateTimeOffset.UtcNow.AddDays(-3)))).EnsureSuccessStatusCode();
-        (DateTime.UtcNow - await Ask<DateTime>("select min(at) from answer where ticket_id = $1", w.Ticket)).TotalMinutes.ShouldBeLessThan(2);
+        (
+            await w.Reader.Put(AnswerPath(w), Answer(w.Questions[1]!, DateTimeOffset.UtcNow.AddDays(-3)))
+        ).EnsureSuccessStatusCode();
+        (
+            DateTime.UtcNow - await Ask<DateTime>("select min(at) from answer where ticket_id = $1", w.Ticket)
+        ).TotalMinutes.ShouldBeLessThan(2);
     }
 
     [Fact]
@@ -82,8 +136,17 @@ public sealed class NothingLostTests(Harness harness)
     {
         var w = await Give(due: Harness.Today);
         // Due two days ago, as if those days had passed; the reader answered three days ago, without a network.
-        await Ask<object>("update assignment set due_on = current_date - 2, assigned_at = now() - interval '5 days' where id = (select assignment_id from ticket where id = $1)", w.Ticket);
-        (await w.Reader.Put(AnswerPath(w), Answer(w.Questions[0]!, DateTimeOffset.UtcNow.AddDays(-3)))).EnsureSuccessStatusCode();
+        await Ask<object>(
+            """
+            update assignment
+            set due_on = current_date - 2, assigned_at = now() - interval '5 days'
+            where id = (select assignment_id from ticket where id = $1)
+            """,
+            w.Ticket
+        );
+        (
+            await w.Reader.Put(AnswerPath(w), Answer(w.Questions[0]!, DateTimeOffset.UtcNow.AddDays(-3)))
+        ).EnsureSuccessStatusCode();
         (await w.Reader.Put(AnswerPath(w), Answer(w.Questions[1]!, DateTimeOffset.UtcNow))).EnsureSuccessStatusCode();
         ((int)(await w.Ana.Get($"/api/tickets/{w.Ticket}"))["late"]!).ShouldBe(1);
     }
@@ -93,11 +156,30 @@ public sealed class NothingLostTests(Harness harness)
     {
         var w = await Give();
         var then = DateTimeOffset.UtcNow.AddHours(-2);
-        foreach (var q in w.Questions) (await w.Reader.Put(AnswerPath(w), Answer(q!, then))).EnsureSuccessStatusCode();
-        async Task<string?> HandIn() { (await w.Reader.Post($"/api/my/tickets/{w.Ticket}/hand-in?at={Uri.EscapeDataString(then.AddMinutes(1).ToString("O"))}")).EnsureSuccessStatusCode(); return await Ask<string>("select handed_in_at::text || count(e.id) from ticket k left join evidence e on e.ticket_id = k.id where k.id = $1 group by k.id", w.Ticket); }
+        foreach (var q in w.Questions)
+            (await w.Reader.Put(AnswerPath(w), Answer(q!, then))).EnsureSuccessStatusCode();
+        async Task<string?> HandIn()
+        {
+            (
+                await w.Reader.Post(
+                    $"/api/my/tickets/{w.Ticket}/hand-in?at={Uri.EscapeDataString(then.AddMinutes(1).ToString("O"))}"
+                )
+            ).EnsureSuccessStatusCode();
+            return await Ask<string>(
+                """
+                select handed_in_at::text || count(e.id)
+                from ticket k left join evidence e on e.ticket_id = k.id
+                where k.id = $1
+                group by k.id
+                """,
+                w.Ticket
+            );
+        }
         var first = await HandIn();
         (await HandIn()).ShouldBe(first);
-        (DateTime.UtcNow - await Ask<DateTime>("select handed_in_at from ticket where id = $1", w.Ticket)).TotalMinutes.ShouldBeInRange(117, 121);
+        (
+            DateTime.UtcNow - await Ask<DateTime>("select handed_in_at from ticket where id = $1", w.Ticket)
+        ).TotalMinutes.ShouldBeInRange(117, 121);
     }
 
     [Fact]
@@ -105,16 +187,58 @@ public sealed class NothingLostTests(Harness harness)
     {
         var w = await Give();
         (await w.Ana.Post($"/api/changes/{w.Change}/undo")).EnsureSuccessStatusCode();
-        (await w.Reader.Problem(await w.Reader.Put(AnswerPath(w), Answer(w.Questions[0]!, DateTimeOffset.UtcNow)), 404)).ShouldNotBeNull();
-        object aside = new { about = w.Ticket, kind = "Answer", answers = 1, code = "not-found", body = new { words = "nothing \u0000 lost" }, at = DateTimeOffset.UtcNow };
+        (
+            await w.Reader.Problem(
+                await w.Reader.Put(AnswerPath(w), Answer(w.Questions[0]!, DateTimeOffset.UtcNow)),
+                404
+            )
+        ).ShouldNotBeNull();
+        object aside = new
+        {
+            about = w.Ticket,
+            kind = "Answer",
+            answers = 1,
+            code = "not-found",
+            body = new { words = "nothing \u0000 lost" },
+            at = DateTimeOffset.UtcNow,
+        };
         var id = Guid.NewGuid();
-        for (var twice = 0; twice < 2; twice++) (await w.Reader.Put($"/api/my/set-aside/{id}", aside)).EnsureSuccessStatusCode();
+        for (var twice = 0; twice < 2; twice++)
+            (await w.Reader.Put($"/api/my/set-aside/{id}", aside)).EnsureSuccessStatusCode();
         var told = (await w.Ana.Get($"/api/tickets/{w.Ticket}"))["setAside"]!.AsArray();
         told.Select(s => (string)s!["code"]!).ShouldBe(["not-found"]);
         var other = await harness.Reader(w.Room, 1);
         await other.Problem(await other.Put($"/api/my/set-aside/{Guid.NewGuid()}", aside), 404);
-        await w.Reader.Problem(await w.Reader.Put($"/api/my/set-aside/{Guid.NewGuid()}", new { about = w.Ticket, kind = "Nonsense", answers = 1, code = "x", body = new { }, at = DateTimeOffset.UtcNow }), 422);
-        await w.Reader.Problem(await w.Reader.Put($"/api/my/set-aside/{Guid.NewGuid()}", new { about = w.Ticket, kind = "Answer", answers = 1, code = "x", body = new { words = new string('x', 50_000) }, at = DateTimeOffset.UtcNow }), 422);
+        await w.Reader.Problem(
+            await w.Reader.Put(
+                $"/api/my/set-aside/{Guid.NewGuid()}",
+                new
+                {
+                    about = w.Ticket,
+                    kind = "Nonsense",
+                    answers = 1,
+                    code = "x",
+                    body = new { },
+                    at = DateTimeOffset.UtcNow,
+                }
+            ),
+            422
+        );
+        await w.Reader.Problem(
+            await w.Reader.Put(
+                $"/api/my/set-aside/{Guid.NewGuid()}",
+                new
+                {
+                    about = w.Ticket,
+                    kind = "Answer",
+                    answers = 1,
+                    code = "x",
+                    body = new { words = new string('x', 50_000) },
+                    at = DateTimeOffset.UtcNow,
+                }
+            ),
+            422
+        );
     }
 
     [Fact]
@@ -131,12 +255,34 @@ public sealed class NothingLostTests(Harness harness)
     public async Task A_reader_who_never_read_is_a_signal_and_each_version_has_a_forecast_of_its_own()
     {
         var w = await Give();
-        await Ask<object>("update enrolment set from_day = current_date - 60 where reader_id = (select reader_id from ticket where id = $1)", w.Ticket);
-        var signals = (await w.Ana.Get($"/api/classes/{w.Room.Id}"))["readers"]!.AsArray().SelectMany(r => r!["signals"]!.AsArray()).Select(s => (string)s!["kind"]!);
+        await Ask<object>(
+            """
+            update enrolment
+            set from_day = current_date - 60
+            where reader_id = (select reader_id from ticket where id = $1)
+            """,
+            w.Ticket
+        );
+        var signals = (await w.Ana.Get($"/api/classes/{w.Room.Id}"))["readers"]!
+            .AsArray()
+            .SelectMany(r => r!["signals"]!.AsArray())
+            .Select(s => (string)s!["kind"]!);
         signals.ShouldContain("NothingRead");
         var two = (await w.Ana.Get("/api/library"))["rows"]!.AsArray().First(r => r!["versions"]!.AsArray().Count > 1)!;
-        var fit = (await w.Ana.Json(await w.Ana.Post($"/api/classes/{w.Room.Id}/fit", new { readerIds = new[] { w.Room.Readers[0].Id }, textIds = new[] { (string)two["id"]! } })))[0]!;
+        var fit = (
+            await w.Ana.Json(
+                await w.Ana.Post(
+                    $"/api/classes/{w.Room.Id}/fit",
+                    new { readerIds = new[] { w.Room.Readers[0].Id }, textIds = new[] { (string)two["id"]! } }
+                )
+            )
+        )[0]!;
         fit["versions"]!.AsArray().Select(v => (int)v!["forecast"]!).Distinct().Count().ShouldBeGreaterThan(1);
-        ((int)fit["versions"]!.AsArray().Single(v => (string)v!["versionId"]! == (string)fit["versionId"]!)!["forecast"]!).ShouldBe((int)fit["forecast"]!);
+        (
+            (int)
+                fit["versions"]!.AsArray().Single(v => (string)v!["versionId"]! == (string)fit["versionId"]!)![
+                    "forecast"
+                ]!
+        ).ShouldBe((int)fit["forecast"]!);
     }
 }

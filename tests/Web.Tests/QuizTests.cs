@@ -10,48 +10,167 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class QuizTests(Harness harness)
 {
-    private const string Story = "# The lamp\n\nThe keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a ship turned its bow towards the harbour.\n\nThe wind rose in the night. He sat by the window and listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a basket of oranges.";
+    private const string Story =
+        "# The lamp\n\nThe keeper climbed the stairs at dusk. He lit the lamp and wound the clock. Far out, a "
+        + "ship turned its bow towards the harbour.\n\nThe wind rose in the night. He sat by the window and "
+        + "listened to the sea. In the morning the ship lay safe beside the quay, and the captain came up with a "
+        + "basket of oranges.";
 
-    private static object Choice(string text, bool right = false, string? match = null) => new { text, right, reason = right ? "Well read." : match is null ? "Look again at the start." : "", match };
+    private static object Choice(string text, bool right = false, string? match = null) =>
+        new
+        {
+            text,
+            right,
+            reason = right ? "Well read."
+            : match is null ? "Look again at the start."
+            : "",
+            match,
+        };
 
-    private static object Ask(string kind, string stem, object[]? choices = null, string proof = "He lit the lamp and wound the clock.", bool evidence = false, object? after = null, object? rubric = null, string strand = "Infer") => new
-    {
-        id = (string?)null, kind, strand, stem, choices = choices ?? [], proofs = new Dictionary<string, string> { ["a"] = proof }, evidence, offset = 0.0, after, rubric,
-    };
+    private static object Ask(
+        string kind,
+        string stem,
+        object[]? choices = null,
+        string proof = "He lit the lamp and wound the clock.",
+        bool evidence = false,
+        object? after = null,
+        object? rubric = null,
+        string strand = "Infer"
+    ) =>
+        new
+        {
+            id = (string?)null,
+            kind,
+            strand,
+            stem,
+            choices = choices ?? [],
+            proofs = new Dictionary<string, string> { ["a"] = proof },
+            evidence,
+            offset = 0.0,
+            after,
+            rubric,
+        };
 
     private static object[] Quiz() =>
-    [
-        Ask("Single", "What did the keeper light?", [Choice("the lamp", true), Choice("the stairs"), Choice("the ship")]),
-        Ask("Sentence", "Which sentence shows it?", evidence: true),
-        Ask("Multiple", "What came to the quay?", [Choice("the ship", true), Choice("the clock"), Choice("the captain", true)]),
-        Ask("Order", "What happened first, next and last?", [Choice("He climbed."), Choice("The wind rose."), Choice("The captain came.")]),
-        Ask("Match", "What belongs together?", [Choice("lamp", match: "lit"), Choice("clock", match: "wound"), Choice("", match: "eaten")]),
-        Ask("Short", "Why did the captain bring oranges?", rubric: new { marks = new[] { "Nothing.", "Oranges only.", "He is grateful.", "He is grateful for the light." }, samples = new[] { "He says thank you for the light.", "He likes oranges." } }),
-        Ask("Single", "What will the ship do?", [Choice("come in", true), Choice("sink"), Choice("wait")], after: new { a = 2 }),
-    ];
+        [
+            Ask(
+                "Single",
+                "What did the keeper light?",
+                [Choice("the lamp", true), Choice("the stairs"), Choice("the ship")]
+            ),
+            Ask("Sentence", "Which sentence shows it?", evidence: true),
+            Ask(
+                "Multiple",
+                "What came to the quay?",
+                [Choice("the ship", true), Choice("the clock"), Choice("the captain", true)]
+            ),
+            Ask(
+                "Order",
+                "What happened first, next and last?",
+                [Choice("He climbed."), Choice("The wind rose."), Choice("The captain came.")]
+            ),
+            Ask(
+                "Match",
+                "What belongs together?",
+                [Choice("lamp", match: "lit"), Choice("clock", match: "wound"), Choice("", match: "eaten")]
+            ),
+            Ask(
+                "Short",
+                "Why did the captain bring oranges?",
+                rubric: new
+                {
+                    marks = new[] { "Nothing.", "Oranges only.", "He is grateful.", "He is grateful for the light." },
+                    samples = new[] { "He says thank you for the light.", "He likes oranges." },
+                }
+            ),
+            Ask(
+                "Single",
+                "What will the ship do?",
+                [Choice("come in", true), Choice("sink"), Choice("wait")],
+                after: new { a = 2 }
+            ),
+        ];
 
     private static async Task<(string Id, JsonNode Key)> Written(Person who, object[]? questions = null)
     {
-        var text = new { revision = 0, title = "A lamp with a quiz", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = new[] { new { id = (string?)null, label = "a", body = Story } }, words = Array.Empty<object>() };
+        var text = new
+        {
+            revision = 0,
+            title = "A lamp with a quiz",
+            kind = "story",
+            topic = "Sea",
+            fiction = true,
+            spelling = "British",
+            blurb = "",
+            season = "",
+            mine = false,
+            versions = new[]
+            {
+                new
+                {
+                    id = (string?)null,
+                    label = "a",
+                    body = Story,
+                },
+            },
+            words = Array.Empty<object>(),
+        };
         var id = (string)(await who.Json(await who.Post("/api/texts", text)))["id"]!;
         await who.Json(await who.Put($"/api/texts/{id}/quiz", new { revision = 1, questions = questions ?? Quiz() }));
         return (id, (await who.Get($"/api/texts/{id}/quiz"))["questions"]!);
     }
 
-    private async Task<(Person Reader, string Ticket, JsonNode Work)> Given(Person teacher, Room room, string text, bool guided = true, int reader = 0)
+    private async Task<(Person Reader, string Ticket, JsonNode Work)> Given(
+        Person teacher,
+        Room room,
+        string text,
+        bool guided = true,
+        int reader = 0
+    )
     {
-        await teacher.Json(await teacher.Post($"/api/classes/{room.Id}/assignments", new { readerIds = new[] { room.Readers[reader].Id }, textId = text, attempts = 2, directions = "", skipGiven = false, guided }));
+        await teacher.Json(
+            await teacher.Post(
+                $"/api/classes/{room.Id}/assignments",
+                new
+                {
+                    readerIds = new[] { room.Readers[reader].Id },
+                    textId = text,
+                    attempts = 2,
+                    directions = "",
+                    skipGiven = false,
+                    guided,
+                }
+            )
+        );
         var who = await harness.Reader(room, reader);
         var ticket = (string)(await who.Get("/api/my/tickets")).AsArray()[0]!["id"]!;
         (await who.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
         return (who, ticket, await who.Get($"/api/my/tickets/{ticket}"));
     }
 
-    private static Task<HttpResponseMessage> Answer(Person who, string ticket, JsonNode q, int[] picks, string words = "", Guid? id = null) =>
-        who.Put($"/api/my/tickets/{ticket}/answers/{id ?? Guid.NewGuid()}", new { questionId = (string)q["id"]!, picks, words, at = DateTimeOffset.UtcNow, milliseconds = 20_000 });
+    private static Task<HttpResponseMessage> Answer(
+        Person who,
+        string ticket,
+        JsonNode q,
+        int[] picks,
+        string words = "",
+        Guid? id = null
+    ) =>
+        who.Put(
+            $"/api/my/tickets/{ticket}/answers/{id ?? Guid.NewGuid()}",
+            new
+            {
+                questionId = (string)q["id"]!,
+                picks,
+                words,
+                at = DateTimeOffset.UtcNow,
+                milliseconds = 20_000,
+            }
+        );
 
     /// <summary>The places where a reader sees some texts.</summary>
-    private static int[] Places(JsonNode shown, params string[] texts) => [.. texts.Select(x => shown.AsArray().Select(s => (string)s!).ToList().IndexOf(x))];
+    private static int[] Places(JsonNode shown, params string[] texts) =>
+        [.. texts.Select(x => shown.AsArray().Select(s => (string)s!).ToList().IndexOf(x))];
 
     [Fact]
     public async Task Every_kind_is_asked_answered_scored_marked_and_released()
@@ -64,10 +183,13 @@ public sealed class QuizTests(Harness harness)
         q.Select(x => (string)x!["kind"]!).ShouldBe(["Single", "Sentence", "Multiple", "Order", "Match", "Short"]);
         ((int)work["guided"]![0]!["after"]!).ShouldBe(2);
         work["sentences"]!.AsArray().Count.ShouldBe(3, "a heading and two paragraphs");
-        foreach (var secret in new[] { "Well read.", "\"right\"", "grateful", "proof" }) work.ToJsonString().ShouldNotContain(secret);
-        Places(q[3]!["choices"]!, "He climbed.", "The wind rose.", "The captain came.").ShouldNotBe([0, 1, 2], "the right order is not shown");
+        foreach (var secret in new[] { "Well read.", "\"right\"", "grateful", "proof" })
+            work.ToJsonString().ShouldNotContain(secret);
+        Places(q[3]!["choices"]!, "He climbed.", "The wind rose.", "The captain came.")
+            .ShouldNotBe([0, 1, 2], "the right order is not shown");
 
-        async Task<JsonNode> Try(int i, int[] picks, string words = "") => (await reader.Json(await Answer(reader, ticket, q[i]!, picks, words)))["attempts"]!.AsArray()[^1]!;
+        async Task<JsonNode> Try(int i, int[] picks, string words = "") =>
+            (await reader.Json(await Answer(reader, ticket, q[i]!, picks, words)))["attempts"]!.AsArray()[^1]!;
         ((bool)(await Try(0, [0]))["correct"]!).ShouldBeTrue();
         ((bool)(await Try(1, [1]))["correct"]!).ShouldBeTrue();
         ((bool)(await Try(2, [0, 1]))["correct"]!).ShouldBeFalse();
@@ -75,26 +197,63 @@ public sealed class QuizTests(Harness harness)
         ((bool)second["correct"]!).ShouldBeTrue();
         var wrongOrder = await Try(3, Places(q[3]!["choices"]!, "The captain came.", "The wind rose.", "He climbed."));
         ((int)wrongOrder["fitting"]!, (int)wrongOrder["of"]!).ShouldBe((1, 3));
-        ((bool)(await Try(3, Places(q[3]!["choices"]!, "He climbed.", "The wind rose.", "The captain came.")))["correct"]!).ShouldBeTrue();
+        (
+            (bool)
+                (await Try(3, Places(q[3]!["choices"]!, "He climbed.", "The wind rose.", "The captain came.")))[
+                    "correct"
+                ]!
+        ).ShouldBeTrue();
         ((bool)(await Try(4, Places(q[4]!["rights"]!, "lit", "wound")))["correct"]!).ShouldBeTrue();
         (await Try(5, [], "Because he is glad of the light."))["correct"].ShouldBeNull();
-        ((string)(await reader.Problem(await Answer(reader, ticket, q[5]!, [], "Another."), 409))["code"]!).ShouldBe("no-attempt-left");
+        ((string)(await reader.Problem(await Answer(reader, ticket, q[5]!, [], "Another."), 409))["code"]!).ShouldBe(
+            "no-attempt-left"
+        );
         (await Answer(reader, ticket, work["guided"]![0]!, [1])).EnsureSuccessStatusCode();
 
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
-        ((string)(await reader.Problem(await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/result"), 409))["code"]!).ShouldBe("not-released");
-        ((string)(await ana.Problem(await ana.Post($"/api/tickets/{ticket}/release"), 409))["code"]!).ShouldBe("not-marked");
-        (await ana.Get($"/api/classes/{room.Id}/marking")).AsArray().Select(k => (string)k!["ticketId"]!).ShouldBe([ticket]);
+        (
+            (string)
+                (await reader.Problem(await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/result"), 409))[
+                    "code"
+                ]!
+        ).ShouldBe("not-released");
+        ((string)(await ana.Problem(await ana.Post($"/api/tickets/{ticket}/release"), 409))["code"]!).ShouldBe(
+            "not-marked"
+        );
+        (await ana.Get($"/api/classes/{room.Id}/marking"))
+            .AsArray()
+            .Select(k => (string)k!["ticketId"]!)
+            .ShouldBe([ticket]);
 
         var seen = await ana.Get($"/api/tickets/{ticket}");
         ((string)seen["ticket"]!["state"]!).ShouldBe("to mark");
         var level = (double)seen["ticket"]!["afterMean"]!;
         var written = (string)seen["answers"]![5]!["tries"]![0]!["id"]!;
-        ((string)(await ana.Json(await ana.Put($"/api/tickets/{ticket}/marks/{written}", new { mark = 3, comment = "Just so." })))["state"]!).ShouldBe("marked");
+        (
+            (string)
+                (
+                    await ana.Json(
+                        await ana.Put($"/api/tickets/{ticket}/marks/{written}", new { mark = 3, comment = "Just so." })
+                    )
+                )["state"]!
+        ).ShouldBe("marked");
         (await ana.Post($"/api/tickets/{ticket}/release")).EnsureSuccessStatusCode();
-        ((double)(await ana.Get($"/api/tickets/{ticket}"))["ticket"]!["afterMean"]!).ShouldBeGreaterThan(level, "a good written answer is evidence too");
+        ((double)(await ana.Get($"/api/tickets/{ticket}"))["ticket"]!["afterMean"]!).ShouldBeGreaterThan(
+            level,
+            "a good written answer is evidence too"
+        );
         var result = await reader.Get($"/api/my/tickets/{ticket}/result");
-        result["lines"]!.AsArray().Select(l => (string)l!["mark"]!).ShouldBe(["RightAtOnce", "RightAtOnce", "AfterAnotherTry", "AfterAnotherTry", "RightAtOnce", "RightAtOnce"]);
+        result["lines"]!
+            .AsArray()
+            .Select(l => (string)l!["mark"]!)
+            .ShouldBe([
+                "RightAtOnce",
+                "RightAtOnce",
+                "AfterAnotherTry",
+                "AfterAnotherTry",
+                "RightAtOnce",
+                "RightAtOnce",
+            ]);
         ((double)result["score"]!).ShouldBe(4.0 / 6, 1e-9, "guided questions count for nothing");
         ((string)result["lines"]![5]!["comment"]!).ShouldBe("Just so.");
         (await ana.Get($"/api/classes/{room.Id}/marking")).AsArray().ShouldBeEmpty();
@@ -116,8 +275,14 @@ public sealed class QuizTests(Harness harness)
         await Answer(reader, ticket, work["questions"]![0]!, [1]);
         await Answer(reader, ticket, work["questions"]![1]!, [0]);
         await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
-        var evidence = await harness.Services.GetRequiredService<DepthKeeper>().Evidence(Guid.Parse(room.Readers[0].Id));
-        evidence.Where(e => e.Kind == "answer").OrderBy(e => e.At).Select(e => e.LeftOut).ShouldBe([null, "rests on a wrong answer"]);
+        var evidence = await harness
+            .Services.GetRequiredService<DepthKeeper>()
+            .Evidence(Guid.Parse(room.Readers[0].Id));
+        evidence
+            .Where(e => e.Kind == "answer")
+            .OrderBy(e => e.At)
+            .Select(e => e.LeftOut)
+            .ShouldBe([null, "rests on a wrong answer"]);
     }
 
     [Fact]
@@ -129,8 +294,25 @@ public sealed class QuizTests(Harness harness)
         var (reader, ticket, work) = await Given(ana, room, id, guided: false);
         work["guided"]!.AsArray().ShouldBeEmpty();
         var q = work["questions"]!;
-        foreach (var (i, picks, words) in new[] { (0, new[] { 7 }, ""), (0, [-1], ""), (0, [0, 1], ""), (1, [99], ""), (2, [0], ""), (3, [0, 1], ""), (3, [0, 0, 1], ""), (4, [0], ""), (5, [], " "), (5, [], new string('x', 5000)) })
-            (await Answer(reader, ticket, q[i]!, picks, words)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity, $"{q[i]!["kind"]} {string.Join(',', picks)}");
+        foreach (
+            var (i, picks, words) in new[]
+            {
+                (0, new[] { 7 }, ""),
+                (0, [-1], ""),
+                (0, [0, 1], ""),
+                (1, [99], ""),
+                (2, [0], ""),
+                (3, [0, 1], ""),
+                (3, [0, 0, 1], ""),
+                (4, [0], ""),
+                (5, [], " "),
+                (5, [], new string('x', 5000)),
+            }
+        )
+            (await Answer(reader, ticket, q[i]!, picks, words)).StatusCode.ShouldBe(
+                HttpStatusCode.UnprocessableEntity,
+                $"{q[i]!["kind"]} {string.Join(',', picks)}"
+            );
         var guided = (await ana.Get($"/api/texts/{id}/quiz"))["questions"]![6]!;
         (await Answer(reader, ticket, guided, [0])).StatusCode.ShouldBe(HttpStatusCode.NotFound, "it was not asked");
     }
@@ -140,16 +322,54 @@ public sealed class QuizTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var (id, key) = await Written(ana);
-        var two = Ask("Single", "What burns?", [Choice("the lamp", true), Choice("the sea", true), Choice("all of the above")]);
-        var check = (await ana.Json(await ana.Post($"/api/texts/{id}/quiz/check", new { revision = 2, questions = new[] { two } })))["faults"]!.AsArray();
-        check.Where(f => (bool)f!["stops"]!).Select(f => (string)f!["sentence"]!).ShouldBe(["has 2 right choices where one is to be chosen."]);
+        var two = Ask(
+            "Single",
+            "What burns?",
+            [Choice("the lamp", true), Choice("the sea", true), Choice("all of the above")]
+        );
+        var check = (
+            await ana.Json(
+                await ana.Post($"/api/texts/{id}/quiz/check", new { revision = 2, questions = new[] { two } })
+            )
+        )["faults"]!.AsArray();
+        check
+            .Where(f => (bool)f!["stops"]!)
+            .Select(f => (string)f!["sentence"]!)
+            .ShouldBe(["has 2 right choices where one is to be chosen."]);
         check.Select(f => (string)f!["sentence"]!).ShouldContain("“all of the above” is no choice of its own.");
-        (await ana.Problem(await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = new[] { two } }), 422)).ToJsonString().ShouldContain("Question 1: has 2 right choices");
-        ((string)(await ana.Problem(await ana.Put($"/api/texts/{id}/quiz", new { revision = 1, questions = Quiz() }), 409))["code"]!).ShouldBe("stale");
-        (await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = Enumerable.Repeat(Quiz()[0], 41) })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await ana.Get($"/api/texts/{id}/quiz"))["questions"]!.ToJsonString().ShouldBe(key.ToJsonString(), "nothing was lost");
+        (
+            await ana.Problem(
+                await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = new[] { two } }),
+                422
+            )
+        )
+            .ToJsonString()
+            .ShouldContain("Question 1: has 2 right choices");
+        (
+            (string)
+                (
+                    await ana.Problem(
+                        await ana.Put($"/api/texts/{id}/quiz", new { revision = 1, questions = Quiz() }),
+                        409
+                    )
+                )["code"]!
+        ).ShouldBe("stale");
+        (
+            await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = Enumerable.Repeat(Quiz()[0], 41) })
+        ).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await ana.Get($"/api/texts/{id}/quiz"))["questions"]!
+            .ToJsonString()
+            .ShouldBe(key.ToJsonString(), "nothing was lost");
         var shipped = (string)(await ana.Get("/api/library?q=barometer"))["rows"]![0]!["id"]!;
-        ((string)(await ana.Problem(await ana.Put($"/api/texts/{shipped}/quiz", new { revision = 1, questions = Quiz() }), 409))["code"]!).ShouldBe("ships");
+        (
+            (string)
+                (
+                    await ana.Problem(
+                        await ana.Put($"/api/texts/{shipped}/quiz", new { revision = 1, questions = Quiz() }),
+                        409
+                    )
+                )["code"]!
+        ).ShouldBe("ships");
     }
 
     [Fact]
@@ -163,11 +383,41 @@ public sealed class QuizTests(Harness harness)
         var fewer = key.DeepClone();
         fewer[0]!["choices"]!.AsArray().RemoveAt(2);
         (await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = fewer })).EnsureSuccessStatusCode();
-        (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]![0]!["attempts"]!.AsArray().Count.ShouldBe(1, "the question kept its id");
-        (await ana.Get($"/api/tickets/{ticket}"))["answers"]![0]!["tries"]![0]!["picks"]!.ToJsonString().ShouldBe("[2]");
+        (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]![0]!["attempts"]!
+            .AsArray()
+            .Count.ShouldBe(1, "the question kept its id");
+        (await ana.Get($"/api/tickets/{ticket}"))["answers"]![0]!["tries"]![0]!["picks"]!
+            .ToJsonString()
+            .ShouldBe("[2]");
 
         var text = await ana.Get($"/api/texts/{id}");
-        (await ana.Put($"/api/texts/{id}", new { revision = 3, title = "A lamp with a quiz", kind = "story", topic = "Sea", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = new[] { new { id = (string)text["versions"]![0]!["id"]!, label = "first", body = Story } }, words = Array.Empty<object>() })).EnsureSuccessStatusCode();
+        (
+            await ana.Put(
+                $"/api/texts/{id}",
+                new
+                {
+                    revision = 3,
+                    title = "A lamp with a quiz",
+                    kind = "story",
+                    topic = "Sea",
+                    fiction = true,
+                    spelling = "British",
+                    blurb = "",
+                    season = "",
+                    mine = false,
+                    versions = new[]
+                    {
+                        new
+                        {
+                            id = (string)text["versions"]![0]!["id"]!,
+                            label = "first",
+                            body = Story,
+                        },
+                    },
+                    words = Array.Empty<object>(),
+                }
+            )
+        ).EnsureSuccessStatusCode();
         (await ana.Get($"/api/texts/{id}/quiz"))["questions"]![0]!["proofs"]!.ToJsonString().ShouldContain("first");
     }
 
@@ -184,10 +434,19 @@ public sealed class QuizTests(Harness harness)
             var q = work["questions"]!;
             await Answer(reader, ticket, q[0]!, [1]);
             await Answer(reader, ticket, q[1]!, [0, 1]);
-            await Answer(reader, ticket, q[2]!, Places(q[2]!["choices"]!, "The captain came.", "The wind rose.", "He climbed."));
+            await Answer(
+                reader,
+                ticket,
+                q[2]!,
+                Places(q[2]!["choices"]!, "The captain came.", "The wind rose.", "He climbed.")
+            );
             await Answer(reader, ticket, q[3]!, Places(q[3]!["rights"]!, "wound", "lit"));
             await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
-            if (r == 3) { await harness.Services.GetRequiredService<AnsweredDepths>().Recompute(); (await ana.Get($"/api/texts/{id}"))["versions"]![0]!["shown"].ShouldBeNull("four readers are too few"); }
+            if (r == 3)
+            {
+                await harness.Services.GetRequiredService<AnsweredDepths>().Recompute();
+                (await ana.Get($"/api/texts/{id}"))["versions"]![0]!["shown"].ShouldBeNull("four readers are too few");
+            }
         }
         await harness.Services.GetRequiredService<AnsweredDepths>().Recompute();
         var version = (await ana.Get($"/api/texts/{id}"))["versions"]![0]!;
@@ -210,7 +469,19 @@ public sealed class QuizTests(Harness harness)
         var ana = await harness.Teacher("ana");
         const int Readers = 31;
         var room = await harness.Room(ana, Readers);
-        object[] two = [Ask("Single", "What did the keeper light?", [Choice("the lamp", true), Choice("the stairs"), Choice("the ship")]), Ask("Single", "What came to the quay?", [Choice("the ship", true), Choice("the clock"), Choice("the horse")])];
+        object[] two =
+        [
+            Ask(
+                "Single",
+                "What did the keeper light?",
+                [Choice("the lamp", true), Choice("the stairs"), Choice("the ship")]
+            ),
+            Ask(
+                "Single",
+                "What came to the quay?",
+                [Choice("the ship", true), Choice("the clock"), Choice("the horse")]
+            ),
+        ];
         var (id, _) = await Written(ana, two);
         for (var r = 0; r < Readers; r++)
         {
@@ -220,7 +491,13 @@ public sealed class QuizTests(Harness harness)
             await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
         }
         await harness.Services.GetRequiredService<AnsweredDepths>().Recompute();
-        async Task<List<double?>> Harder() => [.. (await ana.Get($"/api/texts/{id}/use?classId={room.Id}"))["class"]!["questions"]!.AsArray().Select(q => (double?)q!["harder"]).Order()];
+        async Task<List<double?>> Harder() =>
+            [
+                .. (await ana.Get($"/api/texts/{id}/use?classId={room.Id}"))["class"]!["questions"]!
+                    .AsArray()
+                    .Select(q => (double?)q!["harder"])
+                    .Order(),
+            ];
         var shown = await Harder();
         shown[1]!.Value.ShouldBeGreaterThan(2);
         shown[0]!.Value.ShouldBeLessThan(0, "what both share is the text's");
@@ -241,7 +518,8 @@ public sealed class QuizTests(Harness harness)
         var (id, key) = await Written(ana);
         await Given(ana, room, id);
         JsonNode? Corrected(JsonNode all) => all[0]!["correctedAt"];
-        Corrected(await ana.Get($"/api/classes/{room.Id}/assignments")).ShouldBeNull("its quiz was written before it was given");
+        Corrected(await ana.Get($"/api/classes/{room.Id}/assignments"))
+            .ShouldBeNull("its quiz was written before it was given");
         (await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = key })).EnsureSuccessStatusCode();
         Corrected(await ana.Get($"/api/classes/{room.Id}/assignments")).ShouldNotBeNull();
     }

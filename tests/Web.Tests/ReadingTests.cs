@@ -7,7 +7,40 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class ReadingTests(Harness harness)
 {
-    private static readonly byte[] Wave = [.. "RIFF"u8, 36, 0, 0, 0, .. "WAVEfmt "u8, 16, 0, 0, 0, 1, 0, 1, 0, 64, 31, 0, 0, 64, 31, 0, 0, 1, 0, 8, 0, .. "data"u8, 0, 0, 0, 0];
+    private static readonly byte[] Wave =
+    [
+        .. "RIFF"u8,
+        36,
+        0,
+        0,
+        0,
+        .. "WAVEfmt "u8,
+        16,
+        0,
+        0,
+        0,
+        1,
+        0,
+        1,
+        0,
+        64,
+        31,
+        0,
+        0,
+        64,
+        31,
+        0,
+        0,
+        1,
+        0,
+        8,
+        0,
+        .. "data"u8,
+        0,
+        0,
+        0,
+        0,
+    ];
 
     private static async Task<(string Text, string Version)> Some(Person who, int at)
     {
@@ -22,7 +55,9 @@ public sealed class ReadingTests(Harness harness)
         var room = await harness.Room(ana, 1);
         var (text, version) = await Some(ana, 3);
         var path = $"/api/texts/{text}/versions/{version}/sound";
-        (await ana.Problem(await ana.Post(path, "This is no sound."u8.ToArray()), 422)).ToJsonString().ShouldContain("not a sound");
+        (await ana.Problem(await ana.Post(path, "This is no sound."u8.ToArray()), 422))
+            .ToJsonString()
+            .ShouldContain("not a sound");
         (await ana.Post(path, Wave)).EnsureSuccessStatusCode();
         var played = await ana.Send(HttpMethod.Get, path);
         played.Content.Headers.ContentType!.MediaType.ShouldBe("audio/wav");
@@ -31,15 +66,34 @@ public sealed class ReadingTests(Harness harness)
         await Shows(ana, text, true);
         await Shows(await harness.Teacher("cleo"), text, false);
 
-        var made = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), textId = text, attempts = 1, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new Dictionary<string, string> { [room.Readers[0].Id] = version } }));
+        var made = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/assignments",
+                new
+                {
+                    readerIds = room.Readers.Select(r => r.Id),
+                    textId = text,
+                    attempts = 1,
+                    skipGiven = false,
+                    dueOn = (DateOnly?)null,
+                    directions = "",
+                    versions = new Dictionary<string, string> { [room.Readers[0].Id] = version },
+                }
+            )
+        );
         var reader = await harness.Reader(room, 0);
-        var ticket = (string)(await ana.Get($"/api/assignments/{(string)made["assignmentId"]!}"))["tickets"]![0]!["id"]!;
+        var ticket = (string)
+            (await ana.Get($"/api/assignments/{(string)made["assignmentId"]!}"))["tickets"]![0]!["id"]!;
         ((bool)(await reader.Get($"/api/my/tickets/{ticket}"))["sound"]!).ShouldBeTrue();
-        (await (await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/sound")).Content.ReadAsByteArrayAsync()).ShouldBe(Wave);
+        (
+            await (await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/sound")).Content.ReadAsByteArrayAsync()
+        ).ShouldBe(Wave);
 
         (await ana.Send(HttpMethod.Delete, path)).EnsureSuccessStatusCode();
         (await ana.Send(HttpMethod.Get, path)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/sound")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/sound")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
     }
 
     // The library hears of it by a notice, a moment later.
@@ -64,7 +118,9 @@ public sealed class ReadingTests(Harness harness)
         ((bool)second["kept"]!).ShouldBeFalse();
         await ana.Json(await ana.Put(path, new { draft = 2 }));
         var kept = await ana.Get(path);
-        ((bool)kept["kept"]!, (string)kept["by"]!, kept["pieces"]!.ToJsonString()).ShouldBe((true, "Ana", second["pieces"]!.ToJsonString()));
+        ((bool)kept["kept"]!, (string)kept["by"]!, kept["pieces"]!.ToJsonString()).ShouldBe(
+            (true, "Ana", second["pieces"]!.ToJsonString())
+        );
         ((bool)(await (await harness.Teacher("ben")).Get(path))["kept"]!).ShouldBeTrue("it is the school's");
         ((bool)(await (await harness.Teacher("cleo")).Get(path))["kept"]!).ShouldBeFalse("and not another school's");
         (await ana.Put(path, new { draft = -1 })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);

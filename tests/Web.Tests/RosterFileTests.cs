@@ -24,12 +24,25 @@ public sealed class RosterFileTests(Harness harness)
         return body.ToArray();
     }
 
-    internal static byte[] Roster(string users = "", string enrolments = "") => Zip(
-        ("manifest.csv", "propertyName,value\nfile.classes,bulk\nfile.users,bulk\nfile.roles,bulk\nfile.enrollments,bulk\n"),
-        ("classes.csv", "sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n"),
-        ("users.csv", $"sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Ravi,Patel,05,\nt1,Pia,Lund,,pia@example.org\n{users}"),
-        ("roles.csv", "userSourcedId,role\nu1,student\nu2,student\nu3,student\nt1,teacher\n"),
-        ("enrollments.csv", $"sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\ne3,c1,t1,teacher\n{enrolments}"));
+    internal static byte[] Roster(string users = "", string enrolments = "") =>
+        Zip(
+            (
+                "manifest.csv",
+                "propertyName,value\nfile.classes,bulk\nfile.users,bulk\nfile.roles,bulk\nfile.enrollments,bulk\n"
+            ),
+            ("classes.csv", "sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n"),
+            (
+                "users.csv",
+                "sourcedId,givenName,familyName,grades,email\nu1,Anouk,Visser,03,\nu2,Ravi,Patel,05,\n"
+                    + $"t1,Pia,Lund,,pia@example.org\n{users}"
+            ),
+            ("roles.csv", "userSourcedId,role\nu1,student\nu2,student\nu3,student\nt1,teacher\n"),
+            (
+                "enrollments.csv",
+                "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\n"
+                    + $"e3,c1,t1,teacher\n{enrolments}"
+            )
+        );
 
     private static async Task<JsonNode> Until(Person lead, string id, params string[] states)
     {
@@ -37,7 +50,12 @@ public sealed class RosterFileTests(Harness harness)
         {
             var answer = await lead.Send(HttpMethod.Get, $"/api/school/imports/{id}");
             // A line that was cut is answered with "try again"; whoever waits does.
-            if (answer.StatusCode != HttpStatusCode.ServiceUnavailable && await lead.Json(answer) is var view && states.Contains((string)view["state"]!)) return view;
+            if (
+                answer.StatusCode != HttpStatusCode.ServiceUnavailable
+                && await lead.Json(answer) is var view
+                && states.Contains((string)view["state"]!)
+            )
+                return view;
             // An import is done by a worker; a page asks again in the same way.
             await Task.Delay(25);
         }
@@ -46,7 +64,8 @@ public sealed class RosterFileTests(Harness harness)
 
     private static async Task<(string Id, JsonNode View)> Preview(Person lead, byte[] file)
     {
-        var id = (string)(await lead.Json(await lead.Send(HttpMethod.Post, "/api/school/imports?name=file.zip", file)))["id"]!;
+        var id = (string)
+            (await lead.Json(await lead.Send(HttpMethod.Post, "/api/school/imports?name=file.zip", file)))["id"]!;
         return (id, await Until(lead, id, "ready", "failed"));
     }
 
@@ -57,9 +76,11 @@ public sealed class RosterFileTests(Harness harness)
         return await Until(lead, id, "applied", "failed");
     }
 
-    private static int Count(JsonNode view, string kind, string what) => (int)view["preview"]!["counts"]!.AsArray().Single(c => (string)c!["kind"]! == kind)![what]!;
+    private static int Count(JsonNode view, string kind, string what) =>
+        (int)view["preview"]!["counts"]!.AsArray().Single(c => (string)c!["kind"]! == kind)![what]!;
 
-    internal static async Task<int> Readers(Person lead) => (await lead.Get("/api/school/readers")).AsArray().Count(r => !(bool)r!["leftSchool"]!);
+    internal static async Task<int> Readers(Person lead) =>
+        (await lead.Get("/api/school/readers")).AsArray().Count(r => !(bool)r!["leftSchool"]!);
 
     [Fact]
     public async Task A_roster_file_does_what_it_said_and_nothing_the_second_time_and_is_taken_back_whole()
@@ -72,7 +93,10 @@ public sealed class RosterFileTests(Harness harness)
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         var done = await Until(lead, id, "applied");
         (await Readers(lead)).ShouldBe(2);
-        (await lead.Get("/api/school/classes")).AsArray().Select(c => (string)c!["teachers"]!).ShouldContain("Pia Lund");
+        (await lead.Get("/api/school/classes"))
+            .AsArray()
+            .Select(c => (string)c!["teachers"]!)
+            .ShouldContain("Pia Lund");
 
         ((int)(await Preview(lead, Roster())).View["preview"]!["steps"]!).ShouldBe(0);
 
@@ -91,7 +115,32 @@ public sealed class RosterFileTests(Harness harness)
         var id = (string)applied["id"]!;
         var problem = applied["preview"]!["problems"]![0]!;
         ((string)problem["column"]!).ShouldBe("givenName");
-        (await lead.Post($"/api/school/imports/{id}/preview", new { org = (string?)null, mends = new[] { new { file = "users.csv", line = (int)problem["line"]!, column = "givenName", value = "Max" }, new { file = "users.csv", line = (int)problem["line"]!, column = "grades", value = "04" } } })).EnsureSuccessStatusCode();
+        (
+            await lead.Post(
+                $"/api/school/imports/{id}/preview",
+                new
+                {
+                    org = (string?)null,
+                    mends = new[]
+                    {
+                        new
+                        {
+                            file = "users.csv",
+                            line = (int)problem["line"]!,
+                            column = "givenName",
+                            value = "Max",
+                        },
+                        new
+                        {
+                            file = "users.csv",
+                            line = (int)problem["line"]!,
+                            column = "grades",
+                            value = "04",
+                        },
+                    },
+                }
+            )
+        ).EnsureSuccessStatusCode();
         var mended = await Until(lead, id, "ready");
         Count(mended, "readers", "added").ShouldBe(1);
         Count(mended, "enrolments", "added").ShouldBe(1);
@@ -106,7 +155,16 @@ public sealed class RosterFileTests(Harness harness)
         var (lead, _, _) = await harness.OwnSchool();
         await Import(lead, Roster());
         var made = await lead.Json(await lead.Post("/api/classes", new { name = "By hand" }));
-        await lead.Post($"/api/classes/{(string)made["id"]!}/readers", new { givenName = "Only", familyName = "", grade = 0, level = 5 });
+        await lead.Post(
+            $"/api/classes/{(string)made["id"]!}/readers",
+            new
+            {
+                givenName = "Only",
+                familyName = "",
+                grade = 0,
+                level = 5,
+            }
+        );
         var zip = await (await lead.Send(HttpMethod.Get, "/api/school/roster.zip")).Content.ReadAsByteArrayAsync();
         var (_, view) = await Preview(lead, zip);
         ((string?)view["error"]).ShouldBeNull();
@@ -129,7 +187,13 @@ public sealed class RosterFileTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         var users = string.Concat(Enumerable.Range(0, 4000).Select(i => $"x{i},Many,Reader{i},04,\n"));
-        var file = Zip(("users.csv", $"sourcedId,givenName,familyName,grades\n{users}"), ("roles.csv", $"userSourcedId,role\n{string.Concat(Enumerable.Range(0, 4000).Select(i => $"x{i},student\n"))}"));
+        var file = Zip(
+            ("users.csv", $"sourcedId,givenName,familyName,grades\n{users}"),
+            (
+                "roles.csv",
+                $"userSourcedId,role\n{string.Concat(Enumerable.Range(0, 4000).Select(i => $"x{i},student\n"))}"
+            )
+        );
         var (id, _) = await Preview(lead, file);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         await Until(lead, id, "working", "applied");
@@ -162,21 +226,36 @@ public sealed class RosterFileTests(Harness harness)
     {
         await using var server = DeepCurrent.District.DistrictServer.Build(["--urls", "http://127.0.0.1:0"]);
         await server.StartAsync();
-        var source = new HttpRosterSource(new("District", $"{server.Urls.First()}/ims/oneroster/rostering/v1p2", $"{server.Urls.First()}/token", "deep-current", "wrong"), new HttpClient());
-        (await Should.ThrowAsync<Unreadable>(() => source.Fetch(default))).Message.ShouldContain("did not answer as a OneRoster server should");
-        var nowhere = new HttpRosterSource(new("District", "http://127.0.0.1:1/x", "http://127.0.0.1:1/token", "a", "b"), new HttpClient());
+        var source = new HttpRosterSource(
+            new(
+                "District",
+                $"{server.Urls.First()}/ims/oneroster/rostering/v1p2",
+                $"{server.Urls.First()}/token",
+                "deep-current",
+                "wrong"
+            ),
+            new HttpClient()
+        );
+        (await Should.ThrowAsync<Unreadable>(() => source.Fetch(default))).Message.ShouldContain(
+            "did not answer as a OneRoster server should"
+        );
+        var nowhere = new HttpRosterSource(
+            new("District", "http://127.0.0.1:1/x", "http://127.0.0.1:1/token", "a", "b"),
+            new HttpClient()
+        );
         await Should.ThrowAsync<Unreadable>(() => nowhere.Fetch(default));
     }
 
-    public static TheoryData<string, byte[], string> Nonsense() => new()
-    {
-        { "no zip", Encoding.UTF8.GetBytes("sourcedId,title\n1,2"), "not a zip" },
-        { "cut short", Roster()[..200], "damaged or cut short" },
-        { "nothing in it", Zip(("readme.txt", "hello")), "no users.csv" },
-        { "missing column", Zip(("users.csv", "sourcedId,givenName\n1,A")), "no column familyName" },
-        { "binary", Zip(("users.csv", new string('\u0001', 5000))), "not a text file" },
-        { "path tricks", Zip(("../../users.csv", "sourcedId,givenName,familyName\n1,A,B")), "no users.csv" },
-    };
+    public static TheoryData<string, byte[], string> Nonsense() =>
+        new()
+        {
+            { "no zip", Encoding.UTF8.GetBytes("sourcedId,title\n1,2"), "not a zip" },
+            { "cut short", Roster()[..200], "damaged or cut short" },
+            { "nothing in it", Zip(("readme.txt", "hello")), "no users.csv" },
+            { "missing column", Zip(("users.csv", "sourcedId,givenName\n1,A")), "no column familyName" },
+            { "binary", Zip(("users.csv", new string('\u0001', 5000))), "not a text file" },
+            { "path tricks", Zip(("../../users.csv", "sourcedId,givenName,familyName\n1,A,B")), "no users.csv" },
+        };
 
     [Theory]
     [MemberData(nameof(Nonsense))]
@@ -190,10 +269,18 @@ public sealed class RosterFileTests(Harness harness)
 
     private const string TwoSchools = "sourcedId,name,type\no1,{0},school\no2,Another,school\n";
 
-    private static byte[] OfTwo(string name) => Zip(("manifest.csv", "propertyName,value\nsource.systemName,North SIS\n"), ("orgs.csv", string.Format(TwoSchools, name)),
-        ("classes.csv", "sourcedId,title,grades,schoolSourcedId\nc1,3 Curlew,03,o1\nc2,5 Gannet,05,o2\n"),
-        ("users.csv", "sourcedId,role,givenName,familyName,grades,orgSourcedIds\nu1,student,Anouk,Visser,03,o1\nu2,student,Ravi,Patel,05,o2\n"),
-        ("enrollments.csv", "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\n"));
+    private static byte[] OfTwo(string name) =>
+        Zip(
+            ("manifest.csv", "propertyName,value\nsource.systemName,North SIS\n"),
+            ("orgs.csv", string.Format(TwoSchools, name)),
+            ("classes.csv", "sourcedId,title,grades,schoolSourcedId\nc1,3 Curlew,03,o1\nc2,5 Gannet,05,o2\n"),
+            (
+                "users.csv",
+                "sourcedId,role,givenName,familyName,grades,orgSourcedIds\nu1,student,Anouk,Visser,03,o1\n"
+                    + "u2,student,Ravi,Patel,05,o2\n"
+            ),
+            ("enrollments.csv", "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\n")
+        );
 
     [Fact]
     public async Task A_file_of_several_schools_asks_which_is_this_one_and_remembers_the_answer()
@@ -202,8 +289,12 @@ public sealed class RosterFileTests(Harness harness)
         var (id, asked) = await Preview(lead, OfTwo("Somewhere"));
         ((bool)asked["preview"]!["asksOrg"]!).ShouldBeTrue();
         ((int)asked["preview"]!["steps"]!).ShouldBe(0);
-        (await lead.Post($"/api/school/imports/{id}/apply", new { })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await lead.Post($"/api/school/imports/{id}/preview", new { org = "o1", mends = Array.Empty<object>() })).EnsureSuccessStatusCode();
+        (await lead.Post($"/api/school/imports/{id}/apply", new { })).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
+        (
+            await lead.Post($"/api/school/imports/{id}/preview", new { org = "o1", mends = Array.Empty<object>() })
+        ).EnsureSuccessStatusCode();
         Count(await Until(lead, id, "ready"), "readers", "added").ShouldBe(1);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         await Until(lead, id, "applied");
@@ -226,12 +317,27 @@ public sealed class RosterFileTests(Harness harness)
     public async Task A_file_that_would_end_many_is_done_only_when_their_number_is_typed()
     {
         var (lead, _, _) = await harness.OwnSchool();
-        byte[] Of(int n) => Zip(("users.csv", "sourcedId,role,givenName,familyName,grades\n" + string.Concat(Enumerable.Range(0, n).Select(i => $"u{i},student,Reader{i},Test,04\n"))),
-            ("classes.csv", "sourcedId,title\nc1,3 Curlew\n"), ("enrollments.csv", "sourcedId,classSourcedId,userSourcedId,role\n" + string.Concat(Enumerable.Range(0, n).Select(i => $"e{i},c1,u{i},student\n"))));
+        byte[] Of(int n) =>
+            Zip(
+                (
+                    "users.csv",
+                    "sourcedId,role,givenName,familyName,grades\n"
+                        + string.Concat(Enumerable.Range(0, n).Select(i => $"u{i},student,Reader{i},Test,04\n"))
+                ),
+                ("classes.csv", "sourcedId,title\nc1,3 Curlew\n"),
+                (
+                    "enrollments.csv",
+                    "sourcedId,classSourcedId,userSourcedId,role\n"
+                        + string.Concat(Enumerable.Range(0, n).Select(i => $"e{i},c1,u{i},student\n"))
+                )
+            );
         await Import(lead, Of(20));
         var (id, view) = await Preview(lead, Of(8));
         ((int)view["preview"]!["endings"]!["type"]!).ShouldBe(12);
-        foreach (var typed in new object[] { new { }, new { typed = 11 } }) (await lead.Post($"/api/school/imports/{id}/apply", typed)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        foreach (var typed in new object[] { new { }, new { typed = 11 } })
+            (await lead.Post($"/api/school/imports/{id}/apply", typed)).StatusCode.ShouldBe(
+                HttpStatusCode.UnprocessableEntity
+            );
         (await Readers(lead)).ShouldBe(20);
         (await lead.Post($"/api/school/imports/{id}/apply", new { typed = 12 })).EnsureSuccessStatusCode();
         await Until(lead, id, "applied");
@@ -243,10 +349,42 @@ public sealed class RosterFileTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         await Import(lead, Roster());
-        var (id, view) = await Preview(lead, Zip(("users.csv", "sourcedId,role,givenName,familyName,grades\nu1,student,Anouk,Visser,03\nu2,student,=1+1,Patel,05\nt1,teacher,Pia,Lund,\n"),
-            ("classes.csv", "sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n"), ("enrollments.csv", "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\ne3,c1,t1,teacher\n")));
+        var (id, view) = await Preview(
+            lead,
+            Zip(
+                (
+                    "users.csv",
+                    "sourcedId,role,givenName,familyName,grades\nu1,student,Anouk,Visser,03\n"
+                        + "u2,student,=1+1,Patel,05\nt1,teacher,Pia,Lund,\n"
+                ),
+                ("classes.csv", "sourcedId,title,grades\nc1,3 Curlew,03\nc2,5 Gannet,05\n"),
+                (
+                    "enrollments.csv",
+                    "sourcedId,classSourcedId,userSourcedId,role\ne1,c1,u1,student\ne2,c2,u2,student\n"
+                        + "e3,c1,t1,teacher\n"
+                )
+            )
+        );
         ((int)view["preview"]!["steps"]!).ShouldBe(0, view["preview"]!["lines"]!.ToJsonString());
-        (await lead.Post($"/api/school/imports/{id}/preview", new { org = (string?)null, mends = new[] { new { file = "users.csv", line = 3, column = (string?)null, value = (string?)null } } })).EnsureSuccessStatusCode();
+        (
+            await lead.Post(
+                $"/api/school/imports/{id}/preview",
+                new
+                {
+                    org = (string?)null,
+                    mends = new[]
+                    {
+                        new
+                        {
+                            file = "users.csv",
+                            line = 3,
+                            column = (string?)null,
+                            value = (string?)null,
+                        },
+                    },
+                }
+            )
+        ).EnsureSuccessStatusCode();
         var skipped = await Until(lead, id, "ready");
         ((int)skipped["preview"]!["steps"]!).ShouldBe(0, skipped["preview"]!["lines"]!.ToJsonString());
         ((int)skipped["preview"]!["stopped"]!).ShouldBe(0);
@@ -267,7 +405,10 @@ public sealed class RosterFileTests(Harness harness)
         await FromDistrict();
         (await Readers(lead)).ShouldBe(26);
         ((int)(await Preview(lead, Roster())).View["preview"]!["steps"]!).ShouldBe(0);
-        await Import(lead, Zip(("users.csv", "sourcedId,role,givenName,familyName,grades\nu1,student,Anouk,Visser,03\n")));
+        await Import(
+            lead,
+            Zip(("users.csv", "sourcedId,role,givenName,familyName,grades\nu1,student,Anouk,Visser,03\n"))
+        );
         (await Readers(lead)).ShouldBe(25, "only the zip's own reader has left");
     }
 }

@@ -14,15 +14,23 @@ public sealed class RosterTests(Harness harness)
 {
     private static object Rows(params object[] rows) => new { rows, levelSystem = "fm" };
 
-    private static async Task<JsonNode> Roster(Person teacher, string classId) => await teacher.Get($"/api/classes/{classId}/roster");
+    private static async Task<JsonNode> Roster(Person teacher, string classId) =>
+        await teacher.Get($"/api/classes/{classId}/roster");
 
-    private static async Task<string[]> Names(Person teacher, string classId) => [.. (await Roster(teacher, classId))["members"]!.AsArray().Select(m => $"{m!["givenName"]} {m["familyName"]}".Trim())];
+    private static async Task<string[]> Names(Person teacher, string classId) =>
+        [
+            .. (await Roster(teacher, classId))["members"]!
+                .AsArray()
+                .Select(m => $"{m!["givenName"]} {m["familyName"]}".Trim()),
+        ];
 
     [Fact]
     public async Task Whatever_is_made_twice_by_a_request_that_was_repeated_is_made_once()
     {
         var (lead, _, _) = await harness.OwnSchool();
-        Guid classId = Guid.NewGuid(), readerId = Guid.NewGuid(), adultId = Guid.NewGuid();
+        Guid classId = Guid.NewGuid(),
+            readerId = Guid.NewGuid(),
+            adultId = Guid.NewGuid();
         async Task<JsonNode> Twice(string path, object body)
         {
             var first = await lead.Json(await lead.Post(path, body));
@@ -32,24 +40,92 @@ public sealed class RosterTests(Harness harness)
         var rooms = await Twice("/api/classes", new { name = "4 Tern", id = classId });
         ((string)rooms[0]!["id"]!, (string)rooms[1]!["id"]!).ShouldBe(($"{classId}", $"{classId}"));
         (await lead.Get("/api/school/classes")).AsArray().Count.ShouldBe(1);
-        var readers = await Twice($"/api/classes/{classId}/readers", new { givenName = "Ana", familyName = "Cruz", grade = 4, level = 30, id = readerId });
+        var readers = await Twice(
+            $"/api/classes/{classId}/readers",
+            new
+            {
+                givenName = "Ana",
+                familyName = "Cruz",
+                grade = 4,
+                level = 30,
+                id = readerId,
+            }
+        );
         ((string)readers[1]!["secret"]!).ShouldBe((string)readers[0]!["secret"]!);
         (await lead.Get($"/api/classes/{classId}"))["readers"]!.AsArray().Count.ShouldBe(1);
-        await Twice("/api/school/adults", new { name = "Pia Lund", mail = $"{adultId:N}@example.org", lead = false, id = adultId });
+        await Twice(
+            "/api/school/adults",
+            new
+            {
+                name = "Pia Lund",
+                mail = $"{adultId:N}@example.org",
+                lead = false,
+                id = adultId,
+            }
+        );
         (await lead.Get("/api/school/adults")).AsArray().Count(a => (string)a!["name"]! == "Pia Lund").ShouldBe(1);
-        var copies = await Twice($"/api/classes/{classId}/copy", new { name = "4 Tern (copy)", withReaders = true, id = Guid.NewGuid() });
+        var copies = await Twice(
+            $"/api/classes/{classId}/copy",
+            new
+            {
+                name = "4 Tern (copy)",
+                withReaders = true,
+                id = Guid.NewGuid(),
+            }
+        );
         ((string)copies[0]!["id"]!).ShouldBe((string)copies[1]!["id"]!);
         (await lead.Get("/api/school/classes")).AsArray().Count.ShouldBe(2);
         var first = Harness.Today.AddDays(230);
-        var years = await Twice("/api/school/years", new { name = "Next", firstDay = first, lastDay = first.AddDays(280), terms = new[] { new { name = "Term 1", firstDay = first, lastDay = first.AddDays(280) } }, daysOff = Array.Empty<string>(), id = Guid.NewGuid() });
+        var years = await Twice(
+            "/api/school/years",
+            new
+            {
+                name = "Next",
+                firstDay = first,
+                lastDay = first.AddDays(280),
+                terms = new[]
+                {
+                    new
+                    {
+                        name = "Term 1",
+                        firstDay = first,
+                        lastDay = first.AddDays(280),
+                    },
+                },
+                daysOff = Array.Empty<string>(),
+                id = Guid.NewGuid(),
+            }
+        );
         ((string)years[0]!["id"]!).ShouldBe((string)years[1]!["id"]!);
         (await lead.Get("/api/school/years")).AsArray().Count.ShouldBe(2);
-        var judged = await Twice($"/api/classes/{classId}/readers/{readerId}/levels", new { level = "33", system = "fm", sd = 2, reason = "Reads well", id = Guid.NewGuid() });
+        var judged = await Twice(
+            $"/api/classes/{classId}/readers/{readerId}/levels",
+            new
+            {
+                level = "33",
+                system = "fm",
+                sd = 2,
+                reason = "Reads well",
+                id = Guid.NewGuid(),
+            }
+        );
         ((string)judged[0]!["changeId"]!).ShouldBe((string)judged[1]!["changeId"]!);
         // An id that is somebody else's reader makes nobody and tells nothing.
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        (await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = "Not", familyName = "Mine", grade = 4, level = 30, id = readerId })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (
+            await ana.Post(
+                $"/api/classes/{room.Id}/readers",
+                new
+                {
+                    givenName = "Not",
+                    familyName = "Mine",
+                    grade = 4,
+                    level = 30,
+                    id = readerId,
+                }
+            )
+        ).StatusCode.ShouldBe(HttpStatusCode.Conflict);
     }
 
     [Fact]
@@ -57,16 +133,44 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var list = Rows(new { givenName = "Ådne", familyName = "Berg", grade = "4", level = "31" }, new { givenName = "小明", familyName = "王", grade = "Year 5" }, new { givenName = "Nobody", grade = "forty" });
+        var list = Rows(
+            new
+            {
+                givenName = "Ådne",
+                familyName = "Berg",
+                grade = "4",
+                level = "31",
+            },
+            new
+            {
+                givenName = "小明",
+                familyName = "王",
+                grade = "Year 5",
+            },
+            new { givenName = "Nobody", grade = "forty" }
+        );
         var check = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/check", list));
         ((int)check["new"]!).ShouldBe(2);
         ((string)check["rows"]![2]!["problems"]![0]!["column"]!).ShouldBe("grade");
         var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
         done["added"]!.AsArray().Select(a => ((string)a!["secret"]!).Length).ShouldAllBe(n => n > 3);
         (await Names(ana, room.Id)).ShouldBe(["Ådne Berg", "小明 王"], ignoreOrder: true);
-        (await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]!.AsArray().Select(r => (string)r!["givenName"]!).ShouldBe(["Nobody"], "what was kept back is what is left of the draft");
+        (await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]!
+            .AsArray()
+            .Select(r => (string)r!["givenName"]!)
+            .ShouldBe(["Nobody"], "what was kept back is what is left of the draft");
         var reader = new Person(harness);
-        (await reader.Post("/api/session/reader", new { code = room.Code, readerId = (string)done["added"]![0]!["readerId"]!, secret = (string)done["added"]![0]!["secret"]! })).EnsureSuccessStatusCode();
+        (
+            await reader.Post(
+                "/api/session/reader",
+                new
+                {
+                    code = room.Code,
+                    readerId = (string)done["added"]![0]!["readerId"]!,
+                    secret = (string)done["added"]![0]!["secret"]!,
+                }
+            )
+        ).EnsureSuccessStatusCode();
 
         var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
         again["changeId"].ShouldBeNull();
@@ -83,7 +187,18 @@ public sealed class RosterTests(Harness harness)
         var room = await harness.Room(ana, 1);
         async Task<double> Depth() => (double)(await ana.Get($"/api/readers/{room.Readers[0].Id}"))["depth"]!;
         var before = await Depth();
-        var changed = await ana.Json(await ana.Post($"/api/classes/{room.Id}/bulk", new { readerIds = new[] { room.Readers[0].Id }, level = "grade 8", levelSystem = "fm", newSecrets = false }));
+        var changed = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/bulk",
+                new
+                {
+                    readerIds = new[] { room.Readers[0].Id },
+                    level = "grade 8",
+                    levelSystem = "fm",
+                    newSecrets = false,
+                }
+            )
+        );
         (await Depth()).ShouldBeGreaterThan(before + 5);
         (await ana.Post($"/api/changes/{(string)changed["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await Depth()).ShouldBe(before, 0.01);
@@ -94,11 +209,35 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var rows = Rows([.. Enumerable.Range(0, 1_800).Select(i => new { givenName = $"Many{i}", familyName = "Parts", grade = "3", level = $"{20 + i % 20}" })]);
+        var rows = Rows([
+            .. Enumerable
+                .Range(0, 1_800)
+                .Select(i => new
+                {
+                    givenName = $"Many{i}",
+                    familyName = "Parts",
+                    grade = "3",
+                    level = $"{20 + i % 20}",
+                }),
+        ]);
         var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", rows));
-        ((int)done["done"]!["new"]!).ShouldBe(1_800, "with stay and level these are 5,400 steps, more than one part holds");
+        ((int)done["done"]!["new"]!).ShouldBe(
+            1_800,
+            "with stay and level these are 5,400 steps, more than one part holds"
+        );
         var one = (string)done["added"]![7]!["readerId"]!;
-        var worked = await ana.Json(await ana.Post($"/api/classes/{room.Id}/bulk", new { readerIds = new[] { one }, level = "grade 8", levelSystem = "fm", newSecrets = false }));
+        var worked = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/bulk",
+                new
+                {
+                    readerIds = new[] { one },
+                    level = "grade 8",
+                    levelSystem = "fm",
+                    newSecrets = false,
+                }
+            )
+        );
 
         var refused = await ana.Post($"/api/changes/{(string)done["changeId"]!}/undo");
         refused.StatusCode.ShouldBe(HttpStatusCode.Conflict);
@@ -113,8 +252,14 @@ public sealed class RosterTests(Harness harness)
     public async Task Readers_move_leave_and_come_back_with_their_history()
     {
         var ana = await harness.Teacher("ana");
-        Room one = await harness.Room(ana, 2), two = await harness.Room(ana, 0);
-        var moved = await ana.Json(await ana.Post($"/api/classes/{one.Id}/move", new { readerIds = new[] { one.Readers[0].Id }, toClassId = two.Id }));
+        Room one = await harness.Room(ana, 2),
+            two = await harness.Room(ana, 0);
+        var moved = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{one.Id}/move",
+                new { readerIds = new[] { one.Readers[0].Id }, toClassId = two.Id }
+            )
+        );
         (await Names(ana, two.Id)).ShouldBe(["Reader0 Test"]);
         (await Roster(ana, one.Id))["former"]!.AsArray().Count.ShouldBe(1);
         (await ana.Get($"/api/readers/{one.Readers[0].Id}/stays")).AsArray().Count.ShouldBe(2);
@@ -127,7 +272,9 @@ public sealed class RosterTests(Harness harness)
         (await ana.Post($"/api/changes/{(string)left["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await Names(ana, one.Id)).Length.ShouldBe(2);
-        (await ana.Problem(await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo"), 409))["code"]!.GetValue<string>().ShouldBe("undone");
+        (await ana.Problem(await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo"), 409))["code"]!
+            .GetValue<string>()
+            .ShouldBe("undone");
     }
 
     [Fact]
@@ -147,10 +294,38 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var added = await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = "Worked", familyName = "", grade = 4, level = 30 }));
+        var added = await ana.Json(
+            await ana.Post(
+                $"/api/classes/{room.Id}/readers",
+                new
+                {
+                    givenName = "Worked",
+                    familyName = "",
+                    grade = 4,
+                    level = 30,
+                }
+            )
+        );
         var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
-        (await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = new[] { (string)added["id"]! }, textId = text, attempts = 2, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { } })).EnsureSuccessStatusCode();
-        ((string)(await ana.Problem(await ana.Post($"/api/changes/{(string)added["changeId"]!}/undo"), 409))["title"]!).ShouldContain("Worked has been given work");
+        (
+            await ana.Post(
+                $"/api/classes/{room.Id}/assignments",
+                new
+                {
+                    readerIds = new[] { (string)added["id"]! },
+                    textId = text,
+                    attempts = 2,
+                    skipGiven = false,
+                    dueOn = (DateOnly?)null,
+                    directions = "",
+                    versions = new { },
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (
+            (string)
+                (await ana.Problem(await ana.Post($"/api/changes/{(string)added["changeId"]!}/undo"), 409))["title"]!
+        ).ShouldContain("Worked has been given work");
     }
 
     [Fact]
@@ -159,7 +334,22 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
         var path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}";
-        object Body(string given, string seen) => new { givenName = given, familyName = "Test", grade = 4, supports = new { moreTime = 150, readAloud = true }, before = new { givenName = seen, familyName = "Test", grade = 4, homeLanguage = (string?)null, guardianMail = (string?)null } };
+        object Body(string given, string seen) =>
+            new
+            {
+                givenName = given,
+                familyName = "Test",
+                grade = 4,
+                supports = new { moreTime = 150, readAloud = true },
+                before = new
+                {
+                    givenName = seen,
+                    familyName = "Test",
+                    grade = 4,
+                    homeLanguage = (string?)null,
+                    guardianMail = (string?)null,
+                },
+            };
         (await ana.Put(path, Body("First", "Reader0"))).EnsureSuccessStatusCode();
         ((string)(await ana.Problem(await ana.Put(path, Body("Second", "Reader0")), 409))["code"]!).ShouldBe("stale");
         var member = (await Roster(ana, room.Id))["members"]![0]!;
@@ -171,11 +361,30 @@ public sealed class RosterTests(Harness harness)
     [InlineData("<b>Max</b>", "Muster", 4, "givenName")]
     [InlineData("", "Muster", 4, "givenName")]
     [InlineData("Max", "Muster", 14, "grade")]
-    public async Task Details_that_do_not_hold_are_refused_by_field(string given, string family, int grade, string field)
+    public async Task Details_that_do_not_hold_are_refused_by_field(
+        string given,
+        string family,
+        int grade,
+        string field
+    )
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
-        (await ana.Problem(await ana.Put($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}", new { givenName = given, familyName = family, grade, supports = new { moreTime = 100 } }), 422))["fields"]![field].ShouldNotBeNull();
+        (
+            await ana.Problem(
+                await ana.Put(
+                    $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}",
+                    new
+                    {
+                        givenName = given,
+                        familyName = family,
+                        grade,
+                        supports = new { moreTime = 100 },
+                    }
+                ),
+                422
+            )
+        )["fields"]![field].ShouldNotBeNull();
     }
 
     [Theory]
@@ -186,13 +395,29 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
-        (await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/secret", new { kind })).EnsureSuccessStatusCode();
+        (
+            await ana.Post($"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/secret", new { kind })
+        ).EnsureSuccessStatusCode();
         var card = await ana.Get($"/api/readers/{room.Readers[0].Id}/sign-in");
         ((string)card["secretKind"]!).ShouldBe(kind);
-        async Task<HttpStatusCode> Try(string secret) => (await new Person(harness).Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[0].Id, secret })).StatusCode;
-        (await Try(((string)card["secret"]!).ToUpperInvariant().Replace("PICTURES", "")) == HttpStatusCode.OK).ShouldBe(kind != "Pictures");
+        async Task<HttpStatusCode> Try(string secret) =>
+            (
+                await new Person(harness).Post(
+                    "/api/session/reader",
+                    new
+                    {
+                        code = room.Code,
+                        readerId = room.Readers[0].Id,
+                        secret,
+                    }
+                )
+            ).StatusCode;
+        (await Try(((string)card["secret"]!).ToUpperInvariant().Replace("PICTURES", "")) == HttpStatusCode.OK).ShouldBe(
+            kind != "Pictures"
+        );
         (await Try((string)card["secret"]!)).ShouldBe(HttpStatusCode.OK);
-        if ((string)card["secret"]! != room.Readers[0].Secret) (await Try(room.Readers[0].Secret)).ShouldBe(HttpStatusCode.Unauthorized);
+        if ((string)card["secret"]! != room.Readers[0].Secret)
+            (await Try(room.Readers[0].Secret)).ShouldBe(HttpStatusCode.Unauthorized);
     }
 
     [Fact]
@@ -200,7 +425,8 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        string kept = room.Readers[0].Id, other = room.Readers[1].Id;
+        string kept = room.Readers[0].Id,
+            other = room.Readers[1].Id;
         var merged = await ana.Json(await ana.Post($"/api/readers/{kept}/merge", new { otherId = other }));
         (await Names(ana, room.Id)).ShouldBe(["Reader0 Test"]);
         (await ana.Get($"/api/readers/{kept}"))["marks"]!.AsArray().Count.ShouldBe(2);
@@ -214,18 +440,49 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        (await ana.Put($"/api/classes/{room.Id}", new { name = "New name", firstDay = Harness.Today, lastDay = Harness.Today.AddDays(30) })).EnsureSuccessStatusCode();
-        (await ana.Problem(await ana.Put($"/api/classes/{room.Id}", new { name = "X", firstDay = Harness.Today, lastDay = Harness.Today.AddDays(-1) }), 422))["fields"]!["lastDay"].ShouldNotBeNull();
+        (
+            await ana.Put(
+                $"/api/classes/{room.Id}",
+                new
+                {
+                    name = "New name",
+                    firstDay = Harness.Today,
+                    lastDay = Harness.Today.AddDays(30),
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (
+            await ana.Problem(
+                await ana.Put(
+                    $"/api/classes/{room.Id}",
+                    new
+                    {
+                        name = "X",
+                        firstDay = Harness.Today,
+                        lastDay = Harness.Today.AddDays(-1),
+                    }
+                ),
+                422
+            )
+        )["fields"]!["lastDay"].ShouldNotBeNull();
         (await ana.Post($"/api/classes/{room.Id}/code")).EnsureSuccessStatusCode();
         var code = (string)(await Roster(ana, room.Id))["code"]!;
         code.ShouldNotBe(room.Code);
-        (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{room.Code}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        var copy = await ana.Json(await ana.Post($"/api/classes/{room.Id}/copy", new { name = "A copy", withReaders = true }));
+        (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{room.Code}")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        var copy = await ana.Json(
+            await ana.Post($"/api/classes/{room.Id}/copy", new { name = "A copy", withReaders = true })
+        );
         (await Names(ana, (string)copy["id"]!)).Length.ShouldBe(2);
         (await ana.Post($"/api/classes/{room.Id}/close")).EnsureSuccessStatusCode();
-        (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{code}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{code}")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
         (await ana.Post($"/api/changes/{(string)copy["changeId"]!}/undo")).EnsureSuccessStatusCode();
-        (await ana.Send(HttpMethod.Get, $"/api/classes/{(string)copy["id"]!}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await ana.Send(HttpMethod.Get, $"/api/classes/{(string)copy["id"]!}")).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
     }
 
     [Fact]
@@ -234,7 +491,12 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
         var me = (string)(await Roster(ana, room.Id))["adults"]![0]!["adultId"]!;
-        ((string)(await ana.Problem(await ana.Send(HttpMethod.Delete, $"/api/classes/{room.Id}/adults/{me}"), 409))["code"]!).ShouldBe("last-teacher");
+        (
+            (string)
+                (await ana.Problem(await ana.Send(HttpMethod.Delete, $"/api/classes/{room.Id}/adults/{me}"), 409))[
+                    "code"
+                ]!
+        ).ShouldBe("last-teacher");
     }
 
     [Fact]
@@ -242,14 +504,26 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var ask = new { id = Guid.NewGuid(), code = room.Code, givenName = "Joy", familyName = "Late" };
+        var ask = new
+        {
+            id = Guid.NewGuid(),
+            code = room.Code,
+            givenName = "Joy",
+            familyName = "Late",
+        };
         (await new Person(harness).Post("/api/session/join", ask)).EnsureSuccessStatusCode();
-        (await new Person(harness).Post("/api/session/join", ask)).IsSuccessStatusCode.ShouldBeTrue("asking twice is asking once");
+        (await new Person(harness).Post("/api/session/join", ask)).IsSuccessStatusCode.ShouldBeTrue(
+            "asking twice is asking once"
+        );
         (await Roster(ana, room.Id))["joinings"]!.AsArray().Count.ShouldBe(1);
         (await Names(ana, room.Id)).ShouldBeEmpty();
-        (await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })).EnsureSuccessStatusCode();
+        (
+            await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })
+        ).EnsureSuccessStatusCode();
         (await Names(ana, room.Id)).ShouldBe(["Joy Late"]);
-        (await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (
+            await ana.Post($"/api/classes/{room.Id}/joinings/{ask.id}", new { accept = true, grade = 3 })
+        ).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     [Fact]
@@ -257,9 +531,22 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        Task<HttpResponseMessage> Ask(string address, int n) => new Person(harness).Send(HttpMethod.Post, "/api/session/join", new { id = Guid.NewGuid(), code = room.Code, givenName = $"Nobody{n}", familyName = "" }, headers: new Dictionary<string, string> { ["X-Forwarded-For"] = address });
+        Task<HttpResponseMessage> Ask(string address, int n) =>
+            new Person(harness).Send(
+                HttpMethod.Post,
+                "/api/session/join",
+                new
+                {
+                    id = Guid.NewGuid(),
+                    code = room.Code,
+                    givenName = $"Nobody{n}",
+                    familyName = "",
+                },
+                headers: new Dictionary<string, string> { ["X-Forwarded-For"] = address }
+            );
         var answers = new List<HttpStatusCode>();
-        for (var n = 0; n < 45; n++) answers.Add((await Ask("203.0.113.9", n)).StatusCode);
+        for (var n = 0; n < 45; n++)
+            answers.Add((await Ask("203.0.113.9", n)).StatusCode);
         answers.Count(a => a == HttpStatusCode.OK).ShouldBe(GuessRule.JoiningAddress.Free);
         answers[^1].ShouldBe(HttpStatusCode.TooManyRequests);
         // A child of the class, from elsewhere, still may.
@@ -274,7 +561,11 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var bytes = (encoding == "windows-1252" ? CodePagesEncodingProvider.Instance.GetEncoding(1252)! : Encoding.GetEncoding(encoding)).GetBytes("First name;Surname;Grade\r\nZoë;Müller;4\r\n");
+        var bytes = (
+            encoding == "windows-1252"
+                ? CodePagesEncodingProvider.Instance.GetEncoding(1252)!
+                : Encoding.GetEncoding(encoding)
+        ).GetBytes("First name;Surname;Grade\r\nZoë;Müller;4\r\n");
         var read = await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", bytes));
         ((string)read["kind"]!).ShouldBe(kind);
         ((string)read["rows"]![0]!["givenName"]!).ShouldBe("Zoë");
@@ -287,12 +578,21 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var template = await (await ana.Send(HttpMethod.Get, "/api/list-template.xlsx")).Content.ReadAsByteArrayAsync();
-        ((string)(await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", template)))["rows"]![0]!["givenName"]!).ShouldBe("Wren");
+        (
+            (string)
+                (await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", template)))[
+                    "rows"
+                ]![0]!["givenName"]!
+        ).ShouldBe("Wren");
         foreach (var form in new[] { "xlsx", "csv" })
         {
-            var file = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.{form}")).Content.ReadAsByteArrayAsync();
+            var file = await (
+                await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.{form}")
+            ).Content.ReadAsByteArrayAsync();
             var read = await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", file));
-            var check = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/check", new { rows = read["rows"], levelSystem = "fm" }));
+            var check = await ana.Json(
+                await ana.Post($"/api/classes/{room.Id}/list/check", new { rows = read["rows"], levelSystem = "fm" })
+            );
             ((int)check["unchanged"]!).ShouldBe(2, form);
         }
     }
@@ -302,7 +602,9 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        (await ana.Put($"/api/classes/{room.Id}/list/draft", Rows(new { givenName = "Half" }))).EnsureSuccessStatusCode();
+        (
+            await ana.Put($"/api/classes/{room.Id}/list/draft", Rows(new { givenName = "Half" }))
+        ).EnsureSuccessStatusCode();
         ((string)(await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]![0]!["givenName"]!).ShouldBe("Half");
         (await ana.Put($"/api/classes/{room.Id}/list/draft", Rows())).EnsureSuccessStatusCode();
         (await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]!.AsArray().ShouldBeEmpty();
@@ -312,8 +614,20 @@ public sealed class RosterTests(Harness harness)
     public async Task Existing_readers_are_found_by_the_beginning_of_a_name()
     {
         var ana = await harness.Teacher("ana");
-        Room one = await harness.Room(ana, 0), two = await harness.Room(ana, 0);
-        (await ana.Post($"/api/classes/{one.Id}/readers", new { givenName = "Quintessa", familyName = "O’Found_%", grade = 4, level = 30 })).EnsureSuccessStatusCode();
+        Room one = await harness.Room(ana, 0),
+            two = await harness.Room(ana, 0);
+        (
+            await ana.Post(
+                $"/api/classes/{one.Id}/readers",
+                new
+                {
+                    givenName = "Quintessa",
+                    familyName = "O’Found_%",
+                    grade = 4,
+                    level = 30,
+                }
+            )
+        ).EnsureSuccessStatusCode();
         (await ana.Get($"/api/school/find?name=quint&notIn={two.Id}")).AsArray().Count.ShouldBe(1);
         (await ana.Get($"/api/school/find?name=o’f%20quin&notIn={two.Id}")).AsArray().Count.ShouldBe(1);
         (await ana.Get($"/api/school/find?name=quint&notIn={one.Id}")).AsArray().ShouldBeEmpty();
@@ -325,10 +639,24 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var ben = await harness.Teacher("ben");
-        Room hers = await harness.Room(ana, 0), his = await harness.Room(ben, 0), hisOther = await harness.Room(ben, 0);
+        Room hers = await harness.Room(ana, 0),
+            his = await harness.Room(ben, 0),
+            hisOther = await harness.Room(ben, 0);
         foreach (var (who, room, name) in new[] { (ana, hers, "Ottoline"), (ben, his, "Ottokar") })
-            (await who.Post($"/api/classes/{room.Id}/readers", new { givenName = name, familyName = "Asked", grade = 4, level = 30 })).EnsureSuccessStatusCode();
-        async Task<bool> Asks(Person who, string name, Room notIn) => (bool)(await who.Get($"/api/school/find?name={name}&notIn={notIn.Id}")).AsArray().Single()!["asks"]!;
+            (
+                await who.Post(
+                    $"/api/classes/{room.Id}/readers",
+                    new
+                    {
+                        givenName = name,
+                        familyName = "Asked",
+                        grade = 4,
+                        level = 30,
+                    }
+                )
+            ).EnsureSuccessStatusCode();
+        async Task<bool> Asks(Person who, string name, Room notIn) =>
+            (bool)(await who.Get($"/api/school/find?name={name}&notIn={notIn.Id}")).AsArray().Single()!["asks"]!;
         (await Asks(ben, "ottok", hisOther)).ShouldBeFalse("he is the reader's teacher");
         (await Asks(ben, "ottol", hisOther)).ShouldBeTrue("the reader is in a colleague's hands");
         (await Asks(ana, "ottok", hers)).ShouldBeFalse("a lead may enrol anybody");
@@ -341,10 +669,39 @@ public sealed class RosterTests(Harness harness)
         var room = await harness.Room(ana, 3);
         var path = $"/api/classes/{room.Id}/lists/{Guid.NewGuid()}";
         string[] ids = [room.Readers[2].Id, room.Readers[0].Id];
-        (await ana.Put(path, new { name = "Book club", mark = "wave", note = "Tuesdays", position = 0, readerIds = ids })).EnsureSuccessStatusCode();
-        (await ana.Put($"/api/classes/{room.Id}/lists/{Guid.NewGuid()}", new { name = "By filter", mark = "", position = 1, filter = new { asked = "rushed" }, readerIds = Array.Empty<string>() })).EnsureSuccessStatusCode();
-        (await ana.Get($"/api/classes/{room.Id}/lists"))[0]!["readerIds"]!.AsArray().Select(x => (string)x!).ShouldBe(ids);
-        (await ana.Post($"/api/classes/{room.Id}/remove", new { readerIds = new[] { ids[0] } })).EnsureSuccessStatusCode();
+        (
+            await ana.Put(
+                path,
+                new
+                {
+                    name = "Book club",
+                    mark = "wave",
+                    note = "Tuesdays",
+                    position = 0,
+                    readerIds = ids,
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (
+            await ana.Put(
+                $"/api/classes/{room.Id}/lists/{Guid.NewGuid()}",
+                new
+                {
+                    name = "By filter",
+                    mark = "",
+                    position = 1,
+                    filter = new { asked = "rushed" },
+                    readerIds = Array.Empty<string>(),
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (await ana.Get($"/api/classes/{room.Id}/lists"))[0]!["readerIds"]!
+            .AsArray()
+            .Select(x => (string)x!)
+            .ShouldBe(ids);
+        (
+            await ana.Post($"/api/classes/{room.Id}/remove", new { readerIds = new[] { ids[0] } })
+        ).EnsureSuccessStatusCode();
         (await ana.Get($"/api/classes/{room.Id}/lists"))[0]!["readerIds"]!.AsArray().Count.ShouldBe(1);
         (await ana.Send(HttpMethod.Delete, path)).EnsureSuccessStatusCode();
         (await ana.Get($"/api/classes/{room.Id}/lists")).AsArray().Count.ShouldBe(1);
@@ -358,17 +715,29 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 9);
-        var bytes = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/{form}.pdf")).Content.ReadAsByteArrayAsync();
+        var bytes = await (
+            await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/{form}.pdf")
+        ).Content.ReadAsByteArrayAsync();
         using var pdf = UglyToad.PdfPig.PdfDocument.Open(bytes);
         pdf.NumberOfPages.ShouldBe(pages);
         var text = string.Concat(pdf.GetPages().Select(p => p.Text));
         text.ShouldContain("Reader3");
         text.ShouldNotContain("Test");
-        if (form != "letters") text.ShouldContain(room.Code);
-        pdf.GetPages().SelectMany(p => p.Letters).Select(l => l.FontName).Distinct().ShouldAllBe(f => f!.Contains('+'), "every font is embedded as a subset");
+        if (form != "letters")
+            text.ShouldContain(room.Code);
+        pdf.GetPages()
+            .SelectMany(p => p.Letters)
+            .Select(l => l.FontName)
+            .Distinct()
+            .ShouldAllBe(f => f!.Contains('+'), "every font is embedded as a subset");
         if (form == "cards")
         {
-            var some = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/cards.pdf?paper=letter&surnames=true&readers={room.Readers[0].Id}")).Content.ReadAsByteArrayAsync();
+            var some = await (
+                await ana.Send(
+                    HttpMethod.Get,
+                    $"/api/classes/{room.Id}/print/cards.pdf?paper=letter&surnames=true&readers={room.Readers[0].Id}"
+                )
+            ).Content.ReadAsByteArrayAsync();
             using var one = UglyToad.PdfPig.PdfDocument.Open(some);
             one.GetPage(1).Text.ShouldContain("Test");
             one.GetPage(1).Height.ShouldBe(792, 1);
@@ -381,7 +750,18 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var last = HttpStatusCode.OK;
-        for (var i = 0; i < 45; i++) last = (await new Person(harness).Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[0].Id, secret = "boat boat boat" })).StatusCode;
+        for (var i = 0; i < 45; i++)
+            last = (
+                await new Person(harness).Post(
+                    "/api/session/reader",
+                    new
+                    {
+                        code = room.Code,
+                        readerId = room.Readers[0].Id,
+                        secret = "boat boat boat",
+                    }
+                )
+            ).StatusCode;
         last.ShouldBe(HttpStatusCode.TooManyRequests);
         await harness.Reader(room, 1);
     }

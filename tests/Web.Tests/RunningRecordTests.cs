@@ -8,7 +8,40 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class RunningRecordTests(Harness harness)
 {
-    private static readonly byte[] Wave = [.. "RIFF"u8, 36, 0, 0, 0, .. "WAVEfmt "u8, 16, 0, 0, 0, 1, 0, 1, 0, 64, 31, 0, 0, 64, 31, 0, 0, 1, 0, 8, 0, .. "data"u8, 0, 0, 0, 0];
+    private static readonly byte[] Wave =
+    [
+        .. "RIFF"u8,
+        36,
+        0,
+        0,
+        0,
+        .. "WAVEfmt "u8,
+        16,
+        0,
+        0,
+        0,
+        1,
+        0,
+        1,
+        0,
+        64,
+        31,
+        0,
+        0,
+        64,
+        31,
+        0,
+        0,
+        1,
+        0,
+        8,
+        0,
+        .. "data"u8,
+        0,
+        0,
+        0,
+        0,
+    ];
 
     private sealed record Taken(Person Ana, Room Room, string Path, JsonNode View)
     {
@@ -28,12 +61,45 @@ public sealed class RunningRecordTests(Harness harness)
         return new(ana, room, path, await ana.Json(await ana.Put(path, new { textId = text, versionId = version })));
     }
 
-    private static object Mark(int index, string kind, string heard = "", string used = "") => new { index, kind, heard, used, span = 1, doubt = false };
+    private static object Mark(int index, string kind, string heard = "", string used = "") =>
+        new
+        {
+            index,
+            kind,
+            heard,
+            used,
+            span = 1,
+            doubt = false,
+        };
 
-    private static Task<HttpResponseMessage> Keep(Taken k, int revision, object[] marks, double seconds = 60, bool done = false, int? lastWord = null, object? retelling = null, object[]? answers = null) =>
-        k.Ana.Put($"{k.Path}/sheet", new { revision, marks, seconds, lastWord, pauses = 0, retelling, answers, note = "", done });
+    private static Task<HttpResponseMessage> Keep(
+        Taken k,
+        int revision,
+        object[] marks,
+        double seconds = 60,
+        bool done = false,
+        int? lastWord = null,
+        object? retelling = null,
+        object[]? answers = null
+    ) =>
+        k.Ana.Put(
+            $"{k.Path}/sheet",
+            new
+            {
+                revision,
+                marks,
+                seconds,
+                lastWord,
+                pauses = 0,
+                retelling,
+                answers,
+                note = "",
+                done,
+            }
+        );
 
-    private static async Task<double> Depth(Taken k) => (double)(await k.Ana.Get($"/api/readers/{k.Reader}/evidence"))["depth"]!;
+    private static async Task<double> Depth(Taken k) =>
+        (double)(await k.Ana.Get($"/api/readers/{k.Reader}/evidence"))["depth"]!;
 
     [Fact]
     public async Task A_record_is_marked_finished_and_moves_the_level_and_opened_again_it_does_not()
@@ -41,19 +107,41 @@ public sealed class RunningRecordTests(Harness harness)
         var k = await Begin();
         ((int)k.View["revision"]!, (bool)k.View["done"]!).ShouldBe((1, false), "begun twice is begun once");
         var before = await Depth(k);
-        var open = await k.Ana.Json(await Keep(k, 1, [Mark(0, "Substitution", "A", "MV"), Mark(3, "SelfCorrection", "so"), Mark(-1, "Insertion", "well")]));
+        var open = await k.Ana.Json(
+            await Keep(
+                k,
+                1,
+                [Mark(0, "Substitution", "A", "MV"), Mark(3, "SelfCorrection", "so"), Mark(-1, "Insertion", "well")]
+            )
+        );
         var f = open["figures"]!;
-        ((int)f["errors"]!, (int)f["selfCorrections"]!, (double)f["selfCorrectionRatio"]!, (int)open["sources"]!["errorsVisual"]!).ShouldBe((2, 1, 3, 1));
+        (
+            (int)f["errors"]!,
+            (int)f["selfCorrections"]!,
+            (double)f["selfCorrectionRatio"]!,
+            (int)open["sources"]!["errorsVisual"]!
+        ).ShouldBe((2, 1, 3, 1));
         ((double)f["wordsCorrectPerMinute"]!).ShouldBe(k.Words - 1, 0.01);
         (await Depth(k)).ShouldBe(before, 0.001, "what is not finished is no evidence");
 
         var question = (string)k.View["questions"]![0]!["id"]!;
-        var done = await k.Ana.Json(await Keep(k, 2, [.. Enumerable.Range(0, k.Words / 4).Select(i => Mark(i * 2, "Omission"))], done: true, retelling: new Dictionary<string, int> { [(string)k.View["parts"]![0]!] = 2 }, answers: [new { questionId = question, right = false }]));
+        var done = await k.Ana.Json(
+            await Keep(
+                k,
+                2,
+                [.. Enumerable.Range(0, k.Words / 4).Select(i => Mark(i * 2, "Omission"))],
+                done: true,
+                retelling: new Dictionary<string, int> { [(string)k.View["parts"]![0]!] = 2 },
+                answers: [new { questionId = question, right = false }]
+            )
+        );
         ((string)done["figures"]!["zone"]!, (double)done["figures"]!["retelling"]!).ShouldBe(("Frustration", 1));
         (await Depth(k)).ShouldBeLessThan(before - 1);
         var pieces = (await k.Ana.Get($"/api/readers/{k.Reader}/evidence"))["pieces"]!.AsArray();
         pieces.Count(p => (string)p!["what"]! == "running record").ShouldBe(1);
-        ((string)pieces.First(p => (string)p!["what"]! == "running record")!["note"]!).ShouldContain((string)k.View["title"]!);
+        ((string)pieces.First(p => (string)p!["what"]! == "running record")!["note"]!).ShouldContain(
+            (string)k.View["title"]!
+        );
 
         await k.Ana.Json(await Keep(k, 3, [], done: false));
         (await Depth(k)).ShouldBe(before, 0.001);
@@ -80,15 +168,38 @@ public sealed class RunningRecordTests(Harness harness)
     {
         var k = await Begin();
         await k.Ana.Json(await Keep(k, 1, [Mark(2, "Told")]));
-        foreach (var marks in new[] { [Mark(k.Words, "Told")], [Mark(1, "Wrong")], [Mark(1, "Told"), Mark(1, "Omission")], [Mark(1, "Correct")], new[] { Mark(1, "Told", used: "X") } })
+        foreach (
+            var marks in new[]
+            {
+                [Mark(k.Words, "Told")],
+                [Mark(1, "Wrong")],
+                [Mark(1, "Told"), Mark(1, "Omission")],
+                [Mark(1, "Correct")],
+                new[] { Mark(1, "Told", used: "X") },
+            }
+        )
             (await Keep(k, 2, marks)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
         (await Keep(k, 2, [], seconds: -1)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
         (await Keep(k, 2, [], lastWord: k.Words)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await Keep(k, 2, [], answers: [new { questionId = Guid.NewGuid(), right = true }])).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await Keep(k, 2, [], retelling: new Dictionary<string, int> { ["nothing"] = 1 })).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await Keep(k, 2, [], answers: [new { questionId = Guid.NewGuid(), right = true }])).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
+        (await Keep(k, 2, [], retelling: new Dictionary<string, int> { ["nothing"] = 1 })).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
         (await k.Ana.Get(k.Path))["sheet"]!["marks"]!.AsArray().Count.ShouldBe(1);
         var other = k.Path.Replace(k.Reader, k.Room.Readers[1].Id);
-        (await k.Ana.Put(other, new { textId = (string)k.View["textId"]!, versionId = (string)(await k.Ana.Get($"/api/texts/{(string)k.View["textId"]!}"))["versions"]![0]!["id"]! })).StatusCode.ShouldBe(HttpStatusCode.NotFound, "the id is another reader's record");
+        (
+            await k.Ana.Put(
+                other,
+                new
+                {
+                    textId = (string)k.View["textId"]!,
+                    versionId = (string)
+                        (await k.Ana.Get($"/api/texts/{(string)k.View["textId"]!}"))["versions"]![0]!["id"]!,
+                }
+            )
+        ).StatusCode.ShouldBe(HttpStatusCode.NotFound, "the id is another reader's record");
     }
 
     [Fact]
@@ -96,14 +207,67 @@ public sealed class RunningRecordTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
-        object Text(int revision, string body) => new { revision, title = "The Loft", kind = "story", topic = "Home", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions = new[] { new { label = "a", body } }, words = Array.Empty<object>() };
-        var text = (string)(await ana.Json(await ana.Post("/api/texts", Text(0, "The dust lay thick on the loft floor. A moth flew up. Nobody had been here for years and years."))))["id"]!;
+        object Text(int revision, string body) =>
+            new
+            {
+                revision,
+                title = "The Loft",
+                kind = "story",
+                topic = "Home",
+                fiction = true,
+                spelling = "British",
+                blurb = "",
+                season = "",
+                mine = false,
+                versions = new[] { new { label = "a", body } },
+                words = Array.Empty<object>(),
+            };
+        var text = (string)
+            (
+                await ana.Json(
+                    await ana.Post(
+                        "/api/texts",
+                        Text(
+                            0,
+                            "The dust lay thick on the loft floor. A moth flew up. Nobody had been here for "
+                                + "years and years."
+                        )
+                    )
+                )
+            )["id"]!;
         var version = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]!;
         var path = $"/api/readers/{room.Readers[0].Id}/records/{Guid.NewGuid()}";
         var first = await ana.Json(await ana.Put(path, new { textId = text, versionId = version }));
         ((bool)first["textChanged"]!).ShouldBeFalse();
-        var versions = new[] { new { id = version, label = "a", body = "The dust lay thin on the loft floor. Two moths flew up. Nobody had been here for years and years." } };
-        (await ana.Put($"/api/texts/{text}", new { revision = 1, title = "The Loft", kind = "story", topic = "Home", fiction = true, spelling = "British", blurb = "", season = "", mine = false, versions, words = Array.Empty<object>() })).EnsureSuccessStatusCode();
+        var versions = new[]
+        {
+            new
+            {
+                id = version,
+                label = "a",
+                body = "The dust lay thin on the loft floor. Two moths flew up. Nobody had been here for years and "
+                    + "years.",
+            },
+        };
+        (
+            await ana.Put(
+                $"/api/texts/{text}",
+                new
+                {
+                    revision = 1,
+                    title = "The Loft",
+                    kind = "story",
+                    topic = "Home",
+                    fiction = true,
+                    spelling = "British",
+                    blurb = "",
+                    season = "",
+                    mine = false,
+                    versions,
+                    words = Array.Empty<object>(),
+                }
+            )
+        ).EnsureSuccessStatusCode();
         var later = await ana.Get(path);
         ((bool)later["textChanged"]!, (string)later["body"]!).ShouldBe((true, (string)first["body"]!));
     }
@@ -113,11 +277,15 @@ public sealed class RunningRecordTests(Harness harness)
     {
         var k = await Begin();
         var body = (string)k.View["body"]!;
-        string Word(int i) => body.Substring((int)k.View["words"]![i]!["start"]!, (int)k.View["words"]![i]!["length"]!).ToLowerInvariant();
+        string Word(int i) =>
+            body.Substring((int)k.View["words"]![i]!["start"]!, (int)k.View["words"]![i]!["length"]!)
+                .ToLowerInvariant();
         var at = Enumerable.Range(1, 30).First(i => !(bool)k.View["words"]![i]!["name"]! && Word(i).Length > 3);
         await k.Ana.Json(await Keep(k, 1, [Mark(at, "Substitution", "thing")], done: true));
         var all = await k.Ana.Get($"/api/readers/{k.Reader}/records");
-        ((string)all["practice"]![0]!["word"]!, (string)all["practice"]![0]!["said"]![0]!).ShouldBe((Word(at), "thing"));
+        ((string)all["practice"]![0]!["word"]!, (string)all["practice"]![0]!["said"]![0]!).ShouldBe(
+            (Word(at), "thing")
+        );
         ((bool)all["mayTake"]!).ShouldBeTrue();
         var pdf = await k.Ana.Send(HttpMethod.Get, $"{k.Path}/record.pdf");
         pdf.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
@@ -129,17 +297,25 @@ public sealed class RunningRecordTests(Harness harness)
     {
         var view = await k.Ana.Get(k.Path);
         var end = DateTime.UtcNow.AddSeconds(20);
-        while (!so(view) && DateTime.UtcNow < end) { await Task.Delay(50); view = await k.Ana.Get(k.Path); }
+        while (!so(view) && DateTime.UtcNow < end)
+        {
+            await Task.Delay(50);
+            view = await k.Ana.Get(k.Path);
+        }
         return view;
     }
 
-    private static Task<HttpResponseMessage> Sound(Taken k, string seconds = "12") => k.Ana.Put($"{k.Path}/sound?seconds={seconds}", Wave);
+    private static Task<HttpResponseMessage> Sound(Taken k, string seconds = "12") =>
+        k.Ana.Put($"{k.Path}/sound?seconds={seconds}", Wave);
 
     [Fact]
     public async Task A_recording_is_heard_and_comes_back_as_a_draft()
     {
         var id = Guid.NewGuid().ToString();
-        File.WriteAllText(Path.Combine(harness.Known, id + ".json"), """[{"word":"wrongness","start":0.1,"end":0.9,"confidence":0.3}]""");
+        File.WriteAllText(
+            Path.Combine(harness.Known, id + ".json"),
+            """[{"word":"wrongness","start":0.1,"end":0.9,"confidence":0.3}]"""
+        );
         var k = await Begin(id);
         await k.Ana.Json(await Sound(k));
         var heard = await Until(k, v => (string?)v["listening"] == "heard");
@@ -164,13 +340,20 @@ public sealed class RunningRecordTests(Harness harness)
             ((string)failed["listenNote"]!).ShouldContain(said);
             failed["sheet"]!["marks"]!.AsArray().Count.ShouldBe(1);
         }
-        finally { settings["Listener:Mood"] = null; }
+        finally
+        {
+            settings["Listener:Mood"] = null;
+        }
         await k.Ana.Json(await k.Ana.Post($"{k.Path}/listen"));
         ((string?)(await Until(k, v => (string?)v["listening"] == "heard"))["listening"]).ShouldBe("heard");
     }
 
     [Theory]
-    [InlineData("0", "Nothing was recorded"), InlineData("7200", "at most 30 minutes"), InlineData("0.4", "Nothing was recorded")]
+    [
+        InlineData("0", "Nothing was recorded"),
+        InlineData("7200", "at most 30 minutes"),
+        InlineData("0.4", "Nothing was recorded")
+    ]
     public async Task A_recording_of_no_time_or_of_hours_is_refused_plainly(string seconds, string said)
     {
         var k = await Begin();
@@ -183,23 +366,65 @@ public sealed class RunningRecordTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
         var text = (string)(await ana.Get("/api/library?sort=Depth"))["rows"]![25]!["id"]!;
-        async Task<string> Given(bool aloud) => (string)(await ana.Get($"/api/assignments/{(string)(await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), textId = text, attempts = 1, skipGiven = false, dueOn = (DateOnly?)null, directions = "", versions = new { }, aloud })))["assignmentId"]!}"))["tickets"]![0]!["id"]!;
+        async Task<string> Given(bool aloud)
+        {
+            var readerIds = room.Readers.Select(r => r.Id);
+            var wanted = new
+            {
+                readerIds,
+                textId = text,
+                attempts = 1,
+                skipGiven = false,
+                dueOn = (DateOnly?)null,
+                directions = "",
+                versions = new { },
+                aloud,
+            };
+            var given = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", wanted));
+            return (string)(await ana.Get($"/api/assignments/{given["assignmentId"]}"))["tickets"]![0]!["id"]!;
+        }
         var reader = await harness.Reader(room, 0);
-        (await reader.Put($"/api/my/tickets/{await Given(false)}/recording/{Guid.NewGuid()}?seconds=9", Wave)).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (
+            await reader.Put($"/api/my/tickets/{await Given(false)}/recording/{Guid.NewGuid()}?seconds=9", Wave)
+        ).StatusCode.ShouldBe(HttpStatusCode.Conflict);
         var ticket = await Given(true);
         ((bool)(await reader.Get($"/api/my/tickets/{ticket}"))["aloud"]!).ShouldBeTrue();
         var id = Guid.NewGuid();
-        foreach (var _ in new[] { 1, 2 }) await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/recording/{id}?seconds=9", Wave));
-        var again = await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/recording/{Guid.NewGuid()}?seconds=14", Wave));
-        ((string)again["id"]!, (double)again["seconds"]!).ShouldBe((id.ToString(), 14), "a later recording takes the place of an earlier one");
-        (await (await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/recording")).Content.ReadAsByteArrayAsync()).ShouldBe(Wave);
+        foreach (var _ in new[] { 1, 2 })
+            await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/recording/{id}?seconds=9", Wave));
+        var again = await reader.Json(
+            await reader.Put($"/api/my/tickets/{ticket}/recording/{Guid.NewGuid()}?seconds=14", Wave)
+        );
+        ((string)again["id"]!, (double)again["seconds"]!).ShouldBe(
+            (id.ToString(), 14),
+            "a later recording takes the place of an earlier one"
+        );
+        (
+            await (
+                await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/recording")
+            ).Content.ReadAsByteArrayAsync()
+        ).ShouldBe(Wave);
         var waiting = (await ana.Get($"/api/classes/{room.Id}/recordings")).AsArray();
         ((string)waiting.Single()!["id"]!).ShouldBe(id.ToString());
 
         var path = $"/api/readers/{room.Readers[0].Id}/records/{id}";
         var view = await ana.Get(path);
-        await ana.Json(await ana.Put($"{path}/sheet", new { revision = (int)view["revision"]!, marks = Array.Empty<object>(), seconds = 14, pauses = 0, done = true }));
-        (await reader.Put($"/api/my/tickets/{ticket}/recording/{id}?seconds=9", Wave)).IsSuccessStatusCode.ShouldBeFalse("what is marked stays as it is");
+        await ana.Json(
+            await ana.Put(
+                $"{path}/sheet",
+                new
+                {
+                    revision = (int)view["revision"]!,
+                    marks = Array.Empty<object>(),
+                    seconds = 14,
+                    pauses = 0,
+                    done = true,
+                }
+            )
+        );
+        (
+            await reader.Put($"/api/my/tickets/{ticket}/recording/{id}?seconds=9", Wave)
+        ).IsSuccessStatusCode.ShouldBeFalse("what is marked stays as it is");
         (await ana.Get($"/api/classes/{room.Id}/recordings")).AsArray().ShouldBeEmpty();
     }
 }

@@ -12,42 +12,91 @@ using Npgsql;
 
 namespace Web.Tests;
 
-/// <summary>What a school lead does: whole rosters, staff, years, the chart, records, other schools. Each test has a school of its own.</summary>
+/// <summary>What a school lead does: whole rosters, staff, years, the chart, records, other schools. Each test has a
+/// school of its own.</summary>
 [Collection("application")]
 public sealed class SchoolTests(Harness harness)
 {
-    private T Get<T>() where T : notnull => harness.Services.GetRequiredService<T>();
+    private T Get<T>()
+        where T : notnull => harness.Services.GetRequiredService<T>();
 
     [Fact]
     public async Task Who_is_invited_chooses_a_password_once()
     {
         var (lead, _, _) = await harness.OwnSchool();
         var mail = $"{Guid.NewGuid():N}@example.org";
-        var invited = await lead.Json(await lead.Post("/api/school/adults", new { name = "Nele New", mail, lead = false }));
+        var invited = await lead.Json(
+            await lead.Post(
+                "/api/school/adults",
+                new
+                {
+                    name = "Nele New",
+                    mail,
+                    lead = false,
+                }
+            )
+        );
         var token = await harness.MailedToken(mail);
         ((string)invited["link"]!).ShouldEndWith(token);
         var nele = new Person(harness);
-        ((string)(await nele.Json(await nele.Post("/api/pass/look", new { token })))["rules"]!).ShouldContain("10 to 200");
-        (await nele.Problem(await nele.Post("/api/pass", new { token, password = "short" }), 422))["fields"]!["password"].ShouldNotBeNull();
+        ((string)(await nele.Json(await nele.Post("/api/pass/look", new { token })))["rules"]!).ShouldContain(
+            "10 to 200"
+        );
+        (await nele.Problem(await nele.Post("/api/pass", new { token, password = "short" }), 422))["fields"]!
+            ["password"]
+            .ShouldNotBeNull();
         (await nele.Post("/api/pass", new { token, password = "long enough for me" })).EnsureSuccessStatusCode();
         ((string)(await nele.Get("/api/session"))["role"]!).ShouldBe("teacher");
-        (await new Person(harness).Post("/api/pass", new { token, password = "long enough for them" })).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (
+            await new Person(harness).Post("/api/pass", new { token, password = "long enough for them" })
+        ).StatusCode.ShouldBe(HttpStatusCode.Conflict);
     }
 
     [Fact]
     public async Task Signing_out_everywhere_ends_every_session_at_once()
     {
         var (lead, _, _) = await harness.OwnSchool();
-        var invited = await lead.Json(await lead.Post("/api/school/adults", new { name = "Two Tabs", mail = (string?)null, lead = false }));
+        var invited = await lead.Json(
+            await lead.Post(
+                "/api/school/adults",
+                new
+                {
+                    name = "Two Tabs",
+                    mail = (string?)null,
+                    lead = false,
+                }
+            )
+        );
         var token = ((string)invited["link"]!).Split('#')[1];
         var first = new Person(harness);
         (await first.Post("/api/pass", new { token, password = Harness.Password })).EnsureSuccessStatusCode();
         var second = new Person(harness);
-        (await second.Post("/api/session/adult", new { userName = (string)invited["userName"]!, password = Harness.Password })).EnsureSuccessStatusCode();
+        (
+            await second.Post(
+                "/api/session/adult",
+                new { userName = (string)invited["userName"]!, password = Harness.Password }
+            )
+        ).EnsureSuccessStatusCode();
         (await lead.Post($"/api/school/adults/{(string)invited["adultId"]!}/sign-out")).EnsureSuccessStatusCode();
-        foreach (var person in new[] { first, second }) (await person.Send(HttpMethod.Get, "/api/library")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
-        (await lead.Put($"/api/school/adults/{(string)invited["adultId"]!}", new { name = "Two Tabs", lead = false, left = true })).EnsureSuccessStatusCode();
-        (await new Person(harness).Post("/api/session/adult", new { userName = (string)invited["userName"]!, password = Harness.Password })).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        foreach (var person in new[] { first, second })
+            (await person.Send(HttpMethod.Get, "/api/library")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        (
+            await lead.Put(
+                $"/api/school/adults/{(string)invited["adultId"]!}",
+                new
+                {
+                    name = "Two Tabs",
+                    lead = false,
+                    left = true,
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (
+            await new Person(harness).Post(
+                "/api/session/adult",
+                new { userName = (string)invited["userName"]!, password = Harness.Password }
+            )
+        ).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
     }
 
     [Fact]
@@ -55,9 +104,20 @@ public sealed class SchoolTests(Harness harness)
     {
         var (lead, _, userName) = await harness.OwnSchool();
         var here = new Person(harness);
-        (await here.Post("/api/session/adult", new { userName, password = Harness.Password })).EnsureSuccessStatusCode();
-        (await here.Problem(await here.Put("/api/me/password", new { old = "wrong", @new = "quite another one" }), 422))["fields"]!["old"].ShouldNotBeNull();
-        (await here.Put("/api/me/password", new { old = Harness.Password, @new = "quite another one" })).EnsureSuccessStatusCode();
+        (
+            await here.Post("/api/session/adult", new { userName, password = Harness.Password })
+        ).EnsureSuccessStatusCode();
+        (
+            await here.Problem(
+                await here.Put("/api/me/password", new { old = "wrong", @new = "quite another one" }),
+                422
+            )
+        )["fields"]!
+            ["old"]
+            .ShouldNotBeNull();
+        (
+            await here.Put("/api/me/password", new { old = Harness.Password, @new = "quite another one" })
+        ).EnsureSuccessStatusCode();
         (await here.Send(HttpMethod.Get, "/api/school")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await lead.Send(HttpMethod.Get, "/api/school")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
     }
@@ -66,16 +126,30 @@ public sealed class SchoolTests(Harness harness)
     public async Task A_device_is_handed_over_and_given_back_for_the_password_only()
     {
         var ana = new Person(harness);
-        (await ana.Post("/api/session/adult", new { userName = "ana", password = Harness.Password })).EnsureSuccessStatusCode();
+        (
+            await ana.Post("/api/session/adult", new { userName = "ana", password = Harness.Password })
+        ).EnsureSuccessStatusCode();
         var room = await harness.Room(ana, 1);
         (await ana.Post("/api/session/hand-over", new { classId = room.Id })).EnsureSuccessStatusCode();
         var session = await ana.Get("/api/session");
         ((string)session["role"]!).ShouldBe("nobody");
         ((string)session["handedOver"]!["code"]!).ShouldBe(room.Code);
         (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
-        (await ana.Post("/api/session/reader", new { code = room.Code, readerId = room.Readers[0].Id, secret = room.Readers[0].Secret })).EnsureSuccessStatusCode();
+        (
+            await ana.Post(
+                "/api/session/reader",
+                new
+                {
+                    code = room.Code,
+                    readerId = room.Readers[0].Id,
+                    secret = room.Readers[0].Secret,
+                }
+            )
+        ).EnsureSuccessStatusCode();
         (await ana.Send(HttpMethod.Delete, "/api/session")).EnsureSuccessStatusCode();
-        (await ana.Post("/api/session/return", new { password = "guess" })).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        (await ana.Post("/api/session/return", new { password = "guess" })).StatusCode.ShouldBe(
+            HttpStatusCode.Unauthorized
+        );
         (await ana.Post("/api/session/return", new { password = Harness.Password })).EnsureSuccessStatusCode();
         ((string)(await ana.Get("/api/session"))["role"]!).ShouldBe("teacher");
         (await ana.Get("/api/session"))["handedOver"].ShouldBeNull();
@@ -88,16 +162,47 @@ public sealed class SchoolTests(Harness harness)
         var room = await harness.Room(lead, 3);
         (await lead.Put($"/api/classes/{room.Id}", new { name = "4 Tern" })).EnsureSuccessStatusCode();
         var year = (string)(await lead.Get("/api/school/years"))[0]!["id"]!;
-        DateOnly first = Harness.Today.AddDays(250), last = first.AddDays(290);
-        object Year(DateOnly from, DateOnly to, DateOnly termTo) => new { name = "Next year", firstDay = from, lastDay = to, terms = new[] { new { name = "All of it", firstDay = from, lastDay = termTo } }, daysOff = Array.Empty<DateOnly>() };
-        (await lead.Problem(await lead.Post("/api/school/years", Year(first.AddDays(-100), last, last)), 422))["fields"]!["firstDay"].ShouldNotBeNull();
-        (await lead.Problem(await lead.Post("/api/school/years", Year(first, last, last.AddDays(1))), 422))["fields"]!["terms"].ShouldNotBeNull();
+        DateOnly first = Harness.Today.AddDays(250),
+            last = first.AddDays(290);
+        object Year(DateOnly from, DateOnly to, DateOnly termTo) =>
+            new
+            {
+                name = "Next year",
+                firstDay = from,
+                lastDay = to,
+                terms = new[]
+                {
+                    new
+                    {
+                        name = "All of it",
+                        firstDay = from,
+                        lastDay = termTo,
+                    },
+                },
+                daysOff = Array.Empty<DateOnly>(),
+            };
+        (await lead.Problem(await lead.Post("/api/school/years", Year(first.AddDays(-100), last, last)), 422))[
+            "fields"
+        ]!
+            ["firstDay"]
+            .ShouldNotBeNull();
+        (await lead.Problem(await lead.Post("/api/school/years", Year(first, last, last.AddDays(1))), 422))["fields"]!
+            ["terms"]
+            .ShouldNotBeNull();
         var next = (string)(await lead.Json(await lead.Post("/api/school/years", Year(first, last, last))))["id"]!;
-        var preview = await lead.Json(await lead.Post($"/api/school/years/{year}/roll-over/preview", new { toYearId = next, keepClasses = true }));
+        var preview = await lead.Json(
+            await lead.Post($"/api/school/years/{year}/roll-over/preview", new { toYearId = next, keepClasses = true })
+        );
         ((int)preview["up"]!).ShouldBe(3);
         ((string)preview["classes"]![0]!["to"]!).ShouldBe("5 Tern");
-        var rolled = await lead.Json(await lead.Post($"/api/school/years/{year}/roll-over", new { toYearId = next, keepClasses = true }));
-        (await lead.Get("/api/school/classes")).AsArray().Where(c => !(bool)c!["closed"]!).Select(c => ((string)c!["name"]!, (int)c["readers"]!)).ShouldBe([("5 Tern", 3)]);
+        var rolled = await lead.Json(
+            await lead.Post($"/api/school/years/{year}/roll-over", new { toYearId = next, keepClasses = true })
+        );
+        (await lead.Get("/api/school/classes"))
+            .AsArray()
+            .Where(c => !(bool)c!["closed"]!)
+            .Select(c => ((string)c!["name"]!, (int)c["readers"]!))
+            .ShouldBe([("5 Tern", 3)]);
         ((int)(await lead.Get($"/api/readers/{room.Readers[0].Id}"))["grade"]!).ShouldBe(5);
         (await lead.Post($"/api/changes/{(string)rolled["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await lead.Get("/api/school/classes")).AsArray().Select(c => (string)c!["name"]!).ShouldBe(["4 Tern"]);
@@ -109,15 +214,61 @@ public sealed class SchoolTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         var chart = await lead.Get("/api/school/level-chart");
-        var rows = chart["rows"]!.AsArray().Select((r, i) => new { label = (string)r!["label"]!, schoolYear = (string)r["schoolYear"]!, ages = (string)r["ages"]!, depth = (double)r["depth"]! + 1, own = new[] { $"Step {i}" } }).ToList();
-        var body = new { ownColumns = new[] { "Pier steps" }, rows, version = (int)chart["version"]! };
-        (await lead.Json(await lead.Post("/api/school/level-chart/effect", body)))["sentences"]!.ToJsonString().ShouldContain("Pier steps");
+        var rows = chart["rows"]!
+            .AsArray()
+            .Select(
+                (r, i) =>
+                    new
+                    {
+                        label = (string)r!["label"]!,
+                        schoolYear = (string)r["schoolYear"]!,
+                        ages = (string)r["ages"]!,
+                        depth = (double)r["depth"]! + 1,
+                        own = new[] { $"Step {i}" },
+                    }
+            )
+            .ToList();
+        var body = new
+        {
+            ownColumns = new[] { "Pier steps" },
+            rows,
+            version = (int)chart["version"]!,
+        };
+        (await lead.Json(await lead.Post("/api/school/level-chart/effect", body)))["sentences"]!
+            .ToJsonString()
+            .ShouldContain("Pier steps");
         (await lead.Put("/api/school/level-chart", body)).EnsureSuccessStatusCode();
         ((string)(await lead.Problem(await lead.Put("/api/school/level-chart", body), 409))["code"]!).ShouldBe("stale");
-        (await lead.Problem(await lead.Put("/api/school/level-chart", body with { rows = [.. Enumerable.Reverse(rows)] }), 422))["fields"]!["rows"].ShouldNotBeNull();
+        (
+            await lead.Problem(
+                await lead.Put("/api/school/level-chart", body with { rows = [.. Enumerable.Reverse(rows)] }),
+                422
+            )
+        )["fields"]!
+            ["rows"]
+            .ShouldNotBeNull();
         var room = await harness.Room(lead, 0);
-        (await lead.Get($"/api/classes/{room.Id}"))["levelChart"]![4]!["own"]![0]!.GetValue<string>().ShouldBe("Step 4");
-        var done = await lead.Json(await lead.Post($"/api/classes/{room.Id}/list/apply", new { rows = new[] { new { givenName = "Stepper", grade = "4", level = "step 4" } }, levelSystem = "fm" }));
+        (await lead.Get($"/api/classes/{room.Id}"))["levelChart"]![4]!["own"]![0]!
+            .GetValue<string>()
+            .ShouldBe("Step 4");
+        var done = await lead.Json(
+            await lead.Post(
+                $"/api/classes/{room.Id}/list/apply",
+                new
+                {
+                    rows = new[]
+                    {
+                        new
+                        {
+                            givenName = "Stepper",
+                            grade = "4",
+                            level = "step 4",
+                        },
+                    },
+                    levelSystem = "fm",
+                }
+            )
+        );
         var reader = await lead.Get($"/api/readers/{(string)done["added"]![0]!["readerId"]!}");
         ((double)reader["marks"]![0]!["place"]!).ShouldBe(37);
     }
@@ -127,21 +278,49 @@ public sealed class SchoolTests(Harness harness)
     {
         var (lead, schoolId, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 0);
-        var added = await lead.Json(await lead.Post($"/api/classes/{room.Id}/readers", new { givenName = "Zephyrine", familyName = "Qwertz", grade = 4, level = 30 }));
+        var added = await lead.Json(
+            await lead.Post(
+                $"/api/classes/{room.Id}/readers",
+                new
+                {
+                    givenName = "Zephyrine",
+                    familyName = "Qwertz",
+                    grade = 4,
+                    level = 30,
+                }
+            )
+        );
         var id = (string)added["id"]!;
-        (await lead.Put($"/api/classes/{room.Id}/list/draft", new { rows = new[] { new { givenName = "Zephyrine", sameAs = id } }, levelSystem = "fm" })).EnsureSuccessStatusCode();
+        (
+            await lead.Put(
+                $"/api/classes/{room.Id}/list/draft",
+                new { rows = new[] { new { givenName = "Zephyrine", sameAs = id } }, levelSystem = "fm" }
+            )
+        ).EnsureSuccessStatusCode();
         await harness.Guardian(lead, room.Id, id, $"z-{Guid.NewGuid():N}@example.org");
-        var record = JsonNode.Parse(await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.json")).Content.ReadAsStringAsync())!;
+        var record = JsonNode.Parse(
+            await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.json")).Content.ReadAsStringAsync()
+        )!;
         ((string)record["reader"]!["family_name"]!).ShouldBe("Qwertz");
         record["reader"]!.AsObject().ContainsKey("secret").ShouldBeFalse();
         record["guardians"]!.AsArray().Count.ShouldBe(1);
-        using (var pdf = UglyToad.PdfPig.PdfDocument.Open(await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.pdf")).Content.ReadAsByteArrayAsync())) pdf.GetPage(1).Text.ShouldContain("Zephyrine");
+        using (
+            var pdf = UglyToad.PdfPig.PdfDocument.Open(
+                await (await lead.Send(HttpMethod.Get, $"/api/readers/{id}/record.pdf")).Content.ReadAsByteArrayAsync()
+            )
+        )
+            pdf.GetPage(1).Text.ShouldContain("Zephyrine");
 
-        (await lead.Problem(await lead.Post($"/api/readers/{id}/delete", new { name = "Zephyrine" }), 422))["fields"]!["name"].ShouldNotBeNull();
+        (await lead.Problem(await lead.Post($"/api/readers/{id}/delete", new { name = "Zephyrine" }), 422))["fields"]!
+            ["name"]
+            .ShouldNotBeNull();
         (await lead.Post($"/api/readers/{id}/delete", new { name = "zephyrine qwertz" })).EnsureSuccessStatusCode();
         (await lead.Send(HttpMethod.Get, $"/api/readers/{id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Everywhere("zephyrine")).ShouldBeEmpty();
-        (await lead.Get("/api/school/looks")).AsArray().Select(l => (string)l!["what"]!).ShouldContain("reader-deleted");
+        (await lead.Get("/api/school/looks"))
+            .AsArray()
+            .Select(l => (string)l!["what"]!)
+            .ShouldContain("reader-deleted");
     }
 
     /// <summary>The tables that still hold a word, packed steps included.</summary>
@@ -149,20 +328,39 @@ public sealed class SchoolTests(Harness harness)
     {
         await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
         var tables = new List<string>();
-        await using (var q = new NpgsqlCommand("select table_name from information_schema.tables where table_schema = 'public' and table_name not in ('word', 'change_part')", c))
-        await using (var r = await q.ExecuteReaderAsync()) while (await r.ReadAsync()) tables.Add(r.GetString(0));
+        await using (
+            var q = new NpgsqlCommand(
+                """
+                select table_name
+                from information_schema.tables
+                where table_schema = 'public' and table_name not in ('word', 'change_part')
+                """,
+                c
+            )
+        )
+        await using (var r = await q.ExecuteReaderAsync())
+            while (await r.ReadAsync())
+                tables.Add(r.GetString(0));
         var found = new List<string>();
         foreach (var table in tables)
         {
-            await using var q = new NpgsqlCommand($"select count(*) from \"{table}\" x where x::text ilike $1", c) { Parameters = { new() { Value = $"%{word}%" } } };
-            if ((long)(await q.ExecuteScalarAsync())! > 0) found.Add(table);
+            await using var q = new NpgsqlCommand($"select count(*) from \"{table}\" x where x::text ilike $1", c)
+            {
+                Parameters = { new() { Value = $"%{word}%" } },
+            };
+            if ((long)(await q.ExecuteScalarAsync())! > 0)
+                found.Add(table);
         }
         await using var parts = new NpgsqlCommand("select body from change_part", c);
         await using var bodies = await parts.ExecuteReaderAsync();
         while (await bodies.ReadAsync())
         {
-            using var zip = new GZipStream(new MemoryStream(bodies.GetFieldValue<byte[]>(0)), CompressionMode.Decompress);
-            if ((await new StreamReader(zip).ReadToEndAsync()).Contains(word, StringComparison.OrdinalIgnoreCase)) found.Add("change_part");
+            using var zip = new GZipStream(
+                new MemoryStream(bodies.GetFieldValue<byte[]>(0)),
+                CompressionMode.Decompress
+            );
+            if ((await new StreamReader(zip).ReadToEndAsync()).Contains(word, StringComparison.OrdinalIgnoreCase))
+                found.Add("change_part");
         }
         return found;
     }
@@ -175,14 +373,27 @@ public sealed class SchoolTests(Harness harness)
         var change = Guid.Parse((string)applied["changeId"]!);
         await using (var c = await Get<NpgsqlDataSource>().OpenConnectionAsync())
         {
-            await using var old = new NpgsqlCommand("update change set at = at - interval '31 days' where id = $1", c) { Parameters = { new() { Value = change } } };
+            await using var old = new NpgsqlCommand("update change set at = at - interval '31 days' where id = $1", c)
+            {
+                Parameters = { new() { Value = change } },
+            };
             await old.ExecuteNonQueryAsync();
-            await using var file = new NpgsqlCommand("update import set made_at = made_at - interval '31 days' where id = $1", c) { Parameters = { new() { Value = Guid.Parse((string)applied["id"]!) } } };
+            await using var file = new NpgsqlCommand(
+                "update import set made_at = made_at - interval '31 days' where id = $1",
+                c
+            )
+            {
+                Parameters = { new() { Value = Guid.Parse((string)applied["id"]!) } },
+            };
             await file.ExecuteNonQueryAsync();
         }
-        (await Get<DeepCurrent.Data.Storage.TidyStore>().Forget(DateTimeOffset.UtcNow.AddDays(-30))).ShouldBeGreaterThanOrEqualTo(2);
+        (
+            await Get<DeepCurrent.Data.Storage.TidyStore>().Forget(DateTimeOffset.UtcNow.AddDays(-30))
+        ).ShouldBeGreaterThanOrEqualTo(2);
         (await lead.Get("/api/school/imports"))["imports"]!.AsArray().ShouldBeEmpty();
-        ((string)(await lead.Problem(await lead.Post($"/api/changes/{change}/undo"), 409))["code"]!).ShouldBe("too-late");
+        ((string)(await lead.Problem(await lead.Post($"/api/changes/{change}/undo"), 409))["code"]!).ShouldBe(
+            "too-late"
+        );
         (await RosterFileTests.Readers(lead)).ShouldBe(2, "what was done stays");
     }
 
@@ -193,11 +404,17 @@ public sealed class SchoolTests(Harness harness)
         var (to, toId, _) = await harness.OwnSchool();
         var room = await harness.Room(from, 1);
         var id = room.Readers[0].Id;
-        foreach (var _ in new[] { 1, 2 }) (await from.Post("/api/school/transfers", new { readerId = id, toSchoolId = toId })).IsSuccessStatusCode.ShouldBeTrue("the same offer again is the same offer");
+        foreach (var _ in new[] { 1, 2 })
+            (
+                await from.Post("/api/school/transfers", new { readerId = id, toSchoolId = toId })
+            ).IsSuccessStatusCode.ShouldBeTrue("the same offer again is the same offer");
         (await to.Get("/api/school/transfers"))["coming"]!.AsArray().Count.ShouldBe(1);
         (await to.Send(HttpMethod.Get, $"/api/readers/{id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         var offer = (string)(await to.Get("/api/school/transfers"))["coming"]![0]!["id"]!;
-        (await from.Post($"/api/school/transfers/{offer}", new { take = true })).StatusCode.ShouldBe(HttpStatusCode.NotFound, "only the other school takes");
+        (await from.Post($"/api/school/transfers/{offer}", new { take = true })).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound,
+            "only the other school takes"
+        );
         (await to.Post($"/api/school/transfers/{offer}", new { take = true })).EnsureSuccessStatusCode();
         ((string)(await to.Get($"/api/readers/{id}/stays"))[0]!["schoolName"]!).ShouldStartWith("School ");
         (await to.Get($"/api/readers/{id}"))["marks"]!.AsArray().Count.ShouldBe(1);
@@ -211,10 +428,32 @@ public sealed class SchoolTests(Harness harness)
         var room = await harness.Room(lead, 1);
         var guardian = await harness.Guardian(lead, room.Id, room.Readers[0].Id);
         (await guardian.Get("/api/guardian/children"))[0]!["level"]!.GetValue<string>().ShouldContain("grade");
-        var code = Get<Secrets>().Open((await Get<DeepCurrent.Data.Guardians.GuardianStore>().Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow))[0].Secret);
-        (await lead.Post($"/api/readers/{room.Readers[0].Id}/guardian-code/withdraw", new { guardians = true })).EnsureSuccessStatusCode();
+        var code = Get<Secrets>()
+            .Open(
+                (
+                    await Get<DeepCurrent.Data.Guardians.GuardianStore>()
+                        .Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow)
+                )[0].Secret
+            );
+        (
+            await lead.Post($"/api/readers/{room.Readers[0].Id}/guardian-code/withdraw", new { guardians = true })
+        ).EnsureSuccessStatusCode();
         (await guardian.Get("/api/guardian/children")).AsArray().ShouldBeEmpty();
-        (await new Person(harness).Problem(await new Person(harness).Post("/api/guardian/register", new { code, name = "Late", mail = "late@example.org", password = Harness.Password }), 422))["fields"]!["code"].ShouldNotBeNull();
+        (
+            await new Person(harness).Problem(
+                await new Person(harness).Post(
+                    "/api/guardian/register",
+                    new
+                    {
+                        code,
+                        name = "Late",
+                        mail = "late@example.org",
+                        password = Harness.Password,
+                    }
+                ),
+                422
+            )
+        )["fields"]!["code"].ShouldNotBeNull();
     }
 
     [Fact]
@@ -223,11 +462,50 @@ public sealed class SchoolTests(Harness harness)
         var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 1);
         (await lead.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/letters.pdf")).EnsureSuccessStatusCode();
-        var code = Get<Secrets>().Open((await Get<DeepCurrent.Data.Guardians.GuardianStore>().Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow))[0].Secret);
+        var code = Get<Secrets>()
+            .Open(
+                (
+                    await Get<DeepCurrent.Data.Guardians.GuardianStore>()
+                        .Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow)
+                )[0].Secret
+            );
         var mail = $"{Guid.NewGuid():N}@example.org";
         var person = new Person(harness);
-        (await person.Post("/api/guardian/register", new { code = code.ToLowerInvariant().Replace("-", " "), name = "Una", mail, password = Harness.Password })).EnsureSuccessStatusCode();
-        ((string)(await person.Problem(await person.Post("/api/session/adult", new { userName = mail, password = Harness.Password }), 403))["code"]!).ShouldBe("not-confirmed");
-        (await person.Problem(await person.Post("/api/guardian/register", new { code, name = "Una", mail, password = "somebody else is here" }), 422))["fields"]!["password"].ShouldNotBeNull();
+        (
+            await person.Post(
+                "/api/guardian/register",
+                new
+                {
+                    code = code.ToLowerInvariant().Replace("-", " "),
+                    name = "Una",
+                    mail,
+                    password = Harness.Password,
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        (
+            (string)
+                (
+                    await person.Problem(
+                        await person.Post("/api/session/adult", new { userName = mail, password = Harness.Password }),
+                        403
+                    )
+                )["code"]!
+        ).ShouldBe("not-confirmed");
+        (
+            await person.Problem(
+                await person.Post(
+                    "/api/guardian/register",
+                    new
+                    {
+                        code,
+                        name = "Una",
+                        mail,
+                        password = "somebody else is here",
+                    }
+                ),
+                422
+            )
+        )["fields"]!["password"].ShouldNotBeNull();
     }
 }

@@ -38,11 +38,19 @@ public sealed class TogetherTests(Harness harness)
             await Task.Yield();
             return [.. asks.Select(a => a % 7 == 0 ? throw new InvalidOperationException($"{a}") : a)];
         });
-        var asked = Enumerable.Range(1, 200).Select(async a =>
-        {
-            try { return await halved.Do(a); }
-            catch (InvalidOperationException e) { return -int.Parse(e.Message); }
-        });
+        var asked = Enumerable
+            .Range(1, 200)
+            .Select(async a =>
+            {
+                try
+                {
+                    return await halved.Do(a);
+                }
+                catch (InvalidOperationException e)
+                {
+                    return -int.Parse(e.Message);
+                }
+            });
         (await Task.WhenAll(asked)).ShouldBe(Enumerable.Range(1, 200).Select(a => a % 7 == 0 ? -a : a));
     }
 
@@ -51,19 +59,34 @@ public sealed class TogetherTests(Harness harness)
     {
         var sessions = harness.Services.GetRequiredService<SessionStore>();
         var adults = harness.Services.GetRequiredService<AdultStore>();
-        Adult ana = (await adults.Find("ana"))!, ben = (await adults.Find("ben"))!;
+        Adult ana = (await adults.Find("ana"))!,
+            ben = (await adults.Find("ben"))!;
         var now = DateTimeOffset.UtcNow;
-        var mine = Enumerable.Range(0, 40).Select(i => (Id: Guid.NewGuid(), Owner: i % 2 == 0 ? ana : ben, Ended: i % 5 == 0)).ToList();
+        var mine = Enumerable
+            .Range(0, 40)
+            .Select(i => (Id: Guid.NewGuid(), Owner: i % 2 == 0 ? ana : ben, Ended: i % 5 == 0))
+            .ToList();
         foreach (var s in mine)
         {
             await sessions.Begin(s.Id, s.Owner.Id, reader: false, "a device", now);
-            if (s.Ended) await sessions.End(s.Id, s.Owner.Id, now);
+            if (s.Ended)
+                await sessions.End(s.Id, s.Owner.Id, now);
         }
-        var found = await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: false, now.AddHours(-1))));
+        var found = await Task.WhenAll(
+            mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: false, now.AddHours(-1)))
+        );
         found.Select(f => f?.Lead).ShouldBe(mine.Select(s => s.Ended ? (bool?)null : s.Owner == ana));
         found.ShouldAllBe(f => f == null || f.Post == Post.Teacher);
-        (await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner == ana ? ben.Id : ana.Id, reader: false, now.AddHours(-1))))).ShouldAllBe(f => f == null, "a session is its owner's alone");
-        (await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: true, now.AddHours(-1))))).ShouldAllBe(f => f == null);
-        (await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: false, now.AddHours(1))))).ShouldAllBe(f => f == null, "idle too long");
+        (
+            await Task.WhenAll(
+                mine.Select(s => sessions.Find(s.Id, s.Owner == ana ? ben.Id : ana.Id, reader: false, now.AddHours(-1)))
+            )
+        ).ShouldAllBe(f => f == null, "a session is its owner's alone");
+        (
+            await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: true, now.AddHours(-1))))
+        ).ShouldAllBe(f => f == null);
+        (
+            await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: false, now.AddHours(1))))
+        ).ShouldAllBe(f => f == null, "idle too long");
     }
 }

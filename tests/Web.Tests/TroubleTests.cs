@@ -29,18 +29,52 @@ public sealed class TroubleTests(Harness harness)
     [InlineData("   ", "Smith", 4, 30, "givenName")]
     [InlineData("Ada", "Smith", 19, 30, "grade")]
     [InlineData("Ada", "Smith", 4, 900, "level")]
-    public async Task What_is_wrong_with_a_new_reader_is_said_beside_the_field(string given, string family, int grade, double level, string field)
+    public async Task What_is_wrong_with_a_new_reader_is_said_beside_the_field(
+        string given,
+        string family,
+        int grade,
+        double level,
+        string field
+    )
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        (await ana.Problem(await ana.Post($"/api/classes/{room.Id}/readers", new { givenName = given, familyName = family, grade, level }), 422))["fields"]![field].ShouldNotBeNull();
+        (
+            await ana.Problem(
+                await ana.Post(
+                    $"/api/classes/{room.Id}/readers",
+                    new
+                    {
+                        givenName = given,
+                        familyName = family,
+                        grade,
+                        level,
+                    }
+                ),
+                422
+            )
+        )["fields"]![field].ShouldNotBeNull();
     }
 
     [Fact]
     public async Task A_second_school_is_not_made_by_a_stranger()
     {
-        var body = new { schoolName = "Mine", timeZone = "Europe/London", name = "Eve", userName = "eve", password = "long enough it is", yearFirstDay = Harness.Today, yearLastDay = Harness.Today.AddDays(200) };
-        ((string)(await new Person(harness).Problem(await new Person(harness).Post("/api/first-run", body), 409))["code"]!).ShouldBe("school-exists");
+        var body = new
+        {
+            schoolName = "Mine",
+            timeZone = "Europe/London",
+            name = "Eve",
+            userName = "eve",
+            password = "long enough it is",
+            yearFirstDay = Harness.Today,
+            yearLastDay = Harness.Today.AddDays(200),
+        };
+        (
+            (string)
+                (await new Person(harness).Problem(await new Person(harness).Post("/api/first-run", body), 409))[
+                    "code"
+                ]!
+        ).ShouldBe("school-exists");
     }
 
     [Fact]
@@ -48,7 +82,10 @@ public sealed class TroubleTests(Harness harness)
     {
         var eve = new Person(harness);
         var last = HttpStatusCode.OK;
-        for (var i = 0; i < 45; i++) last = (await eve.Post("/api/session/adult", new { userName = "mallory", password = $"guess {i}" })).StatusCode;
+        for (var i = 0; i < 45; i++)
+            last = (
+                await eve.Post("/api/session/adult", new { userName = "mallory", password = $"guess {i}" })
+            ).StatusCode;
         last.ShouldBe(HttpStatusCode.TooManyRequests);
     }
 
@@ -57,7 +94,10 @@ public sealed class TroubleTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var problem = await ana.Problem(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", new byte[21 << 20]), 413);
+        var problem = await ana.Problem(
+            await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", new byte[21 << 20]),
+            413
+        );
         ((string)problem["code"]!).ShouldBe("too-large");
         ((string)problem["title"]!).ShouldContain("20 MB");
     }
@@ -66,18 +106,28 @@ public sealed class TroubleTests(Harness harness)
     public async Task Bad_json_is_answered_plainly()
     {
         var ana = await harness.Teacher("ana");
-        ((string)(await ana.Problem(await ana.Post("/api/classes", "not an object"), 400))["code"]!).ShouldBe("bad-request");
+        ((string)(await ana.Problem(await ana.Post("/api/classes", "not an object"), 400))["code"]!).ShouldBe(
+            "bad-request"
+        );
     }
 
     [Fact]
     public async Task The_api_document_is_the_one_the_pages_were_made_for()
     {
-        var served = await (await (await harness.Teacher("ana")).Send(HttpMethod.Get, "/openapi/v1.json")).Content.ReadAsStringAsync();
+        var served = await (
+            await (await harness.Teacher("ana")).Send(HttpMethod.Get, "/openapi/v1.json")
+        ).Content.ReadAsStringAsync();
         var kept = Path.Combine(harness.Root, "web", "openapi.json");
         // The server names its own address; everything else must be the same.
-        static string Plain(string json) => System.Text.RegularExpressions.Regex.Replace(json, "\"url\": \"http[^\"]*\"", "\"url\": \"/\"").Replace("\r", "").Trim();
-        if (Environment.GetEnvironmentVariable("DEEPCURRENT_KEEP_API") == "1") await File.WriteAllTextAsync(kept, Plain(served) + "\n");
-        Plain(await File.ReadAllTextAsync(kept)).ShouldBe(Plain(served), "run the tests with DEEPCURRENT_KEEP_API=1, then npm run api in web/");
+        static string Plain(string json) =>
+            System
+                .Text.RegularExpressions.Regex.Replace(json, "\"url\": \"http[^\"]*\"", "\"url\": \"/\"")
+                .Replace("\r", "")
+                .Trim();
+        if (Environment.GetEnvironmentVariable("DEEPCURRENT_KEEP_API") == "1")
+            await File.WriteAllTextAsync(kept, Plain(served) + "\n");
+        Plain(await File.ReadAllTextAsync(kept))
+            .ShouldBe(Plain(served), "run the tests with DEEPCURRENT_KEEP_API=1, then npm run api in web/");
     }
 
     [Fact]
@@ -85,7 +135,9 @@ public sealed class TroubleTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        var csv = await (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/readers.csv")).Content.ReadAsStringAsync();
+        var csv = await (
+            await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/readers.csv")
+        ).Content.ReadAsStringAsync();
         csv.Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Length.ShouldBe(3);
     }
 }

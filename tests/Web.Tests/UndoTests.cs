@@ -6,7 +6,8 @@ using Npgsql;
 
 namespace Web.Tests;
 
-/// <summary>What teachers do is taken back exactly, by one registry of what readers have, and a command is whole or not at all.</summary>
+/// <summary>What teachers do is taken back exactly, by one registry of what readers have, and a command is whole or not
+/// at all.</summary>
 [Collection("application")]
 public sealed class UndoTests(Harness harness)
 {
@@ -14,33 +15,60 @@ public sealed class UndoTests(Harness harness)
     {
         await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
         await using var q = new NpgsqlCommand(sql, c);
-        foreach (var v in values) q.Parameters.Add(new() { Value = v });
+        foreach (var v in values)
+            q.Parameters.Add(new() { Value = v });
         await using var r = await q.ExecuteReaderAsync();
         var rows = new List<T>();
-        while (await r.ReadAsync()) rows.Add(r.GetFieldValue<T>(0));
+        while (await r.ReadAsync())
+            rows.Add(r.GetFieldValue<T>(0));
         return rows;
     }
 
     [Fact]
     public async Task Every_table_that_holds_something_of_a_readers_is_in_the_registry()
     {
-        var found = await Rows<string>("""
+        var found = await Rows<string>(
+            """
             select c.conrelid::regclass::text || '.' || a.attname
             from pg_constraint c
               join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
             where c.contype = 'f' and c.confrelid = 'reader'::regclass
             union
-            select table_name || '.' || column_name from information_schema.columns where table_schema = 'public' and column_name in ('reader_id', 'person_id')
-            """);
-        ReaderThings.All.Select(x => $"{x.Table}.{x.Column}").ShouldBe(found, ignoreOrder: true, "say in ReaderThings what merging, giving out and deleting do to a new table");
+            select table_name || '.' || column_name
+            from information_schema.columns
+            where table_schema = 'public' and column_name in ('reader_id', 'person_id')
+            """
+        );
+        ReaderThings
+            .All.Select(x => $"{x.Table}.{x.Column}")
+            .ShouldBe(
+                found,
+                ignoreOrder: true,
+                "say in ReaderThings what merging, giving out and deleting do to a new table"
+            );
         // What the database takes along by itself is what a key says so of.
-        var cascades = await Rows<string>("""
-            select c.conrelid::regclass::text from pg_constraint c where c.contype = 'f' and c.confrelid = 'reader'::regclass and c.confdeltype = 'c'
-            """);
-        ReaderThings.All.Where(x => x.Delete is OnDelete.Cascades).Select(x => x.Table).ShouldBe(cascades, ignoreOrder: true);
+        var cascades = await Rows<string>(
+            """
+            select c.conrelid::regclass::text
+            from pg_constraint c
+            where c.contype = 'f' and c.confrelid = 'reader'::regclass and c.confdeltype = 'c'
+            """
+        );
+        ReaderThings
+            .All.Where(x => x.Delete is OnDelete.Cascades)
+            .Select(x => x.Table)
+            .ShouldBe(cascades, ignoreOrder: true);
         // Where two readers cannot both have the like, a merge knows the twin.
-        var unique = await Rows<string>("select distinct i.indrelid::regclass::text from pg_index i join pg_attribute a on a.attrelid = i.indrelid and a.attnum = any(i.indkey) where i.indisunique and a.attname = 'reader_id' and array_length(i.indkey, 1) > 1");
-        ReaderThings.All.Where(x => x.Merge is OnMerge.Moves && unique.Contains(x.Table) && x.Table != "enrolment").ShouldAllBe(x => x.Twin != null);
+        var unique = await Rows<string>(
+            """
+            select distinct i.indrelid::regclass::text
+            from pg_index i join pg_attribute a on a.attrelid = i.indrelid and a.attnum = any(i.indkey)
+            where i.indisunique and a.attname = 'reader_id' and array_length(i.indkey, 1) > 1
+            """
+        );
+        ReaderThings
+            .All.Where(x => x.Merge is OnMerge.Moves && unique.Contains(x.Table) && x.Table != "enrolment")
+            .ShouldAllBe(x => x.Twin != null);
     }
 
     [Fact]
@@ -52,7 +80,11 @@ public sealed class UndoTests(Harness harness)
         ReaderThings.All.Where(x => x.Record is not null).ShouldAllBe(x => record.ContainsKey(x.Record!));
     }
 
-    private async Task<string> Added(Person ana, string classId) => (string)(await ana.Get($"/api/classes/{classId}/changes")).AsArray().First(c => ((string)c!["summary"]!).StartsWith("Added", StringComparison.Ordinal))!["id"]!;
+    private async Task<string> Added(Person ana, string classId) =>
+        (string)
+            (await ana.Get($"/api/classes/{classId}/changes"))
+                .AsArray()
+                .First(c => ((string)c!["summary"]!).StartsWith("Added", StringComparison.Ordinal))!["id"]!;
 
     public static TheoryData<string> Works => ["record", "check", "loan", "assignment", "judgement"];
 
@@ -66,15 +98,64 @@ public sealed class UndoTests(Harness harness)
         var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
         switch (what)
         {
-            case "record": await ana.Json(await ana.Put($"/api/readers/{reader}/records/{Guid.NewGuid()}", new { textId = text, versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]! })); break;
-            case "check": await ana.Json(await ana.Put($"/api/checks/{Guid.NewGuid()}", LevelCheckTests.Check([room.Id]))); break;
+            case "record":
+                await ana.Json(
+                    await ana.Put(
+                        $"/api/readers/{reader}/records/{Guid.NewGuid()}",
+                        new
+                        {
+                            textId = text,
+                            versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]!,
+                        }
+                    )
+                );
+                break;
+            case "check":
+                await ana.Json(await ana.Put($"/api/checks/{Guid.NewGuid()}", LevelCheckTests.Check([room.Id])));
+                break;
             case "loan":
                 var code = $"C{Guid.NewGuid():N}"[..8].ToUpperInvariant();
                 await ana.Json(await ana.Post("/api/copies", new { title = "A paper book", codes = new[] { code } }));
-                await ana.Json(await ana.Post("/api/copies/desk", new { typed = code, readerId = reader, days = 7 }));
+                await ana.Json(
+                    await ana.Post(
+                        "/api/copies/desk",
+                        new
+                        {
+                            typed = code,
+                            readerId = reader,
+                            days = 7,
+                        }
+                    )
+                );
                 break;
-            case "assignment": await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = new[] { reader }, textId = text, attempts = 1, skipGiven = false })); break;
-            default: await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers/{reader}/levels", new { level = "30", system = "fm", sd = 4, reason = "read well" })); break;
+            case "assignment":
+                await ana.Json(
+                    await ana.Post(
+                        $"/api/classes/{room.Id}/assignments",
+                        new
+                        {
+                            readerIds = new[] { reader },
+                            textId = text,
+                            attempts = 1,
+                            skipGiven = false,
+                        }
+                    )
+                );
+                break;
+            default:
+                await ana.Json(
+                    await ana.Post(
+                        $"/api/classes/{room.Id}/readers/{reader}/levels",
+                        new
+                        {
+                            level = "30",
+                            system = "fm",
+                            sd = 4,
+                            reason = "read well",
+                        }
+                    )
+                );
+                break;
         }
         var refused = await ana.Problem(await ana.Post($"/api/changes/{change}/undo"), 409);
         ((string)refused["title"]!).ShouldContain("Reader0");
@@ -87,8 +168,12 @@ public sealed class UndoTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 4);
         var path = $"/api/checks/{Guid.NewGuid()}";
-        await ana.Json(await ana.Put(path, LevelCheckTests.Check([], readers: [.. room.Readers.Take(3).Select(r => r.Id)])));
-        var more = await ana.Json(await ana.Put(path, LevelCheckTests.Check([], readers: [.. room.Readers.Select(r => r.Id)], revision: 1)));
+        await ana.Json(
+            await ana.Put(path, LevelCheckTests.Check([], readers: [.. room.Readers.Take(3).Select(r => r.Id)]))
+        );
+        var more = await ana.Json(
+            await ana.Put(path, LevelCheckTests.Check([], readers: [.. room.Readers.Select(r => r.Id)], revision: 1))
+        );
         await ana.Json(await ana.Post($"/api/changes/{more["changeId"]}/undo"));
         var left = (await ana.Get(path))["sittings"]!.AsArray().Select(s => (string)s!["readerId"]!).ToList();
         left.ShouldBe(room.Readers.Take(3).Select(r => r.Id), ignoreOrder: true);
@@ -100,14 +185,37 @@ public sealed class UndoTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        var texts = (await ana.Get("/api/library"))["rows"]!.AsArray().Take(3).Select(r => new { id = Guid.NewGuid(), textId = (string)r!["id"]! }).ToArray();
-        object request = new { readerIds = room.Readers.Select(r => r.Id), attempts = 2, skipGiven = false, texts };
+        var texts = (await ana.Get("/api/library"))["rows"]!
+            .AsArray()
+            .Take(3)
+            .Select(r => new { id = Guid.NewGuid(), textId = (string)r!["id"]! })
+            .ToArray();
+        object request = new
+        {
+            readerIds = room.Readers.Select(r => r.Id),
+            attempts = 2,
+            skipGiven = false,
+            texts,
+        };
         var first = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", request));
         var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", request));
         ((string)again["changeId"]!).ShouldBe((string)first["changeId"]!);
         (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(3);
         // One text that nobody can be given stops all of it.
-        var bad = await ana.Post($"/api/classes/{room.Id}/assignments", new { readerIds = room.Readers.Select(r => r.Id), attempts = 2, skipGiven = false, texts = new[] { new { id = Guid.NewGuid(), textId = texts[0].textId }, new { id = Guid.NewGuid(), textId = Guid.NewGuid().ToString() } } });
+        var bad = await ana.Post(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                attempts = 2,
+                skipGiven = false,
+                texts = new[]
+                {
+                    new { id = Guid.NewGuid(), textId = texts[0].textId },
+                    new { id = Guid.NewGuid(), textId = Guid.NewGuid().ToString() },
+                },
+            }
+        );
         bad.StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(3);
         await ana.Json(await ana.Post($"/api/changes/{first["changeId"]}/undo"));
@@ -119,12 +227,19 @@ public sealed class UndoTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        var textIds = (await ana.Get("/api/library"))["rows"]!.AsArray().Take(2).Select(r => (string)r!["id"]!).ToArray();
-        object Request(Guid[] ids, params string[] texts) => new
-        {
-            readerIds = room.Readers.Select(r => r.Id), attempts = 2, skipGiven = true,
-            texts = texts.Select((t, i) => new { id = ids[i], textId = t }),
-        };
+        var textIds = (await ana.Get("/api/library"))["rows"]!
+            .AsArray()
+            .Take(2)
+            .Select(r => (string)r!["id"]!)
+            .ToArray();
+        object Request(Guid[] ids, params string[] texts) =>
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                attempts = 2,
+                skipGiven = true,
+                texts = texts.Select((t, i) => new { id = ids[i], textId = t }),
+            };
         await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request([Guid.NewGuid()], textIds[0])));
         Guid[] ids = [Guid.NewGuid(), Guid.NewGuid()];
         var first = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request(ids, textIds)));
@@ -138,14 +253,28 @@ public sealed class UndoTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        string kept = room.Readers[0].Id, other = room.Readers[1].Id;
+        string kept = room.Readers[0].Id,
+            other = room.Readers[1].Id;
         var code = $"C{Guid.NewGuid():N}"[..8].ToUpperInvariant();
         await ana.Json(await ana.Post("/api/copies", new { title = "A paper book", codes = new[] { code } }));
-        await ana.Json(await ana.Post("/api/copies/desk", new { typed = code, readerId = other, days = 7 }));
+        await ana.Json(
+            await ana.Post(
+                "/api/copies/desk",
+                new
+                {
+                    typed = code,
+                    readerId = other,
+                    days = 7,
+                }
+            )
+        );
         async Task<Dictionary<string, long>> Of(string reader)
         {
             var counts = new Dictionary<string, long>();
-            foreach (var x in ReaderThings.All.Where(x => x.Merge is OnMerge.Moves)) counts[x.Table] = (await Rows<long>($"select count(*) from {x.Table} where reader_id = $1", Guid.Parse(reader)))[0];
+            foreach (var x in ReaderThings.All.Where(x => x.Merge is OnMerge.Moves))
+                counts[x.Table] = (
+                    await Rows<long>($"select count(*) from {x.Table} where reader_id = $1", Guid.Parse(reader))
+                )[0];
             return counts;
         }
         var (keptBefore, otherBefore) = (await Of(kept), await Of(other));
@@ -166,12 +295,39 @@ public sealed class UndoTests(Harness harness)
         var (gone, stays) = (room.Readers[0].Id, room.Readers[1].Id);
         // Another class's unfinished list holds the given name as part of words.
         var other = await harness.Room(ana, 0);
-        (await ana.Put($"/api/classes/{other.Id}/list/draft", new { rows = new[] { new { givenName = "Reader0", familyName = "Elsewhere" }, new { givenName = "Zoe", familyName = "Reader01" } }, levelSystem = "fm" })).EnsureSuccessStatusCode();
+        (
+            await ana.Put(
+                $"/api/classes/{other.Id}/list/draft",
+                new
+                {
+                    rows = new[]
+                    {
+                        new { givenName = "Reader0", familyName = "Elsewhere" },
+                        new { givenName = "Zoe", familyName = "Reader01" },
+                    },
+                    levelSystem = "fm",
+                }
+            )
+        ).EnsureSuccessStatusCode();
         var import = Guid.NewGuid();
-        await harness.Services.GetRequiredService<DeepCurrent.Data.Imports.ImportStore>().Add(import, (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!.SchoolId, (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!.Id, "Another file", [1, 2, 3], DateTimeOffset.UtcNow);
-        (await ana.Get($"/api/readers/{gone}/delete")).AsArray().Select(g => (string)g!["what"]!).ShouldContain("times in a class");
+        await harness
+            .Services.GetRequiredService<DeepCurrent.Data.Imports.ImportStore>()
+            .Add(
+                import,
+                (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!.SchoolId,
+                (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!.Id,
+                "Another file",
+                [1, 2, 3],
+                DateTimeOffset.UtcNow
+            );
+        (await ana.Get($"/api/readers/{gone}/delete"))
+            .AsArray()
+            .Select(g => (string)g!["what"]!)
+            .ShouldContain("times in a class");
         (await ana.Post($"/api/readers/{gone}/delete", new { name = "Reader0 Test" })).EnsureSuccessStatusCode();
-        foreach (var x in ReaderThings.All) (await Rows<long>($"select count(*) from {x.Table} where {x.Column} = $1", Guid.Parse(gone)))[0].ShouldBe(0, x.Table);
+        foreach (var x in ReaderThings.All)
+            (await Rows<long>($"select count(*) from {x.Table} where {x.Column} = $1", Guid.Parse(gone)))[0]
+                .ShouldBe(0, x.Table);
         (await ana.Get($"/api/classes/{other.Id}/list/draft"))["rows"]!.AsArray().Count.ShouldBe(2);
         (await Rows<long>("select count(*) from import where id = $1", import))[0].ShouldBe(1);
         await ana.Get($"/api/readers/{stays}");
@@ -185,9 +341,18 @@ public sealed class UndoTests(Harness harness)
         await Rows<object>("alter table change add constraint nothing_more check (kind <> 'goals') not valid");
         try
         {
-            (await ana.Put($"/api/classes/{room.Id}/goals", new { targets = new[] { new { readerId = room.Readers[0].Id, words = 1234 } }, reason = "" })).StatusCode.ShouldBe(HttpStatusCode.InternalServerError);
-            (await Rows<long>("select count(*) from goal where reader_id = $1", Guid.Parse(room.Readers[0].Id)))[0].ShouldBe(0);
+            (
+                await ana.Put(
+                    $"/api/classes/{room.Id}/goals",
+                    new { targets = new[] { new { readerId = room.Readers[0].Id, words = 1234 } }, reason = "" }
+                )
+            ).StatusCode.ShouldBe(HttpStatusCode.InternalServerError);
+            (await Rows<long>("select count(*) from goal where reader_id = $1", Guid.Parse(room.Readers[0].Id)))[0]
+                .ShouldBe(0);
         }
-        finally { await Rows<object>("alter table change drop constraint nothing_more"); }
+        finally
+        {
+            await Rows<object>("alter table change drop constraint nothing_more");
+        }
     }
 }

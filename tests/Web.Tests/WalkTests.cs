@@ -8,12 +8,28 @@ public sealed class WalkTests(Harness harness)
     private async Task<(Person Teacher, Room Room, JsonNode Text)> Prepared(int readers = 2)
     {
         var teacher = await harness.Teacher("ana");
-        var text = (await teacher.Get("/api/library?q=barometer"))["rows"]!.AsArray().Single(t => (string)t!["title"]! == "How a Barometer Listens")!;
+        var text = (await teacher.Get("/api/library?q=barometer"))["rows"]!
+            .AsArray()
+            .Single(t => (string)t!["title"]! == "How a Barometer Listens")!;
         return (teacher, await harness.Room(teacher, readers), text);
     }
 
-    private static async Task<JsonNode> Assign(Person teacher, Room room, JsonNode text, int attempts = 2) => await teacher.Json(await teacher.Post($"/api/classes/{room.Id}/assignments",
-        new { readerIds = room.Readers.Select(r => r.Id), textId = (string)text["id"]!, dueOn = Harness.Today.AddDays(3), attempts, directions = "Read it twice.", skipGiven = true, versions = new { } }));
+    private static async Task<JsonNode> Assign(Person teacher, Room room, JsonNode text, int attempts = 2) =>
+        await teacher.Json(
+            await teacher.Post(
+                $"/api/classes/{room.Id}/assignments",
+                new
+                {
+                    readerIds = room.Readers.Select(r => r.Id),
+                    textId = (string)text["id"]!,
+                    dueOn = Harness.Today.AddDays(3),
+                    attempts,
+                    directions = "Read it twice.",
+                    skipGiven = true,
+                    versions = new { },
+                }
+            )
+        );
 
     /// <summary>Answers every question, right or wrong as told, and gives back the ticket's id.</summary>
     private static async Task<string> Work(Person teacher, Person reader, JsonNode text, bool right)
@@ -24,7 +40,13 @@ public sealed class WalkTests(Harness harness)
         foreach (var q in key)
         {
             var choices = q!["choices"]!.AsArray().Select(c => (bool)c!["right"]!).ToList();
-            var answer = new { questionId = (string)q["id"]!, picks = new[] { choices.IndexOf(right) }, at = DateTimeOffset.UtcNow, milliseconds = 20_000 };
+            var answer = new
+            {
+                questionId = (string)q["id"]!,
+                picks = new[] { choices.IndexOf(right) },
+                at = DateTimeOffset.UtcNow,
+                milliseconds = 20_000,
+            };
             var id = Guid.NewGuid();
             (await reader.Put($"/api/my/tickets/{ticket}/answers/{id}", answer)).EnsureSuccessStatusCode();
             // The same answer sent again, as after a lost connection, changes nothing.
@@ -48,7 +70,9 @@ public sealed class WalkTests(Harness harness)
         ((double)after["afterSd"]!).ShouldBeLessThan((double)after["beforeSd"]!);
         // Handing in again gives the same result and moves nothing.
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
-        var row = (await teacher.Get($"/api/classes/{room.Id}"))["readers"]!.AsArray().Single(r => (string)r!["id"]! == room.Readers[0].Id)!;
+        var row = (await teacher.Get($"/api/classes/{room.Id}"))["readers"]!
+            .AsArray()
+            .Single(r => (string)r!["id"]! == room.Readers[0].Id)!;
         ((double)row["depth"]!).ShouldBe((double)after["afterMean"]!, 0.01);
     }
 
@@ -75,12 +99,26 @@ public sealed class WalkTests(Harness harness)
         var key = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]!.AsArray();
         var sent = (await reader.Get($"/api/my/tickets/{ticket}")).ToJsonString();
         sent.ShouldNotContain("\"right\"");
-        foreach (var c in key.SelectMany(q => q!["choices"]!.AsArray())) sent.ShouldNotContain((string)c!["reason"]!);
+        foreach (var c in key.SelectMany(q => q!["choices"]!.AsArray()))
+            sent.ShouldNotContain((string)c!["reason"]!);
         await reader.Problem(await reader.Send(HttpMethod.Get, $"/api/my/tickets/{ticket}/result"), 409);
         // A wrong answer tells why it is wrong, and not which is right.
         var q = key[0]!;
         var wrong = q["choices"]!.AsArray().Select(c => (bool)c!["right"]!).ToList().IndexOf(false);
-        var said = (await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", new { questionId = (string)q["id"]!, picks = new[] { wrong }, at = DateTimeOffset.UtcNow, milliseconds = 9000 }))).ToJsonString();
+        var said = (
+            await reader.Json(
+                await reader.Put(
+                    $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+                    new
+                    {
+                        questionId = (string)q["id"]!,
+                        picks = new[] { wrong },
+                        at = DateTimeOffset.UtcNow,
+                        milliseconds = 9000,
+                    }
+                )
+            )
+        ).ToJsonString();
         said.ShouldContain((string)q["choices"]![wrong]!["reason"]!);
         said.ShouldNotContain((string)q["choices"]!.AsArray().Single(c => (bool)c!["right"]!)!["reason"]!);
     }
@@ -94,14 +132,36 @@ public sealed class WalkTests(Harness harness)
         var ticket = (string)(await reader.Get("/api/my/tickets")).AsArray()[0]!["id"]!;
         (await reader.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
         var q = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]![0]!;
-        var answer = new { questionId = (string)q["id"]!, picks = new[] { 0 }, at = DateTimeOffset.UtcNow.AddDays(9), milliseconds = 200 };
+        var answer = new
+        {
+            questionId = (string)q["id"]!,
+            picks = new[] { 0 },
+            at = DateTimeOffset.UtcNow.AddDays(9),
+            milliseconds = 200,
+        };
         (await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer)).EnsureSuccessStatusCode();
-        ((string)(await reader.Problem(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer), 409))["code"]!).ShouldBe("no-attempt-left");
+        (
+            (string)
+                (
+                    await reader.Problem(
+                        await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer),
+                        409
+                    )
+                )["code"]!
+        ).ShouldBe("no-attempt-left");
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         var seen = await teacher.Get($"/api/tickets/{ticket}");
         ((bool)seen["answers"]![0]!["rushed"]!).ShouldBeTrue();
         ((double)seen["ticket"]!["afterMean"]!).ShouldBe((double)seen["ticket"]!["beforeMean"]!, 1e-6);
-        ((string)(await reader.Problem(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer), 409))["code"]!).ShouldBe("not-open");
+        (
+            (string)
+                (
+                    await reader.Problem(
+                        await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer),
+                        409
+                    )
+                )["code"]!
+        ).ShouldBe("not-open");
     }
 
     [Fact]
@@ -109,16 +169,46 @@ public sealed class WalkTests(Harness harness)
     {
         var (teacher, room, text) = await Prepared();
         await Assign(teacher, room, text, attempts: 3);
-        (await teacher.Post($"/api/classes/{room.Id}/bulk", new { readerIds = new[] { room.Readers[0].Id }, supports = new { readAloud = false, hideTimer = false, moreTime = 100, textSize = 0, oneChoice = false, retry = true } })).EnsureSuccessStatusCode();
-        var q = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]!.AsArray().First(x => (string)x!["kind"]! == "Single")!;
+        (
+            await teacher.Post(
+                $"/api/classes/{room.Id}/bulk",
+                new
+                {
+                    readerIds = new[] { room.Readers[0].Id },
+                    supports = new
+                    {
+                        readAloud = false,
+                        hideTimer = false,
+                        moreTime = 100,
+                        textSize = 0,
+                        oneChoice = false,
+                        retry = true,
+                    },
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        var q = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]!
+            .AsArray()
+            .First(x => (string)x!["kind"]! == "Single")!;
         var wrong = q["choices"]!.AsArray().ToList().FindIndex(c => !(bool)c!["right"]!);
         foreach (var (i, tries) in new[] { (0, 4), (1, 3) })
         {
             var reader = await harness.Reader(room, i);
             var ticket = (string)(await reader.Get("/api/my/tickets")).AsArray()[0]!["id"]!;
             (await reader.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
-            Task<HttpResponseMessage> Try() => reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", new { questionId = (string)q["id"]!, picks = new[] { wrong }, at = DateTimeOffset.UtcNow, milliseconds = 20_000 });
-            for (var n = 1; n <= tries; n++) ((bool)(await reader.Json(await Try()))["mayTry"]!).ShouldBe(n < tries, $"try {n} of {tries}");
+            Task<HttpResponseMessage> Try() =>
+                reader.Put(
+                    $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+                    new
+                    {
+                        questionId = (string)q["id"]!,
+                        picks = new[] { wrong },
+                        at = DateTimeOffset.UtcNow,
+                        milliseconds = 20_000,
+                    }
+                );
+            for (var n = 1; n <= tries; n++)
+                ((bool)(await reader.Json(await Try()))["mayTry"]!).ShouldBe(n < tries, $"try {n} of {tries}");
             ((string)(await reader.Problem(await Try(), 409))["code"]!).ShouldBe("no-attempt-left");
         }
     }
@@ -132,7 +222,9 @@ public sealed class WalkTests(Harness harness)
         var ticket = await Work(teacher, done, text, right: true);
         (await done.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         var undo = $"/api/changes/{(string)made["changeId"]!}/undo";
-        ((string)(await teacher.Json(await teacher.Post(undo)))["sentence"]!).ShouldBe("Taken back from 1 reader. What was handed in is kept.");
+        ((string)(await teacher.Json(await teacher.Post(undo)))["sentence"]!).ShouldBe(
+            "Taken back from 1 reader. What was handed in is kept."
+        );
         ((string)(await teacher.Problem(await teacher.Post(undo), 409))["code"]!).ShouldBe("undone");
         (await (await harness.Reader(room, 1)).Get("/api/my/tickets")).AsArray().ShouldBeEmpty();
         (await done.Get("/api/my/tickets")).AsArray().Count.ShouldBe(1);
@@ -143,9 +235,22 @@ public sealed class WalkTests(Harness harness)
     {
         var (teacher, room, text) = await Prepared();
         await Assign(teacher, room, text);
-        var body = new { readerIds = room.Readers.Select(r => r.Id), textId = (string)text["id"]!, attempts = 2, skipGiven = true, dueOn = (DateOnly?)null, directions = "", versions = new { } };
-        (await teacher.Problem(await teacher.Post($"/api/classes/{room.Id}/assignments", body), 422))["fields"]!["readerIds"].ShouldNotBeNull();
-        (await teacher.Post($"/api/classes/{room.Id}/assignments", body with { skipGiven = false })).EnsureSuccessStatusCode();
+        var body = new
+        {
+            readerIds = room.Readers.Select(r => r.Id),
+            textId = (string)text["id"]!,
+            attempts = 2,
+            skipGiven = true,
+            dueOn = (DateOnly?)null,
+            directions = "",
+            versions = new { },
+        };
+        (await teacher.Problem(await teacher.Post($"/api/classes/{room.Id}/assignments", body), 422))["fields"]!
+            ["readerIds"]
+            .ShouldNotBeNull();
+        (
+            await teacher.Post($"/api/classes/{room.Id}/assignments", body with { skipGiven = false })
+        ).EnsureSuccessStatusCode();
     }
 
     [Fact]
@@ -153,8 +258,32 @@ public sealed class WalkTests(Harness harness)
     {
         var (teacher, room, _) = await Prepared();
         var id = room.Readers[0].Id;
-        async Task<JsonNode> Set(double words) => await teacher.Json(await teacher.Put($"/api/classes/{room.Id}/goals", new { targets = new[] { new { readerId = id, comprehension = 80.0, words } }, reason = "" }));
-        async Task<double> Now() => (double)(await teacher.Get($"/api/classes/{room.Id}/goals"))["lines"]!.AsArray().Single(l => (string)l!["readerId"]! == id)!["goals"]!.AsArray().Single(g => (string)g!["kind"]! == "words")!["target"]!;
+        async Task<JsonNode> Set(double words) =>
+            await teacher.Json(
+                await teacher.Put(
+                    $"/api/classes/{room.Id}/goals",
+                    new
+                    {
+                        targets = new[]
+                        {
+                            new
+                            {
+                                readerId = id,
+                                comprehension = 80.0,
+                                words,
+                            },
+                        },
+                        reason = "",
+                    }
+                )
+            );
+        async Task<double> Now() =>
+            (double)
+                (await teacher.Get($"/api/classes/{room.Id}/goals"))["lines"]!
+                    .AsArray()
+                    .Single(l => (string)l!["readerId"]! == id)!["goals"]!
+                    .AsArray()
+                    .Single(g => (string)g!["kind"]! == "words")!["target"]!;
         await Set(5000);
         var second = await Set(7000);
         ((int)second["changed"]!).ShouldBe(1);
@@ -171,23 +300,64 @@ public sealed class WalkTests(Harness harness)
         var reader = await harness.Reader(room, 0);
         var ticket = await Work(teacher, reader, text, right: false);
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
-        var plan = await teacher.Json(await teacher.Post($"/api/classes/{room.Id}/groups/proposal", new { groups = 1, smallest = 1, largest = 3 }));
-        var place = plan["groups"]![0]!["readers"]!.AsArray().Single(r => (string)r!["readerId"]! == room.Readers[0].Id)!;
-        var sheet = (await teacher.Get($"/api/readers/{room.Readers[0].Id}"))["strands"]!.AsArray().Where(s => (int)s!["asked"]! >= 3).ToList();
-        ((string?)place["need"]).ShouldBe(sheet.Count == 0 ? null : (string)sheet.MinBy(s => (double)s!["mean"]!)!["strand"]!);
+        var plan = await teacher.Json(
+            await teacher.Post(
+                $"/api/classes/{room.Id}/groups/proposal",
+                new
+                {
+                    groups = 1,
+                    smallest = 1,
+                    largest = 3,
+                }
+            )
+        );
+        var place = plan["groups"]![0]!["readers"]!
+            .AsArray()
+            .Single(r => (string)r!["readerId"]! == room.Readers[0].Id)!;
+        var sheet = (await teacher.Get($"/api/readers/{room.Readers[0].Id}"))["strands"]!
+            .AsArray()
+            .Where(s => (int)s!["asked"]! >= 3)
+            .ToList();
+        ((string?)place["need"]).ShouldBe(
+            sheet.Count == 0 ? null : (string)sheet.MinBy(s => (double)s!["mean"]!)!["strand"]!
+        );
     }
 
     [Fact]
     public async Task Groups_are_proposed_saved_and_taken_back()
     {
         var (teacher, room, _) = await Prepared(readers: 6);
-        var plan = await teacher.Json(await teacher.Post($"/api/classes/{room.Id}/groups/proposal", new { groups = 2, smallest = 3, largest = 3 }));
+        var plan = await teacher.Json(
+            await teacher.Post(
+                $"/api/classes/{room.Id}/groups/proposal",
+                new
+                {
+                    groups = 2,
+                    smallest = 3,
+                    largest = 3,
+                }
+            )
+        );
         ((bool)plan["provenBest"]!).ShouldBeTrue();
-        var groups = plan["groups"]!.AsArray().Select(g => new { name = (string)g!["name"]!, readerIds = g["readers"]!.AsArray().Select(r => (string)r!["readerId"]!).ToArray() }).ToArray();
+        var groups = plan["groups"]!
+            .AsArray()
+            .Select(g => new
+            {
+                name = (string)g!["name"]!,
+                readerIds = g["readers"]!.AsArray().Select(r => (string)r!["readerId"]!).ToArray(),
+            })
+            .ToArray();
         groups.ShouldAllBe(g => g.readerIds.Length == 3);
         var saved = await teacher.Json(await teacher.Put($"/api/classes/{room.Id}/groups", new { groups }));
         (await teacher.Get($"/api/classes/{room.Id}"))["groups"]!.AsArray().Count.ShouldBe(2);
-        (await teacher.Problem(await teacher.Put($"/api/classes/{room.Id}/groups", new { groups = new[] { groups[0], groups[0] } }), 422))["fields"]!["groups"].ShouldNotBeNull();
+        (
+            await teacher.Problem(
+                await teacher.Put($"/api/classes/{room.Id}/groups", new { groups = new[] { groups[0], groups[0] } }),
+                422
+            )
+        )["fields"]!
+            ["groups"]
+            .ShouldNotBeNull();
         (await teacher.Post($"/api/changes/{(string)saved["changeId"]!}/undo")).EnsureSuccessStatusCode();
         (await teacher.Get($"/api/classes/{room.Id}"))["groups"]!.AsArray().ShouldBeEmpty();
     }
@@ -200,7 +370,18 @@ public sealed class WalkTests(Harness harness)
         var reader = await harness.Reader(room, 0);
         var ticket = (string)(await reader.Get("/api/my/tickets")).AsArray()[0]!["id"]!;
         var spell = Guid.NewGuid();
-        foreach (var seconds in new[] { 10, 25, 25, 20 }) (await reader.Put($"/api/my/tickets/{ticket}/spells/{spell}", new { page = 1, seconds, startedAt = DateTimeOffset.UtcNow })).EnsureSuccessStatusCode();
+        foreach (var seconds in new[] { 10, 25, 25, 20 })
+            (
+                await reader.Put(
+                    $"/api/my/tickets/{ticket}/spells/{spell}",
+                    new
+                    {
+                        page = 1,
+                        seconds,
+                        startedAt = DateTimeOffset.UtcNow,
+                    }
+                )
+            ).EnsureSuccessStatusCode();
         ((double)(await teacher.Get($"/api/tickets/{ticket}"))["ticket"]!["seconds"]!).ShouldBe(25);
     }
 }

@@ -24,7 +24,15 @@ const Welcome = part(() => import('./guardian/Welcome'));
 
 const client = new QueryClient({
   // Without a network a question is asked all the same: what was kept on the device answers it, or a sentence does.
-  defaultOptions: { mutations: { networkMode: 'always' }, queries: { networkMode: 'always', staleTime: 5_000, retry: (n, e) => n < 3 && !(e instanceof Problem && e.status < 500), retryDelay: 1500 } },
+  defaultOptions: {
+    mutations: { networkMode: 'always' },
+    queries: {
+      networkMode: 'always',
+      staleTime: 5_000,
+      retry: (n, e) => n < 3 && !(e instanceof Problem && e.status < 500),
+      retryDelay: 1500,
+    },
+  },
 });
 
 function Doors() {
@@ -35,7 +43,9 @@ function Doors() {
         <>
           <SignedOut session={s} />
           {s.firstRun ? (
-            <Routes><Route path="*" element={<FirstRun />} /></Routes>
+            <Routes>
+              <Route path="*" element={<FirstRun />} />
+            </Routes>
           ) : s.role === 'teacher' ? (
             <Routes>
               <Route path="/read/:code?" element={<ReaderSignIn />} />
@@ -43,9 +53,13 @@ function Doors() {
               <Route path="*" element={<Teacher session={s} />} />
             </Routes>
           ) : s.role === 'reader' ? (
-            <Routes><Route path="*" element={<Reader session={s} />} /></Routes>
+            <Routes>
+              <Route path="*" element={<Reader session={s} />} />
+            </Routes>
           ) : s.role === 'guardian' ? (
-            <Routes><Route path="*" element={<Guardian session={s} />} /></Routes>
+            <Routes>
+              <Route path="*" element={<Guardian session={s} />} />
+            </Routes>
           ) : (
             <Routes>
               <Route path="/read" element={<ReaderSignIn />} />
@@ -53,7 +67,18 @@ function Doors() {
               <Route path="/welcome" element={<Welcome />} />
               <Route path="/guardian" element={<Register />} />
               <Route path="/guardian/confirm" element={<Confirm />} />
-              <Route path="/" element={doorBack() ? <Navigate to={doorBack()!} replace /> : s.handedOver ? <Navigate to={`/read/${s.handedOver.code}`} replace /> : <AdultSignIn />} />
+              <Route
+                path="/"
+                element={
+                  doorBack() ? (
+                    <Navigate to={doorBack()!} replace />
+                  ) : s.handedOver ? (
+                    <Navigate to={`/read/${s.handedOver.code}`} replace />
+                  ) : (
+                    <AdultSignIn />
+                  )
+                }
+              />
               <Route path="/staff" element={<AdultSignIn />} />
               <Route path="*" element={<Navigate to={doorBack() ?? '/'} replace />} />
             </Routes>
@@ -67,7 +92,11 @@ function Doors() {
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <BrowserRouter><ErrorBoundary FallbackComponent={Broken}><Doors /></ErrorBoundary></BrowserRouter>
+      <BrowserRouter>
+        <ErrorBoundary FallbackComponent={Broken}>
+          <Doors />
+        </ErrorBoundary>
+      </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -13,15 +13,34 @@ public static class FuzzBench
 
     public static async Task Run(Uri server, string connection, string content, Action<string, string, string> row)
     {
-        using var http = new HttpClient(new SocketsHttpHandler { UseCookies = false }) { BaseAddress = server, Timeout = TimeSpan.FromMinutes(2) };
+        using var http = new HttpClient(new SocketsHttpHandler { UseCookies = false })
+        {
+            BaseAddress = server,
+            Timeout = TimeSpan.FromMinutes(2),
+        };
         var lead = new LoadClient(http);
         await lead.Renew();
         string Day(int days) => DateTime.UtcNow.AddDays(days).ToString("yyyy-MM-dd");
-        await lead.Json(HttpMethod.Post, "/api/first-run", new { schoolName = "A School", timeZone = "Europe/London", name = "Lead", userName = "lead", password = "low water at nine", yearFirstDay = Day(-60), yearLastDay = Day(240) });
+        await lead.Json(
+            HttpMethod.Post,
+            "/api/first-run",
+            new
+            {
+                schoolName = "A School",
+                timeZone = "Europe/London",
+                name = "Lead",
+                userName = "lead",
+                password = "low water at nine",
+                yearFirstDay = Day(-60),
+                yearLastDay = Day(240),
+            }
+        );
         await lead.Renew();
         var room = (string)(await lead.Json(HttpMethod.Post, "/api/classes", new { name = "Room" }))["id"]!;
         var good = DamagedFiles.Good(content);
-        int broken = 0, slow = 0, refused = 0;
+        int broken = 0,
+            slow = 0,
+            refused = 0;
         for (var i = 0; i < Files; i++)
         {
             var (name, bytes) = good[i % good.Count];
@@ -31,21 +50,41 @@ public static class FuzzBench
             {
                 "roster.zip" => await lead.Upload("/api/school/imports?name=fuzz.zip", damaged),
                 "list.xlsx" or "list.csv" => await lead.Upload($"/api/classes/{room}/list/read", damaged),
-                _ => await lead.Send(HttpMethod.Post, "/api/texts/read", new { name, file = Convert.ToBase64String(damaged) }),
+                _ => await lead.Send(
+                    HttpMethod.Post,
+                    "/api/texts/read",
+                    new { name, file = Convert.ToBase64String(damaged) }
+                ),
             };
-            if (clock.Elapsed > Longest) slow++;
-            if ((int)status >= 500) broken++;
-            else if (status != HttpStatusCode.OK) refused++;
+            if (clock.Elapsed > Longest)
+                slow++;
+            if ((int)status >= 500)
+                broken++;
+            else if (status != HttpStatusCode.OK)
+                refused++;
         }
         await using var c = new NpgsqlConnection(connection);
         await c.OpenAsync();
         // Imports are looked at by a worker: none may be left hanging, and none may have written anything.
-        long Count(string sql) { using var q = new NpgsqlCommand(sql, c); return (long)q.ExecuteScalar()!; }
+        long Count(string sql)
+        {
+            using var q = new NpgsqlCommand(sql, c);
+            return (long)q.ExecuteScalar()!;
+        }
         var waited = Stopwatch.StartNew();
-        while (Count("select count(*) from import where state in ('waiting', 'working')") > 0 && waited.Elapsed < TimeSpan.FromMinutes(3)) await Task.Delay(200);
+        while (
+            Count("select count(*) from import where state in ('waiting', 'working')") > 0
+            && waited.Elapsed < TimeSpan.FromMinutes(3)
+        )
+            await Task.Delay(200);
         var hanging = Count("select count(*) from import where state in ('waiting', 'working')");
         var crashed = Count("select count(*) from import where error like 'Something went wrong%'");
         var half = Count("select count(*) from reader");
-        row($"{Files:N0} damaged files sent to the server, in every way in", $"{broken + crashed} server errors, {slow} over 10 s, {hanging} left hanging, {half} readers half imported ({refused} refused with a sentence)", "0, 0, 0, 0");
+        row(
+            $"{Files:N0} damaged files sent to the server, in every way in",
+            $"{broken + crashed} server errors, {slow} over 10 s, {hanging} left hanging, {half} readers half "
+                + $"imported ({refused} refused with a sentence)",
+            "0, 0, 0, 0"
+        );
     }
 }

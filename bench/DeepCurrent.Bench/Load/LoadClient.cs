@@ -29,7 +29,8 @@ public sealed class LoadClient(HttpClient http)
     {
         using var response = await Raw(method, path, body);
         var text = await response.Content.ReadAsStringAsync();
-        if (!response.IsSuccessStatusCode) throw new InvalidOperationException($"{path}: {(int)response.StatusCode} {text}");
+        if (!response.IsSuccessStatusCode)
+            throw new InvalidOperationException($"{path}: {(int)response.StatusCode} {text}");
         return text.Length == 0 ? new JsonObject() : JsonNode.Parse(text)!;
     }
 
@@ -45,12 +46,19 @@ public sealed class LoadClient(HttpClient http)
     private async Task<HttpResponseMessage> Raw(HttpMethod method, string path, object? body)
     {
         using var request = new HttpRequestMessage(method, path);
-        if (cookies.Count > 0) request.Headers.Add("Cookie", CookieHeader);
-        if (method != HttpMethod.Get) request.Headers.Add("X-XSRF-TOKEN", token);
-        if (body is not null) request.Content = body as HttpContent ?? JsonContent.Create(body);
+        if (cookies.Count > 0)
+            request.Headers.Add("Cookie", CookieHeader);
+        if (method != HttpMethod.Get)
+            request.Headers.Add("X-XSRF-TOKEN", token);
+        if (body is not null)
+            request.Content = body as HttpContent ?? JsonContent.Create(body);
         var response = await http.SendAsync(request);
         if (response.Headers.TryGetValues("Set-Cookie", out var set))
-            foreach (var cookie in set) { var pair = cookie.Split(';')[0]; cookies[pair[..pair.IndexOf('=')]] = pair[(pair.IndexOf('=') + 1)..]; }
+            foreach (var cookie in set)
+            {
+                var pair = cookie.Split(';')[0];
+                cookies[pair[..pair.IndexOf('=')]] = pair[(pair.IndexOf('=') + 1)..];
+            }
         return response;
     }
 }

@@ -13,49 +13,97 @@ public sealed record LoadResult(int Answers, double Seconds, double Median, doub
     public double Rate => Answers / Seconds;
 }
 
-/// <summary>Readers who answer, think, and answer again, while teachers' pages watch and ask again as pages do.</summary>
+/// <summary>Readers who answer, think, and answer again, while teachers' pages watch and ask again as pages
+/// do.</summary>
 public static class LoadRun
 {
     private const char End = '\u001e';
-    private static readonly TimeSpan WarmUp = TimeSpan.FromSeconds(3), AskEvery = TimeSpan.FromSeconds(2);
+    private static readonly TimeSpan WarmUp = TimeSpan.FromSeconds(3),
+        AskEvery = TimeSpan.FromSeconds(2);
 
-    /// <param name="together">Answers in one request: one as they are given, more as a device sends what it kept without a network.</param>
+    /// <param name="together">Answers in one request: one as they are given, more as a device sends what it kept
+    /// without a network.</param>
     /// <param name="thinking">Seconds between the answer that was taken and the next, on average.</param>
-    public static async Task<LoadResult> Of(LoadSchool school, Uri server, int readers, double thinking, int pages, double seconds, int together = 1)
+    public static async Task<LoadResult> Of(
+        LoadSchool school,
+        Uri server,
+        int readers,
+        double thinking,
+        int pages,
+        double seconds,
+        int together = 1
+    )
     {
         using var stop = new CancellationTokenSource();
         var told = new int[1];
-        var watching = Enumerable.Range(0, pages).Select(i => Page(school, server, school.ClassIds[i % school.ClassIds.Count], told, stop.Token)).ToList();
+        var watching = Enumerable
+            .Range(0, pages)
+            .Select(i => Page(school, server, school.ClassIds[i % school.ClassIds.Count], told, stop.Token))
+            .ToList();
         var times = new ConcurrentBag<double>();
         var errors = 0;
         var clock = Stopwatch.StartNew();
         var end = WarmUp + TimeSpan.FromSeconds(seconds);
-        await Task.WhenAll(Enumerable.Range(0, readers).Select(i => Task.Run(async () =>
-        {
-            // Fewer at once than there are take turns, so that nobody runs out of questions.
-            var turns = school.Readers.Where((_, n) => n % readers == i).ToList();
-            var random = new Random(i);
-            var turn = 0;
-            await Task.Delay(TimeSpan.FromSeconds(random.NextDouble() * thinking));
-            while (clock.Elapsed < end)
-            {
-                var reader = turns[turn++ % turns.Count];
-                var (ticket, questions) = Next(reader, together);
-                var began = clock.Elapsed;
-                var status = await Try(() => together == 1 ? reader.Client.Send(HttpMethod.Put, $"/api/my/tickets/{ticket}/answers/{Guid.CreateVersion7()}", Answer(questions[0]))
-                    : reader.Client.Send(HttpMethod.Post, $"/api/my/tickets/{ticket}/answers", new { answers = questions.Select(q => new { id = Guid.CreateVersion7(), answer = Answer(q) }) }));
-                if (status is not HttpStatusCode.OK) Interlocked.Increment(ref errors);
-                else if (began >= WarmUp && clock.Elapsed < end) for (var n = 0; n < questions.Count; n++) times.Add((clock.Elapsed - began).TotalSeconds);
-                await Task.Delay(TimeSpan.FromSeconds((0.5 + random.NextDouble()) * thinking));
-            }
-        })));
+        await Task.WhenAll(
+            Enumerable
+                .Range(0, readers)
+                .Select(i =>
+                    Task.Run(async () =>
+                    {
+                        // Fewer at once than there are take turns, so that nobody runs out of questions.
+                        var turns = school.Readers.Where((_, n) => n % readers == i).ToList();
+                        var random = new Random(i);
+                        var turn = 0;
+                        await Task.Delay(TimeSpan.FromSeconds(random.NextDouble() * thinking));
+                        while (clock.Elapsed < end)
+                        {
+                            var reader = turns[turn++ % turns.Count];
+                            var (ticket, questions) = Next(reader, together);
+                            var began = clock.Elapsed;
+                            var status = await Try(() =>
+                                together == 1
+                                    ? reader.Client.Send(
+                                        HttpMethod.Put,
+                                        $"/api/my/tickets/{ticket}/answers/{Guid.CreateVersion7()}",
+                                        Answer(questions[0])
+                                    )
+                                    : reader.Client.Send(
+                                        HttpMethod.Post,
+                                        $"/api/my/tickets/{ticket}/answers",
+                                        new
+                                        {
+                                            answers = questions.Select(q => new
+                                            {
+                                                id = Guid.CreateVersion7(),
+                                                answer = Answer(q),
+                                            }),
+                                        }
+                                    )
+                            );
+                            if (status is not HttpStatusCode.OK)
+                                Interlocked.Increment(ref errors);
+                            else if (began >= WarmUp && clock.Elapsed < end)
+                                for (var n = 0; n < questions.Count; n++)
+                                    times.Add((clock.Elapsed - began).TotalSeconds);
+                            await Task.Delay(TimeSpan.FromSeconds((0.5 + random.NextDouble()) * thinking));
+                        }
+                    })
+                )
+        );
         await stop.CancelAsync();
         await Task.WhenAll(watching);
         var sorted = times.Order().ToList();
         return new(sorted.Count, seconds, At(sorted, 0.5), At(sorted, 0.99), errors, told[0]);
     }
 
-    private static object Answer(Guid question) => new { questionId = question, picks = new[] { 0 }, at = DateTimeOffset.UtcNow, milliseconds = 9000 };
+    private static object Answer(Guid question) =>
+        new
+        {
+            questionId = question,
+            picks = new[] { 0 },
+            at = DateTimeOffset.UtcNow,
+            milliseconds = 9000,
+        };
 
     /// <summary>What comes next of one text: at most so many questions.</summary>
     private static (Guid Ticket, IReadOnlyList<Guid> Questions) Next(LoadReader reader, int most)
@@ -67,18 +115,29 @@ public static class LoadRun
             ticket = next.Ticket;
             questions.Add(reader.Work.Dequeue().Question);
         }
-        return (ticket ?? throw new InvalidOperationException("There is nothing left to answer. Give more texts."), questions);
+        return (
+            ticket ?? throw new InvalidOperationException("There is nothing left to answer. Give more texts."),
+            questions
+        );
     }
 
-    private static double At(List<double> sorted, double share) => sorted.Count == 0 ? 0 : sorted[Math.Min(sorted.Count - 1, (int)(share * sorted.Count))];
+    private static double At(List<double> sorted, double share) =>
+        sorted.Count == 0 ? 0 : sorted[Math.Min(sorted.Count - 1, (int)(share * sorted.Count))];
 
     private static async Task<HttpStatusCode?> Try(Func<Task<HttpStatusCode>> send)
     {
-        try { return await send(); }
-        catch (HttpRequestException) { return null; }
+        try
+        {
+            return await send();
+        }
+        catch (HttpRequestException)
+        {
+            return null;
+        }
     }
 
-    /// <summary>A teacher's page: told over its live line, it asks for its class again, at once and then at most every two seconds.</summary>
+    /// <summary>A teacher's page: told over its live line, it asks for its class again, at once and then at most every
+    /// two seconds.</summary>
     private static async Task Page(LoadSchool school, Uri server, string classId, int[] told, CancellationToken stop)
     {
         using var socket = new ClientWebSocket();
@@ -88,15 +147,25 @@ public static class LoadRun
         try
         {
             await socket.ConnectAsync(new UriBuilder(server) { Scheme = "ws", Path = "/api/live" }.Uri, stop);
-            foreach (var message in new[] { "{\"protocol\":\"json\",\"version\":1}", $"{{\"type\":1,\"target\":\"Watch\",\"arguments\":[\"{classId}\"]}}" })
+            foreach (
+                var message in new[]
+                {
+                    "{\"protocol\":\"json\",\"version\":1}",
+                    $"{{\"type\":1,\"target\":\"Watch\",\"arguments\":[\"{classId}\"]}}",
+                }
+            )
                 await socket.SendAsync(Encoding.UTF8.GetBytes(message + End), WebSocketMessageType.Text, true, stop);
             var asking = Ask();
             while (!stop.IsCancellationRequested)
             {
                 var n = (await socket.ReceiveAsync(buffer, stop)).Count;
-                var heard = Encoding.UTF8.GetString(buffer, 0, n).Split(End).Count(m => m.Contains("\"tickets\"", StringComparison.Ordinal));
+                var heard = Encoding
+                    .UTF8.GetString(buffer, 0, n)
+                    .Split(End)
+                    .Count(m => m.Contains("\"tickets\"", StringComparison.Ordinal));
                 Interlocked.Add(ref told[0], heard);
-                if (heard > 0 && bell.CurrentCount == 0) bell.Release();
+                if (heard > 0 && bell.CurrentCount == 0)
+                    bell.Release();
             }
             await asking;
         }

@@ -6,10 +6,13 @@ namespace DeepCurrent.Bench.Load;
 /// <param name="Work">Questions that are not answered yet, with their tickets.</param>
 public sealed record LoadReader(LoadClient Client, Guid Id, Queue<(Guid Ticket, Guid Question)> Work);
 
-/// <summary>A school in which everybody has much to answer: made through the application, signed in, with what there is to answer read from the database.</summary>
+/// <summary>A school in which everybody has much to answer: made through the application, signed in, with what there is
+/// to answer read from the database.</summary>
 public sealed class LoadSchool
 {
-    private const int Classes = 30, Texts = 36, MostAtOnce = 20;
+    private const int Classes = 30,
+        Texts = 36,
+        MostAtOnce = 20;
     private const string Password = "low water at nine";
 
     public required LoadClient Teacher { get; init; }
@@ -21,21 +24,60 @@ public sealed class LoadSchool
         var teacher = new LoadClient(http);
         await teacher.Renew();
         string Day(int days) => DateTime.UtcNow.AddDays(days).ToString("yyyy-MM-dd");
-        await teacher.Json(HttpMethod.Post, "/api/first-run", new { schoolName = "Large School", timeZone = "Europe/London", name = "Lead", userName = "lead", password = Password, yearFirstDay = Day(-60), yearLastDay = Day(240) });
+        await teacher.Json(
+            HttpMethod.Post,
+            "/api/first-run",
+            new
+            {
+                schoolName = "Large School",
+                timeZone = "Europe/London",
+                name = "Lead",
+                userName = "lead",
+                password = Password,
+                yearFirstDay = Day(-60),
+                yearLastDay = Day(240),
+            }
+        );
         await teacher.Renew();
-        var texts = (await teacher.Json(HttpMethod.Get, "/api/library?questions=true"))["rows"]!.AsArray().Where(r => (int)r!["questions"]! >= 5).Take(Texts).Select(r => (string)r!["id"]!).ToList();
+        var texts = (await teacher.Json(HttpMethod.Get, "/api/library?questions=true"))["rows"]!
+            .AsArray()
+            .Where(r => (int)r!["questions"]! >= 5)
+            .Take(Texts)
+            .Select(r => (string)r!["id"]!)
+            .ToList();
         var classIds = new List<string>();
         var signIns = new List<(string Code, string Id, string Secret)>();
         for (var k = 0; k < Classes; k++)
         {
-            var id = (string)(await teacher.Json(HttpMethod.Post, "/api/classes", new { name = $"Room {k + 1}" }))["id"]!;
+            var id = (string)
+                (await teacher.Json(HttpMethod.Post, "/api/classes", new { name = $"Room {k + 1}" }))["id"]!;
             classIds.Add(id);
-            var rows = Enumerable.Range(0, (readers + Classes - 1 - k) / Classes).Select(i => new { givenName = $"Given{i}", familyName = $"Family{k}", grade = "4", level = $"{20 + i % 25} fm" });
-            var added = (await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/list/apply", new { rows, levelSystem = "" }))["added"]!.AsArray();
+            var rows = Enumerable
+                .Range(0, (readers + Classes - 1 - k) / Classes)
+                .Select(i => new
+                {
+                    givenName = $"Given{i}",
+                    familyName = $"Family{k}",
+                    grade = "4",
+                    level = $"{20 + i % 25} fm",
+                });
+            var added = (
+                await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/list/apply", new { rows, levelSystem = "" })
+            )["added"]!.AsArray();
             var code = (string)(await teacher.Json(HttpMethod.Get, $"/api/classes/{id}"))["code"]!;
             signIns.AddRange(added.Select(a => (code, (string)a!["readerId"]!, (string)a["secret"]!)));
             foreach (var some in texts.Chunk(MostAtOnce))
-                await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/assignments", new { readerIds = added.Select(a => (string)a!["readerId"]!), attempts = 2, skipGiven = false, texts = some.Select(t => new { id = Guid.NewGuid(), textId = t }) });
+                await teacher.Json(
+                    HttpMethod.Post,
+                    $"/api/classes/{id}/assignments",
+                    new
+                    {
+                        readerIds = added.Select(a => (string)a!["readerId"]!),
+                        attempts = 2,
+                        skipGiven = false,
+                        texts = some.Select(t => new { id = Guid.NewGuid(), textId = t }),
+                    }
+                );
         }
         var work = await Work(connection);
         var clients = new LoadReader[signIns.Count];
@@ -43,10 +85,23 @@ public sealed class LoadSchool
         {
             var (code, id, secret) = signIns[i];
             var client = new LoadClient(http);
-            await client.SignIn("/api/session/reader", new { code, readerId = id, secret });
+            await client.SignIn(
+                "/api/session/reader",
+                new
+                {
+                    code,
+                    readerId = id,
+                    secret,
+                }
+            );
             clients[i] = new(client, Guid.Parse(id), work[Guid.Parse(id)]);
         });
-        return new() { Teacher = teacher, ClassIds = classIds, Readers = clients };
+        return new()
+        {
+            Teacher = teacher,
+            ClassIds = classIds,
+            Readers = clients,
+        };
     }
 
     private static async Task<Dictionary<Guid, Queue<(Guid, Guid)>>> Work(string connection)
@@ -55,7 +110,8 @@ public sealed class LoadSchool
         await using var c = new NpgsqlConnection(connection);
         await c.OpenAsync();
         // The table of pairs is what pgbench puts answers to.
-        await using var q = new NpgsqlCommand("""
+        await using var q = new NpgsqlCommand(
+            """
             create table bench_pair as
             select row_number() over ()::int as n, k.reader_id, k.id as ticket_id, q.id as question_id
             from ticket k
@@ -66,11 +122,14 @@ public sealed class LoadSchool
             create sequence bench_turn cache 100;
             analyze;
             select reader_id, ticket_id, question_id from bench_pair order by n
-            """, c);
+            """,
+            c
+        );
         await using var r = await q.ExecuteReaderAsync();
         while (await r.ReadAsync())
         {
-            if (!work.TryGetValue(r.GetGuid(0), out var mine)) work[r.GetGuid(0)] = mine = [];
+            if (!work.TryGetValue(r.GetGuid(0), out var mine))
+                work[r.GetGuid(0)] = mine = [];
             mine.Enqueue((r.GetGuid(1), r.GetGuid(2)));
         }
         return work;

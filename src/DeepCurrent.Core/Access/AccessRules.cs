@@ -3,22 +3,55 @@ using System.Collections.Frozen;
 namespace DeepCurrent.Core.Access;
 
 /// <summary>Who is asking.</summary>
-public enum Role { Nobody, Reader, Teacher, Guardian }
+public enum Role
+{
+    Nobody,
+    Reader,
+    Teacher,
+    Guardian,
+}
 
 /// <summary>What a member of staff is at the school: a teacher, or somebody who helps one.</summary>
-public enum Post { Teacher, Assistant }
+public enum Post
+{
+    Teacher,
+    Assistant,
+}
 
 /// <summary>An adult's part in a class.</summary>
-public enum Part { None, Assistant, CoTeacher, Teacher }
+public enum Part
+{
+    None,
+    Assistant,
+    CoTeacher,
+    Teacher,
+}
 
 /// <summary>What is asked of a class, a reader, a ticket, a school or its library.</summary>
 public enum Deed
 {
-    SeeLibrary, ChangeText, MakeClass, FindReaders, LeadSchool,
-    SeeClass, SeeReader, ChangeRoster, SeeGuardians, PrintSecrets, PrintOneSecret,
-    Assign, Mark, JudgeLevel, SetGoals, FormGroups, TakeRecords,
-    GiveCheck, WatchCheck, ChangeCheck,
-    DoOwnTicket, SeeOwnChild,
+    SeeLibrary,
+    ChangeText,
+    MakeClass,
+    FindReaders,
+    LeadSchool,
+    SeeClass,
+    SeeReader,
+    ChangeRoster,
+    SeeGuardians,
+    PrintSecrets,
+    PrintOneSecret,
+    Assign,
+    Mark,
+    JudgeLevel,
+    SetGoals,
+    FormGroups,
+    TakeRecords,
+    GiveCheck,
+    WatchCheck,
+    ChangeCheck,
+    DoOwnTicket,
+    SeeOwnChild,
 }
 
 /// <summary>How the one who asks stands to what is asked for; several may hold at once.</summary>
@@ -63,7 +96,8 @@ public readonly record struct Relation(bool SameSchool, Part Part, bool Self, bo
 /// <summary>The one place that says who may do what. Whatever is not allowed here is not allowed.</summary>
 public static class AccessRules
 {
-    private const Standing Teachers = Standing.CoTeacher | Standing.Teacher, InClass = Standing.Assistant | Teachers;
+    private const Standing Teachers = Standing.CoTeacher | Standing.Teacher,
+        InClass = Standing.Assistant | Teachers;
 
     /// <summary>For each deed, the standings that allow it: any one of them is enough.</summary>
     public static readonly FrozenDictionary<Deed, Standing> Table = new Dictionary<Deed, Standing>
@@ -93,18 +127,38 @@ public static class AccessRules
         [Deed.SeeOwnChild] = Standing.Guardian,
     }.ToFrozenDictionary();
 
-    public static bool May(Role role, Deed deed, Relation relation) => (Table[deed] & StandingOf(role, relation)) != Standing.None;
+    public static bool May(Role role, Deed deed, Relation relation) =>
+        (Table[deed] & StandingOf(role, relation)) != Standing.None;
 
     /// <summary>All that holds of somebody; nothing for a thing of another school.</summary>
-    public static Standing StandingOf(Role role, Relation r) => r.SameSchool ? role switch
-    {
-        Role.Reader => r.Self ? Standing.Self : Standing.None,
-        Role.Guardian => r.Self ? Standing.Guardian : Standing.None,
-        Role.Teacher => Standing.Staff | (r.Post is Post.Teacher ? Standing.Colleague : 0) | (r.Self ? Standing.Own : 0) | (r.Lead ? Standing.Lead : 0)
-            | r.Part switch { Part.Assistant => Standing.Assistant, Part.CoTeacher => Standing.CoTeacher, Part.Teacher => Standing.Teacher, _ => Standing.None },
-        _ => Standing.None,
-    } : Standing.None;
+    public static Standing StandingOf(Role role, Relation r) =>
+        r.SameSchool
+            ? role switch
+            {
+                Role.Reader => r.Self ? Standing.Self : Standing.None,
+                Role.Guardian => r.Self ? Standing.Guardian : Standing.None,
+                Role.Teacher => Standing.Staff
+                    | (r.Post is Post.Teacher ? Standing.Colleague : 0)
+                    | (r.Self ? Standing.Own : 0)
+                    | (r.Lead ? Standing.Lead : 0)
+                    | r.Part switch
+                    {
+                        Part.Assistant => Standing.Assistant,
+                        Part.CoTeacher => Standing.CoTeacher,
+                        Part.Teacher => Standing.Teacher,
+                        _ => Standing.None,
+                    },
+                _ => Standing.None,
+            }
+            : Standing.None;
 
     /// <summary>A part by its name in the database: teacher, co-teacher, assistant; anything else is none.</summary>
-    public static Part PartOf(string? role) => role switch { "teacher" => Part.Teacher, "co-teacher" => Part.CoTeacher, "assistant" => Part.Assistant, _ => Part.None };
+    public static Part PartOf(string? role) =>
+        role switch
+        {
+            "teacher" => Part.Teacher,
+            "co-teacher" => Part.CoTeacher,
+            "assistant" => Part.Assistant,
+            _ => Part.None,
+        };
 }

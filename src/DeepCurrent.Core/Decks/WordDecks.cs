@@ -10,7 +10,9 @@ public static class WordDecks
 {
     /// <summary>Words that are practised at once, at most.</summary>
     public const int AtOnce = 10;
-    public const int MostWords = 200, LongestWord = 60, LongestMeaning = 300;
+    public const int MostWords = 200,
+        LongestWord = 60,
+        LongestMeaning = 300;
 
     /// <summary>The rounds in which a deck is practised: as few as can be, and as even as can be.</summary>
     /// <param name="words">In the order in which they are practised.</param>
@@ -18,22 +20,47 @@ public static class WordDecks
     public static IReadOnlyList<IReadOnlyList<T>> Rounds<T>(IReadOnlyList<T> words)
     {
         var rounds = (words.Count + AtOnce - 1) / AtOnce;
-        return [.. Enumerable.Range(0, rounds).Select(r => words.Skip(words.Count * r / rounds).Take(words.Count * (r + 1) / rounds - words.Count * r / rounds).ToList())];
+        return
+        [
+            .. Enumerable
+                .Range(0, rounds)
+                .Select(r =>
+                    words
+                        .Skip(words.Count * r / rounds)
+                        .Take(words.Count * (r + 1) / rounds - words.Count * r / rounds)
+                        .ToList()
+                ),
+        ];
     }
 
-    /// <summary>What is wrong with a deck's words: a sentence for whoever writes it, and the word's place; the first fault only, or null.</summary>
+    /// <summary>What is wrong with a deck's words: a sentence for whoever writes it, and the word's place; the first
+    /// fault only, or null.</summary>
     public static (int At, string Sentence)? Fault(IReadOnlyList<DeckWord> words)
     {
-        if (words.Count == 0) return (0, "A deck needs at least one word.");
-        if (words.Count > MostWords) return (MostWords, $"A deck holds at most {MostWords} words. Make two of it.");
+        if (words.Count == 0)
+            return (0, "A deck needs at least one word.");
+        if (words.Count > MostWords)
+            return (MostWords, $"A deck holds at most {MostWords} words. Make two of it.");
         for (var i = 0; i < words.Count; i++)
         {
             var w = words[i];
-            if (w.Text.Length == 0) return (i, "The word is missing.");
-            if (w.Text.Length > LongestWord) return (i, $"A word has at most {LongestWord} letters.");
-            if (w.Meaning.Length == 0) return (i, $"Say what “{w.Text}” means.");
-            if (w.Meaning.Length > LongestMeaning || w.Example.Length > LongestMeaning || w.Part.Length > LongestWord) return (i, $"Keep the meaning and the example of “{w.Text}” under {LongestMeaning} letters.");
-            if (words.Take(i).Any(o => string.Equals(o.Text, w.Text, StringComparison.OrdinalIgnoreCase) && string.Equals(o.Part, w.Part, StringComparison.OrdinalIgnoreCase))) return (i, $"“{w.Text}” is in the deck twice.");
+            if (w.Text.Length == 0)
+                return (i, "The word is missing.");
+            if (w.Text.Length > LongestWord)
+                return (i, $"A word has at most {LongestWord} letters.");
+            if (w.Meaning.Length == 0)
+                return (i, $"Say what “{w.Text}” means.");
+            if (w.Meaning.Length > LongestMeaning || w.Example.Length > LongestMeaning || w.Part.Length > LongestWord)
+                return (i, $"Keep the meaning and the example of “{w.Text}” under {LongestMeaning} letters.");
+            if (
+                words
+                    .Take(i)
+                    .Any(o =>
+                        string.Equals(o.Text, w.Text, StringComparison.OrdinalIgnoreCase)
+                        && string.Equals(o.Part, w.Part, StringComparison.OrdinalIgnoreCase)
+                    )
+            )
+                return (i, $"“{w.Text}” is in the deck twice.");
         }
         return null;
     }

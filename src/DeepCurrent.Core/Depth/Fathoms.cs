@@ -1,6 +1,7 @@
 namespace DeepCurrent.Core.Depth;
 
-/// <summary>A place on the one difficulty scale that readers and texts share: 30 fm is what is typically read at the end of grade 3; 10 fm are one logit.</summary>
+/// <summary>A place on the one difficulty scale that readers and texts share: 30 fm is what is typically read at the
+/// end of grade 3; 10 fm are one logit.</summary>
 /// <param name="Value">Fathoms; any finite number, in practice −20 to 100.</param>
 public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
 {
@@ -8,7 +9,8 @@ public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
     public const double PerLogit = 10;
 
     /// <summary>The ends of the scale on which readers are estimated, in fathoms.</summary>
-    public const double Shallowest = -20, Deepest = 100;
+    public const double Shallowest = -20,
+        Deepest = 100;
 
     public int CompareTo(Fathoms other) => Value.CompareTo(other.Value);
 
@@ -22,15 +24,18 @@ public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
 /// <summary>A chance or a share, 0 to 1.</summary>
 public readonly record struct Probability
 {
-    /// <exception cref="ArgumentOutOfRangeException"><paramref name="value"/> is outside 0 to 1 or not a number.</exception>
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="value"/> is outside 0 to 1 or not a
+    /// number.</exception>
     public Probability(double value)
     {
-        if (!(value >= 0 && value <= 1)) throw new ArgumentOutOfRangeException(nameof(value), value, "A probability lies between 0 and 1.");
+        if (!(value >= 0 && value <= 1))
+            throw new ArgumentOutOfRangeException(nameof(value), value, "A probability lies between 0 and 1.");
         Value = value;
     }
 
     public double Value { get; }
 
-    /// <summary>The share in whole percent, as it is shown and as zones are decided: 69.6 % is shown and treated as 70 %.</summary>
+    /// <summary>The share in whole percent, as it is shown and as zones are decided: 69.6 % is shown and treated as 70
+    /// %.</summary>
     public int Percent => (int)Math.Round(Value * 100, MidpointRounding.AwayFromZero);
 }

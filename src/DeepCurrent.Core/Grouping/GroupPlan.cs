@@ -16,10 +16,14 @@ public sealed record GroupRules(int Groups, int Smallest, int Largest)
     /// <summary>Why these rules cannot be met by a number of readers, in words; null if they can.</summary>
     public string? Conflict(int readers)
     {
-        if (Groups < 1) return "There must be at least one group.";
-        if (Smallest < 1 || Largest < Smallest) return $"Group sizes from {Smallest} to {Largest} do not make sense.";
-        if (readers < Groups * Smallest) return $"{Groups} groups of at least {Smallest} need {Groups * Smallest} readers; there are {readers}.";
-        if (readers > Groups * Largest) return $"{Groups} groups of at most {Largest} hold {Groups * Largest} readers; there are {readers}.";
+        if (Groups < 1)
+            return "There must be at least one group.";
+        if (Smallest < 1 || Largest < Smallest)
+            return $"Group sizes from {Smallest} to {Largest} do not make sense.";
+        if (readers < Groups * Smallest)
+            return $"{Groups} groups of at least {Smallest} need {Groups * Smallest} readers; there are {readers}.";
+        if (readers > Groups * Largest)
+            return $"{Groups} groups of at most {Largest} hold {Groups * Largest} readers; there are {readers}.";
         return null;
     }
 }

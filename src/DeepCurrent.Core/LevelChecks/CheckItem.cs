@@ -4,20 +4,33 @@ using DeepCurrent.Core.Questions;
 
 namespace DeepCurrent.Core.LevelChecks;
 
-/// <summary>One question of a level check, as it was put to one reader: everything stands in the places the reader sees.</summary>
+/// <summary>One question of a level check, as it was put to one reader: everything stands in the places the reader
+/// sees.</summary>
 /// <param name="Key">What it is about: the word, or the question's id.</param>
 /// <param name="Stem">What is asked; empty where the choices say it all.</param>
-/// <param name="Choices">What can be chosen or put in order, or stands on the left of a match; none where a sentence of the passage is picked.</param>
+/// <param name="Choices">What can be chosen or put in order, or stands on the left of a match; none where a sentence of
+/// the passage is picked.</param>
 /// <param name="Right">The picks that are right. Of sentences: those that prove it, each of them enough.</param>
 /// <param name="Difficulty">Fathoms.</param>
 /// <param name="Guess">Chance to be right by guessing, 0 to 1.</param>
 /// <param name="Strand">Name of the strand; empty for word reading and maze.</param>
 /// <param name="Kind">How it is answered; no written kind.</param>
 /// <param name="Rights">What stands on the right of a match.</param>
-public sealed record CheckItem(string Key, string Stem, IReadOnlyList<string> Choices, IReadOnlyList<int> Right, double Difficulty, double Guess, string Strand = "", [property: JsonConverter(typeof(JsonStringEnumConverter<QuestionKind>))] QuestionKind Kind = QuestionKind.Single, IReadOnlyList<string>? Rights = null)
+public sealed record CheckItem(
+    string Key,
+    string Stem,
+    IReadOnlyList<string> Choices,
+    IReadOnlyList<int> Right,
+    double Difficulty,
+    double Guess,
+    string Strand = "",
+    [property: JsonConverter(typeof(JsonStringEnumConverter<QuestionKind>))] QuestionKind Kind = QuestionKind.Single,
+    IReadOnlyList<string>? Rights = null
+)
 {
     /// <summary>Words to be read before it can be answered; the passage is not counted.</summary>
-    public int Words => Choices.Concat(Rights ?? []).Append(Stem).Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
+    public int Words =>
+        Choices.Concat(Rights ?? []).Append(Stem).Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
 
     /// <summary>Picks an answer has.</summary>
     public int Wanted => Kind is QuestionKind.Sentence ? 1 : Right.Count;
@@ -25,9 +38,18 @@ public sealed record CheckItem(string Key, string Stem, IReadOnlyList<string> Ch
     /// <summary>Something to choose one of.</summary>
     /// <param name="right">Which choice is right.</param>
     /// <inheritdoc cref="CheckItem"/>
-    public static CheckItem Choosing(string key, string stem, IReadOnlyList<string> choices, int right, double difficulty, double guess, string strand = "") => new(key, stem, choices, [right], difficulty, guess, strand);
+    public static CheckItem Choosing(
+        string key,
+        string stem,
+        IReadOnlyList<string> choices,
+        int right,
+        double difficulty,
+        double guess,
+        string strand = ""
+    ) => new(key, stem, choices, [right], difficulty, guess, strand);
 
-    /// <summary>True if a level check may ask it: of the quiz itself, marked without a person, and not the proof of the question before it.</summary>
+    /// <summary>True if a level check may ask it: of the quiz itself, marked without a person, and not the proof of the
+    /// question before it.</summary>
     public static bool Asks(Question q) => q is { Guided: false, Evidence: false, Written: false };
 
     /// <summary>A question of a text as it is put to a reader.</summary>
@@ -35,23 +57,54 @@ public sealed record CheckItem(string Key, string Stem, IReadOnlyList<string> Ch
     /// <param name="sentences">The passage's sentences, as pick-the-sentence questions number them.</param>
     /// <param name="version">Label of the version that is read.</param>
     /// <param name="copy">Whose copy it is, by which what is to be put in order is mixed.</param>
-    /// <returns>Null where the question cannot be asked: its kind is not for level checks, or its proof is not in this version.</returns>
+    /// <returns>Null where the question cannot be asked: its kind is not for level checks, or its proof is not in this
+    /// version.</returns>
     public static CheckItem? Of(Question q, Fathoms depth, IReadOnlyList<string> sentences, string version, Guid copy)
     {
-        if (!Asks(q)) return null;
+        if (!Asks(q))
+            return null;
         List<string> lefts = [.. q.Choices.Where(c => c.Text.Length > 0).Select(c => c.Text)];
-        CheckItem Item(IReadOnlyList<string> choices, IReadOnlyList<int> right, IReadOnlyList<string>? rights = null) => new(q.Id.ToString(), q.Stem, choices, right, q.Difficulty(depth, sentences.Count).Value, q.Guess(sentences.Count), q.Strand.ToString(), q.Kind, rights);
+        CheckItem Item(IReadOnlyList<string> choices, IReadOnlyList<int> right, IReadOnlyList<string>? rights = null) =>
+            new(
+                q.Id.ToString(),
+                q.Stem,
+                choices,
+                right,
+                q.Difficulty(depth, sentences.Count).Value,
+                q.Guess(sentences.Count),
+                q.Strand.ToString(),
+                q.Kind,
+                rights
+            );
         switch (q.Kind)
         {
             case QuestionKind.Order:
                 var order = Scoring.Shuffled(copy, q.Id, q.Choices.Count);
-                return Item([.. order.Select(i => q.Choices[i].Text)], [.. Enumerable.Range(0, order.Length).Select(i => Array.IndexOf(order, i))]);
+                return Item(
+                    [.. order.Select(i => q.Choices[i].Text)],
+                    [.. Enumerable.Range(0, order.Length).Select(i => Array.IndexOf(order, i))]
+                );
             case QuestionKind.Match:
-                int[] kept = [.. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))];
+                int[] kept =
+                [
+                    .. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match)),
+                ];
                 int[] shown = [.. Scoring.Shuffled(copy, q.Id, kept.Length).Select(i => kept[i])];
-                return Item(lefts, [.. Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Text.Length > 0).Select(i => Array.IndexOf(shown, i))], [.. shown.Select(i => q.Choices[i].Match!)]);
+                return Item(
+                    lefts,
+                    [
+                        .. Enumerable
+                            .Range(0, q.Choices.Count)
+                            .Where(i => q.Choices[i].Text.Length > 0)
+                            .Select(i => Array.IndexOf(shown, i)),
+                    ],
+                    [.. shown.Select(i => q.Choices[i].Match!)]
+                );
             case QuestionKind.Sentence:
-                int[] proofs = [.. Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(version)))];
+                int[] proofs =
+                [
+                    .. Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(version))),
+                ];
                 return proofs.Length == 0 ? null : Item([], proofs);
             default:
                 int[] right = [.. Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Right)];
@@ -59,20 +112,27 @@ public sealed record CheckItem(string Key, string Stem, IReadOnlyList<string> Ch
         }
     }
 
-    /// <summary>True if it is an answer to this at all: as many picks as are wanted, each there and each once.</summary>
+    /// <summary>True if it is an answer to this at all: as many picks as are wanted, each there and each
+    /// once.</summary>
     /// <param name="sentences">Sentences of the passage.</param>
     public bool Answers(IReadOnlyList<int> picks, int sentences)
     {
-        var n = Kind switch { QuestionKind.Sentence => sentences, QuestionKind.Match => Rights!.Count, _ => Choices.Count };
+        var n = Kind switch
+        {
+            QuestionKind.Sentence => sentences,
+            QuestionKind.Match => Rights!.Count,
+            _ => Choices.Count,
+        };
         return picks.Count == Wanted && picks.All(p => p >= 0 && p < n) && picks.Distinct().Count() == picks.Count;
     }
 
     /// <summary>True if all of an answer is right; things that read the same may stand for each other.</summary>
-    public bool IsRight(IReadOnlyList<int> picks) => Kind switch
-    {
-        QuestionKind.Sentence => Right.Contains(picks[0]),
-        QuestionKind.Order => picks.Zip(Right).All(x => Choices[x.First] == Choices[x.Second]),
-        QuestionKind.Match => picks.Zip(Right).All(x => Rights![x.First] == Rights[x.Second]),
-        _ => picks.Order().SequenceEqual(Right.Order()),
-    };
+    public bool IsRight(IReadOnlyList<int> picks) =>
+        Kind switch
+        {
+            QuestionKind.Sentence => Right.Contains(picks[0]),
+            QuestionKind.Order => picks.Zip(Right).All(x => Choices[x.First] == Choices[x.Second]),
+            QuestionKind.Match => picks.Zip(Right).All(x => Rights![x.First] == Rights[x.Second]),
+            _ => picks.Order().SequenceEqual(Right.Order()),
+        };
 }

@@ -12,10 +12,12 @@ public static class CheckMeasure
     /// <summary>How widely a reader's word reading may lie from where they are thought to be, fm (sd).</summary>
     private const double LooselySd = 20;
 
-    /// <summary>What a check starts from: what is known of the reader, or the middle of a band with its ends as the 90 % interval.</summary>
+    /// <summary>What a check starts from: what is known of the reader, or the middle of a band with its ends as the 90
+    /// % interval.</summary>
     public static DepthDistribution Begin(CheckPlan plan, double mean, double sd)
     {
-        if (plan.Start is CheckStart.OwnLevel) return DepthDistribution.Normal(mean, Math.Max(sd, 0.5));
+        if (plan.Start is CheckStart.OwnLevel)
+            return DepthDistribution.Normal(mean, Math.Max(sd, 0.5));
         const double Ninety = 3.29;
         return DepthDistribution.Normal((plan.From + plan.To) / 2, Math.Max((plan.To - plan.From) / Ninety, 4));
     }
@@ -23,7 +25,9 @@ public static class CheckMeasure
     /// <summary>What is known after some answers; rushed ones say nothing.</summary>
     public static DepthDistribution After(DepthDistribution begin, IEnumerable<CheckAnswer> answers)
     {
-        foreach (var a in answers) if (!a.Rushed) begin.TimesAnswer(a.Difficulty, a.Guess, a.Correct);
+        foreach (var a in answers)
+            if (!a.Rushed)
+                begin.TimesAnswer(a.Difficulty, a.Guess, a.Correct);
         return begin;
     }
 

@@ -1,7 +1,13 @@
 namespace DeepCurrent.Core.LevelChecks;
 
 /// <summary>How a part of a level check stands for one reader.</summary>
-public enum PartState { Waiting, UnderWay, Done, Skipped }
+public enum PartState
+{
+    Waiting,
+    UnderWay,
+    Done,
+    Skipped,
+}
 
 /// <summary>What a finished part can be trusted for.</summary>
 public enum PartFlag
@@ -27,15 +33,21 @@ public readonly record struct PartAnswer(bool Correct, bool Rushed);
 /// <param name="WordsRead">Share of words read right in this check's word reading; null where it was not done.</param>
 public readonly record struct PartReader(double Depth, bool Mastered, double? WordsRead);
 
-/// <summary>Rules about the parts of a level check: who is spared one, what a finished one is worth, who is given which again.</summary>
+/// <summary>Rules about the parts of a level check: who is spared one, what a finished one is worth, who is given which
+/// again.</summary>
 public static class PartRules
 {
-    private const double MostRushed = 0.25, FewestAnswered = 0.30, MasteredFrom = 0.90, DecodesFrom = 0.60;
+    private const double MostRushed = 0.25,
+        FewestAnswered = 0.30,
+        MasteredFrom = 0.90,
+        DecodesFrom = 0.60;
 
-    /// <summary>Standard deviation with which word reading speaks of a reader's depth beyond its own error, fm: reading words and understanding texts are two skills.</summary>
+    /// <summary>Standard deviation with which word reading speaks of a reader's depth beyond its own error, fm: reading
+    /// words and understanding texts are two skills.</summary>
     public const double OtherSkillSd = 6;
 
-    /// <summary>Note of a part that its reader was in the middle of when the check ended; answers given before the end may still come.</summary>
+    /// <summary>Note of a part that its reader was in the middle of when the check ended; answers given before the end
+    /// may still come.</summary>
     public const string CutOff = "the check ended";
 
     /// <summary>Why a reader is spared a part, in a few words; null if they are not.</summary>
@@ -51,25 +63,32 @@ public static class PartRules
     /// <exception cref="ArgumentOutOfRangeException">There are more answers than questions.</exception>
     public static PartFlag Judge(int asked, IReadOnlyList<PartAnswer> answers)
     {
-        if (answers.Count > asked) throw new ArgumentOutOfRangeException(nameof(asked), asked, "There are more answers than questions.");
-        if (answers.Count == 0 || answers.Count < FewestAnswered * asked) return PartFlag.Thin;
+        if (answers.Count > asked)
+            throw new ArgumentOutOfRangeException(nameof(asked), asked, "There are more answers than questions.");
+        if (answers.Count == 0 || answers.Count < FewestAnswered * asked)
+            return PartFlag.Thin;
         return answers.Count(a => a.Rushed) > MostRushed * answers.Count ? PartFlag.Rushed : PartFlag.Fine;
     }
 
     /// <summary>Whether a part was mastered: done so that it can be trusted, with nine of ten right.</summary>
-    public static bool Mastered(PartFlag flag, double? shareRight) => flag is PartFlag.Fine && shareRight >= MasteredFrom;
+    public static bool Mastered(PartFlag flag, double? shareRight) =>
+        flag is PartFlag.Fine && shareRight >= MasteredFrom;
 
     /// <summary>Whether a part should be given to a reader again.</summary>
     /// <param name="over">The check is over, so that what was not done is missing.</param>
-    public static bool Again(PartState state, PartFlag flag, bool over) => state switch
-    {
-        PartState.Skipped => false,
-        PartState.Done => flag is not PartFlag.Fine,
-        _ => over,
-    };
+    public static bool Again(PartState state, PartFlag flag, bool over) =>
+        state switch
+        {
+            PartState.Skipped => false,
+            PartState.Done => flag is not PartFlag.Fine,
+            _ => over,
+        };
 
     /// <summary>How a part stands as its flag: what is not done when the check is over is missing.</summary>
-    public static PartFlag FlagOf(PartState state, PartFlag judged, bool over) => state is PartState.Done ? judged : state is not PartState.Skipped && over ? PartFlag.Missing : PartFlag.Fine;
+    public static PartFlag FlagOf(PartState state, PartFlag judged, bool over) =>
+        state is PartState.Done ? judged
+        : state is not PartState.Skipped && over ? PartFlag.Missing
+        : PartFlag.Fine;
 
     /// <summary>Time a reader has for a part.</summary>
     /// <param name="moreTime">Percent of the usual time the reader is allowed, 100 to 300.</param>

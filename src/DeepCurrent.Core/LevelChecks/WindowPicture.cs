@@ -7,7 +7,14 @@ namespace DeepCurrent.Core.LevelChecks;
 /// <param name="Middle">Half lie below.</param>
 /// <param name="ThreeQuarters">Three quarters lie below.</param>
 /// <param name="High">Nine tenths lie below.</param>
-public sealed record DepthSpread(int Readers, double? Low, double? Quarter, double? Middle, double? ThreeQuarters, double? High);
+public sealed record DepthSpread(
+    int Readers,
+    double? Low,
+    double? Quarter,
+    double? Middle,
+    double? ThreeQuarters,
+    double? High
+);
 
 /// <summary>Pictures of a benchmark window.</summary>
 public static class WindowPicture
@@ -17,10 +24,12 @@ public static class WindowPicture
 
     /// <summary>How depths are spread; figures only from <see cref="FewestShown"/> readers on.</summary>
     /// <param name="depths">Fathoms, in any order.</param>
-    /// <remarks>Quantiles between the sorted values (Hyndman and Fan 1996, Sample quantiles in statistical packages, type 7).</remarks>
+    /// <remarks>Quantiles between the sorted values (Hyndman and Fan 1996, Sample quantiles in statistical packages,
+    /// type 7).</remarks>
     public static DepthSpread Spread(IReadOnlyCollection<double> depths)
     {
-        if (depths.Count < FewestShown) return new(depths.Count, null, null, null, null, null);
+        if (depths.Count < FewestShown)
+            return new(depths.Count, null, null, null, null, null);
         double[] sorted = [.. depths.Order()];
         return new(depths.Count, At(sorted, 0.1), At(sorted, 0.25), At(sorted, 0.5), At(sorted, 0.75), At(sorted, 0.9));
     }
@@ -29,6 +38,8 @@ public static class WindowPicture
     {
         var at = share * (sorted.Length - 1);
         var below = (int)at;
-        return below + 1 < sorted.Length ? sorted[below] + (at - below) * (sorted[below + 1] - sorted[below]) : sorted[below];
+        return below + 1 < sorted.Length
+            ? sorted[below] + (at - below) * (sorted[below + 1] - sorted[below])
+            : sorted[below];
     }
 }

@@ -1,7 +1,8 @@
 namespace DeepCurrent.Core.Library;
 
 /// <summary>One version of a text as the library knows it.</summary>
-/// <param name="Depth">The depth that counts, in fathoms: stated by a person, else from readers' answers and formulas together.</param>
+/// <param name="Depth">The depth that counts, in fathoms: stated by a person, else from readers' answers and formulas
+/// together.</param>
 public sealed record CardVersion(Guid Id, string Label, int Words, double Depth, double DepthError);
 
 /// <summary>One text as the library knows it: enough to find it, and to say whom it fits.</summary>
@@ -11,9 +12,28 @@ public sealed record CardVersion(Guid Id, string Label, int Words, double Depth,
 /// <param name="Mine">Only its owner sees it.</param>
 /// <param name="HeardIn">Schools that have a reading of one of its versions, as sound.</param>
 /// <param name="Patterns">Letter–sound patterns of its shallowest version, where that is for early readers.</param>
-public sealed record Card(Guid Id, int Number, Guid? SchoolId, Guid? OwnerId, bool Mine, bool Retired, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Season, DateTimeOffset ChangedAt,
-    int Questions, int Deck, IReadOnlyList<Guid> HeardIn, IReadOnlyList<string> Patterns, IReadOnlyList<CardVersion> Versions)
+public sealed record Card(
+    Guid Id,
+    int Number,
+    Guid? SchoolId,
+    Guid? OwnerId,
+    bool Mine,
+    bool Retired,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    string Blurb,
+    string Season,
+    DateTimeOffset ChangedAt,
+    int Questions,
+    int Deck,
+    IReadOnlyList<Guid> HeardIn,
+    IReadOnlyList<string> Patterns,
+    IReadOnlyList<CardVersion> Versions
+)
 {
     /// <summary>Whether somebody of a school sees it.</summary>
-    public bool SeenBy(Guid schoolId, Guid adultId) => SchoolId is null || (SchoolId == schoolId && (!Mine || OwnerId == adultId));
+    public bool SeenBy(Guid schoolId, Guid adultId) =>
+        SchoolId is null || (SchoolId == schoolId && (!Mine || OwnerId == adultId));
 }

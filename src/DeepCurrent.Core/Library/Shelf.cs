@@ -2,7 +2,8 @@ using DeepCurrent.Core.Depth;
 
 namespace DeepCurrent.Core.Library;
 
-/// <summary>The library's cards, ready to be searched: one pass over them gives the texts, their order and all counts beside the filters.</summary>
+/// <summary>The library's cards, ready to be searched: one pass over them gives the texts, their order and all counts
+/// beside the filters.</summary>
 /// <remarks>Counts beside a filter are those of the texts that fail nothing, or that filter alone.</remarks>
 public sealed class Shelf
 {
@@ -19,7 +20,8 @@ public sealed class Shelf
         places = this.cards.Select((c, i) => (c.Id, i)).ToDictionary(x => x.Id, x => x.i);
         placeOfNumber = new int[this.cards.Select(c => c.Number).DefaultIfEmpty(0).Max() + 1];
         Array.Fill(placeOfNumber, -1);
-        for (var i = 0; i < this.cards.Length; i++) placeOfNumber[this.cards[i].Number] = i;
+        for (var i = 0; i < this.cards.Length; i++)
+            placeOfNumber[this.cards[i].Number] = i;
     }
 
     public int Count => cards.Length;
@@ -27,39 +29,71 @@ public sealed class Shelf
     /// <summary>Searches.</summary>
     /// <param name="from">Rows to leave out at the beginning.</param>
     /// <param name="most">Rows to give; 1 to 200.</param>
-    /// <exception cref="ArgumentOutOfRangeException"><paramref name="from"/> or <paramref name="most"/> lies outside its range.</exception>
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="from"/> or <paramref name="most"/> lies outside
+    /// its range.</exception>
     public ShelfAnswer Search(ShelfQuery query, ShelfAsker asker, int from = 0, int most = 50)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(from);
-        if (most is < 1 or > 200) throw new ArgumentOutOfRangeException(nameof(most), most, "1 to 200 rows can be asked for at once.");
+        if (most is < 1 or > 200)
+            throw new ArgumentOutOfRangeException(nameof(most), most, "1 to 200 rows can be asked for at once.");
         var ranks = Ranks(query.Found);
         var read = new bool[cards.Length];
-        foreach (var id in asker.ReadHere.Keys) if (places.TryGetValue(id, out var at)) read[at] = true;
+        foreach (var id in asker.ReadHere.Keys)
+            if (places.TryGetValue(id, out var at))
+                read[at] = true;
         var fits = new FitTable(asker.Readers, asker.Cuts);
         var filters = new Filters(query, asker, codes, read);
         var best = new Best(from + most);
         var all = 0;
         for (var i = 0; i < cards.Length; i++)
         {
-            if (codes.Retired[i] != query.Retired || (ranks is not null && float.IsNaN(ranks[i])) || (codes.School[i] is not null && !cards[i].SeenBy(asker.SchoolId, asker.AdultId))) continue;
+            if (
+                codes.Retired[i] != query.Retired
+                || (ranks is not null && float.IsNaN(ranks[i]))
+                || (codes.School[i] is not null && !cards[i].SeenBy(asker.SchoolId, asker.AdultId))
+            )
+                continue;
             var failed = filters.Failed(cards, i);
-            if ((failed & (failed - 1)) != 0) continue;
+            if ((failed & (failed - 1)) != 0)
+                continue;
             filters.Count(cards, i, failed);
-            if (failed != 0) continue;
+            if (failed != 0)
+                continue;
             all++;
             best.Add(Key(query, asker, cards[i], i, ranks, fits), i);
         }
-        return new(all, [.. best.InOrder().Skip(from).Select(i => new ShelfRow(cards[i], fits.Of(codes, i), asker.ReadHere.GetValueOrDefault(cards[i].Id), asker.Used.GetValueOrDefault(cards[i].Id)))], filters.Facets());
+        return new(
+            all,
+            [
+                .. best.InOrder()
+                    .Skip(from)
+                    .Select(i => new ShelfRow(
+                        cards[i],
+                        fits.Of(codes, i),
+                        asker.ReadHere.GetValueOrDefault(cards[i].Id),
+                        asker.Used.GetValueOrDefault(cards[i].Id)
+                    )),
+            ],
+            filters.Facets()
+        );
     }
 
-    /// <summary>How well each card holds the words, NaN where it does not; null where no words were asked for.</summary>
+    /// <summary>How well each card holds the words, NaN where it does not; null where no words were asked
+    /// for.</summary>
     private float[]? Ranks(FoundWords? found)
     {
-        if (found is null) return null;
+        if (found is null)
+            return null;
         var ranks = new float[cards.Length];
         Array.Fill(ranks, float.NaN);
         for (var k = 0; k < found.Numbers.Count; k++)
-            if (found.Numbers[k] is var number && number >= 0 && number < placeOfNumber.Length && placeOfNumber[number] is var at and >= 0) ranks[at] = found.Ranks is { } known ? known[k] : 0;
+            if (
+                found.Numbers[k] is var number
+                && number >= 0
+                && number < placeOfNumber.Length
+                && placeOfNumber[number] is var at and >= 0
+            )
+                ranks[at] = found.Ranks is { } known ? known[k] : 0;
         return ranks;
     }
 
@@ -81,14 +115,19 @@ public sealed class Shelf
     /// <summary>Keeps the first few of many, by key and then by place.</summary>
     private sealed class Best(int most)
     {
-        private readonly PriorityQueue<int, (double, int)> worstFirst = new(Comparer<(double Key, int Place)>.Create((a, b) => b.CompareTo(a)));
+        private readonly PriorityQueue<int, (double, int)> worstFirst = new(
+            Comparer<(double Key, int Place)>.Create((a, b) => b.CompareTo(a))
+        );
 
         public void Add(double key, int place)
         {
-            if (worstFirst.Count < most) worstFirst.Enqueue(place, (key, place));
-            else if (worstFirst.TryPeek(out _, out var worst) && (key, place).CompareTo(worst) < 0) worstFirst.EnqueueDequeue(place, (key, place));
+            if (worstFirst.Count < most)
+                worstFirst.Enqueue(place, (key, place));
+            else if (worstFirst.TryPeek(out _, out var worst) && (key, place).CompareTo(worst) < 0)
+                worstFirst.EnqueueDequeue(place, (key, place));
         }
 
-        public IEnumerable<int> InOrder() => worstFirst.UnorderedItems.OrderBy(x => x.Priority).Select(x => x.Element).ToList();
+        public IEnumerable<int> InOrder() =>
+            worstFirst.UnorderedItems.OrderBy(x => x.Priority).Select(x => x.Element).ToList();
     }
 }

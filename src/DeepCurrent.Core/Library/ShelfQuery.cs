@@ -3,10 +3,24 @@ using DeepCurrent.Core.Depth;
 namespace DeepCurrent.Core.Library;
 
 /// <summary>What texts are sorted by.</summary>
-public enum ShelfSort { Match, Fit, Depth, Title, Newest, Use }
+public enum ShelfSort
+{
+    Match,
+    Fit,
+    Depth,
+    Title,
+    Newest,
+    Use,
+}
 
 /// <summary>Whose texts are asked for.</summary>
-public enum Whose { Any, Mine, School, Shipped }
+public enum Whose
+{
+    Any,
+    Mine,
+    School,
+    Shipped,
+}
 
 /// <summary>Texts that hold the words that were asked for.</summary>
 /// <param name="Numbers">The cards' numbers.</param>
@@ -19,15 +33,38 @@ public sealed record FoundWords(IReadOnlyList<int> Numbers, IReadOnlyList<float>
 /// <param name="WordsFrom">Length in words; a text counts if any of its versions lies between.</param>
 /// <param name="Read">True: texts the class has read; false: texts it has not.</param>
 public sealed record ShelfQuery(
-    FoundWords? Found = null, IReadOnlySet<string>? Kinds = null, IReadOnlySet<string>? Topics = null, bool? Fiction = null, double? DepthFrom = null, double? DepthTo = null,
-    int? WordsFrom = null, int? WordsTo = null, string? Pattern = null, bool Quiz = false, bool Deck = false, bool Audio = false, bool? Read = null, Whose Whose = Whose.Any, bool Retired = false, string? Season = null,
-    ShelfSort Sort = ShelfSort.Fit, bool Down = false);
+    FoundWords? Found = null,
+    IReadOnlySet<string>? Kinds = null,
+    IReadOnlySet<string>? Topics = null,
+    bool? Fiction = null,
+    double? DepthFrom = null,
+    double? DepthTo = null,
+    int? WordsFrom = null,
+    int? WordsTo = null,
+    string? Pattern = null,
+    bool Quiz = false,
+    bool Deck = false,
+    bool Audio = false,
+    bool? Read = null,
+    Whose Whose = Whose.Any,
+    bool Retired = false,
+    string? Season = null,
+    ShelfSort Sort = ShelfSort.Fit,
+    bool Down = false
+);
 
 /// <summary>For whom texts are sought.</summary>
 /// <param name="ReadHere">Texts the class has read, with how many times.</param>
 /// <param name="Used">Texts the school has given, with how many times.</param>
 /// <param name="Readers">Depths of the readers the texts are for, in fathoms.</param>
-public sealed record ShelfAsker(Guid SchoolId, Guid AdultId, IReadOnlyDictionary<Guid, int> ReadHere, IReadOnlyDictionary<Guid, int> Used, IReadOnlyList<Fathoms> Readers, ZoneCuts Cuts);
+public sealed record ShelfAsker(
+    Guid SchoolId,
+    Guid AdultId,
+    IReadOnlyDictionary<Guid, int> ReadHere,
+    IReadOnlyDictionary<Guid, int> Used,
+    IReadOnlyList<Fathoms> Readers,
+    ZoneCuts Cuts
+);
 
 /// <param name="Fits">Readers who have a version within their reach.</param>
 public sealed record ShelfRow(Card Card, int Fits, int ReadHere, int Used);

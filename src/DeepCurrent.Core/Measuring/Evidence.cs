@@ -8,7 +8,8 @@ public abstract record Evidence(DateTimeOffset At);
 
 /// <summary>The first attempt at a question.</summary>
 /// <param name="Difficulty">The question's difficulty.</param>
-/// <param name="Guess">Chance to be right without reading: 1/choices for single choice, 0 for a written answer; 0 to below 1.</param>
+/// <param name="Guess">Chance to be right without reading: 1/choices for single choice, 0 for a written answer; 0 to
+/// below 1.</param>
 public sealed record AnswerEvidence(DateTimeOffset At, Fathoms Difficulty, double Guess, bool Correct) : Evidence(At);
 
 /// <summary>A level stated by a teacher or an outside test.</summary>
@@ -36,7 +37,11 @@ public sealed record DepthTrail(DepthEstimate Now, IReadOnlyList<DepthEstimate> 
 /// <param name="GrowthPerWeek">Expected fathoms a week at a depth.</param>
 /// <param name="DriftPerWeek">Variance added a week, fm², at least 0.</param>
 /// <param name="SchoolWeeks">School weeks between two times; growth happens in these only, drift in all.</param>
-public sealed record Movement(Func<Fathoms, double> GrowthPerWeek, double DriftPerWeek, Func<DateTimeOffset, DateTimeOffset, double> SchoolWeeks)
+public sealed record Movement(
+    Func<Fathoms, double> GrowthPerWeek,
+    double DriftPerWeek,
+    Func<DateTimeOffset, DateTimeOffset, double> SchoolWeeks
+)
 {
     /// <summary>The same growth every week of the calendar.</summary>
     public static Movement Constant(double growthPerWeek, double driftPerWeek) =>

@@ -19,23 +19,35 @@ public sealed record SurerBy(string What, double Sd);
 /// <summary>Explains a level: what each piece of evidence did to it, and what would make it surer.</summary>
 public static class EvidenceAccount
 {
-    private const int QuizQuestions = 7, CheckQuestions = 24, Choices = 4;
+    private const int QuizQuestions = 7,
+        CheckQuestions = 24,
+        Choices = 4;
 
-    /// <summary>The effect of each piece of evidence, in order of time; the last one's After is where <see cref="ReaderEstimator.Run"/> arrives with the same evidence at the same time.</summary>
+    /// <summary>The effect of each piece of evidence, in order of time; the last one's After is where
+    /// <see cref="ReaderEstimator.Run"/> arrives with the same evidence at the same time.</summary>
     /// <inheritdoc cref="ReaderEstimator.Run" path="/exception"/>
     public static IReadOnlyList<EvidenceEffect> Effects(Prior prior, IEnumerable<Evidence> evidence, Movement movement)
     {
         var effects = new List<EvidenceEffect>();
-        ReaderEstimator.Walk(prior, evidence, movement, DateTimeOffset.MaxValue, (piece, before, after) => effects.Add(new(piece, before, after)), withBefore: true);
+        ReaderEstimator.Walk(
+            prior,
+            evidence,
+            movement,
+            DateTimeOffset.MaxValue,
+            (piece, before, after) => effects.Add(new(piece, before, after)),
+            withBefore: true
+        );
         return effects;
     }
 
     /// <summary>What would make a level surer, the surest first.</summary>
     /// <param name="sd">Of the level as it is, fm; above 0.</param>
-    /// <remarks>Expected information of a text that fits (questions of four choices, 80 % forecast right; Birnbaum 1968), added to what is known as the normal distribution it nearly is.</remarks>
+    /// <remarks>Expected information of a text that fits (questions of four choices, 80 % forecast right; Birnbaum
+    /// 1968), added to what is known as the normal distribution it nearly is.</remarks>
     public static IReadOnlyList<SurerBy> Surer(double sd)
     {
-        if (!(sd > 0)) throw new ArgumentOutOfRangeException(nameof(sd), sd, "A standard deviation is above 0.");
+        if (!(sd > 0))
+            throw new ArgumentOutOfRangeException(nameof(sd), sd, "A standard deviation is above 0.");
         var one = AnswerModel.Information(Forecast.AtSameDepth, 1.0 / Choices);
         return
         [

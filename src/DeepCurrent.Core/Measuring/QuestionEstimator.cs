@@ -14,7 +14,8 @@ public readonly record struct QuestionAnswer(double Mean, double Sd, double Thou
 public sealed record QuestionEstimate(double Harder, double Sd, int Answers);
 
 /// <summary>Re-estimates how hard single questions are: the text's re-estimation, one question at a time.</summary>
-/// <remarks>Bock and Aitkin (1981), as <see cref="TextEstimator"/>; the strand's default is the prior, so that few answers move little.</remarks>
+/// <remarks>Bock and Aitkin (1981), as <see cref="TextEstimator"/>; the strand's default is the prior, so that few
+/// answers move little.</remarks>
 public static class QuestionEstimator
 {
     /// <summary>Fewer answers than this say nothing of a question.</summary>
@@ -30,12 +31,18 @@ public static class QuestionEstimator
     /// <param name="sd">How far such a question may lie from where it is thought to be, fm.</param>
     public static QuestionEstimate? Estimate(IReadOnlyCollection<QuestionAnswer> answers, double sd = StrandSd)
     {
-        if (answers.Count < FewestAnswers) return null;
-        var found = TextEstimator.Estimate(new Fathoms(Middle), sd, [.. answers.Select(a => new TextReading(a.Mean - a.Thought + Middle, a.Sd, [new(0, a.Guess, a.Correct)]))]);
+        if (answers.Count < FewestAnswers)
+            return null;
+        var found = TextEstimator.Estimate(
+            new Fathoms(Middle),
+            sd,
+            [.. answers.Select(a => new TextReading(a.Mean - a.Thought + Middle, a.Sd, [new(0, a.Guess, a.Correct)]))]
+        );
         return new(found.Mean - Middle, found.Sd, answers.Count);
     }
 
-    /// <summary>The shifts of questions without what they share. Of one text's questions that is the text's, and moves its depth; of all words of a part it would be a drift of the scale.</summary>
+    /// <summary>The shifts of questions without what they share. Of one text's questions that is the text's, and moves
+    /// its depth; of all words of a part it would be a drift of the scale.</summary>
     public static IReadOnlyList<QuestionEstimate> WithoutCommon(IReadOnlyList<QuestionEstimate> together)
     {
         var common = TextEstimator.CommonShift([.. together.Select(q => (q.Harder, 1 / (q.Sd * q.Sd)))]);

@@ -1,7 +1,12 @@
 namespace DeepCurrent.Core.OralReading;
 
 /// <summary>How hard a text was for a reader who read it aloud.</summary>
-public enum AccuracyZone { Independent, Instructional, Frustration }
+public enum AccuracyZone
+{
+    Independent,
+    Instructional,
+    Frustration,
+}
 
 /// <summary>Where the zones of accuracy meet.</summary>
 /// <param name="Independent">At least this accuracy, 0 to 1.</param>
@@ -13,6 +18,8 @@ public sealed record AccuracyCuts(double Independent = 0.95, double Instructiona
     public AccuracyZone Of(double accuracy)
     {
         var shown = Math.Round(accuracy, 2, MidpointRounding.AwayFromZero);
-        return shown >= Independent ? AccuracyZone.Independent : shown >= Instructional ? AccuracyZone.Instructional : AccuracyZone.Frustration;
+        return shown >= Independent ? AccuracyZone.Independent
+            : shown >= Instructional ? AccuracyZone.Instructional
+            : AccuracyZone.Frustration;
     }
 }

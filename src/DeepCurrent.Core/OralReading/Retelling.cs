@@ -5,8 +5,22 @@ public static class Retelling
 {
     public const int MostPoints = 2;
 
-    private static readonly string[] OfStory = ["people-and-place", "what-goes-wrong", "events-in-order", "how-it-ends", "own-words"];
-    private static readonly string[] OfFacts = ["what-it-is-about", "main-points", "how-they-hang-together", "details", "own-words"];
+    private static readonly string[] OfStory =
+    [
+        "people-and-place",
+        "what-goes-wrong",
+        "events-in-order",
+        "how-it-ends",
+        "own-words",
+    ];
+    private static readonly string[] OfFacts =
+    [
+        "what-it-is-about",
+        "main-points",
+        "how-they-hang-together",
+        "details",
+        "own-words",
+    ];
 
     /// <summary>The parts a text is listened to for.</summary>
     public static IReadOnlyList<string> Parts(bool fiction) => fiction ? OfStory : OfFacts;
@@ -17,7 +31,8 @@ public static class Retelling
     /// <exception cref="ArgumentOutOfRangeException">A part has other points than 0, 1 or 2.</exception>
     public static double? Score(IReadOnlyDictionary<string, int> points)
     {
-        if (points.Values.Any(p => p is < 0 or > MostPoints)) throw new ArgumentOutOfRangeException(nameof(points), "A part of a retelling has 0, 1 or 2 points.");
+        if (points.Values.Any(p => p is < 0 or > MostPoints))
+            throw new ArgumentOutOfRangeException(nameof(points), "A part of a retelling has 0, 1 or 2 points.");
         return points.Count == 0 ? null : points.Values.Sum() / (double)(MostPoints * points.Count);
     }
 }

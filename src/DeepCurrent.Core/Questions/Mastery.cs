@@ -14,16 +14,24 @@ public static class Mastery
     public static readonly TimeSpan Span = TimeSpan.FromDays(84);
 
     // Worth four questions of which three were right: what a reader on fitting texts shows on average.
-    private const double PriorRight = 3, PriorWrong = 1;
+    private const double PriorRight = 3,
+        PriorWrong = 1;
 
     /// <param name="right">First attempts that were right, 0 to <paramref name="asked"/>.</param>
     /// <param name="asked">First attempts.</param>
-    /// <exception cref="ArgumentOutOfRangeException"><paramref name="right"/> is negative or above <paramref name="asked"/>.</exception>
+    /// <exception cref="ArgumentOutOfRangeException"><paramref name="right"/> is negative or above
+    /// <paramref name="asked"/>.</exception>
     /// <remarks>Gelman et al. (2013), Bayesian Data Analysis, section 2.4.</remarks>
     public static MasteryEstimate Estimate(int right, int asked)
     {
-        if (right < 0 || right > asked) throw new ArgumentOutOfRangeException(nameof(right), right, "Right answers lie between 0 and the answers given.");
-        double a = PriorRight + right, b = PriorWrong + asked - right;
+        if (right < 0 || right > asked)
+            throw new ArgumentOutOfRangeException(
+                nameof(right),
+                right,
+                "Right answers lie between 0 and the answers given."
+            );
+        double a = PriorRight + right,
+            b = PriorWrong + asked - right;
         return new(right, asked, a / (a + b), Beta.InvCDF(a, b, 0.05), Beta.InvCDF(a, b, 0.95));
     }
 }

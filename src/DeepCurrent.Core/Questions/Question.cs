@@ -48,19 +48,34 @@ public sealed record Rubric(IReadOnlyList<string> Marks, IReadOnlyList<string> S
 }
 
 /// <summary>A question about a text.</summary>
-/// <param name="Proofs">The sentence or sentences that prove the answer, by version label; "all" where the versions share it.</param>
+/// <param name="Proofs">The sentence or sentences that prove the answer, by version label; "all" where the versions
+/// share it.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
 /// <param name="Offset">Fathoms by which it is harder than its strand, as its writer thinks.</param>
-/// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after, by version label or "all". Null for a question of the quiz.</param>
+/// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after, by version label
+/// or "all". Null for a question of the quiz.</param>
 /// <param name="Rubric">Of written answers only.</param>
-public sealed record Question(Guid Id, int Position, Strand Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs,
-    QuestionKind Kind = QuestionKind.Single, bool Evidence = false, double Offset = 0, IReadOnlyDictionary<string, int>? After = null, Rubric? Rubric = null)
+public sealed record Question(
+    Guid Id,
+    int Position,
+    Strand Strand,
+    string Stem,
+    IReadOnlyList<Choice> Choices,
+    IReadOnlyDictionary<string, string> Proofs,
+    QuestionKind Kind = QuestionKind.Single,
+    bool Evidence = false,
+    double Offset = 0,
+    IReadOnlyDictionary<string, int>? After = null,
+    Rubric? Rubric = null
+)
 {
-    /// <summary>Fathoms by which readers' answers show it to be harder than was thought; no part of the question as it is written, kept or given out.</summary>
+    /// <summary>Fathoms by which readers' answers show it to be harder than was thought; no part of the question as it
+    /// is written, kept or given out.</summary>
     [JsonIgnore]
     public double Shown { get; init; }
 
-    /// <summary>Stands between paragraphs: it helps while reading and counts neither for the score nor for the level.</summary>
+    /// <summary>Stands between paragraphs: it helps while reading and counts neither for the score nor for the
+    /// level.</summary>
     public bool Guided => After is { Count: > 0 };
 
     /// <summary>Needs a person to mark it.</summary>
@@ -69,10 +84,18 @@ public sealed record Question(Guid Id, int Position, Strand Strand, string Stem,
     public string? Proof(string version) => Proofs.GetValueOrDefault(version) ?? Proofs.GetValueOrDefault("all");
 
     /// <summary>The paragraph of a version that a guided question comes after.</summary>
-    public int? Place(string version) => After is null ? null : After.TryGetValue(version, out var at) || After.TryGetValue("all", out at) ? at : null;
+    public int? Place(string version) =>
+        After is null ? null
+        : After.TryGetValue(version, out var at) || After.TryGetValue("all", out at) ? at
+        : null;
 
     /// <summary>Words a reader has to read before answering.</summary>
-    public int Words => Choices.Select(c => c.Text).Concat(Choices.Select(c => c.Match ?? "")).Append(Stem).Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
+    public int Words =>
+        Choices
+            .Select(c => c.Text)
+            .Concat(Choices.Select(c => c.Match ?? ""))
+            .Append(Stem)
+            .Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
 
     /// <summary>Things on the right-hand side of a match.</summary>
     public int Rights => Choices.Count(c => !string.IsNullOrEmpty(c.Match));
@@ -85,25 +108,29 @@ public sealed record Question(Guid Id, int Position, Strand Strand, string Stem,
 
     /// <summary>Chance to be right by guessing, 0 to 1.</summary>
     /// <param name="sentences">Sentences of the text, which a pick-the-sentence question offers.</param>
-    public double Guess(int sentences) => Kind switch
-    {
-        QuestionKind.Single => QuestionDifficulty.Guess(Math.Max(2, Choices.Count)),
-        QuestionKind.Multiple => Ways(Wanted, Wanted) / Ways(Choices.Count, Wanted),
-        QuestionKind.Order => 1 / Ways(Choices.Count, Choices.Count),
-        QuestionKind.Match => 1 / Ways(Rights, Lefts),
-        QuestionKind.Sentence => 1.0 / Math.Max(2, sentences),
-        _ => 0,
-    };
+    public double Guess(int sentences) =>
+        Kind switch
+        {
+            QuestionKind.Single => QuestionDifficulty.Guess(Math.Max(2, Choices.Count)),
+            QuestionKind.Multiple => Ways(Wanted, Wanted) / Ways(Choices.Count, Wanted),
+            QuestionKind.Order => 1 / Ways(Choices.Count, Choices.Count),
+            QuestionKind.Match => 1 / Ways(Rights, Lefts),
+            QuestionKind.Sentence => 1.0 / Math.Max(2, sentences),
+            _ => 0,
+        };
 
-    /// <summary>How hard it is on a text of that depth: its strand's default, what its writer thinks, and what answers have shown.</summary>
+    /// <summary>How hard it is on a text of that depth: its strand's default, what its writer thinks, and what answers
+    /// have shown.</summary>
     /// <param name="sentences">Sentences of the text.</param>
-    public Fathoms Difficulty(Fathoms text, int sentences) => QuestionDifficulty.Default(text, Guess(sentences), Strand, Offset + Shown);
+    public Fathoms Difficulty(Fathoms text, int sentences) =>
+        QuestionDifficulty.Default(text, Guess(sentences), Strand, Offset + Shown);
 
     /// <summary>Ways to lay <paramref name="k"/> of <paramref name="n"/> things in a row.</summary>
     private static double Ways(int n, int k)
     {
         var ways = 1.0;
-        for (var i = 0; i < k; i++) ways *= Math.Max(1, n - i);
+        for (var i = 0; i < k; i++)
+            ways *= Math.Max(1, n - i);
         return Math.Max(1, ways);
     }
 }

@@ -3,7 +3,9 @@ using DeepCurrent.Core.Texts;
 namespace DeepCurrent.Core.Questions;
 
 /// <summary>What a reader answered.</summary>
-/// <param name="Picks">Single and multiple: the choices chosen. Order: the choices in the reader's order. Match: for each thing on the left, the choice whose other half was put to it. Sentence: the sentence's number in the text.</param>
+/// <param name="Picks">Single and multiple: the choices chosen. Order: the choices in the reader's order. Match: for
+/// each thing on the left, the choice whose other half was put to it. Sentence: the sentence's number in the
+/// text.</param>
 /// <param name="Words">A written answer, or the sentence that was picked; else empty.</param>
 public sealed record Response(IReadOnlyList<int> Picks, string Words = "")
 {
@@ -21,22 +23,29 @@ public sealed record Scored(bool? Right, int Fitting, int Of);
 public static class Scoring
 {
     /// <summary>The sentences of a version that a reader can pick from; headings are none.</summary>
-    public static IReadOnlyList<string> SentencesOf(IEnumerable<IReadOnlyList<string>> pages) => [.. pages.SelectMany(p => p).Where(Paragraphs.IsProse).SelectMany(p => Sentences.Of(p))];
+    public static IReadOnlyList<string> SentencesOf(IEnumerable<IReadOnlyList<string>> pages) =>
+        [.. pages.SelectMany(p => p).Where(Paragraphs.IsProse).SelectMany(p => Sentences.Of(p))];
 
-    /// <summary>A version paragraph by paragraph as its sentences, numbered on in this order; what is no prose stands as it is and has no number.</summary>
-    public static IReadOnlyList<IReadOnlyList<string>> ParagraphsOf(IEnumerable<IReadOnlyList<string>> pages) => [.. pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p])];
+    /// <summary>A version paragraph by paragraph as its sentences, numbered on in this order; what is no prose stands
+    /// as it is and has no number.</summary>
+    public static IReadOnlyList<IReadOnlyList<string>> ParagraphsOf(IEnumerable<IReadOnlyList<string>> pages) =>
+        [.. pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p])];
 
-    /// <summary>True if it is an answer to this question at all: choices that there are, each once, as many as are asked for.</summary>
+    /// <summary>True if it is an answer to this question at all: choices that there are, each once, as many as are
+    /// asked for.</summary>
     /// <param name="sentences">Sentences of the version that was read.</param>
     public static bool Answers(Question q, Response r, IReadOnlyList<string> sentences)
     {
         var n = q.Kind is QuestionKind.Sentence ? sentences.Count : q.Choices.Count;
-        if (q.Written) return r.Picks.Count == 0 && !string.IsNullOrWhiteSpace(r.Words) && r.Words.Length <= Response.LongestWords;
-        if (r.Picks.Any(p => p < 0 || p >= n) || r.Picks.Distinct().Count() != r.Picks.Count) return false;
+        if (q.Written)
+            return r.Picks.Count == 0 && !string.IsNullOrWhiteSpace(r.Words) && r.Words.Length <= Response.LongestWords;
+        if (r.Picks.Any(p => p < 0 || p >= n) || r.Picks.Distinct().Count() != r.Picks.Count)
+            return false;
         return q.Kind switch
         {
             QuestionKind.Order => r.Picks.Count == n,
-            QuestionKind.Match => r.Picks.Count == q.Lefts && r.Picks.All(p => !string.IsNullOrEmpty(q.Choices[p].Match)),
+            QuestionKind.Match => r.Picks.Count == q.Lefts
+                && r.Picks.All(p => !string.IsNullOrEmpty(q.Choices[p].Match)),
             _ => r.Picks.Count == q.Wanted,
         };
     }
@@ -45,13 +54,17 @@ public static class Scoring
     /// <exception cref="ArgumentException">It is no answer to this question.</exception>
     public static Scored Score(Question q, Response r, IReadOnlyList<string> sentences, string version)
     {
-        if (!Answers(q, r, sentences)) throw new ArgumentException("This is no answer to this question.", nameof(r));
-        if (q.Written) return new(null, 0, 0);
+        if (!Answers(q, r, sentences))
+            throw new ArgumentException("This is no answer to this question.", nameof(r));
+        if (q.Written)
+            return new(null, 0, 0);
         var fitting = q.Kind switch
         {
             QuestionKind.Single or QuestionKind.Multiple => r.Picks.Count(p => q.Choices[p].Right),
             QuestionKind.Order => r.Picks.Where((p, i) => p == i || q.Choices[p].Text == q.Choices[i].Text).Count(),
-            QuestionKind.Match => r.Picks.Zip(Lefts(q)).Count(x => q.Choices[x.First].Match == q.Choices[x.Second].Match),
+            QuestionKind.Match => r
+                .Picks.Zip(Lefts(q))
+                .Count(x => q.Choices[x.First].Match == q.Choices[x.Second].Match),
             _ => Proves(sentences[r.Picks[0]], q.Proof(version)) ? 1 : 0,
         };
         return new(fitting == r.Picks.Count, fitting, r.Picks.Count);
@@ -63,44 +76,59 @@ public static class Scoring
         int[] all = [.. Enumerable.Range(0, q.Choices.Count)];
         switch (q.Kind)
         {
-            case QuestionKind.Single or QuestionKind.Multiple: return new([.. all.Where(i => q.Choices[i].Right)]);
-            case QuestionKind.Order: return new(all);
-            case QuestionKind.Match: return new([.. Lefts(q)]);
+            case QuestionKind.Single or QuestionKind.Multiple:
+                return new([.. all.Where(i => q.Choices[i].Right)]);
+            case QuestionKind.Order:
+                return new(all);
+            case QuestionKind.Match:
+                return new([.. Lefts(q)]);
             case QuestionKind.Sentence:
                 var at = sentences.ToList().FindIndex(s => Proves(s, q.Proof(version)));
                 return at < 0 ? null : new([at], sentences[at]);
-            default: return null;
+            default:
+                return null;
         }
     }
 
     /// <summary>True if a sentence is the proof, or part of a proof of several sentences.</summary>
     public static bool Proves(string sentence, string? proof)
     {
-        if (string.IsNullOrWhiteSpace(proof)) return false;
-        string s = Plain(sentence), p = Plain(proof);
+        if (string.IsNullOrWhiteSpace(proof))
+            return false;
+        string s = Plain(sentence),
+            p = Plain(proof);
         return p.Contains(s, StringComparison.Ordinal) || s.Contains(p, StringComparison.Ordinal);
     }
 
-    /// <summary>Why an answer was right, or what went wrong, as its writer says it; empty where the writer says nothing about that.</summary>
+    /// <summary>Why an answer was right, or what went wrong, as its writer says it; empty where the writer says nothing
+    /// about that.</summary>
     public static string Reason(Question q, Response r, bool right)
     {
-        if (q.Kind is not (QuestionKind.Single or QuestionKind.Multiple)) return "";
-        var said = r.Picks.Select(p => q.Choices[p]).Where(c => c.Right == right).Select(c => c.Reason).Where(x => x.Length > 0);
+        if (q.Kind is not (QuestionKind.Single or QuestionKind.Multiple))
+            return "";
+        var said = r
+            .Picks.Select(p => q.Choices[p])
+            .Where(c => c.Right == right)
+            .Select(c => c.Reason)
+            .Where(x => x.Length > 0);
         return right ? string.Join(' ', said.Distinct()) : said.FirstOrDefault("");
     }
 
-    /// <summary>The order in which things are shown that are not to be shown in their right order: the same each time for one ticket and question, and never the right one.</summary>
+    /// <summary>The order in which things are shown that are not to be shown in their right order: the same each time
+    /// for one ticket and question, and never the right one.</summary>
     /// <param name="ticket">Whose copy it is.</param>
     /// <returns>For each place, what is shown there.</returns>
     public static int[] Shuffled(Guid ticket, Guid question, int count)
     {
         var order = Enumerable.Range(0, count).ToArray();
-        if (count < 2) return order;
+        if (count < 2)
+            return order;
         Span<byte> bytes = stackalloc byte[32];
         ticket.TryWriteBytes(bytes);
         question.TryWriteBytes(bytes[16..]);
         var state = 0x9E3779B97F4A7C15UL;
-        foreach (var b in bytes) state = (state ^ b) * 0x100000001B3UL;
+        foreach (var b in bytes)
+            state = (state ^ b) * 0x100000001B3UL;
         for (var i = count - 1; i > 0; i--)
         {
             state ^= state << 13;
@@ -112,7 +140,17 @@ public static class Scoring
         return order.Where((x, i) => x == i).Count() == count ? [.. order.Skip(1), order[0]] : order;
     }
 
-    private static IEnumerable<int> Lefts(Question q) => Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Text.Length > 0);
+    private static IEnumerable<int> Lefts(Question q) =>
+        Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Text.Length > 0);
 
-    private static string Plain(string text) => string.Join(' ', text.Replace('“', '"').Replace('”', '"').Replace('’', '\'').Replace("*", "").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)).Trim('"', ' ');
+    private static string Plain(string text) =>
+        string.Join(
+                ' ',
+                text.Replace('“', '"')
+                    .Replace('”', '"')
+                    .Replace('’', '\'')
+                    .Replace("*", "")
+                    .Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)
+            )
+            .Trim('"', ' ');
 }

@@ -7,7 +7,21 @@ namespace DeepCurrent.Core.Readers;
 public static class SignInRules
 {
     /// <summary>The pictures a secret is made from, in the order they are shown.</summary>
-    public static readonly IReadOnlyList<string> Pictures = ["anchor", "bell", "boat", "bread", "cloud", "crab", "fish", "flag", "gull", "key", "lamp", "shell"];
+    public static readonly IReadOnlyList<string> Pictures =
+    [
+        "anchor",
+        "bell",
+        "boat",
+        "bread",
+        "cloud",
+        "crab",
+        "fish",
+        "flag",
+        "gull",
+        "key",
+        "lamp",
+        "shell",
+    ];
 
     /// <summary>Pictures in a secret.</summary>
     public const int SecretLength = 3;
@@ -15,14 +29,87 @@ public static class SignInRules
     // Written out, since the runtime's own decomposition needs a system library that small servers lack.
     private static readonly Dictionary<char, string> Spelled = new (string Letters, string Plain)[]
     {
-        ("àáâãäåāăąǎạảấầẩẫậắằẳẵặ", "a"), ("çćĉċč", "c"), ("ďđð", "d"), ("èéêëēĕėęěẹẻẽếềểễệ", "e"), ("ĝğġģ", "g"), ("ĥħ", "h"), ("ìíîïĩīĭįıǐỉị", "i"), ("ĵ", "j"), ("ķ", "k"), ("ĺļľŀł", "l"),
-        ("ñńņňŋ", "n"), ("òóôõöøōŏőơǒọỏốồổỗộớờởỡợ", "o"), ("ŕŗř", "r"), ("śŝşšș", "s"), ("ţťŧț", "t"), ("ùúûüũūŭůűųưǔụủứừửữự", "u"), ("ŵẁẃẅ", "w"), ("ýÿŷỳỵỷỹ", "y"), ("źżž", "z"),
-        ("æ", "ae"), ("œ", "oe"), ("ß", "ss"), ("þ", "th"),
-        ("а", "a"), ("б", "b"), ("в", "v"), ("гґ", "g"), ("дђ", "d"), ("еэє", "e"), ("ё", "yo"), ("ж", "zh"), ("з", "z"), ("иыі", "i"), ("йј", "j"), ("ї", "yi"), ("к", "k"), ("л", "l"), ("м", "m"), ("н", "n"),
-        ("о", "o"), ("п", "p"), ("р", "r"), ("с", "s"), ("тћ", "t"), ("уў", "u"), ("ф", "f"), ("х", "h"), ("ц", "ts"), ("ч", "ch"), ("ш", "sh"), ("щ", "sch"), ("ю", "yu"), ("я", "ya"), ("љ", "lj"), ("њ", "nj"), ("џ", "dz"),
-        ("αά", "a"), ("β", "v"), ("γ", "g"), ("δ", "d"), ("εέ", "e"), ("ζ", "z"), ("ηήιίϊΐ", "i"), ("θ", "th"), ("κ", "k"), ("λ", "l"), ("μ", "m"), ("ν", "n"), ("ξ", "x"), ("οόωώ", "o"), ("π", "p"), ("ρ", "r"),
-        ("σς", "s"), ("τ", "t"), ("υύϋΰ", "y"), ("φ", "f"), ("χ", "ch"), ("ψ", "ps"),
-    }.SelectMany(row => row.Letters.Select(letter => (letter, row.Plain))).ToDictionary(x => x.letter, x => x.Plain);
+        ("àáâãäåāăąǎạảấầẩẫậắằẳẵặ", "a"),
+        ("çćĉċč", "c"),
+        ("ďđð", "d"),
+        ("èéêëēĕėęěẹẻẽếềểễệ", "e"),
+        ("ĝğġģ", "g"),
+        ("ĥħ", "h"),
+        ("ìíîïĩīĭįıǐỉị", "i"),
+        ("ĵ", "j"),
+        ("ķ", "k"),
+        ("ĺļľŀł", "l"),
+        ("ñńņňŋ", "n"),
+        ("òóôõöøōŏőơǒọỏốồổỗộớờởỡợ", "o"),
+        ("ŕŗř", "r"),
+        ("śŝşšș", "s"),
+        ("ţťŧț", "t"),
+        ("ùúûüũūŭůűųưǔụủứừửữự", "u"),
+        ("ŵẁẃẅ", "w"),
+        ("ýÿŷỳỵỷỹ", "y"),
+        ("źżž", "z"),
+        ("æ", "ae"),
+        ("œ", "oe"),
+        ("ß", "ss"),
+        ("þ", "th"),
+        ("а", "a"),
+        ("б", "b"),
+        ("в", "v"),
+        ("гґ", "g"),
+        ("дђ", "d"),
+        ("еэє", "e"),
+        ("ё", "yo"),
+        ("ж", "zh"),
+        ("з", "z"),
+        ("иыі", "i"),
+        ("йј", "j"),
+        ("ї", "yi"),
+        ("к", "k"),
+        ("л", "l"),
+        ("м", "m"),
+        ("н", "n"),
+        ("о", "o"),
+        ("п", "p"),
+        ("р", "r"),
+        ("с", "s"),
+        ("тћ", "t"),
+        ("уў", "u"),
+        ("ф", "f"),
+        ("х", "h"),
+        ("ц", "ts"),
+        ("ч", "ch"),
+        ("ш", "sh"),
+        ("щ", "sch"),
+        ("ю", "yu"),
+        ("я", "ya"),
+        ("љ", "lj"),
+        ("њ", "nj"),
+        ("џ", "dz"),
+        ("αά", "a"),
+        ("β", "v"),
+        ("γ", "g"),
+        ("δ", "d"),
+        ("εέ", "e"),
+        ("ζ", "z"),
+        ("ηήιίϊΐ", "i"),
+        ("θ", "th"),
+        ("κ", "k"),
+        ("λ", "l"),
+        ("μ", "m"),
+        ("ν", "n"),
+        ("ξ", "x"),
+        ("οόωώ", "o"),
+        ("π", "p"),
+        ("ρ", "r"),
+        ("σς", "s"),
+        ("τ", "t"),
+        ("υύϋΰ", "y"),
+        ("φ", "f"),
+        ("χ", "ch"),
+        ("ψ", "ps"),
+    }
+        .SelectMany(row => row.Letters.Select(letter => (letter, row.Plain)))
+        .ToDictionary(x => x.letter, x => x.Plain);
 
     // Letters and digits that are not mistaken for one another.
     private const string CodeSigns = "ABCDEFGHJKMNPQRTUVWXY346789";
@@ -32,10 +119,12 @@ public static class SignInRules
     public const int CodeLength = 4;
 
     /// <summary>A user name from a name: given name, a point, and the first letter of the family name.</summary>
-    /// <remarks>Accents are dropped, Cyrillic and Greek letters are written in Latin ones; a name in another script becomes "reader". <see cref="UserNames"/> adds a number where it is taken.</remarks>
+    /// <remarks>Accents are dropped, Cyrillic and Greek letters are written in Latin ones; a name in another script
+    /// becomes "reader". <see cref="UserNames"/> adds a number where it is taken.</remarks>
     public static string UserName(string givenName, string familyName)
     {
-        string given = Plain(givenName), family = Plain(familyName);
+        string given = Plain(givenName),
+            family = Plain(familyName);
         return (given, family) switch
         {
             ("", "") => "reader",
@@ -51,40 +140,57 @@ public static class SignInRules
     /// <summary>The kind of secret for a grade under a school's policy.</summary>
     /// <param name="picturesTo">Last grade that signs in with pictures.</param>
     /// <param name="codesTo">Last grade that signs in with a short code; passwords from there on.</param>
-    public static SecretKind KindFor(int grade, int picturesTo, int codesTo) => grade <= picturesTo ? SecretKind.Pictures : grade <= codesTo ? SecretKind.Code : SecretKind.Password;
+    public static SecretKind KindFor(int grade, int picturesTo, int codesTo) =>
+        grade <= picturesTo ? SecretKind.Pictures
+        : grade <= codesTo ? SecretKind.Code
+        : SecretKind.Password;
 
-    /// <summary>A new secret: three different pictures, four signs, or two words with two digits between them.</summary>
-    public static string NewSecret(SecretKind kind, Random random) => kind switch
-    {
-        SecretKind.Pictures => string.Join(' ', NewPictures(random)),
-        SecretKind.Code => new(random.GetItems<char>(SmallCodeSigns, CodeLength)),
-        _ => $"{Pictures[random.Next(Pictures.Count)]}{random.Next(10, 100)}{Pictures[random.Next(Pictures.Count)]}",
-    };
+    /// <summary>A new secret: three different pictures, four signs, or two words with two digits between
+    /// them.</summary>
+    public static string NewSecret(SecretKind kind, Random random) =>
+        kind switch
+        {
+            SecretKind.Pictures => string.Join(' ', NewPictures(random)),
+            SecretKind.Code => new(random.GetItems<char>(SmallCodeSigns, CodeLength)),
+            _ =>
+                $"{Pictures[random.Next(Pictures.Count)]}{random.Next(10, 100)}{Pictures[random.Next(Pictures.Count)]}",
+        };
 
     /// <summary>A picture secret of different pictures.</summary>
-    public static IReadOnlyList<string> NewPictures(Random random) => [.. Pictures.OrderBy(_ => random.Next()).Take(SecretLength)];
+    public static IReadOnlyList<string> NewPictures(Random random) =>
+        [.. Pictures.OrderBy(_ => random.Next()).Take(SecretLength)];
 
-    /// <summary>What somebody typed or tapped, in the form a secret is kept in: codes and passwords do not mind case or space around them.</summary>
-    public static string Typed(SecretKind kind, string secret) => kind == SecretKind.Pictures ? string.Join(' ', secret.Split(' ', StringSplitOptions.RemoveEmptyEntries)) : secret.Trim().ToLowerInvariant();
+    /// <summary>What somebody typed or tapped, in the form a secret is kept in: codes and passwords do not mind case or
+    /// space around them.</summary>
+    public static string Typed(SecretKind kind, string secret) =>
+        kind == SecretKind.Pictures
+            ? string.Join(' ', secret.Split(' ', StringSplitOptions.RemoveEmptyEntries))
+            : secret.Trim().ToLowerInvariant();
 
     /// <summary>What is wrong with a secret that somebody chose; null if it will do.</summary>
-    public static string? Fault(SecretKind kind, string secret) => kind switch
-    {
-        SecretKind.Pictures => IsSecret(secret.Split(' ')) ? null : $"Choose {SecretLength} of the pictures.",
-        SecretKind.Code => secret.Length is >= 4 and <= 12 && secret.All(char.IsAsciiLetterOrDigit) ? null : "A code has 4 to 12 letters and digits.",
-        _ => secret.Length is >= 6 and <= 60 ? null : "A password has 6 to 60 signs.",
-    };
+    public static string? Fault(SecretKind kind, string secret) =>
+        kind switch
+        {
+            SecretKind.Pictures => IsSecret(secret.Split(' ')) ? null : $"Choose {SecretLength} of the pictures.",
+            SecretKind.Code => secret.Length is >= 4 and <= 12 && secret.All(char.IsAsciiLetterOrDigit)
+                ? null
+                : "A code has 4 to 12 letters and digits.",
+            _ => secret.Length is >= 6 and <= 60 ? null : "A password has 6 to 60 signs.",
+        };
 
     /// <summary>True if the text is a secret these pictures could make.</summary>
-    public static bool IsSecret(IReadOnlyList<string> pictures) => pictures.Count == SecretLength && pictures.All(Pictures.Contains);
+    public static bool IsSecret(IReadOnlyList<string> pictures) =>
+        pictures.Count == SecretLength && pictures.All(Pictures.Contains);
 
     private static string Plain(string name)
     {
         var plain = new StringBuilder();
         foreach (var c in name.ToLowerInvariant())
         {
-            if (char.IsAsciiLetter(c)) plain.Append(c);
-            else if (Spelled.TryGetValue(c, out var letters)) plain.Append(letters);
+            if (char.IsAsciiLetter(c))
+                plain.Append(c);
+            else if (Spelled.TryGetValue(c, out var letters))
+                plain.Append(letters);
         }
         return plain.Length > 20 ? plain.ToString(0, 20) : plain.ToString();
     }
@@ -100,10 +206,12 @@ public sealed class UserNames(ISet<string> taken)
     public string Take(string wanted)
     {
         var name = wanted.ToLowerInvariant();
-        if (taken.Add(name)) return name;
+        if (taken.Add(name))
+            return name;
         for (var n = next.GetValueOrDefault(name, 2); ; n++)
         {
-            if (!taken.Add($"{name}{n}")) continue;
+            if (!taken.Add($"{name}{n}"))
+                continue;
             next[name] = n + 1;
             return $"{name}{n}";
         }

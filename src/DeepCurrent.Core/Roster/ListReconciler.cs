@@ -4,17 +4,44 @@ namespace DeepCurrent.Core.Roster;
 
 /// <summary>One row of a typed, pasted or uploaded list of readers.</summary>
 /// <param name="Line">Its number, from 1.</param>
-/// <param name="SameAs">The answer to "the same child?": a reader's id, an empty id for "another child", or null where nobody has answered.</param>
-public sealed record ListRow(int Line, string? SourceId, string? GivenName, string? FamilyName, string? Grade, string? Level, string? Class, string? GuardianMail, string? HomeLanguage, Guid? SameAs = null);
+/// <param name="SameAs">The answer to "the same child?": a reader's id, an empty id for "another child", or null where
+/// nobody has answered.</param>
+public sealed record ListRow(
+    int Line,
+    string? SourceId,
+    string? GivenName,
+    string? FamilyName,
+    string? Grade,
+    string? Level,
+    string? Class,
+    string? GuardianMail,
+    string? HomeLanguage,
+    Guid? SameAs = null
+);
 
 /// <summary>What becomes of a row.</summary>
-public enum RowFate { Empty, New, Joins, Changed, Unchanged, Question, Stopped }
+public enum RowFate
+{
+    Empty,
+    New,
+    Joins,
+    Changed,
+    Unchanged,
+    Question,
+    Stopped,
+}
 
 /// <summary>Somebody who may be the child a row means.</summary>
 /// <param name="Where">The classes they are in now, in words.</param>
 public sealed record Twin(Guid ReaderId, string Name, int Grade, string Where);
 
-public sealed record RowResult(int Line, RowFate Fate, Guid? ReaderId, IReadOnlyList<RowProblem> Problems, IReadOnlyList<Twin> Twins);
+public sealed record RowResult(
+    int Line,
+    RowFate Fate,
+    Guid? ReaderId,
+    IReadOnlyList<RowProblem> Problems,
+    IReadOnlyList<Twin> Twins
+);
 
 /// <param name="Change">What the good rows do.</param>
 public sealed record ListResult(ChangeSet Change, IReadOnlyList<RowResult> Rows);
@@ -24,29 +51,55 @@ public sealed record ListResult(ChangeSet Change, IReadOnlyList<RowResult> Rows)
 /// <param name="OwnClasses">Classes the asker may change the roster of, by name in lower case.</param>
 /// <param name="UsualGrade">Grade for rows without one.</param>
 /// <param name="LevelSystem">The label system bare numbers in the level column are in.</param>
-public sealed record ListFrame(Guid ClassId, IReadOnlyDictionary<string, Guid> OwnClasses, int UsualGrade, string LevelSystem, LevelChart Chart, DateOnly Today, DateTimeOffset Now);
+public sealed record ListFrame(
+    Guid ClassId,
+    IReadOnlyDictionary<string, Guid> OwnClasses,
+    int UsualGrade,
+    string LevelSystem,
+    LevelChart Chart,
+    DateOnly Today,
+    DateTimeOffset Now
+);
 
 /// <summary>Which readers of a school the rows of a list may mean, so that only they need be looked at.</summary>
 public sealed class ListMeaning(IReadOnlyList<ListRow> rows)
 {
-    private readonly HashSet<string> names = [.. rows.Select(r => ListReconciler.NameOf(r)).Select(n => Names.Key(n.Given, n.Family))];
-    private readonly HashSet<string> sources = [.. rows.Where(r => !string.IsNullOrWhiteSpace(r.SourceId)).Select(r => r.SourceId!.Trim())];
+    private readonly HashSet<string> names =
+    [
+        .. rows.Select(r => ListReconciler.NameOf(r)).Select(n => Names.Key(n.Given, n.Family)),
+    ];
+    private readonly HashSet<string> sources =
+    [
+        .. rows.Where(r => !string.IsNullOrWhiteSpace(r.SourceId)).Select(r => r.SourceId!.Trim()),
+    ];
     private readonly HashSet<Guid> answers = [.. rows.Where(r => r.SameAs is not null).Select(r => r.SameAs!.Value)];
 
-    public bool Holds(Guid id, string? sourceId, string givenName, string familyName) => answers.Contains(id) || (sourceId is not null && sources.Contains(sourceId)) || names.Contains(Names.Key(givenName, familyName));
+    public bool Holds(Guid id, string? sourceId, string givenName, string familyName) =>
+        answers.Contains(id)
+        || (sourceId is not null && sources.Contains(sourceId))
+        || names.Contains(Names.Key(givenName, familyName));
 }
 
 /// <summary>Turns a list of readers into a change to the roster. The same list again changes nothing.</summary>
 public static class ListReconciler
 {
     /// <param name="state">The school's roster now.</param>
-    public static ListResult Reconcile(RosterState state, IReadOnlyList<ListRow> rows, ListFrame frame, Makers makers) => new Run(state, frame, makers).All(rows);
+    public static ListResult Reconcile(
+        RosterState state,
+        IReadOnlyList<ListRow> rows,
+        ListFrame frame,
+        Makers makers
+    ) => new Run(state, frame, makers).All(rows);
 
     internal static (string Given, string Family) NameOf(ListRow row)
     {
-        string given = Names.Tidy(row.GivenName), family = Names.Tidy(row.FamilyName);
-        // A column of whole names, with nothing in the family-name column, is taken apart only where it is written "Family, Given".
-        return family.Length == 0 && given.Contains(',') ? Names.Split(given) : given.Length == 0 && family.Length > 0 ? (family, "") : (given, family);
+        string given = Names.Tidy(row.GivenName),
+            family = Names.Tidy(row.FamilyName);
+        // A column of whole names, with nothing in the family-name column, is taken apart only where it is written
+        // "Family, Given".
+        return family.Length == 0 && given.Contains(',') ? Names.Split(given)
+            : given.Length == 0 && family.Length > 0 ? (family, "")
+            : (given, family);
     }
 
     private sealed class Run(RosterState state, ListFrame frame, Makers makers)
@@ -54,9 +107,17 @@ public static class ListReconciler
         private readonly Draft<RosterReader> readers = new(state.Readers);
         private readonly Draft<Enrolment> enrolments = new(state.Enrolments);
         private readonly List<Step<StatedLevel>> levels = [];
-        private readonly Dictionary<string, Guid> bySource = state.Readers.Values.Where(r => r.SourceId is not null).GroupBy(r => r.SourceId!).Where(g => g.Count() == 1).ToDictionary(g => g.Key, g => g.First().Id);
-        private readonly ILookup<string, RosterReader> byName = state.Readers.Values.ToLookup(r => Names.Key(r.GivenName, r.FamilyName));
-        private readonly ILookup<Guid, Enrolment> open = state.Enrolments.Values.Where(e => e.To is null).ToLookup(e => e.ReaderId);
+        private readonly Dictionary<string, Guid> bySource = state
+            .Readers.Values.Where(r => r.SourceId is not null)
+            .GroupBy(r => r.SourceId!)
+            .Where(g => g.Count() == 1)
+            .ToDictionary(g => g.Key, g => g.First().Id);
+        private readonly ILookup<string, RosterReader> byName = state.Readers.Values.ToLookup(r =>
+            Names.Key(r.GivenName, r.FamilyName)
+        );
+        private readonly ILookup<Guid, Enrolment> open = state
+            .Enrolments.Values.Where(e => e.To is null)
+            .ToLookup(e => e.ReaderId);
         private readonly ILookup<Guid, double> stated = state.Levels.Values.ToLookup(l => l.ReaderId, l => l.Value);
         private readonly HashSet<(Guid Reader, Guid Class)> joined = [];
         private readonly HashSet<Guid> spoken = [];
@@ -65,52 +126,106 @@ public static class ListReconciler
         public ListResult All(IReadOnlyList<ListRow> rows)
         {
             var seen = new HashSet<string>();
-            // A row that doubles a name and has no answer comes last: it may only mean a child whom no certain row means.
-            var waits = rows.Select(r => { var (given, family) = NameOf(r); return !seen.Add(Names.Key(given, family)) && r.SameAs is null && string.IsNullOrWhiteSpace(r.SourceId); }).ToList();
-            var results = Enumerable.Range(0, rows.Count).OrderBy(i => waits[i]).Select(i => (Index: i, Result: Row(rows[i]))).OrderBy(x => x.Index).Select(x => x.Result).ToList();
+            // A row that doubles a name and has no answer comes last: it may only mean a child whom no certain row
+            // means.
+            var waits = rows.Select(r =>
+                {
+                    var (given, family) = NameOf(r);
+                    return !seen.Add(Names.Key(given, family))
+                        && r.SameAs is null
+                        && string.IsNullOrWhiteSpace(r.SourceId);
+                })
+                .ToList();
+            var results = Enumerable
+                .Range(0, rows.Count)
+                .OrderBy(i => waits[i])
+                .Select(i => (Index: i, Result: Row(rows[i])))
+                .OrderBy(x => x.Index)
+                .Select(x => x.Result)
+                .ToList();
             return new(new([], [], readers.Steps(), [], enrolments.Steps(), levels), results);
         }
 
         private RowResult Row(ListRow row)
         {
             var problems = new List<RowProblem>();
-            void Say(string column, string? value, string reason, bool stops = true) => problems.Add(new(new("", row.Line), column, value ?? "", reason, stops));
+            void Say(string column, string? value, string reason, bool stops = true) =>
+                problems.Add(new(new("", row.Line), column, value ?? "", reason, stops));
 
             var (given, family) = NameOf(row);
-            if (given.Length == 0 && new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(string.IsNullOrWhiteSpace)) return new(row.Line, RowFate.Empty, null, [], []);
-            if (given.Length == 0) Say("givenName", row.GivenName, "Write the reader's name.");
-            if (Names.Fault(given) is { } wrong) Say("givenName", row.GivenName, wrong);
-            if (Names.Fault(family) is { } wrongToo) Say("familyName", row.FamilyName, wrongToo);
+            if (
+                given.Length == 0
+                && new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(
+                    string.IsNullOrWhiteSpace
+                )
+            )
+                return new(row.Line, RowFate.Empty, null, [], []);
+            if (given.Length == 0)
+                Say("givenName", row.GivenName, "Write the reader's name.");
+            if (Names.Fault(given) is { } wrong)
+                Say("givenName", row.GivenName, wrong);
+            if (Names.Fault(family) is { } wrongToo)
+                Say("familyName", row.FamilyName, wrongToo);
             var classId = ClassOf(row, Say);
             int? grade = null;
-            if (!string.IsNullOrWhiteSpace(row.Grade) && (grade = Grades.Parse(row.Grade, frame.Chart)) is null) Say("grade", row.Grade, "This is no grade from K to 12 and no label of the level chart.");
+            if (!string.IsNullOrWhiteSpace(row.Grade) && (grade = Grades.Parse(row.Grade, frame.Chart)) is null)
+                Say("grade", row.Grade, "This is no grade from K to 12 and no label of the level chart.");
             Fathoms? level = null;
             if (!string.IsNullOrWhiteSpace(row.Level))
             {
                 level = LevelLabels.Read(row.Level, frame.LevelSystem, frame.Chart);
-                if (level is null && frame.LevelSystem == LevelLabels.Unsaid && LevelLabels.IsBare(row.Level)) Say("level", row.Level, $"{row.Level.Trim()} of what? Choose what levels are in, above, or write “{row.Level.Trim()} fm” or “grade {row.Level.Trim()}”.");
-                else if (level is null) Say("level", row.Level, "This level is in none of the school's label systems.");
-                else if (level.Value.Value is < Fathoms.Shallowest or > Fathoms.Deepest) Say("level", row.Level, "A level lies between −20 and 100 fm.");
+                if (level is null && frame.LevelSystem == LevelLabels.Unsaid && LevelLabels.IsBare(row.Level))
+                    Say(
+                        "level",
+                        row.Level,
+                        $"{row.Level.Trim()} of what? Choose what levels are in, above, or write "
+                            + $"“{row.Level.Trim()} fm” or “grade {row.Level.Trim()}”."
+                    );
+                else if (level is null)
+                    Say("level", row.Level, "This level is in none of the school's label systems.");
+                else if (level.Value.Value is < Fathoms.Shallowest or > Fathoms.Deepest)
+                    Say("level", row.Level, "A level lies between −20 and 100 fm.");
             }
-            if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail)) Say("guardianMail", row.GuardianMail, "This is no e-mail address.");
-            if (!string.IsNullOrWhiteSpace(row.HomeLanguage) && row.HomeLanguage.Trim().Length > 40) Say("homeLanguage", row.HomeLanguage, "This is too long for a language.");
-            if (problems.Exists(p => p.Stops)) return new(row.Line, RowFate.Stopped, null, problems, []);
+            if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail))
+                Say("guardianMail", row.GuardianMail, "This is no e-mail address.");
+            if (!string.IsNullOrWhiteSpace(row.HomeLanguage) && row.HomeLanguage.Trim().Length > 40)
+                Say("homeLanguage", row.HomeLanguage, "This is too long for a language.");
+            if (problems.Exists(p => p.Stops))
+                return new(row.Line, RowFate.Stopped, null, problems, []);
 
             var key = Names.Key(given, family);
             var known = Known(row, key, classId!.Value, out var twins);
-            if (twins.Count > 0 || (known is null && row.SameAs is null && named.Contains(key) && string.IsNullOrWhiteSpace(row.SourceId)))
+            if (
+                twins.Count > 0
+                || (
+                    known is null
+                    && row.SameAs is null
+                    && named.Contains(key)
+                    && string.IsNullOrWhiteSpace(row.SourceId)
+                )
+            )
             {
-                Say("givenName", $"{given} {family}".Trim(), twins.Count > 0 ? "Somebody of this name is at the school. Is it the same child?" : "This name stands in the list twice. Is it another child?");
+                Say(
+                    "givenName",
+                    $"{given} {family}".Trim(),
+                    twins.Count > 0
+                        ? "Somebody of this name is at the school. Is it the same child?"
+                        : "This name stands in the list twice. Is it another child?"
+                );
                 return new(row.Line, RowFate.Question, null, problems, twins);
             }
             named.Add(key);
-            return known is null ? Add(row, given, family, grade, level, classId.Value, problems) : Change(row, known, given, family, grade, level, classId.Value, problems);
+            return known is null
+                ? Add(row, given, family, grade, level, classId.Value, problems)
+                : Change(row, known, given, family, grade, level, classId.Value, problems);
         }
 
         private Guid? ClassOf(ListRow row, Action<string, string?, string, bool> say)
         {
-            if (string.IsNullOrWhiteSpace(row.Class)) return frame.ClassId;
-            if (frame.OwnClasses.TryGetValue(Names.Tidy(row.Class).ToLowerInvariant(), out var id)) return id;
+            if (string.IsNullOrWhiteSpace(row.Class))
+                return frame.ClassId;
+            if (frame.OwnClasses.TryGetValue(Names.Tidy(row.Class).ToLowerInvariant(), out var id))
+                return id;
             say("class", row.Class, "There is no class of this name that you may add readers to.", true);
             return null;
         }
@@ -118,17 +233,35 @@ public static class ListReconciler
         private RosterReader? Known(ListRow row, string key, Guid classId, out IReadOnlyList<Twin> twins)
         {
             twins = [];
-            if (!string.IsNullOrWhiteSpace(row.SourceId) && bySource.TryGetValue(row.SourceId.Trim(), out var bySourceId)) return Take(bySourceId);
-            if (row.SameAs is { } answer) return answer == Guid.Empty ? Unclaimed(key, classId) : state.Readers.ContainsKey(answer) ? Take(answer) : null;
-            if (Unclaimed(key, classId) is { } here) return here;
-            var elsewhere = byName[key].Where(r => !spoken.Contains(r.Id)).Select(r => new Twin(r.Id, r.FullName, r.Grade, Where(r))).ToList();
-            if (elsewhere.Count > 0) twins = elsewhere;
+            if (
+                !string.IsNullOrWhiteSpace(row.SourceId)
+                && bySource.TryGetValue(row.SourceId.Trim(), out var bySourceId)
+            )
+                return Take(bySourceId);
+            if (row.SameAs is { } answer)
+                return answer == Guid.Empty ? Unclaimed(key, classId)
+                    : state.Readers.ContainsKey(answer) ? Take(answer)
+                    : null;
+            if (Unclaimed(key, classId) is { } here)
+                return here;
+            var elsewhere = byName[key]
+                .Where(r => !spoken.Contains(r.Id))
+                .Select(r => new Twin(r.Id, r.FullName, r.Grade, Where(r)))
+                .ToList();
+            if (elsewhere.Count > 0)
+                twins = elsewhere;
             return null;
         }
 
         /// <summary>A reader of this name who is in the class already and whom no row above has meant.</summary>
         private RosterReader? Unclaimed(string key, Guid classId) =>
-            byName[key].Where(r => !spoken.Contains(r.Id) && open[r.Id].Any(e => e.ClassId == classId)).OrderBy(r => r.UserName, StringComparer.Ordinal).FirstOrDefault() is { } found ? Take(found.Id) : null;
+            byName[key]
+                .Where(r => !spoken.Contains(r.Id) && open[r.Id].Any(e => e.ClassId == classId))
+                .OrderBy(r => r.UserName, StringComparer.Ordinal)
+                .FirstOrDefault()
+                is { } found
+                ? Take(found.Id)
+                : null;
 
         private RosterReader Take(Guid id)
         {
@@ -136,44 +269,103 @@ public static class ListReconciler
             return readers.Find(id)!;
         }
 
-        private string Where(RosterReader r) => r.Left ? "has left" : string.Join(", ", open[r.Id].Select(e => state.Classes.TryGetValue(e.ClassId, out var c) ? c.Name : "").Where(n => n.Length > 0)) is { Length: > 0 } names ? names : "in no class";
+        private string Where(RosterReader r) =>
+            r.Left ? "has left"
+            : string.Join(
+                ", ",
+                open[r.Id]
+                    .Select(e => state.Classes.TryGetValue(e.ClassId, out var c) ? c.Name : "")
+                    .Where(n => n.Length > 0)
+            )
+                is { Length: > 0 } names
+                ? names
+            : "in no class";
 
-        private RowResult Add(ListRow row, string given, string family, int? grade, Fathoms? level, Guid classId, List<RowProblem> problems)
+        private RowResult Add(
+            ListRow row,
+            string given,
+            string family,
+            int? grade,
+            Fathoms? level,
+            Guid classId,
+            List<RowProblem> problems
+        )
         {
             var known = grade ?? frame.UsualGrade;
             var (kind, secret) = makers.Secret(known);
-            var reader = new RosterReader(makers.NewId(), Text(row.SourceId), given, family, makers.ReaderName(given, family), known, Text(row.HomeLanguage), Mail.Several(row.GuardianMail), kind, secret, Supports.None, Left: false);
+            var reader = new RosterReader(
+                makers.NewId(),
+                Text(row.SourceId),
+                given,
+                family,
+                makers.ReaderName(given, family),
+                known,
+                Text(row.HomeLanguage),
+                Mail.Several(row.GuardianMail),
+                kind,
+                secret,
+                Supports.None,
+                Left: false
+            );
             readers.Put(reader);
             spoken.Add(reader.Id);
-            if (reader.SourceId is not null) bySource[reader.SourceId] = reader.Id;
+            if (reader.SourceId is not null)
+                bySource[reader.SourceId] = reader.Id;
             Enrol(reader.Id, classId);
-            if (level is { } depth) State(reader.Id, depth);
+            if (level is { } depth)
+                State(reader.Id, depth);
             return new(row.Line, RowFate.New, reader.Id, problems, []);
         }
 
-        private RowResult Change(ListRow row, RosterReader known, string given, string family, int? grade, Fathoms? level, Guid classId, List<RowProblem> problems)
+        private RowResult Change(
+            ListRow row,
+            RosterReader known,
+            string given,
+            string family,
+            int? grade,
+            Fathoms? level,
+            Guid classId,
+            List<RowProblem> problems
+        )
         {
             var next = known with
             {
-                GivenName = given, FamilyName = family.Length > 0 ? family : known.FamilyName, Grade = grade ?? known.Grade, SourceId = Text(row.SourceId) ?? known.SourceId, Source = Text(row.SourceId) is { } typed && typed != known.SourceId ? "" : known.Source,
-                HomeLanguage = Text(row.HomeLanguage) ?? known.HomeLanguage, GuardianMail = Mail.Several(row.GuardianMail) ?? known.GuardianMail, Left = false,
+                GivenName = given,
+                FamilyName = family.Length > 0 ? family : known.FamilyName,
+                Grade = grade ?? known.Grade,
+                SourceId = Text(row.SourceId) ?? known.SourceId,
+                Source = Text(row.SourceId) is { } typed && typed != known.SourceId ? "" : known.Source,
+                HomeLanguage = Text(row.HomeLanguage) ?? known.HomeLanguage,
+                GuardianMail = Mail.Several(row.GuardianMail) ?? known.GuardianMail,
+                Left = false,
             };
             readers.Put(next);
             var joins = Enrol(known.Id, classId);
             // A level that stood in the list before is not new evidence.
             var news = level is { } depth && !stated[known.Id].Any(l => Math.Abs(l - depth.Value) < 0.006);
-            if (news) State(known.Id, level!.Value);
-            return new(row.Line, joins ? RowFate.Joins : next != known || news ? RowFate.Changed : RowFate.Unchanged, known.Id, problems, []);
+            if (news)
+                State(known.Id, level!.Value);
+            return new(
+                row.Line,
+                joins ? RowFate.Joins
+                    : next != known || news ? RowFate.Changed
+                    : RowFate.Unchanged,
+                known.Id,
+                problems,
+                []
+            );
         }
 
         private bool Enrol(Guid readerId, Guid classId)
         {
-            if (open[readerId].Any(e => e.ClassId == classId) || !joined.Add((readerId, classId))) return false;
+            if (open[readerId].Any(e => e.ClassId == classId) || !joined.Add((readerId, classId)))
+                return false;
             enrolments.Put(new(makers.NewId(), null, classId, readerId, frame.Today, null));
             return true;
         }
 
-        private void State(Guid readerId, Fathoms level) => levels.Add(new(null, new StatedLevel(makers.NewId(), readerId, Math.Round(level.Value, 2), frame.Now)));
+        private void State(Guid readerId, Fathoms level) =>
+            levels.Add(new(null, new StatedLevel(makers.NewId(), readerId, Math.Round(level.Value, 2), frame.Now)));
 
         private static string? Text(string? value) => Names.Tidy(value) is { Length: > 0 } text ? text : null;
     }

@@ -4,32 +4,90 @@ namespace DeepCurrent.Core.Roster;
 /// <param name="NewYearId">The year that is to come; it must be there already.</param>
 /// <param name="LastDay">Last day of the year that ends.</param>
 /// <param name="FirstDay">First day of the year that begins.</param>
-/// <param name="KeepClasses">Classes go up together, with their teachers; otherwise they end and readers wait without a class.</param>
-public sealed record RollOverFrame(Guid OldYearId, Guid NewYearId, DateOnly LastDay, DateOnly FirstDay, bool KeepClasses);
+/// <param name="KeepClasses">Classes go up together, with their teachers; otherwise they end and readers wait without a
+/// class.</param>
+public sealed record RollOverFrame(
+    Guid OldYearId,
+    Guid NewYearId,
+    DateOnly LastDay,
+    DateOnly FirstDay,
+    bool KeepClasses
+);
 
-/// <summary>Takes a school from one year to the next: readers go up a grade, those of the highest grade leave, classes close, and everything that was is kept.</summary>
+/// <summary>Takes a school from one year to the next: readers go up a grade, those of the highest grade leave, classes
+/// close, and everything that was is kept.</summary>
 public static class RollOver
 {
     /// <param name="state">The school's roster.</param>
     /// <returns>The change; empty if the old year has no open class.</returns>
     public static ChangeSet Plan(RosterState state, RollOverFrame frame, Makers makers)
     {
-        var old = state.Classes.Values.Where(c => c.YearId == frame.OldYearId && !c.Closed).OrderBy(c => c.Name, StringComparer.Ordinal).ToList();
+        var old = state
+            .Classes.Values.Where(c => c.YearId == frame.OldYearId && !c.Closed)
+            .OrderBy(c => c.Name, StringComparer.Ordinal)
+            .ToList();
         var ids = old.Select(c => c.Id).ToHashSet();
-        var open = state.Enrolments.Values.Where(e => e.To is null && ids.Contains(e.ClassId)).OrderBy(e => e.Id).ToList();
+        var open = state
+            .Enrolments.Values.Where(e => e.To is null && ids.Contains(e.ClassId))
+            .OrderBy(e => e.Id)
+            .ToList();
         var moving = open.Select(e => e.ReaderId).ToHashSet();
-        var readers = state.Readers.Values.Where(r => moving.Contains(r.Id) && !r.Left).OrderBy(r => r.Id).Select(r => new Step<RosterReader>(r, r.Grade >= Grades.Highest ? r with { Left = true } : r with { Grade = r.Grade + 1 })).ToList();
+        var readers = state
+            .Readers.Values.Where(r => moving.Contains(r.Id) && !r.Left)
+            .OrderBy(r => r.Id)
+            .Select(r => new Step<RosterReader>(
+                r,
+                r.Grade >= Grades.Highest ? r with { Left = true } : r with { Grade = r.Grade + 1 }
+            ))
+            .ToList();
         var leaving = readers.Where(s => s.After!.Left).Select(s => s.Id).ToHashSet();
-        var next = frame.KeepClasses ? old.ToDictionary(c => c.Id, c => new RosterClass(makers.NewId(), null, frame.NewYearId, Up(c.Name), makers.ClassCode(), null, null, Closed: false)) : [];
+        var next = frame.KeepClasses
+            ? old.ToDictionary(
+                c => c.Id,
+                c => new RosterClass(
+                    makers.NewId(),
+                    null,
+                    frame.NewYearId,
+                    Up(c.Name),
+                    makers.ClassCode(),
+                    null,
+                    null,
+                    Closed: false
+                )
+            )
+            : [];
         return ChangeSet.Nothing with
         {
-            Classes = [.. old.Select(c => new Step<RosterClass>(c, c with { Closed = true })), .. next.Values.Select(c => new Step<RosterClass>(null, c))],
+            Classes =
+            [
+                .. old.Select(c => new Step<RosterClass>(c, c with { Closed = true })),
+                .. next.Values.Select(c => new Step<RosterClass>(null, c)),
+            ],
             Readers = readers,
-            Teachings = [.. state.Teachings.Values.Where(t => next.ContainsKey(t.ClassId)).OrderBy(t => t.Id).Select(t => new Step<Teaching>(null, new Teaching(makers.NewId(), next[t.ClassId].Id, t.AdultId, t.Role)))],
+            Teachings =
+            [
+                .. state
+                    .Teachings.Values.Where(t => next.ContainsKey(t.ClassId))
+                    .OrderBy(t => t.Id)
+                    .Select(t => new Step<Teaching>(
+                        null,
+                        new Teaching(makers.NewId(), next[t.ClassId].Id, t.AdultId, t.Role)
+                    )),
+            ],
             Enrolments =
             [
-                .. open.Select(e => new Step<Enrolment>(e, e with { To = e.From > frame.LastDay ? e.From : frame.LastDay })),
-                .. open.Where(e => next.ContainsKey(e.ClassId) && !leaving.Contains(e.ReaderId)).Select(e => new Step<Enrolment>(null, new Enrolment(makers.NewId(), null, next[e.ClassId].Id, e.ReaderId, frame.FirstDay, null))),
+                .. open.Select(e => new Step<Enrolment>(
+                    e,
+                    e with
+                    {
+                        To = e.From > frame.LastDay ? e.From : frame.LastDay,
+                    }
+                )),
+                .. open.Where(e => next.ContainsKey(e.ClassId) && !leaving.Contains(e.ReaderId))
+                    .Select(e => new Step<Enrolment>(
+                        null,
+                        new Enrolment(makers.NewId(), null, next[e.ClassId].Id, e.ReaderId, frame.FirstDay, null)
+                    )),
             ],
         };
     }

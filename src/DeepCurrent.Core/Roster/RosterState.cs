@@ -22,19 +22,24 @@ public sealed class RosterState
         Apply(Levels, change.Levels);
     }
 
-    private static void Apply<T>(Dictionary<Guid, T> things, IReadOnlyList<Step<T>> steps) where T : class, IRosterThing
+    private static void Apply<T>(Dictionary<Guid, T> things, IReadOnlyList<Step<T>> steps)
+        where T : class, IRosterThing
     {
         foreach (var step in steps)
         {
-            if (!Equals(things.GetValueOrDefault(step.Id), step.Before)) throw new InvalidOperationException($"{typeof(T).Name} {step.Id} is not as it was found.");
-            if (step.After is null) things.Remove(step.Id);
-            else things[step.Id] = step.After;
+            if (!Equals(things.GetValueOrDefault(step.Id), step.Before))
+                throw new InvalidOperationException($"{typeof(T).Name} {step.Id} is not as it was found.");
+            if (step.After is null)
+                things.Remove(step.Id);
+            else
+                things[step.Id] = step.After;
         }
     }
 }
 
 /// <summary>Collects steps while a roster is gone through; a thing that ends as it began leaves no step.</summary>
-internal sealed class Draft<T>(IReadOnlyDictionary<Guid, T> before) where T : class, IRosterThing
+internal sealed class Draft<T>(IReadOnlyDictionary<Guid, T> before)
+    where T : class, IRosterThing
 {
     private readonly Dictionary<Guid, T?> after = [];
     private readonly List<Guid> order = [];
@@ -45,11 +50,17 @@ internal sealed class Draft<T>(IReadOnlyDictionary<Guid, T> before) where T : cl
     {
         if (!after.ContainsKey(thing.Id))
         {
-            if (Equals(before.GetValueOrDefault(thing.Id), thing)) return;
+            if (Equals(before.GetValueOrDefault(thing.Id), thing))
+                return;
             order.Add(thing.Id);
         }
         after[thing.Id] = thing;
     }
 
-    public IReadOnlyList<Step<T>> Steps() => [.. order.Select(id => new Step<T>(before.GetValueOrDefault(id), after[id])).Where(s => !Equals(s.Before, s.After))];
+    public IReadOnlyList<Step<T>> Steps() =>
+        [
+            .. order
+                .Select(id => new Step<T>(before.GetValueOrDefault(id), after[id]))
+                .Where(s => !Equals(s.Before, s.After)),
+        ];
 }

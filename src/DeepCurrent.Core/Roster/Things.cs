@@ -17,7 +17,12 @@ public interface ISourcedThing : IRosterThing
 }
 
 /// <summary>What a reader signs in with: pictures in order for the youngest, a short code, or a password.</summary>
-public enum SecretKind { Pictures, Code, Password }
+public enum SecretKind
+{
+    Pictures,
+    Code,
+    Password,
+}
 
 /// <summary>What is done for one reader everywhere, set once.</summary>
 /// <param name="ReadAloud">Texts and questions may be read aloud.</param>
@@ -26,7 +31,14 @@ public enum SecretKind { Pictures, Code, Password }
 /// <param name="TextSize">0 usual, 1 larger, 2 largest.</param>
 /// <param name="OneChoice">Choices are shown one at a time.</param>
 /// <param name="Retry">One more try than the assignment allows.</param>
-public sealed record Supports(bool ReadAloud = false, bool HideTimer = false, int MoreTime = 100, int TextSize = 0, bool OneChoice = false, bool Retry = false)
+public sealed record Supports(
+    bool ReadAloud = false,
+    bool HideTimer = false,
+    int MoreTime = 100,
+    int TextSize = 0,
+    bool OneChoice = false,
+    bool Retry = false
+)
 {
     public static readonly Supports None = new();
 
@@ -39,19 +51,53 @@ public sealed record Supports(bool ReadAloud = false, bool HideTimer = false, in
 /// <param name="Lead">Sees and changes the whole school.</param>
 /// <param name="Left">May not sign in any more.</param>
 /// <param name="Post">What they are at the school.</param>
-/// <param name="Source">The source that spoke of them last; empty where the id was typed, or came before sources were told apart.</param>
-public sealed record RosterAdult(Guid Id, string? SourceId, string Name, string UserName, string? Mail, bool Lead, bool Left, Post Post = Post.Teacher, string Source = "") : ISourcedThing;
+/// <param name="Source">The source that spoke of them last; empty where the id was typed, or came before sources were
+/// told apart.</param>
+public sealed record RosterAdult(
+    Guid Id,
+    string? SourceId,
+    string Name,
+    string UserName,
+    string? Mail,
+    bool Lead,
+    bool Left,
+    Post Post = Post.Teacher,
+    string Source = ""
+) : ISourcedThing;
 
 /// <summary>A class of one school year.</summary>
-public sealed record RosterClass(Guid Id, string? SourceId, Guid YearId, string Name, string Code, DateOnly? FirstDay, DateOnly? LastDay, bool Closed, string Source = "") : ISourcedThing;
+public sealed record RosterClass(
+    Guid Id,
+    string? SourceId,
+    Guid YearId,
+    string Name,
+    string Code,
+    DateOnly? FirstDay,
+    DateOnly? LastDay,
+    bool Closed,
+    string Source = ""
+) : ISourcedThing;
 
 /// <summary>A reader as the roster knows them.</summary>
 /// <param name="Grade">0 (kindergarten) to 12.</param>
 /// <param name="GuardianMail">Addresses of guardians, separated by a comma and a space.</param>
 /// <param name="Secret">The secret, enciphered.</param>
 /// <param name="Left">Not at the school now; everything is kept.</param>
-public sealed record RosterReader(Guid Id, string? SourceId, string GivenName, string FamilyName, string UserName, int Grade, string? HomeLanguage, string? GuardianMail,
-    SecretKind SecretKind, string Secret, Supports Supports, bool Left, string Source = "") : ISourcedThing
+public sealed record RosterReader(
+    Guid Id,
+    string? SourceId,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    string? HomeLanguage,
+    string? GuardianMail,
+    SecretKind SecretKind,
+    string Secret,
+    Supports Supports,
+    bool Left,
+    string Source = ""
+) : ISourcedThing
 {
     public string FullName => FamilyName.Length == 0 ? GivenName : $"{GivenName} {FamilyName}";
 }
@@ -61,44 +107,83 @@ public sealed record Teaching(Guid Id, Guid ClassId, Guid AdultId, string Role) 
 
 /// <summary>A reader's time in a class.</summary>
 /// <param name="To">Last day; null while it goes on.</param>
-public sealed record Enrolment(Guid Id, string? SourceId, Guid ClassId, Guid ReaderId, DateOnly From, DateOnly? To, string Source = "") : ISourcedThing;
+public sealed record Enrolment(
+    Guid Id,
+    string? SourceId,
+    Guid ClassId,
+    Guid ReaderId,
+    DateOnly From,
+    DateOnly? To,
+    string Source = ""
+) : ISourcedThing;
 
 /// <summary>A level stated on the roster: weak evidence a teacher gives.</summary>
 /// <param name="Value">Fathoms, −20 to 100.</param>
 public sealed record StatedLevel(Guid Id, Guid ReaderId, double Value, DateTimeOffset At) : IRosterThing;
 
 /// <summary>One thing that is added (nothing before), taken away (nothing after), or changed.</summary>
-public sealed record Step<T>(T? Before, T? After) where T : class, IRosterThing
+public sealed record Step<T>(T? Before, T? After)
+    where T : class, IRosterThing
 {
     public Guid Id => (After ?? Before)!.Id;
 
     public Step<T> Inverse() => new(After, Before);
 }
 
-/// <summary>What a change to a roster does, thing by thing. Done and then its inverse done, the roster is what it was.</summary>
-public sealed record ChangeSet(IReadOnlyList<Step<RosterAdult>> Adults, IReadOnlyList<Step<RosterClass>> Classes, IReadOnlyList<Step<RosterReader>> Readers,
-    IReadOnlyList<Step<Teaching>> Teachings, IReadOnlyList<Step<Enrolment>> Enrolments, IReadOnlyList<Step<StatedLevel>> Levels)
+/// <summary>What a change to a roster does, thing by thing. Done and then its inverse done, the roster is what it
+/// was.</summary>
+public sealed record ChangeSet(
+    IReadOnlyList<Step<RosterAdult>> Adults,
+    IReadOnlyList<Step<RosterClass>> Classes,
+    IReadOnlyList<Step<RosterReader>> Readers,
+    IReadOnlyList<Step<Teaching>> Teachings,
+    IReadOnlyList<Step<Enrolment>> Enrolments,
+    IReadOnlyList<Step<StatedLevel>> Levels
+)
 {
     public static readonly ChangeSet Nothing = new([], [], [], [], [], []);
 
-    public int Steps => Adults.Count + Classes.Count + Readers.Count + Teachings.Count + Enrolments.Count + Levels.Count;
+    public int Steps =>
+        Adults.Count + Classes.Count + Readers.Count + Teachings.Count + Enrolments.Count + Levels.Count;
 
     /// <summary>Several changes, done one after the other, as one.</summary>
-    public static ChangeSet Joined(IReadOnlyList<ChangeSet> parts) => parts.Count == 1 ? parts[0] : new(
-        [.. parts.SelectMany(p => p.Adults)], [.. parts.SelectMany(p => p.Classes)], [.. parts.SelectMany(p => p.Readers)], [.. parts.SelectMany(p => p.Teachings)], [.. parts.SelectMany(p => p.Enrolments)], [.. parts.SelectMany(p => p.Levels)]);
+    public static ChangeSet Joined(IReadOnlyList<ChangeSet> parts) =>
+        parts.Count == 1
+            ? parts[0]
+            : new(
+                [.. parts.SelectMany(p => p.Adults)],
+                [.. parts.SelectMany(p => p.Classes)],
+                [.. parts.SelectMany(p => p.Readers)],
+                [.. parts.SelectMany(p => p.Teachings)],
+                [.. parts.SelectMany(p => p.Enrolments)],
+                [.. parts.SelectMany(p => p.Levels)]
+            );
 
-    public ChangeSet Inverse() => new(Turned(Adults), Turned(Classes), Turned(Readers), Turned(Teachings), Turned(Enrolments), Turned(Levels));
+    public ChangeSet Inverse() =>
+        new(Turned(Adults), Turned(Classes), Turned(Readers), Turned(Teachings), Turned(Enrolments), Turned(Levels));
 
     /// <summary>Every reader who is touched in any way.</summary>
     public IReadOnlySet<Guid> TouchedReaders() =>
-        Readers.Select(s => s.Id).Concat(Enrolments.Select(s => (s.After ?? s.Before)!.ReaderId)).Concat(Levels.Select(s => (s.After ?? s.Before)!.ReaderId)).ToHashSet();
+        Readers
+            .Select(s => s.Id)
+            .Concat(Enrolments.Select(s => (s.After ?? s.Before)!.ReaderId))
+            .Concat(Levels.Select(s => (s.After ?? s.Before)!.ReaderId))
+            .ToHashSet();
 
     /// <summary>Readers who leave one class and join another in the same change.</summary>
     public IReadOnlySet<Guid> MovedReaders()
     {
-        var ended = Enrolments.Where(s => s is { Before.To: null, After.To: not null }).Select(s => s.Before!.ReaderId).ToHashSet();
-        return Enrolments.Where(s => s is { Before: null, After.To: null } or { Before.To: not null, After.To: null }).Select(s => s.After!.ReaderId).Where(ended.Contains).ToHashSet();
+        var ended = Enrolments
+            .Where(s => s is { Before.To: null, After.To: not null })
+            .Select(s => s.Before!.ReaderId)
+            .ToHashSet();
+        return Enrolments
+            .Where(s => s is { Before: null, After.To: null } or { Before.To: not null, After.To: null })
+            .Select(s => s.After!.ReaderId)
+            .Where(ended.Contains)
+            .ToHashSet();
     }
 
-    private static IReadOnlyList<Step<T>> Turned<T>(IReadOnlyList<Step<T>> steps) where T : class, IRosterThing => [.. steps.Reverse().Select(s => s.Inverse())];
+    private static IReadOnlyList<Step<T>> Turned<T>(IReadOnlyList<Step<T>> steps)
+        where T : class, IRosterThing => [.. steps.Reverse().Select(s => s.Inverse())];
 }

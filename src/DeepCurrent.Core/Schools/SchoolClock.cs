@@ -20,13 +20,17 @@ public sealed class SchoolClock
     /// <summary>The school's day at an instant.</summary>
     public DateOnly DayOf(DateTimeOffset at) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(at, zone).DateTime);
 
-    /// <summary>When a day begins at the school, in UTC. Where midnight is skipped by a change of clocks, the first instant after it.</summary>
+    /// <summary>When a day begins at the school, in UTC. Where midnight is skipped by a change of clocks, the first
+    /// instant after it.</summary>
     public DateTimeOffset Begin(DateOnly day)
     {
         var midnight = day.ToDateTime(TimeOnly.MinValue);
-        while (zone.IsInvalidTime(midnight)) midnight = midnight.AddMinutes(15);
+        while (zone.IsInvalidTime(midnight))
+            midnight = midnight.AddMinutes(15);
         // Of two midnights of one day the earlier begins it.
-        var offset = zone.IsAmbiguousTime(midnight) ? zone.GetAmbiguousTimeOffsets(midnight).Max() : zone.GetUtcOffset(midnight);
+        var offset = zone.IsAmbiguousTime(midnight)
+            ? zone.GetAmbiguousTimeOffsets(midnight).Max()
+            : zone.GetUtcOffset(midnight);
         return new DateTimeOffset(midnight, offset).ToUniversalTime();
     }
 

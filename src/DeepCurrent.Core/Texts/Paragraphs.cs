@@ -2,7 +2,8 @@ using System.Text.RegularExpressions;
 
 namespace DeepCurrent.Core.Texts;
 
-/// <summary>What a paragraph of a version is: words, a heading (begins with #), a table (bars in every line), or a picture (![what it shows](name)).</summary>
+/// <summary>What a paragraph of a version is: words, a heading (begins with #), a table (bars in every line), or a
+/// picture (![what it shows](name)).</summary>
 public static partial class Paragraphs
 {
     public static bool IsHeading(string paragraph) => paragraph.StartsWith('#');
@@ -16,30 +17,52 @@ public static partial class Paragraphs
     public static bool IsRunning(string paragraph) => IsProse(paragraph) && !IsTable(paragraph);
 
     /// <summary>True for a paragraph of whose lines each has cells with bars between.</summary>
-    public static bool IsTable(string paragraph) => IsProse(paragraph) && Array.TrueForAll(paragraph.Split('\n'), l => l.Contains('|'));
+    public static bool IsTable(string paragraph) =>
+        IsProse(paragraph) && Array.TrueForAll(paragraph.Split('\n'), l => l.Contains('|'));
 
     /// <summary>The rows of a table as their cells; a line of bars and dashes alone is none.</summary>
     public static IReadOnlyList<IReadOnlyList<string>> Rows(string table) =>
-        [.. table.Split('\n').Where(l => !Rule().IsMatch(l)).Select(l => (IReadOnlyList<string>)[.. Bars().Replace(l.Trim(), "").Split('|').Select(c => c.Trim())])];
+        [
+            .. table
+                .Split('\n')
+                .Where(l => !Rule().IsMatch(l))
+                .Select(l => (IReadOnlyList<string>)[.. Bars().Replace(l.Trim(), "").Split('|').Select(c => c.Trim())]),
+        ];
 
     /// <summary>Whether a table's first row names its columns: it has no figures, and rows below it do.</summary>
     public static bool HasHead(IReadOnlyList<IReadOnlyList<string>> rows) =>
-        rows.Count > 1 && !rows[0].Any(c => c.Any(char.IsDigit)) && rows.Skip(1).Any(r => r.Any(c => c.Any(char.IsDigit)));
+        rows.Count > 1
+        && !rows[0].Any(c => c.Any(char.IsDigit))
+        && rows.Skip(1).Any(r => r.Any(c => c.Any(char.IsDigit)));
 
     /// <summary>Whether a text holds words of a quotation after one another, however its lines are broken.</summary>
-    public static bool Holds(string text, string quotation) => OneLine(text).Contains(OneLine(quotation), StringComparison.Ordinal);
+    public static bool Holds(string text, string quotation) =>
+        OneLine(text).Contains(OneLine(quotation), StringComparison.Ordinal);
 
-    private static string OneLine(string text) => string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+    private static string OneLine(string text) =>
+        string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
 
-    /// <summary>A paragraph, or words out of one, as they are said: without marks, the cells of a row with commas between.</summary>
+    /// <summary>A paragraph, or words out of one, as they are said: without marks, the cells of a row with commas
+    /// between.</summary>
     public static string Said(string text) =>
-        Emphasis().Replace(Cells().Replace(string.Join('\n', text.TrimStart('#').Split('\n').Select(l => Bars().Replace(l.Trim(), ""))), ", "), "$1$2").Trim();
+        Emphasis()
+            .Replace(
+                Cells()
+                    .Replace(
+                        string.Join('\n', text.TrimStart('#').Split('\n').Select(l => Bars().Replace(l.Trim(), ""))),
+                        ", "
+                    ),
+                "$1$2"
+            )
+            .Trim();
 
     /// <summary>The running text of a version.</summary>
-    public static string Running(IEnumerable<IReadOnlyList<string>> pages) => string.Join("\n\n", pages.SelectMany(p => p).Where(IsRunning));
+    public static string Running(IEnumerable<IReadOnlyList<string>> pages) =>
+        string.Join("\n\n", pages.SelectMany(p => p).Where(IsRunning));
 
     /// <summary>What a picture shows and its name; null for anything else.</summary>
-    public static (string Alt, string Name)? PictureOf(string paragraph) => Picture().Match(paragraph) is { Success: true } m ? (m.Groups[1].Value.Trim(), m.Groups[2].Value) : null;
+    public static (string Alt, string Name)? PictureOf(string paragraph) =>
+        Picture().Match(paragraph) is { Success: true } m ? (m.Groups[1].Value.Trim(), m.Groups[2].Value) : null;
 
     /// <summary>Bold (group 1) and slanted (group 2) words.</summary>
     [GeneratedRegex(@"\*\*([^*]+)\*\*|\*([^*]+)\*")]

@@ -1,23 +1,82 @@
 namespace DeepCurrent.Core.Texts;
 
-/// <summary>Decides whether a mark ends a sentence: knows abbreviations, initials, quotations, ellipses, list items and blank lines.</summary>
+/// <summary>Decides whether a mark ends a sentence: knows abbreviations, initials, quotations, ellipses, list items and
+/// blank lines.</summary>
 public static class Sentences
 {
     private static readonly HashSet<string> Titles = new(StringComparer.OrdinalIgnoreCase)
-        { "mr", "mrs", "ms", "dr", "prof", "rev", "st", "capt", "sgt", "lt", "col", "gen", "mt", "vs", "no", "fig", "approx" };
+    {
+        "mr",
+        "mrs",
+        "ms",
+        "dr",
+        "prof",
+        "rev",
+        "st",
+        "capt",
+        "sgt",
+        "lt",
+        "col",
+        "gen",
+        "mt",
+        "vs",
+        "no",
+        "fig",
+        "approx",
+    };
 
     private static readonly HashSet<string> Abbreviations = new(StringComparer.OrdinalIgnoreCase)
-        { "e.g", "i.e", "etc", "jr", "sr", "inc", "ltd", "co", "a.m", "p.m", "jan", "feb", "aug", "sept", "oct", "nov", "dec", "g", "e", "m" };
+    {
+        "e.g",
+        "i.e",
+        "etc",
+        "jr",
+        "sr",
+        "inc",
+        "ltd",
+        "co",
+        "a.m",
+        "p.m",
+        "jan",
+        "feb",
+        "aug",
+        "sept",
+        "oct",
+        "nov",
+        "dec",
+        "g",
+        "e",
+        "m",
+    };
 
     private static readonly HashSet<string> SaidWords = new(StringComparer.Ordinal)
-        { "said", "asked", "cried", "called", "shouted", "whispered", "answered", "replied", "laughed", "yelled", "says", "asks", "wondered", "added", "sighed" };
+    {
+        "said",
+        "asked",
+        "cried",
+        "called",
+        "shouted",
+        "whispered",
+        "answered",
+        "replied",
+        "laughed",
+        "yelled",
+        "says",
+        "asks",
+        "wondered",
+        "added",
+        "sighed",
+    };
 
     /// <summary>The sentences of a text in order, each with its marks; what holds no word is left out.</summary>
     /// <remarks>Ends where the counting of sentences ends them.</remarks>
     public static IReadOnlyList<string> Of(ReadOnlySpan<char> text)
     {
         var found = new List<string>();
-        int start = 0, at = 0, wordStart = 0, wordEnd = 0;
+        int start = 0,
+            at = 0,
+            wordStart = 0,
+            wordEnd = 0;
         var words = false;
         while (at < text.Length)
         {
@@ -28,13 +87,18 @@ public static class Sentences
             }
             else if (words && EndsAt(text, at, text[wordStart..wordEnd]))
             {
-                while (++at < text.Length && text[at] is '.' or '!' or '?' or '…' or '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_') { }
+                while (
+                    ++at < text.Length
+                    && text[at] is '.' or '!' or '?' or '…' or '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_'
+                ) { }
                 found.Add(text[start..at].Trim().ToString());
                 (start, words) = (at, false);
             }
-            else at++;
+            else
+                at++;
         }
-        if (words) found.Add(text[start..].Trim().ToString());
+        if (words)
+            found.Add(text[start..].Trim().ToString());
         return found;
     }
 
@@ -43,27 +107,49 @@ public static class Sentences
     public static bool EndsAt(ReadOnlySpan<char> text, int at, ReadOnlySpan<char> lastWord)
     {
         var mark = text[at];
-        if (mark == '\n') return EndsLine(text, at);
-        if (mark is not ('.' or '!' or '?' or '…')) return false;
+        if (mark == '\n')
+            return EndsLine(text, at);
+        if (mark is not ('.' or '!' or '?' or '…'))
+            return false;
         var next = at + 1;
         var quoteClosed = false;
-        while (next < text.Length && text[next] is '.' or '!' or '?' or '…') next++;
-        while (next < text.Length && text[next] is '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_') { quoteClosed |= text[next] is '"' or '”' or '’' or '\''; next++; }
-        if (next >= text.Length) return true;
-        if (!char.IsWhiteSpace(text[next])) return false;
-        while (next < text.Length && (char.IsWhiteSpace(text[next]) || text[next] is '"' or '“' or '‘' or '\'' or '(' or '[' or '—' or '–' or '*' or '_')) next++;
-        if (next >= text.Length) return true;
-        if (mark == '.' && IsAbbreviation(text, at, next, lastWord)) return false;
-        if (char.IsLower(text[next])) return false;
+        while (next < text.Length && text[next] is '.' or '!' or '?' or '…')
+            next++;
+        while (next < text.Length && text[next] is '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_')
+        {
+            quoteClosed |= text[next] is '"' or '”' or '’' or '\'';
+            next++;
+        }
+        if (next >= text.Length)
+            return true;
+        if (!char.IsWhiteSpace(text[next]))
+            return false;
+        while (
+            next < text.Length
+            && (
+                char.IsWhiteSpace(text[next])
+                || text[next] is '"' or '“' or '‘' or '\'' or '(' or '[' or '—' or '–' or '*' or '_'
+            )
+        )
+            next++;
+        if (next >= text.Length)
+            return true;
+        if (mark == '.' && IsAbbreviation(text, at, next, lastWord))
+            return false;
+        if (char.IsLower(text[next]))
+            return false;
         return !(quoteClosed && SpeakerFollows(text[next..]));
     }
 
     private static bool IsAbbreviation(ReadOnlySpan<char> text, int at, int next, ReadOnlySpan<char> lastWord)
     {
-        if (at == 0 || !char.IsLetter(text[at - 1])) return false;
-        if (Titles.GetAlternateLookup<ReadOnlySpan<char>>().Contains(lastWord)) return char.IsUpper(text[next]) || char.IsAsciiDigit(text[next]);
+        if (at == 0 || !char.IsLetter(text[at - 1]))
+            return false;
+        if (Titles.GetAlternateLookup<ReadOnlySpan<char>>().Contains(lastWord))
+            return char.IsUpper(text[next]) || char.IsAsciiDigit(text[next]);
         // A single capital is an initial ("J. R. Moss"), unless it is the word I.
-        if (lastWord.Length == 1 && char.IsUpper(lastWord[0]) && lastWord[0] != 'I') return char.IsUpper(text[next]);
+        if (lastWord.Length == 1 && char.IsUpper(lastWord[0]) && lastWord[0] != 'I')
+            return char.IsUpper(text[next]);
         return Abbreviations.GetAlternateLookup<ReadOnlySpan<char>>().Contains(lastWord) && !char.IsUpper(text[next]);
     }
 
@@ -73,10 +159,14 @@ public static class Sentences
         for (var words = 0; words < 4 && rest.Length > 0; words++)
         {
             var end = 0;
-            while (end < rest.Length && (char.IsLetter(rest[end]) || rest[end] is '\'' or '’' or '-')) end++;
-            if (end == 0) return false;
-            if (SaidWords.GetAlternateLookup<ReadOnlySpan<char>>().Contains(rest[..end])) return true;
-            while (end < rest.Length && rest[end] is ' ' or '.' && end < rest.Length - 1) end++;
+            while (end < rest.Length && (char.IsLetter(rest[end]) || rest[end] is '\'' or '’' or '-'))
+                end++;
+            if (end == 0)
+                return false;
+            if (SaidWords.GetAlternateLookup<ReadOnlySpan<char>>().Contains(rest[..end]))
+                return true;
+            while (end < rest.Length && rest[end] is ' ' or '.' && end < rest.Length - 1)
+                end++;
             rest = rest[end..];
         }
         return false;
@@ -85,14 +175,22 @@ public static class Sentences
     private static bool EndsLine(ReadOnlySpan<char> text, int at)
     {
         var next = at + 1;
-        while (next < text.Length && text[next] is ' ' or '\t' or '\r') next++;
-        if (next >= text.Length || text[next] == '\n') return true;
+        while (next < text.Length && text[next] is ' ' or '\t' or '\r')
+            next++;
+        if (next >= text.Length || text[next] == '\n')
+            return true;
         // A row of a table ends where its line does.
         var line = text[..at];
-        if (line[(line.LastIndexOf('\n') + 1)..].Contains('|')) return true;
-        if (text[next] is '#' or '•' or '|' || (text[next] is '-' or '*' && next + 1 < text.Length && text[next + 1] == ' ')) return true;
+        if (line[(line.LastIndexOf('\n') + 1)..].Contains('|'))
+            return true;
+        if (
+            text[next] is '#' or '•' or '|'
+            || (text[next] is '-' or '*' && next + 1 < text.Length && text[next + 1] == ' ')
+        )
+            return true;
         var digits = next;
-        while (digits < text.Length && char.IsAsciiDigit(text[digits])) digits++;
+        while (digits < text.Length && char.IsAsciiDigit(text[digits]))
+            digits++;
         return digits > next && digits + 1 < text.Length && text[digits] is '.' or ')' && text[digits + 1] == ' ';
     }
 }

@@ -5,39 +5,46 @@ namespace DeepCurrent.Core.Texts;
 /// <summary>Counts the words, sentences, syllables and letters of an English text in one pass.</summary>
 public static class TextCounter
 {
-    private const int LongestWord = 256, ReadAtOnce = 1 << 20, MostSentencesKept = 1 << 16;
+    private const int LongestWord = 256,
+        ReadAtOnce = 1 << 20,
+        MostSentencesKept = 1 << 16;
 
-    /// <summary>Counts a text of any length as it is read, in memory that does not grow with it. In long texts neighbouring sentences are kept together, so that only their number stays exact.</summary>
+    /// <summary>Counts a text of any length as it is read, in memory that does not grow with it. In long texts
+    /// neighbouring sentences are kept together, so that only their number stays exact.</summary>
     public static TextCounts Count(TextReader text)
     {
         var run = new Run();
         var buffer = new char[2 * ReadAtOnce];
         var held = 0;
-        for (;;)
+        for (; ; )
         {
             var read = text.ReadBlock(buffer, held, ReadAtOnce);
             var all = held + read;
             var last = read < ReadAtOnce;
             var end = last ? all : Cut(buffer.AsSpan(0, all));
             Count(buffer.AsSpan(0, end), run, whole: last);
-            if (last) break;
+            if (last)
+                break;
             buffer.AsSpan(end, all - end).CopyTo(buffer);
             held = all - end;
         }
         return run.Result();
     }
 
-    /// <summary>Where a long text can be parted: after a blank line, else a line, else a word, in its second half.</summary>
+    /// <summary>Where a long text can be parted: after a blank line, else a line, else a word, in its second
+    /// half.</summary>
     private static int Cut(ReadOnlySpan<char> text)
     {
         foreach (var gap in (ReadOnlySpan<string>)["\n\n", "\n", " "])
-            if (text.LastIndexOf(gap) is var at && at > text.Length / 2) return at + gap.Length;
+            if (text.LastIndexOf(gap) is var at && at > text.Length / 2)
+                return at + gap.Length;
         return text.Length;
     }
 
     /// <summary>Counts a text.</summary>
     /// <param name="text">Plain text; a blank line ends a sentence, as does a list item.</param>
-    /// <remarks>Words as Flesch (1948) counts them: contractions, hyphenated words and numbers are one word each.</remarks>
+    /// <remarks>Words as Flesch (1948) counts them: contractions, hyphenated words and numbers are one word
+    /// each.</remarks>
     public static TextCounts Count(ReadOnlySpan<char> text)
     {
         var run = new Run();
@@ -58,48 +65,96 @@ public static class TextCounter
                 at = end;
                 continue;
             }
-            if (Sentences.EndsAt(text, at, run.LastWord(text))) run.EndSentence();
-            else if (text[at] is '"' or '“' or '‘') run.OpenQuote();
+            if (Sentences.EndsAt(text, at, run.LastWord(text)))
+                run.EndSentence();
+            else if (text[at] is '"' or '“' or '‘')
+                run.OpenQuote();
             at++;
         }
-        if (whole) run.EndSentence();
+        if (whole)
+            run.EndSentence();
     }
 
-    /// <summary>Where the word that starts at <paramref name="at"/> ends: letters and digits, joined by a single apostrophe or hyphen, a decimal point between digits, or the points of an abbreviation.</summary>
+    /// <summary>Where the word that starts at <paramref name="at"/> ends: letters and digits, joined by a single
+    /// apostrophe or hyphen, a decimal point between digits, or the points of an abbreviation.</summary>
     public static int WordEnd(ReadOnlySpan<char> text, int at)
     {
         var start = at;
         while (++at < text.Length)
         {
             var c = text[at];
-            if (char.IsLetterOrDigit(c)) continue;
+            if (char.IsLetterOrDigit(c))
+                continue;
             // Points inside an abbreviation of single letters, as in "p.m.", join it.
-            if (c == '.' && (at == start + 1 || text[at - 2] == '.') && char.IsLetter(text[at - 1]) && at + 2 < text.Length && char.IsLetter(text[at + 1]) && !char.IsLetter(text[at + 2])) continue;
-            var joins = at + 1 < text.Length && (c is '\'' or '’' or '-' or '‑'
-                ? char.IsLetterOrDigit(text[at + 1])
-                : c is '.' or ',' && char.IsAsciiDigit(text[at - 1]) && char.IsAsciiDigit(text[at + 1]));
-            if (!joins && !IsMark(c)) return at;
+            if (
+                c == '.'
+                && (at == start + 1 || text[at - 2] == '.')
+                && char.IsLetter(text[at - 1])
+                && at + 2 < text.Length
+                && char.IsLetter(text[at + 1])
+                && !char.IsLetter(text[at + 2])
+            )
+                continue;
+            var joins =
+                at + 1 < text.Length
+                && (
+                    c is '\'' or '’' or '-' or '‑'
+                        ? char.IsLetterOrDigit(text[at + 1])
+                        : c is '.' or ',' && char.IsAsciiDigit(text[at - 1]) && char.IsAsciiDigit(text[at + 1])
+                );
+            if (!joins && !IsMark(c))
+                return at;
         }
         return at;
     }
 
     /// <summary>The form in which a word is looked up: lower case, straight apostrophes, plain hyphens.</summary>
-    public static string Key(ReadOnlySpan<char> word) => string.Create(Math.Min(word.Length, LongestWord), word, static (form, from) => { for (var i = 0; i < form.Length; i++) form[i] = Lower(from[i]); });
+    public static string Key(ReadOnlySpan<char> word) =>
+        string.Create(Math.Min(word.Length, LongestWord), word, static (form, from) =>
+        {
+            for (var i = 0; i < form.Length; i++)
+                form[i] = Lower(from[i]);
+        });
 
-    private static char Lower(char c) => c is >= 'A' and <= 'Z' ? (char)(c | 0x20) : c == '’' ? '\'' : c == '‑' ? '-' : c < 128 ? c : char.ToLowerInvariant(c);
+    private static char Lower(char c) =>
+        c is >= 'A' and <= 'Z' ? (char)(c | 0x20)
+        : c == '’' ? '\''
+        : c == '‑' ? '-'
+        : c < 128 ? c
+        : char.ToLowerInvariant(c);
 
-    private static bool IsMark(char c) => c > 0x2ff && char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark;
+    private static bool IsMark(char c) =>
+        c > 0x2ff && char.GetUnicodeCategory(c) == System.Globalization.UnicodeCategory.NonSpacingMark;
 
     /// <summary>The running totals of one text.</summary>
     private sealed class Run
     {
-        private struct Seen { public int Times; public byte Syllables; public bool Unfamiliar, NotSpache, Name, MayOpen, Opened, Small; public float Zipf; public string Word; }
+        private struct Seen
+        {
+            public int Times;
+            public byte Syllables;
+            public bool Unfamiliar,
+                NotSpache,
+                Name,
+                MayOpen,
+                Opened,
+                Small;
+            public float Zipf;
+            public string Word;
+        }
 
         private readonly Dictionary<string, int> index = [];
         private readonly List<Seen> seen = [];
         private readonly List<SentenceCounts> sentences = [];
         private readonly char[] lower = new char[LongestWord];
-        private int words, syllables, letters, characters, poly, complex, unfamiliar, notSpache;
+        private int words,
+            syllables,
+            letters,
+            characters,
+            poly,
+            complex,
+            unfamiliar,
+            notSpache;
         private SentenceCounts current;
         private bool afterQuote;
         private (int Start, int End) last;
@@ -115,20 +170,34 @@ public static class TextCounter
         {
             last = (start, end);
             var token = text[start..Math.Min(end, start + lower.Length)];
-            int letterCount = 0, digits = 0;
+            int letterCount = 0,
+                digits = 0;
             for (var i = 0; i < token.Length; i++)
             {
                 var c = token[i];
-                if (char.IsAsciiDigit(c)) digits++;
-                else if (char.IsLetter(c)) letterCount++;
+                if (char.IsAsciiDigit(c))
+                    digits++;
+                else if (char.IsLetter(c))
+                    letterCount++;
                 lower[i] = Lower(c);
             }
             ref var word = ref Look(lower.AsSpan(0, token.Length));
             // Capitalised inside a sentence: a name. "I" and its contractions are not.
             var capital = char.IsUpper(token[0]);
-            if (!word.Name && current.Words > 0 && !afterQuote && capital && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'))) word.Name = true;
+            if (
+                !word.Name
+                && current.Words > 0
+                && !afterQuote
+                && capital
+                && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'))
+            )
+                word.Name = true;
             // A sentence may open with a name; what is set off by a comma is more often a word like "however".
-            var opens = word.MayOpen && capital && (current.Words == 0 || afterQuote) && (end == text.Length || text[end] != ',');
+            var opens =
+                word.MayOpen
+                && capital
+                && (current.Words == 0 || afterQuote)
+                && (end == text.Length || text[end] != ',');
             word.Opened |= opens;
             word.Small |= !capital;
             afterQuote = false;
@@ -140,23 +209,42 @@ public static class TextCounter
             var isNew = word.Times == 1;
             var odd = word.Unfamiliar && !word.Name && !opens;
             var oddSpache = isNew && word.NotSpache && !word.Name && !opens;
-            if (word.Syllables >= 3) { poly++; if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables)) complex++; }
-            if (odd) unfamiliar++;
-            if (oddSpache) notSpache++;
+            if (word.Syllables >= 3)
+            {
+                poly++;
+                if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables))
+                    complex++;
+            }
+            if (odd)
+                unfamiliar++;
+            if (oddSpache)
+                notSpache++;
             current = current with
             {
-                Start = current.Words == 0 ? start : current.Start, End = end, Words = current.Words + 1, Syllables = current.Syllables + word.Syllables,
-                Letters = current.Letters + letterCount, Characters = current.Characters + letterCount + digits,
-                Long = current.Long + (word.Syllables >= 3 ? 1 : 0), Unfamiliar = current.Unfamiliar + (odd ? 1 : 0), NewToSpache = current.NewToSpache + (oddSpache ? 1 : 0), Sentences = 1,
+                Start = current.Words == 0 ? start : current.Start,
+                End = end,
+                Words = current.Words + 1,
+                Syllables = current.Syllables + word.Syllables,
+                Letters = current.Letters + letterCount,
+                Characters = current.Characters + letterCount + digits,
+                Long = current.Long + (word.Syllables >= 3 ? 1 : 0),
+                Unfamiliar = current.Unfamiliar + (odd ? 1 : 0),
+                NewToSpache = current.NewToSpache + (oddSpache ? 1 : 0),
+                Sentences = 1,
             };
         }
 
         public void EndSentence()
         {
-            if (current.Words > 0) { sentences.Add(current); ended++; }
+            if (current.Words > 0)
+            {
+                sentences.Add(current);
+                ended++;
+            }
             current = default;
             afterQuote = false;
-            if (sentences.Count > MostSentencesKept) Pair();
+            if (sentences.Count > MostSentencesKept)
+                Pair();
         }
 
         /// <summary>Keeps neighbours together.</summary>
@@ -164,38 +252,93 @@ public static class TextCounter
         {
             for (var i = 0; i < sentences.Count / 2; i++)
             {
-                SentenceCounts a = sentences[2 * i], b = sentences[2 * i + 1];
-                sentences[i] = new(a.Start, b.End, a.Words + b.Words, a.Syllables + b.Syllables, a.Letters + b.Letters, a.Characters + b.Characters, a.Long + b.Long, a.Unfamiliar + b.Unfamiliar, a.NewToSpache + b.NewToSpache) { Sentences = a.Sentences + b.Sentences };
+                SentenceCounts a = sentences[2 * i],
+                    b = sentences[2 * i + 1];
+                sentences[i] = new(
+                    a.Start,
+                    b.End,
+                    a.Words + b.Words,
+                    a.Syllables + b.Syllables,
+                    a.Letters + b.Letters,
+                    a.Characters + b.Characters,
+                    a.Long + b.Long,
+                    a.Unfamiliar + b.Unfamiliar,
+                    a.NewToSpache + b.NewToSpache
+                )
+                {
+                    Sentences = a.Sentences + b.Sentences,
+                };
             }
             sentences.RemoveRange(sentences.Count / 2, sentences.Count - sentences.Count / 2);
         }
 
         private ref Seen Look(ReadOnlySpan<char> word)
         {
-            ref var at = ref CollectionsMarshal.GetValueRefOrAddDefault(index.GetAlternateLookup<ReadOnlySpan<char>>(), word, out var known);
+            ref var at = ref CollectionsMarshal.GetValueRefOrAddDefault(
+                index.GetAlternateLookup<ReadOnlySpan<char>>(),
+                word,
+                out var known
+            );
             if (!known)
             {
                 at = seen.Count;
                 var key = word.ToString();
                 // An owner is as rare as their name, and a joined word as its rarer part.
                 var stem = word.EndsWith("'s") || word.EndsWith("’s") ? word[..^2] : word;
-                seen.Add(new() { Word = key, Syllables = (byte)Math.Min(255, Syllables.Count(word)), Unfamiliar = !Familiarity.DaleChall(word), NotSpache = !Familiarity.Spache(word), Zipf = Rarity(word, stem), MayOpen = WordList.Find(stem)?.Capital ?? false });
+                seen.Add(
+                    new()
+                    {
+                        Word = key,
+                        Syllables = (byte)Math.Min(255, Syllables.Count(word)),
+                        Unfamiliar = !Familiarity.DaleChall(word),
+                        NotSpache = !Familiarity.Spache(word),
+                        Zipf = Rarity(word, stem),
+                        MayOpen = WordList.Find(stem)?.Capital ?? false,
+                    }
+                );
             }
             return ref CollectionsMarshal.AsSpan(seen)[at];
         }
 
         private static float Rarity(ReadOnlySpan<char> word, ReadOnlySpan<char> stem)
         {
-            if ((WordList.Find(word) ?? WordList.Find(stem)) is { Zipf: > 0 } facts) return facts.Zipf;
+            if ((WordList.Find(word) ?? WordList.Find(stem)) is { Zipf: > 0 } facts)
+                return facts.Zipf;
             var hyphen = stem.IndexOf('-');
-            return hyphen <= 0 ? WordList.Find(stem)?.Zipf ?? 0 : Math.Min(Rarity(stem[..hyphen], stem[..hyphen]), Rarity(stem[(hyphen + 1)..], stem[(hyphen + 1)..]));
+            return hyphen <= 0
+                ? WordList.Find(stem)?.Zipf ?? 0
+                : Math.Min(Rarity(stem[..hyphen], stem[..hyphen]), Rarity(stem[(hyphen + 1)..], stem[(hyphen + 1)..]));
         }
 
-        /// <summary>Gunning's own exceptions: joined short words, and verbs made three syllables by -es or -ed.</summary>
+        /// <summary>Gunning's own exceptions: joined short words, and verbs made three syllables by -es or
+        /// -ed.</summary>
         private static bool Fog(ReadOnlySpan<char> word, int syllables) =>
             !word.Contains('-') && !(syllables == 3 && (word.EndsWith("ed") || word.EndsWith("es")));
 
-        public TextCounts Result() => new(words, ended, syllables, letters, characters, seen.Count, poly, complex, unfamiliar, notSpache,
-            sentences, [.. seen.Select(s => new DistinctWord(s.Word, s.Times, s.Syllables, s.Unfamiliar, s.NotSpache, s.Zipf, s.Name || (s.Opened && !s.Small)))]);
+        public TextCounts Result() =>
+            new(
+                words,
+                ended,
+                syllables,
+                letters,
+                characters,
+                seen.Count,
+                poly,
+                complex,
+                unfamiliar,
+                notSpache,
+                sentences,
+                [
+                    .. seen.Select(s => new DistinctWord(
+                        s.Word,
+                        s.Times,
+                        s.Syllables,
+                        s.Unfamiliar,
+                        s.NotSpache,
+                        s.Zipf,
+                        s.Name || (s.Opened && !s.Small)
+                    )),
+                ]
+            );
     }
 }

@@ -14,11 +14,26 @@ public sealed record LongSentence(string Sentence, int Words);
 /// <param name="DepthError">Standard error of the depth in fathoms.</param>
 /// <param name="Short">Under 100 words: the error is wider.</param>
 public sealed record TextMeasure(
-    int Words, int Sentences, int Syllables, int Letters, int DistinctWords,
-    double FleschReadingEase, double FleschKincaidGrade, double AutomatedReadabilityIndex, double ColemanLiauIndex,
-    double GunningFog, double Smog, double Spache, double DaleChall,
-    double GradeEquivalent, Fathoms Depth, double DepthError, bool Short,
-    IReadOnlyList<FormulaGrade> Formulas, double RarityGrades);
+    int Words,
+    int Sentences,
+    int Syllables,
+    int Letters,
+    int DistinctWords,
+    double FleschReadingEase,
+    double FleschKincaidGrade,
+    double AutomatedReadabilityIndex,
+    double ColemanLiauIndex,
+    double GunningFog,
+    double Smog,
+    double Spache,
+    double DaleChall,
+    double GradeEquivalent,
+    Fathoms Depth,
+    double DepthError,
+    bool Short,
+    IReadOnlyList<FormulaGrade> Formulas,
+    double RarityGrades
+);
 
 /// <summary>Measures how hard a text is.</summary>
 public static class TextMeasurer
@@ -35,49 +50,90 @@ public static class TextMeasurer
 
     /// <summary>Counts a text and turns the counts into a depth.</summary>
     /// <exception cref="ArgumentException">The text has no words.</exception>
-    /// <remarks>Weighted trimmed mean of the formulas valid in the text's range, moved by word rarity; error from a bootstrap over sentences (fixed seed) joined with the formulas' disagreement.</remarks>
+    /// <remarks>Weighted trimmed mean of the formulas valid in the text's range, moved by word rarity; error from a
+    /// bootstrap over sentences (fixed seed) joined with the formulas' disagreement.</remarks>
     public static TextMeasure Measure(string text, LevelChart? chart = null) => Measure(TextCounter.Count(text), chart);
 
     /// <summary>Turns counts into a depth.</summary>
     /// <exception cref="ArgumentException">There are no words.</exception>
     public static TextMeasure Measure(TextCounts counts, LevelChart? chart = null)
     {
-        if (counts.Words == 0) throw new ArgumentException("There are no words to measure.", nameof(counts));
+        if (counts.Words == 0)
+            throw new ArgumentException("There are no words to measure.", nameof(counts));
         chart ??= LevelChart.Default;
         var formulas = Grades(counts);
         var rarity = RarityGrades(counts);
         var grade = Combine(formulas) + rarity;
         var depth = chart.DepthAt(grade);
         var slope = (chart.DepthAt(grade + 0.25) - chart.DepthAt(grade - 0.25)) / 0.5;
-        return new(counts.Words, counts.Sentences, counts.Syllables, counts.Letters, counts.DistinctWords,
-            Readability.FleschReadingEase(counts), Readability.FleschKincaidGrade(counts), Readability.AutomatedReadabilityIndex(counts), Readability.ColemanLiauIndex(counts),
-            Readability.GunningFog(counts), Readability.Smog(counts), Readability.Spache(counts), Readability.DaleChall(counts),
-            grade, Limited(depth), slope * Error(counts, formulas), counts.Words < ShortText, formulas, rarity);
+        return new(
+            counts.Words,
+            counts.Sentences,
+            counts.Syllables,
+            counts.Letters,
+            counts.DistinctWords,
+            Readability.FleschReadingEase(counts),
+            Readability.FleschKincaidGrade(counts),
+            Readability.AutomatedReadabilityIndex(counts),
+            Readability.ColemanLiauIndex(counts),
+            Readability.GunningFog(counts),
+            Readability.Smog(counts),
+            Readability.Spache(counts),
+            Readability.DaleChall(counts),
+            grade,
+            Limited(depth),
+            slope * Error(counts, formulas),
+            counts.Words < ShortText,
+            formulas,
+            rarity
+        );
     }
 
     /// <summary>The depth some counts come to, without its error.</summary>
-    internal static Fathoms DepthOf(TextCounts counts, LevelChart chart) => chart.DepthAt(Combine(Grades(counts)) + RarityGrades(counts));
+    internal static Fathoms DepthOf(TextCounts counts, LevelChart chart) =>
+        chart.DepthAt(Combine(Grades(counts)) + RarityGrades(counts));
 
     private static Fathoms Limited(Fathoms depth) => new(Math.Clamp(depth.Value, Fathoms.Shallowest, Fathoms.Deepest));
 
     /// <summary>The longest sentences of a text, longest first.</summary>
     public static IReadOnlyList<LongSentence> LongestSentences(string text, int most = 3) =>
-        [.. TextCounter.Count(text).PerSentence.OrderByDescending(s => s.Words).Take(most).Select(s => new LongSentence(text[s.Start..s.End], s.Words))];
+        [
+            .. TextCounter
+                .Count(text)
+                .PerSentence.OrderByDescending(s => s.Words)
+                .Take(most)
+                .Select(s => new LongSentence(text[s.Start..s.End], s.Words)),
+        ];
 
     /// <summary>The rarest words of a text that are not names, rarest first.</summary>
     public static IReadOnlyList<string> RarestWords(string text, int most = 8) =>
-        [.. TextCounter.Count(text).Vocabulary.Where(w => !w.Name && w.Unfamiliar && w.Word.Length > 2).OrderBy(w => w.Zipf).Take(most).Select(w => w.Word)];
+        [
+            .. TextCounter
+                .Count(text)
+                .Vocabulary.Where(w => !w.Name && w.Unfamiliar && w.Word.Length > 2)
+                .OrderBy(w => w.Zipf)
+                .Take(most)
+                .Select(w => w.Word),
+        ];
 
     private static List<FormulaGrade> Grades(TextCounts c)
     {
-        double spache = Readability.Spache(c), daleChall = Readability.DaleChall(c), kincaid = Readability.FleschKincaidGrade(c);
-        // The letter-counting formulas were fitted to older readers' texts and fall far below zero on a first reader; they come in as Spache leaves its range.
+        double spache = Readability.Spache(c),
+            daleChall = Readability.DaleChall(c),
+            kincaid = Readability.FleschKincaidGrade(c);
+        // The letter-counting formulas were fitted to older readers' texts and fall far below zero on a first reader;
+        // they come in as Spache leaves its range.
         var older = Math.Clamp(spache - 2.5, 0, 1);
         return
         [
-            // Vocabulary carries most in the early grades; the two list formulas hand over to one another around grade 4, and a few unlisted words in a first reader do not make it a grade 5 text.
+            // Vocabulary carries most in the early grades; the two list formulas hand over to one another around grade
+            // 4, and a few unlisted words in a first reader do not make it a grade 5 text.
             new("Spache", spache, 2 * Math.Clamp(4.5 - spache, 0, 1)),
-            new("Dale–Chall", Readability.DaleChallGrade(daleChall), 2 * Math.Clamp((daleChall - 5) / 0.8, 0, 1) * Math.Clamp(spache - 1.5, 0, 1)),
+            new(
+                "Dale–Chall",
+                Readability.DaleChallGrade(daleChall),
+                2 * Math.Clamp((daleChall - 5) / 0.8, 0, 1) * Math.Clamp(spache - 1.5, 0, 1)
+            ),
             new("Flesch–Kincaid", Math.Max(kincaid, LowestGrade), 1),
             new("Automated Readability Index", Readability.AutomatedReadabilityIndex(c), older),
             new("Coleman–Liau", Readability.ColemanLiauIndex(c), older),
@@ -90,9 +146,13 @@ public static class TextMeasurer
     {
         var sorted = formulas.Where(f => f.Weight > 0).OrderBy(f => f.Grade).ToList();
         var total = sorted.Sum(f => f.Weight);
-        double low = total / 6, high = total - low, gone = 0, sum = 0;
+        double low = total / 6,
+            high = total - low,
+            gone = 0,
+            sum = 0;
         // With two formulas there is no outside to cut off.
-        if (sorted.Count < 3) (low, high) = (0, total);
+        if (sorted.Count < 3)
+            (low, high) = (0, total);
         foreach (var f in sorted)
         {
             sum += f.Grade * Math.Max(0, Math.Min(gone + f.Weight, high) - Math.Max(gone, low));
@@ -101,22 +161,26 @@ public static class TextMeasurer
         return sum / (high - low);
     }
 
-    /// <summary>How far the distinct words are rarer (+) or commoner (−) than those of ordinary prose, in grades, at most 0.6 either way.</summary>
+    /// <summary>How far the distinct words are rarer (+) or commoner (−) than those of ordinary prose, in grades, at
+    /// most 0.6 either way.</summary>
     private static double RarityGrades(TextCounts c)
     {
         double sum = 0;
         var n = 0;
         foreach (var word in c.Vocabulary)
         {
-            if (word.Name || word.Zipf <= 0) continue;
+            if (word.Name || word.Zipf <= 0)
+                continue;
             sum += word.Zipf;
             n++;
         }
-        if (n < 20) return 0;
+        if (n < 20)
+            return 0;
         return Math.Clamp(OrdinaryZipf(n) - sum / n, -MostRarity, MostRarity);
     }
 
-    /// <summary>Mean frequency of n distinct words of ordinary prose: longer texts reach further down the list.</summary>
+    /// <summary>Mean frequency of n distinct words of ordinary prose: longer texts reach further down the
+    /// list.</summary>
     private static double OrdinaryZipf(int n) => 7.1 - 0.36 * Math.Log(n);
 
     private static double Error(TextCounts c, IReadOnlyList<FormulaGrade> formulas)
@@ -131,30 +195,69 @@ public static class TextMeasurer
         return Math.Sqrt((Bootstrap(c) + disagreement) * thin + FormulaError * FormulaError);
     }
 
-    /// <summary>How far a formula usually stands from the others on a first reader, in grades: Spache cannot come below its constant, Flesch–Kincaid falls past zero. As the shipped texts below grade 3 show it.</summary>
+    /// <summary>How far a formula usually stands from the others on a first reader, in grades: Spache cannot come below
+    /// its constant, Flesch–Kincaid falls past zero. As the shipped texts below grade 3 show it.</summary>
     private static double Usual(string formula, double mean)
     {
         var early = Math.Clamp((FormulasMeet - mean) / 2, 0, 1);
-        return formula switch { "Spache" => early, "Flesch–Kincaid" => -2 * early, _ => 0 };
+        return formula switch
+        {
+            "Spache" => early,
+            "Flesch–Kincaid" => -2 * early,
+            _ => 0,
+        };
     }
 
-    /// <summary>Variance of the combined grade when whole sentences (or runs of them, in long texts) are drawn again with replacement.</summary>
+    /// <summary>Variance of the combined grade when whole sentences (or runs of them, in long texts) are drawn again
+    /// with replacement.</summary>
     private static double Bootstrap(TextCounts c)
     {
         var blocks = InBlocks(c.PerSentence);
-        if (blocks.Count < 2) return 1;
+        if (blocks.Count < 2)
+            return 1;
         var random = new Random(1975);
-        double sum = 0, squares = 0;
+        double sum = 0,
+            squares = 0;
         for (var i = 0; i < Resamples; i++)
         {
-            int words = 0, sentences = 0, syllables = 0, letters = 0, characters = 0, longWords = 0, unfamiliar = 0, spache = 0;
+            int words = 0,
+                sentences = 0,
+                syllables = 0,
+                letters = 0,
+                characters = 0,
+                longWords = 0,
+                unfamiliar = 0,
+                spache = 0;
             for (var k = 0; k < blocks.Count; k++)
             {
                 var (s, n) = blocks[random.Next(blocks.Count)];
-                words += s.Words; sentences += n; syllables += s.Syllables; letters += s.Letters; characters += s.Characters;
-                longWords += s.Long; unfamiliar += s.Unfamiliar; spache += s.NewToSpache;
+                words += s.Words;
+                sentences += n;
+                syllables += s.Syllables;
+                letters += s.Letters;
+                characters += s.Characters;
+                longWords += s.Long;
+                unfamiliar += s.Unfamiliar;
+                spache += s.NewToSpache;
             }
-            var grade = Combine(Grades(new(words, sentences, syllables, letters, characters, 0, longWords, longWords, unfamiliar, spache, [], [])));
+            var grade = Combine(
+                Grades(
+                    new(
+                        words,
+                        sentences,
+                        syllables,
+                        letters,
+                        characters,
+                        0,
+                        longWords,
+                        longWords,
+                        unfamiliar,
+                        spache,
+                        [],
+                        []
+                    )
+                )
+            );
             sum += grade;
             squares += grade * grade;
         }
@@ -164,7 +267,26 @@ public static class TextMeasurer
     private static List<(SentenceCounts Counts, int Sentences)> InBlocks(IReadOnlyList<SentenceCounts> sentences)
     {
         var size = (sentences.Count + Blocks - 1) / Blocks;
-        return [.. sentences.Chunk(Math.Max(1, size)).Select(chunk => (new SentenceCounts(0, 0, chunk.Sum(s => s.Words), chunk.Sum(s => s.Syllables), chunk.Sum(s => s.Letters),
-            chunk.Sum(s => s.Characters), chunk.Sum(s => s.Long), chunk.Sum(s => s.Unfamiliar), chunk.Sum(s => s.NewToSpache)), chunk.Sum(s => s.Sentences)))];
+        return
+        [
+            .. sentences
+                .Chunk(Math.Max(1, size))
+                .Select(chunk =>
+                    (
+                        new SentenceCounts(
+                            0,
+                            0,
+                            chunk.Sum(s => s.Words),
+                            chunk.Sum(s => s.Syllables),
+                            chunk.Sum(s => s.Letters),
+                            chunk.Sum(s => s.Characters),
+                            chunk.Sum(s => s.Long),
+                            chunk.Sum(s => s.Unfamiliar),
+                            chunk.Sum(s => s.NewToSpache)
+                        ),
+                        chunk.Sum(s => s.Sentences)
+                    )
+                ),
+        ];
     }
 }

@@ -8,12 +8,37 @@ namespace DeepCurrent.Data.Adults;
 /// <param name="PasswordHash">Null for somebody who is invited and has not chosen a password.</param>
 /// <param name="Kind">staff or guardian.</param>
 /// <param name="ConfirmedAt">When a guardian's address was confirmed.</param>
-public sealed record Adult(Guid Id, Guid SchoolId, string Name, string UserName, string? PasswordHash, string Kind = "staff", bool Lead = false, string? Mail = null, bool LeftSchool = false, DateTimeOffset? ConfirmedAt = null, Post Post = Post.Teacher);
+public sealed record Adult(
+    Guid Id,
+    Guid SchoolId,
+    string Name,
+    string UserName,
+    string? PasswordHash,
+    string Kind = "staff",
+    bool Lead = false,
+    string? Mail = null,
+    bool LeftSchool = false,
+    DateTimeOffset? ConfirmedAt = null,
+    Post Post = Post.Teacher
+);
 
 /// <summary>A member of staff as the school lead sees them.</summary>
 /// <param name="Classes">Their classes, in words.</param>
 /// <param name="Invited">Until when an open invitation holds.</param>
-public sealed record StaffRow(Guid Id, string Name, string UserName, string? Mail, bool Lead, bool LeftSchool, bool HasPassword, DateTimeOffset? SignedInAt, string Classes, DateTimeOffset? Invited, bool FromSource, Post Post);
+public sealed record StaffRow(
+    Guid Id,
+    string Name,
+    string UserName,
+    string? Mail,
+    bool Lead,
+    bool LeftSchool,
+    bool HasPassword,
+    DateTimeOffset? SignedInAt,
+    string Classes,
+    DateTimeOffset? Invited,
+    bool FromSource,
+    Post Post
+);
 
 /// <summary>A one-time link.</summary>
 public sealed record Pass(Guid Id, Guid SchoolId, Guid AdultId, string Purpose, string Name, string UserName);
@@ -23,7 +48,8 @@ public sealed record SentMail(Guid Id, string ToAddress, string Subject, string 
 /// <summary>Adults, how they get in, and mail.</summary>
 public sealed class AdultStore(NpgsqlDataSource db)
 {
-    private const string Columns = "id, school_id, name, user_name, password_hash, kind, lead, mail, left_school, confirmed_at, post";
+    private const string Columns =
+        "id, school_id, name, user_name, password_hash, kind, lead, mail, left_school, confirmed_at, post";
 
     public async Task Add(Adult adult)
     {
@@ -31,21 +57,44 @@ public sealed class AdultStore(NpgsqlDataSource db)
         await Add(c, null, adult);
     }
 
-    internal static Task Add(NpgsqlConnection c, NpgsqlTransaction? t, Adult adult) => c.ExecuteAsync("""
-        insert into adult (id, school_id, name, user_name, password_hash, kind, lead, mail, confirmed_at, post)
-        values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @Kind, @Lead, @Mail, @ConfirmedAt, @post)
-        """, new { adult.Id, adult.SchoolId, adult.Name, adult.UserName, adult.PasswordHash, adult.Kind, adult.Lead, adult.Mail, adult.ConfirmedAt, post = adult.Post.ToString() }, t);
+    internal static Task Add(NpgsqlConnection c, NpgsqlTransaction? t, Adult adult) =>
+        c.ExecuteAsync(
+            """
+            insert into adult (id, school_id, name, user_name, password_hash, kind, lead, mail, confirmed_at, post)
+            values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @Kind, @Lead, @Mail, @ConfirmedAt, @post)
+            """,
+            new
+            {
+                adult.Id,
+                adult.SchoolId,
+                adult.Name,
+                adult.UserName,
+                adult.PasswordHash,
+                adult.Kind,
+                adult.Lead,
+                adult.Mail,
+                adult.ConfirmedAt,
+                post = adult.Post.ToString(),
+            },
+            t
+        );
 
     public async Task<Adult?> Find(string userName)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Adult>($"select {Columns} from adult where lower(user_name) = lower(@userName)", new { userName });
+        return await c.QuerySingleOrDefaultAsync<Adult>(
+            $"select {Columns} from adult where lower(user_name) = lower(@userName)",
+            new { userName }
+        );
     }
 
     public async Task<Adult?> Find(Guid adultId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Adult>($"select {Columns} from adult where id = @adultId and school_id = @schoolId", new { adultId, schoolId });
+        return await c.QuerySingleOrDefaultAsync<Adult>(
+            $"select {Columns} from adult where id = @adultId and school_id = @schoolId",
+            new { adultId, schoolId }
+        );
     }
 
     public async Task<bool> NameIsTaken(string userName) => await Find(userName) is not null;
@@ -58,50 +107,127 @@ public sealed class AdultStore(NpgsqlDataSource db)
     }
 
     internal static Task SignedIn(NpgsqlConnection c, Guid id, bool reader, DateTimeOffset at) =>
-        c.ExecuteAsync(reader ? "update reader set signed_in_at = @at where id = @id" : "update adult set signed_in_at = @at where id = @id", new { id, at });
+        c.ExecuteAsync(
+            reader
+                ? "update reader set signed_in_at = @at where id = @id"
+                : "update adult set signed_in_at = @at where id = @id",
+            new { id, at }
+        );
 
     public async Task<IReadOnlyList<StaffRow>> Staff(Guid schoolId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<StaffRow>("""
-            select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school, a.password_hash is not null as has_password, a.signed_in_at,
-                   coalesce((select string_agg(c.name || case p.role when 'teacher' then '' else ' (' || p.role || ')' end, ', ' order by c.name) from class_adult p join class c on c.id = p.class_id where p.adult_id = a.id and not c.closed), '') as classes,
-                   (select max(p.expires_at) from pass p where p.adult_id = a.id and p.used_at is null and p.withdrawn_at is null and p.expires_at > @now) as invited,
-                   a.source_id is not null as from_source, a.post
-            from adult a
-            where a.school_id = @schoolId and a.kind = 'staff'
-            order by a.left_school, a.name
-            limit 10000
-            """, new { schoolId, now })).ToList();
+        return (
+            await c.QueryAsync<StaffRow>(
+                """
+                select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school,
+                  a.password_hash is not null as has_password, a.signed_in_at,
+                       coalesce(
+                         (
+                           select string_agg(
+                             c.name || case p.role when 'teacher' then '' else ' (' || p.role || ')' end, ', '
+                             order by c.name)
+                           from class_adult p join class c on c.id = p.class_id
+                           where p.adult_id = a.id and not c.closed),
+                         '') as classes,
+                       (
+                         select max(p.expires_at)
+                         from pass p
+                         where p.adult_id = a.id
+                           and p.used_at is null
+                           and p.withdrawn_at is null
+                           and p.expires_at > @now) as invited,
+                       a.source_id is not null as from_source, a.post
+                from adult a
+                where a.school_id = @schoolId and a.kind = 'staff'
+                order by a.left_school, a.name
+                limit 10000
+                """,
+                new { schoolId, now }
+            )
+        ).ToList();
     }
 
     /// <summary>Makes a one-time link; earlier ones of the same purpose stop working.</summary>
-    public async Task AddPass(Guid id, Guid schoolId, Guid adultId, string purpose, string hash, DateTimeOffset now, DateTimeOffset expires)
+    public async Task AddPass(
+        Guid id,
+        Guid schoolId,
+        Guid adultId,
+        string purpose,
+        string hash,
+        DateTimeOffset now,
+        DateTimeOffset expires
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            update pass set withdrawn_at = @now where adult_id = @adultId and purpose = @purpose and used_at is null and withdrawn_at is null;
-            insert into pass (id, school_id, adult_id, purpose, hash, made_at, expires_at) values (@id, @schoolId, @adultId, @purpose, @hash, @now, @expires)
-            """, new { id, schoolId, adultId, purpose, hash, now, expires });
+        await c.ExecuteAsync(
+            """
+            update pass
+            set withdrawn_at = @now
+            where adult_id = @adultId and purpose = @purpose and used_at is null and withdrawn_at is null;
+            insert into pass (id, school_id, adult_id, purpose, hash, made_at, expires_at)
+            values (@id, @schoolId, @adultId, @purpose, @hash, @now, @expires)
+            """,
+            new
+            {
+                id,
+                schoolId,
+                adultId,
+                purpose,
+                hash,
+                now,
+                expires,
+            }
+        );
     }
 
     /// <summary>An open pass; null if it was used, withdrawn, has expired or never was.</summary>
     public async Task<Pass?> OpenPass(string hash, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Pass>("""
-            select p.id, p.school_id, p.adult_id, p.purpose, a.name, a.user_name from pass p join adult a on a.id = p.adult_id
-            where p.hash = @hash and p.used_at is null and p.withdrawn_at is null and p.expires_at > @now and not a.left_school
-            """, new { hash, now });
+        return await c.QuerySingleOrDefaultAsync<Pass>(
+            """
+            select p.id, p.school_id, p.adult_id, p.purpose, a.name, a.user_name
+            from pass p join adult a on a.id = p.adult_id
+            where p.hash = @hash
+              and p.used_at is null
+              and p.withdrawn_at is null
+              and p.expires_at > @now
+              and not a.left_school
+            """,
+            new { hash, now }
+        );
     }
 
-    /// <summary>Uses a pass to set a password, and ends every session there was; false if it was used meanwhile.</summary>
+    /// <summary>Uses a pass to set a password, and ends every session there was; false if it was used
+    /// meanwhile.</summary>
     public async Task<bool> SetPassword(Pass pass, string userName, string passwordHash, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        if (await c.ExecuteAsync("update pass set used_at = @now where id = @Id and used_at is null", new { pass.Id, now }, t) == 0) return false;
-        await c.ExecuteAsync("update adult set password_hash = @passwordHash, user_name = @userName, confirmed_at = coalesce(confirmed_at, @now) where id = @AdultId", new { pass.AdultId, passwordHash, userName, now }, t);
+        if (
+            await c.ExecuteAsync(
+                "update pass set used_at = @now where id = @Id and used_at is null",
+                new { pass.Id, now },
+                t
+            ) == 0
+        )
+            return false;
+        await c.ExecuteAsync(
+            """
+            update adult
+            set password_hash = @passwordHash, user_name = @userName, confirmed_at = coalesce(confirmed_at, @now)
+            where id = @AdultId
+            """,
+            new
+            {
+                pass.AdultId,
+                passwordHash,
+                userName,
+                now,
+            },
+            t
+        );
         await SessionStore.EndAll(c, t, [pass.AdultId], now);
         await t.CommitAsync();
         return true;
@@ -111,10 +237,13 @@ public sealed class AdultStore(NpgsqlDataSource db)
     public async Task<bool> Confirm(Pass pass, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
-            with used as (update pass set used_at = @now where id = @Id and used_at is null returning adult_id)
-            update adult a set confirmed_at = coalesce(a.confirmed_at, @now) from used where a.id = used.adult_id
-            """, new { pass.Id, now }) == 1;
+        return await c.ExecuteAsync(
+                """
+                with used as (update pass set used_at = @now where id = @Id and used_at is null returning adult_id)
+                update adult a set confirmed_at = coalesce(a.confirmed_at, @now) from used where a.id = used.adult_id
+                """,
+                new { pass.Id, now }
+            ) == 1;
     }
 
     /// <summary>Sets a password and ends every other session there is.</summary>
@@ -123,7 +252,11 @@ public sealed class AdultStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("update adult set password_hash = @passwordHash where id = @adultId", new { adultId, passwordHash }, t);
+        await c.ExecuteAsync(
+            "update adult set password_hash = @passwordHash where id = @adultId",
+            new { adultId, passwordHash },
+            t
+        );
         await SessionStore.EndAll(c, t, [adultId], now, here);
         await t.CommitAsync();
     }
@@ -131,12 +264,37 @@ public sealed class AdultStore(NpgsqlDataSource db)
     public async Task Send(Guid schoolId, string to, string subject, string body, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into mail (id, school_id, to_address, subject, body, made_at) values (@id, @schoolId, @to, @subject, @body, @at)", new { id = Guid.CreateVersion7(), schoolId, to, subject, body, at });
+        await c.ExecuteAsync(
+            """
+            insert into mail (id, school_id, to_address, subject, body, made_at)
+            values (@id, @schoolId, @to, @subject, @body, @at)
+            """,
+            new
+            {
+                id = Guid.CreateVersion7(),
+                schoolId,
+                to,
+                subject,
+                body,
+                at,
+            }
+        );
     }
 
     public async Task<IReadOnlyList<SentMail>> Outbox(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<SentMail>("select id, to_address, subject, body, made_at from mail where school_id = @schoolId order by made_at desc limit 200", new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<SentMail>(
+                """
+                select id, to_address, subject, body, made_at
+                from mail
+                where school_id = @schoolId
+                order by made_at desc
+                limit 200
+                """,
+                new { schoolId }
+            )
+        ).ToList();
     }
 }

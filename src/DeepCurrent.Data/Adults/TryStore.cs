@@ -13,18 +13,26 @@ public sealed record Guessed(string Key, GuessRule Rule);
 /// <param name="Counts">How many wrong tries there are by key, this one among them.</param>
 public sealed record Entry(TimeSpan Wait, IReadOnlyList<long> Tries, IReadOnlyDictionary<string, int> Counts);
 
-/// <summary>Tries at signing in, counted for all instances together before anything is looked up; and the devices that are known to an account.</summary>
+/// <summary>Tries at signing in, counted for all instances together before anything is looked up; and the devices that
+/// are known to an account.</summary>
 public sealed class TryStore(NpgsqlDataSource db)
 {
     private readonly SemaphoreSlim turns = new(4);
 
-    /// <summary>Counts a try as wrong, unless it has to wait. Of many at once each is counted before the next may begin.</summary>
+    /// <summary>Counts a try as wrong, unless it has to wait. Of many at once each is counted before the next may
+    /// begin.</summary>
     public async Task<Entry> Enter(IReadOnlyList<Guessed> guesses, DateTimeOffset now)
     {
         // Whoever waits here holds no connection: a flood of guesses takes none from readers at work.
         await turns.WaitAsync();
-        try { return await Counted(guesses, now); }
-        finally { turns.Release(); }
+        try
+        {
+            return await Counted(guesses, now);
+        }
+        finally
+        {
+            turns.Release();
+        }
     }
 
     private async Task<Entry> Counted(IReadOnlyList<Guessed> guesses, DateTimeOffset now)
@@ -37,32 +45,65 @@ public sealed class TryStore(NpgsqlDataSource db)
         foreach (var g in guesses.OrderBy(g => g.Key, StringComparer.Ordinal))
         {
             await c.ExecuteAsync("select pg_advisory_xact_lock(hashtextextended(@Key, 1))", new { g.Key }, t);
-            var (count, last) = await c.QuerySingleAsync<(int, DateTimeOffset?)>("select count(*)::int, max(at) from sign_in_try where key = @Key and at > @since", new { g.Key, since = now - g.Rule.Window }, t);
+            var (count, last) = await c.QuerySingleAsync<(int, DateTimeOffset?)>(
+                "select count(*)::int, max(at) from sign_in_try where key = @Key and at > @since",
+                new { g.Key, since = now - g.Rule.Window },
+                t
+            );
             counts[g.Key] = count + 1;
-            if (g.Rule.Left(count, last, now) is var left && left > wait) wait = left;
+            if (g.Rule.Left(count, last, now) is var left && left > wait)
+                wait = left;
         }
-        if (wait > TimeSpan.Zero) return new(wait, [], counts);
-        var tries = (await c.QueryAsync<long>("insert into sign_in_try (key, at) select k, @now from unnest(@keys) k returning id", new { keys = counts.Keys.ToArray(), now }, t)).ToList();
+        if (wait > TimeSpan.Zero)
+            return new(wait, [], counts);
+        var tries = (
+            await c.QueryAsync<long>(
+                "insert into sign_in_try (key, at) select k, @now from unnest(@keys) k returning id",
+                new { keys = counts.Keys.ToArray(), now },
+                t
+            )
+        ).ToList();
         await t.CommitAsync();
         return new(TimeSpan.Zero, tries, counts);
     }
 
-    /// <summary>A try that was right is no wrong one; what went before it in the account is forgiven, what went before elsewhere is not.</summary>
+    /// <summary>A try that was right is no wrong one; what went before it in the account is forgiven, what went before
+    /// elsewhere is not.</summary>
     public async Task Right(IReadOnlyList<long> tries, string? account)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("delete from sign_in_try where id = any(@tries) or key = @account", new { tries = tries.ToArray(), account });
+        await c.ExecuteAsync(
+            "delete from sign_in_try where id = any(@tries) or key = @account",
+            new { tries = tries.ToArray(), account }
+        );
     }
 
     public async Task<bool> Knows(Guid deviceId, string key)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>("select exists (select 1 from known_device where device_id = @deviceId and key = @key)", new { deviceId, key });
+        return await c.ExecuteScalarAsync<bool>(
+            "select exists (select 1 from known_device where device_id = @deviceId and key = @key)",
+            new { deviceId, key }
+        );
     }
 
     public async Task Know(Guid deviceId, IReadOnlyList<string> keys, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into known_device (device_id, key, at) select @deviceId, k, @now from unnest(@keys) k on conflict (device_id, key) do update set at = excluded.at", new { deviceId, keys = keys.ToArray(), now });
+        await c.ExecuteAsync(
+            """
+            insert into known_device (device_id, key, at)
+            select @deviceId, k, @now
+            from unnest(@keys) k
+            on conflict (device_id, key) do update
+            set at = excluded.at
+            """,
+            new
+            {
+                deviceId,
+                keys = keys.ToArray(),
+                now,
+            }
+        );
     }
 }

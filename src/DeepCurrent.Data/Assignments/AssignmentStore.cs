@@ -9,15 +9,61 @@ public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Fo
 /// <param name="AssignmentId">The first of them.</param>
 public sealed record GivenBefore(Guid AssignmentId, Guid ChangeId, int Tickets, int Texts);
 
-public sealed record NewAssignment(Guid Id, Guid ClassId, Guid TextId, Guid AssignedBy, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions, IReadOnlyList<NewTicket> Tickets, bool Guided = true, bool Aloud = false);
+public sealed record NewAssignment(
+    Guid Id,
+    Guid ClassId,
+    Guid TextId,
+    Guid AssignedBy,
+    DateTimeOffset AssignedAt,
+    DateOnly? DueOn,
+    int Attempts,
+    string Directions,
+    IReadOnlyList<NewTicket> Tickets,
+    bool Guided = true,
+    bool Aloud = false
+);
 
 /// <param name="CorrectedAt">When the text was last changed, if that was after it was given.</param>
 /// <param name="Chosen">Readers took it themselves; nobody gave it.</param>
-public sealed record AssignmentRow(Guid Id, Guid ClassId, Guid TextId, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn, int Attempts, string Directions,
-    int Tickets, int Waiting, int UnderWay, int Done, int ToMark, DateTimeOffset? CorrectedAt, double? MeanScore, bool Chosen);
+public sealed record AssignmentRow(
+    Guid Id,
+    Guid ClassId,
+    Guid TextId,
+    string Title,
+    DateTimeOffset AssignedAt,
+    DateOnly? DueOn,
+    int Attempts,
+    string Directions,
+    int Tickets,
+    int Waiting,
+    int UnderWay,
+    int Done,
+    int ToMark,
+    DateTimeOffset? CorrectedAt,
+    double? MeanScore,
+    bool Chosen
+);
 
-public sealed record TicketRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, string Version, double VersionDepth, string State, double Forecast, int Page, int Pages,
-    double? Score, double Seconds, DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? BeforeSd, double? AfterMean, double? AfterSd);
+public sealed record TicketRow(
+    Guid Id,
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    string Version,
+    double VersionDepth,
+    string State,
+    double Forecast,
+    int Page,
+    int Pages,
+    double? Score,
+    double Seconds,
+    DateTimeOffset? OpenedAt,
+    DateTimeOffset? HandedInAt,
+    double? BeforeMean,
+    double? BeforeSd,
+    double? AfterMean,
+    double? AfterSd
+);
 
 /// <summary>A ticket with the class and the text it is of.</summary>
 public sealed record PlacedTicket(TicketRow Ticket, Guid ClassId, Guid TextId, string Title, DateOnly? DueOn);
@@ -33,43 +79,87 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// <returns>False where it has been given before, by the same request.</returns>
     public static async Task<bool> Add(NpgsqlConnection c, NpgsqlTransaction t, NewAssignment a)
     {
-        var added = await c.ExecuteAsync("""
-            insert into assignment (id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided, aloud)
+        var added = await c.ExecuteAsync(
+            """
+            insert into assignment (
+              id, class_id, text_id, assigned_by, assigned_at, due_on, attempts, directions, guided, aloud)
             values (@Id, @ClassId, @TextId, @AssignedBy, @AssignedAt, @DueOn, @Attempts, @Directions, @Guided, @Aloud)
             on conflict (id) do nothing
-            """, a, t);
-        if (added == 0) return false;
-        await c.ExecuteAsync("""
+            """,
+            a,
+            t
+        );
+        if (added == 0)
+            return false;
+        await c.ExecuteAsync(
+            """
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
             values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @at)
-            """, a.Tickets.Select(k => new { k.Id, assignment = a.Id, k.ReaderId, k.VersionId, k.Forecast, at = a.AssignedAt }), t);
+            """,
+            a.Tickets.Select(k => new
+            {
+                k.Id,
+                assignment = a.Id,
+                k.ReaderId,
+                k.VersionId,
+                k.Forecast,
+                at = a.AssignedAt,
+            }),
+            t
+        );
         await c.ExecuteAsync("select pg_notify('ticket', @ClassId::text)", new { a.ClassId }, t);
         return true;
     }
 
-    /// <summary>What was given of some assignments, by the change that gave it; null where none of them is there yet.</summary>
+    /// <summary>What was given of some assignments, by the change that gave it; null where none of them is there
+    /// yet.</summary>
     public async Task<GivenBefore?> Given(IReadOnlyList<Guid> assignmentIds, Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<GivenBefore>("""
+        return await c.QueryFirstOrDefaultAsync<GivenBefore>(
+            """
             select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id,
-                   sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets, count(*)::int as texts
+                   sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets,
+                   count(*)::int as texts
             from assignment a
-              join change h on h.class_id = a.class_id and h.kind = 'assigned' and h.detail -> 'assignmentIds' ? a.id::text
+              join change h on h.class_id = a.class_id
+                and h.kind = 'assigned'
+                and h.detail -> 'assignmentIds' ? a.id::text
             where a.id = any(@ids) and a.class_id = @classId
             group by h.id
-            """, new { ids = assignmentIds.ToArray(), classId });
+            """,
+            new { ids = assignmentIds.ToArray(), classId }
+        );
     }
 
-    /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are taken.</summary>
+    /// <summary>Takes tickets back from their readers; what was done on them is kept. Only tickets not handed in are
+    /// taken.</summary>
     /// <returns>How many were taken back.</returns>
-    public static async Task<int> Withdraw(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<Guid> assignmentIds, Guid classId, DateTimeOffset at)
+    public static async Task<int> Withdraw(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyList<Guid> assignmentIds,
+        Guid classId,
+        DateTimeOffset at
+    )
     {
-        var n = await c.ExecuteAsync("""
+        var n = await c.ExecuteAsync(
+            """
             update ticket k set state = 'withdrawn', changed_at = @at
             from assignment a
-            where a.id = k.assignment_id and a.id = any(@ids) and a.class_id = @classId and k.state in ('planned', 'waiting', 'under way')
-            """, new { ids = assignmentIds.ToArray(), classId, at }, t);
+            where a.id = k.assignment_id
+              and a.id = any(@ids)
+              and a.class_id = @classId
+              and k.state in ('planned', 'waiting', 'under way')
+            """,
+            new
+            {
+                ids = assignmentIds.ToArray(),
+                classId,
+                at,
+            },
+            t
+        );
         await c.ExecuteAsync("select pg_notify('ticket', @classId::text)", new { classId }, t);
         return n;
     }
@@ -77,77 +167,137 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<AssignmentRow>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<AssignmentRow>(RowSql + " where a.class_id = @classId group by a.id, t.title order by a.assigned_at desc limit 200", new { classId })).Where(a => a.Tickets > 0).ToList();
+        return (
+            await c.QueryAsync<AssignmentRow>(
+                RowSql + " where a.class_id = @classId group by a.id, t.title order by a.assigned_at desc limit 200",
+                new { classId }
+            )
+        )
+            .Where(a => a.Tickets > 0)
+            .ToList();
     }
 
     /// <summary>An assignment of a school; null if it is not in that school.</summary>
     public async Task<AssignmentRow?> Find(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<AssignmentRow>(RowSql + " join class c on c.id = a.class_id where a.id = @id and c.school_id = @schoolId group by a.id, t.title", new { id, schoolId });
+        return await c.QuerySingleOrDefaultAsync<AssignmentRow>(
+            RowSql
+                + " join class c on c.id = a.class_id where a.id = @id and c.school_id = @schoolId group by "
+                + "a.id, t.title",
+            new { id, schoolId }
+        );
     }
 
     public async Task<IReadOnlyList<TicketRow>> Tickets(Guid assignmentId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<TicketRow>(TicketSql + " where k.assignment_id = @assignmentId order by r.given_name limit 1000", new { assignmentId })).ToList();
+        return (
+            await c.QueryAsync<TicketRow>(
+                TicketSql + " where k.assignment_id = @assignmentId order by r.given_name limit 1000",
+                new { assignmentId }
+            )
+        ).ToList();
     }
 
     /// <summary>A ticket and the class it belongs to; null if it is not in that school.</summary>
     public async Task<PlacedTicket?> Ticket(Guid ticketId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var place = await c.QuerySingleOrDefaultAsync<(Guid ClassId, Guid TextId, string Title, DateOnly? DueOn)>("""
-            select a.class_id, a.text_id, t.title, a.due_on from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join class c on c.id = a.class_id
+        var place = await c.QuerySingleOrDefaultAsync<(Guid ClassId, Guid TextId, string Title, DateOnly? DueOn)>(
+            """
+            select a.class_id, a.text_id, t.title, a.due_on
+            from ticket k
+              join assignment a on a.id = k.assignment_id
+              join text t on t.id = a.text_id
+              join class c on c.id = a.class_id
             where k.id = @ticketId and c.school_id = @schoolId
-            """, new { ticketId, schoolId });
-        if (place.ClassId == Guid.Empty) return null;
-        return new(await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }), place.ClassId, place.TextId, place.Title, place.DueOn);
+            """,
+            new { ticketId, schoolId }
+        );
+        if (place.ClassId == Guid.Empty)
+            return null;
+        return new(
+            await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }),
+            place.ClassId,
+            place.TextId,
+            place.Title,
+            place.DueOn
+        );
     }
 
-    /// <summary>Readers who had a text before: with the state of their ticket, or that it was in a level check.</summary>
+    /// <summary>Readers who had a text before: with the state of their ticket, or that it was in a level
+    /// check.</summary>
     public async Task<IReadOnlyDictionary<Guid, string>> Given(Guid textId, Guid[] readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid Reader, string State)>("""
-            select distinct on (reader_id) reader_id, state
-            from (
-              select k.reader_id, k.state, a.assigned_at as at
-              from ticket k join assignment a on a.id = k.assignment_id
-              where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> 'withdrawn'
-              union all
-              select n.reader_id, 'in a level check', s.served_at
-              from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
-              where s.text_id = @textId and n.reader_id = any(@readerIds)
-            ) had
-            order by reader_id, at desc
-            limit 1000
-            """, new { textId, readerIds })).ToDictionary(x => x.Reader, x => x.State);
+        return (
+            await c.QueryAsync<(Guid Reader, string State)>(
+                """
+                select distinct on (reader_id) reader_id, state
+                from (
+                  select k.reader_id, k.state, a.assigned_at as at
+                  from ticket k join assignment a on a.id = k.assignment_id
+                  where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> 'withdrawn'
+                  union all
+                  select n.reader_id, 'in a level check', s.served_at
+                  from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
+                  where s.text_id = @textId and n.reader_id = any(@readerIds)
+                ) had
+                order by reader_id, at desc
+                limit 1000
+                """,
+                new { textId, readerIds }
+            )
+        ).ToDictionary(x => x.Reader, x => x.State);
     }
 
     public async Task<IReadOnlyList<TextInUse>> InUse(Guid classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<TextInUse>("""
-            select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
-            from assignment a join text t on t.id = a.text_id join ticket k on k.assignment_id = a.id join version v on v.id = k.version_id
-            where a.class_id = @classId and a.assigned_at >= @since and k.state <> 'withdrawn'
-            group by a.text_id, t.title
-            order by max(a.assigned_at) desc
-            limit 14
-            """, new { classId, since })).ToList();
+        return (
+            await c.QueryAsync<TextInUse>(
+                """
+                select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
+                from assignment a
+                  join text t on t.id = a.text_id
+                  join ticket k on k.assignment_id = a.id
+                  join version v on v.id = k.version_id
+                where a.class_id = @classId and a.assigned_at >= @since and k.state <> 'withdrawn'
+                group by a.text_id, t.title
+                order by max(a.assigned_at) desc
+                limit 14
+                """,
+                new { classId, since }
+            )
+        ).ToList();
     }
 
     /// <summary>Finished and open readings of one reader, latest first.</summary>
-    public async Task<IReadOnlyList<(TicketRow Ticket, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>> History(Guid readerId)
+    public async Task<
+        IReadOnlyList<(TicketRow Ticket, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>
+    > History(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var tickets = (await c.QueryAsync<TicketRow>(TicketSql + " where k.reader_id = @readerId and k.state <> 'withdrawn' order by coalesce(k.handed_in_at, 'infinity') desc, k.changed_at desc limit 200", new { readerId })).ToList();
-        var heads = (await c.QueryAsync<(Guid Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>("""
-            select k.id, t.title, a.assigned_at, a.due_on from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-            where k.reader_id = @readerId
-            limit 2000
-            """, new { readerId })).ToDictionary(h => h.Id);
+        var tickets = (
+            await c.QueryAsync<TicketRow>(
+                TicketSql
+                    + " where k.reader_id = @readerId and k.state <> 'withdrawn' order by "
+                    + "coalesce(k.handed_in_at, 'infinity') desc, k.changed_at desc limit 200",
+                new { readerId }
+            )
+        ).ToList();
+        var heads = (
+            await c.QueryAsync<(Guid Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>(
+                """
+                select k.id, t.title, a.assigned_at, a.due_on
+                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+                where k.reader_id = @readerId
+                limit 2000
+                """,
+                new { readerId }
+            )
+        ).ToDictionary(h => h.Id);
         return [.. tickets.Select(k => (k, heads[k.Id].Title, heads[k.Id].AssignedAt, heads[k.Id].DueOn))];
     }
 
@@ -155,35 +305,72 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     public async Task<IReadOnlyDictionary<Guid, int>> WordsOf(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid Id, int Words)>("select k.id, v.words from ticket k join version v on v.id = k.version_id where k.reader_id = @readerId limit 5000", new { readerId })).ToDictionary(x => x.Id, x => x.Words);
+        return (
+            await c.QueryAsync<(Guid Id, int Words)>(
+                """
+                select k.id, v.words
+                from ticket k join version v on v.id = k.version_id
+                where k.reader_id = @readerId
+                limit 5000
+                """,
+                new { readerId }
+            )
+        ).ToDictionary(x => x.Id, x => x.Words);
     }
 
-    /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left out.</summary>
-    public async Task<IReadOnlyList<(Guid ReaderId, string Strand, int Right, int Asked)>> Strands(Guid classId, DateTimeOffset since)
+    /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left
+    /// out.</summary>
+    public async Task<IReadOnlyList<(Guid ReaderId, string Strand, int Right, int Asked)>> Strands(
+        Guid classId,
+        DateTimeOffset since
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, string, int, int)>("""
-            select v.reader_id, v.strand, count(*) filter (where v.correct)::int, count(*)::int
-            from enrolment e
-              join evidence v on v.reader_id = e.reader_id
-            where e.class_id = @classId and e.to_day is null and v.kind = 'answer' and v.left_out is null and v.strand is not null and v.at >= @since
-            group by v.reader_id, v.strand
-            limit 10000
-            """, new { classId, since })).ToList();
+        return (
+            await c.QueryAsync<(Guid, string, int, int)>(
+                """
+                select v.reader_id, v.strand, count(*) filter (where v.correct)::int, count(*)::int
+                from enrolment e
+                  join evidence v on v.reader_id = e.reader_id
+                where e.class_id = @classId
+                  and e.to_day is null
+                  and v.kind = 'answer'
+                  and v.left_out is null
+                  and v.strand is not null
+                  and v.at >= @since
+                group by v.reader_id, v.strand
+                limit 10000
+                """,
+                new { classId, since }
+            )
+        ).ToList();
     }
 
     /// <summary>Readings handed in by a class's readers since a time, oldest first.</summary>
     public async Task<IReadOnlyList<ClassReading>> Readings(Guid classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ClassReading>("""
-            select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
-                   coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
-            from enrolment e join ticket k on k.reader_id = e.reader_id join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
-            where e.class_id = @classId and e.to_day is null and k.state = 'released' and k.score is not null and k.handed_in_at >= @since
-            order by k.handed_in_at
-            limit 20000
-            """, new { classId, since })).ToList();
+        return (
+            await c.QueryAsync<ClassReading>(
+                """
+                select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
+                       coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
+                from enrolment e
+                  join ticket k on k.reader_id = e.reader_id
+                  join assignment a on a.id = k.assignment_id
+                  join text t on t.id = a.text_id
+                  join version v on v.id = k.version_id
+                where e.class_id = @classId
+                  and e.to_day is null
+                  and k.state = 'released'
+                  and k.score is not null
+                  and k.handed_in_at >= @since
+                order by k.handed_in_at
+                limit 20000
+                """,
+                new { classId, since }
+            )
+        ).ToList();
     }
 
     private const string RowSql = """
@@ -193,16 +380,29 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                count(k.id) filter (where k.state = 'under way')::int as under_way,
                count(k.id) filter (where k.handed_in_at is not null and k.state <> 'withdrawn')::int as done,
                count(k.id) filter (where k.state in ('to mark', 'marked'))::int as to_mark,
-               (select max(r.at) from text_revision r where r.text_id = a.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
+               (
+                 select max(r.at)
+                 from text_revision r
+                 where r.text_id = a.text_id and r.revision > 1 and r.at > a.assigned_at) as corrected_at,
                avg(k.score) as mean_score, a.chosen
         from assignment a join text t on t.id = a.text_id left join ticket k on k.assignment_id = a.id
         """;
 
     private const string TicketSql = """
-        select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state, k.forecast, k.page, jsonb_array_length(v.pages) as pages,
-               k.score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds, k.opened_at, k.handed_in_at, k.before_mean, k.before_sd, k.after_mean, k.after_sd
+        select k.id, k.reader_id, r.given_name, r.family_name, v.label as version, v.depth as version_depth, k.state,
+          k.forecast, k.page, jsonb_array_length(v.pages) as pages,
+               k.score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds,
+               k.opened_at, k.handed_in_at, k.before_mean, k.before_sd, k.after_mean, k.after_sd
         from ticket k join reader r on r.id = k.reader_id join version v on v.id = k.version_id
         """;
 }
 
-public sealed record ClassReading(Guid ReaderId, string Title, DateTimeOffset At, double Score, double Forecast, int Words, double Seconds);
+public sealed record ClassReading(
+    Guid ReaderId,
+    string Title,
+    DateTimeOffset At,
+    double Score,
+    double Forecast,
+    int Words,
+    double Seconds
+);

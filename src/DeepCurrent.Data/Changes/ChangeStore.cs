@@ -4,9 +4,26 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Changes;
 
-public sealed record Change(Guid Id, Guid? ClassId, DateTimeOffset At, string By, string Kind, string Summary, DateTimeOffset? UndoneAt);
+public sealed record Change(
+    Guid Id,
+    Guid? ClassId,
+    DateTimeOffset At,
+    string By,
+    string Kind,
+    string Summary,
+    DateTimeOffset? UndoneAt
+);
 
-public sealed record ChangeDetail(Guid Id, Guid? ClassId, Guid AdultId, DateTimeOffset At, string Kind, string Summary, string Detail, DateTimeOffset? UndoneAt);
+public sealed record ChangeDetail(
+    Guid Id,
+    Guid? ClassId,
+    Guid AdultId,
+    DateTimeOffset At,
+    string Kind,
+    string Summary,
+    string Detail,
+    DateTimeOffset? UndoneAt
+);
 
 /// <summary>Whose change it is, and where it is listed.</summary>
 /// <param name="ClassId">The class whose history lists it; null for a change to the school.</param>
@@ -29,40 +46,91 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<Made>(
-            "select id, summary from change where class_id = @classId and kind = @kind and detail @> @part::jsonb and undone_at is null limit 1", new { classId, kind, part = Database.ToJson(part) });
+            """
+            select id, summary
+            from change
+            where class_id = @classId and kind = @kind and detail @> @part::jsonb and undone_at is null
+            limit 1
+            """,
+            new
+            {
+                classId,
+                kind,
+                part = Database.ToJson(part),
+            }
+        );
     }
 
     /// <summary>Does something and lists it, both or neither.</summary>
-    /// <param name="command">Does it inside the transaction, and says what is needed to take it back; null where there is nothing to list.</param>
+    /// <param name="command">Does it inside the transaction, and says what is needed to take it back; null where there
+    /// is nothing to list.</param>
     /// <returns>Null where nothing is listed.</returns>
-    public async Task<Made?> Do(ChangeBy by, string kind, Func<NpgsqlConnection, NpgsqlTransaction, Task<Listed?>> command)
+    public async Task<Made?> Do(
+        ChangeBy by,
+        string kind,
+        Func<NpgsqlConnection, NpgsqlTransaction, Task<Listed?>> command
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var made = await command(c, t) is { } done ? new Made(await Add(c, t, by, kind, done.Summary, done.Detail), done.Summary) : null;
+        var made = await command(c, t) is { } done
+            ? new Made(await Add(c, t, by, kind, done.Summary, done.Detail), done.Summary)
+            : null;
         await t.CommitAsync();
         return made;
     }
 
     /// <summary>Lists a change inside the transaction that makes it.</summary>
-    public static async Task<Guid> Add<T>(NpgsqlConnection c, NpgsqlTransaction t, ChangeBy by, string kind, string summary, T detail)
+    public static async Task<Guid> Add<T>(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ChangeBy by,
+        string kind,
+        string summary,
+        T detail
+    )
     {
         var id = Guid.CreateVersion7();
-        await c.ExecuteAsync("""
+        await c.ExecuteAsync(
+            """
             insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
             values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @summary, @detail::jsonb)
-            """, new { id, by.SchoolId, by.ClassId, by.AdultId, by.At, kind, summary, detail = Database.ToJson(detail) }, t);
+            """,
+            new
+            {
+                id,
+                by.SchoolId,
+                by.ClassId,
+                by.AdultId,
+                by.At,
+                kind,
+                summary,
+                detail = Database.ToJson(detail),
+            },
+            t
+        );
         return id;
     }
 
     /// <summary>Takes a change back and says so, both or neither; the same change cannot be taken back twice.</summary>
     /// <param name="undo">Takes back what the change did and nothing else, and says what is so now.</param>
     /// <returns>The sentence; null if it was taken back meanwhile.</returns>
-    public async Task<string?> Undo(Guid id, DateTimeOffset now, Func<NpgsqlConnection, NpgsqlTransaction, Task<string>> undo)
+    public async Task<string?> Undo(
+        Guid id,
+        DateTimeOffset now,
+        Func<NpgsqlConnection, NpgsqlTransaction, Task<string>> undo
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        if (await c.ExecuteAsync("update change set undone_at = @now where id = @id and undone_at is null", new { id, now }, t) == 0) return null;
+        if (
+            await c.ExecuteAsync(
+                "update change set undone_at = @now where id = @id and undone_at is null",
+                new { id, now },
+                t
+            ) == 0
+        )
+            return null;
         var sentence = await undo(c, t);
         await t.CommitAsync();
         return sentence;
@@ -71,31 +139,48 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<Change>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Change>("""
-            select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
-            from change h join adult a on a.id = h.adult_id
-            where h.class_id = @classId
-            order by h.at desc
-            limit 100
-            """, new { classId })).ToList();
+        return (
+            await c.QueryAsync<Change>(
+                """
+                select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
+                from change h join adult a on a.id = h.adult_id
+                where h.class_id = @classId
+                order by h.at desc
+                limit 100
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     /// <summary>Everything that was changed in a school, its classes included.</summary>
     public async Task<IReadOnlyList<Change>> OfSchool(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Change>("""
-            select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
-            from change h join adult a on a.id = h.adult_id
-            where h.school_id = @schoolId
-            order by h.at desc
-            limit 300
-            """, new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<Change>(
+                """
+                select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
+                from change h join adult a on a.id = h.adult_id
+                where h.school_id = @schoolId
+                order by h.at desc
+                limit 300
+                """,
+                new { schoolId }
+            )
+        ).ToList();
     }
 
     public async Task<ChangeDetail?> Find(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ChangeDetail>("select id, class_id, adult_id, at, kind, summary, detail::text as detail, undone_at from change where id = @id and school_id = @schoolId", new { id, schoolId });
+        return await c.QuerySingleOrDefaultAsync<ChangeDetail>(
+            """
+            select id, class_id, adult_id, at, kind, summary, detail::text as detail, undone_at
+            from change
+            where id = @id and school_id = @schoolId
+            """,
+            new { id, schoolId }
+        );
     }
 }

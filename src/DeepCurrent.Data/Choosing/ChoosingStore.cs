@@ -11,10 +11,23 @@ public sealed record ChoosingClass(Guid ClassId, ChoiceRules Rules);
 /// <summary>What a reader has had, likes, and has open of their own choosing.</summary>
 /// <param name="Depth">The reader's, fm.</param>
 /// <param name="Interests">Finished readings by topic; those the reader chose count twice.</param>
-public sealed record ReadingPast(double Depth, IReadOnlySet<Guid> Had, IReadOnlyDictionary<string, int> Interests, int OpenChosen);
+public sealed record ReadingPast(
+    double Depth,
+    IReadOnlySet<Guid> Had,
+    IReadOnlyDictionary<string, int> Interests,
+    int OpenChosen
+);
 
 /// <summary>A ticket for a chosen text.</summary>
-public sealed record ChosenTicket(Guid Id, Guid ReaderId, Guid ClassId, Guid TextId, Guid VersionId, double Forecast, DateTimeOffset At);
+public sealed record ChosenTicket(
+    Guid Id,
+    Guid ReaderId,
+    Guid ClassId,
+    Guid TextId,
+    Guid VersionId,
+    double Forecast,
+    DateTimeOffset At
+);
 
 /// <summary>What readers may choose for themselves, and have chosen.</summary>
 public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
@@ -22,44 +35,79 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     public async Task<ChoiceRules> Rules(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return Database.FromJson<ChoiceRules>(await c.ExecuteScalarAsync<string>("select choosing::text from class where id = @classId", new { classId }) ?? "{}");
+        return Database.FromJson<ChoiceRules>(
+            await c.ExecuteScalarAsync<string>("select choosing::text from class where id = @classId", new { classId })
+                ?? "{}"
+        );
     }
 
     public async Task Put(Guid classId, ChoiceRules rules)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update class set choosing = @rules::jsonb where id = @classId", new { classId, rules = Database.ToJson(rules) });
+        await c.ExecuteAsync(
+            "update class set choosing = @rules::jsonb where id = @classId",
+            new { classId, rules = Database.ToJson(rules) }
+        );
     }
 
     /// <summary>The classes a reader is in on a day and may choose in.</summary>
     public async Task<IReadOnlyList<ChoosingClass>> Classes(Guid readerId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
-        return [.. (await c.QueryAsync<(Guid Id, string Choosing)>("""
-            select c.id, c.choosing::text
-            from enrolment e join class c on c.id = e.class_id
-            where e.reader_id = @readerId and e.from_day <= @today and (e.to_day is null or e.to_day >= @today) and not c.closed and c.choosing->>'open' = 'true'
-            order by c.name limit 20
-            """, new { readerId, today })).Select(x => new ChoosingClass(x.Id, Database.FromJson<ChoiceRules>(x.Choosing)))];
+        return
+        [
+            .. (
+                await c.QueryAsync<(Guid Id, string Choosing)>(
+                    """
+                    select c.id, c.choosing::text
+                    from enrolment e join class c on c.id = e.class_id
+                    where e.reader_id = @readerId
+                      and e.from_day <= @today
+                      and (e.to_day is null or e.to_day >= @today)
+                      and not c.closed
+                      and c.choosing->>'open' = 'true'
+                    order by c.name limit 20
+                    """,
+                    new { readerId, today }
+                )
+            ).Select(x => new ChoosingClass(x.Id, Database.FromJson<ChoiceRules>(x.Choosing))),
+        ];
     }
 
     public async Task<ReadingPast> Past(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var all = (await c.QueryAsync<(Guid TextId, string Topic, bool Chosen, bool Done)>("""
-            select a.text_id, t.topic, a.chosen, k.handed_in_at is not null
-            from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-            where k.reader_id = @readerId and k.state <> 'withdrawn'
-            limit 5000
-            """, new { readerId })).ToList();
-        return new(await c.ExecuteScalarAsync<double>("select depth_mean from reader where id = @readerId", new { readerId }), all.Select(x => x.TextId).ToHashSet(), all.Where(x => x.Done).GroupBy(x => x.Topic).ToDictionary(g => g.Key, g => g.Sum(x => x.Chosen ? 2 : 1)), all.Count(x => x.Chosen && !x.Done));
+        var all = (
+            await c.QueryAsync<(Guid TextId, string Topic, bool Chosen, bool Done)>(
+                """
+                select a.text_id, t.topic, a.chosen, k.handed_in_at is not null
+                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+                where k.reader_id = @readerId and k.state <> 'withdrawn'
+                limit 5000
+                """,
+                new { readerId }
+            )
+        ).ToList();
+        return new(
+            await c.ExecuteScalarAsync<double>("select depth_mean from reader where id = @readerId", new { readerId }),
+            all.Select(x => x.TextId).ToHashSet(),
+            all.Where(x => x.Done).GroupBy(x => x.Topic).ToDictionary(g => g.Key, g => g.Sum(x => x.Chosen ? 2 : 1)),
+            all.Count(x => x.Chosen && !x.Done)
+        );
     }
 
     /// <summary>The open ticket of a text that a reader chose; null if there is none.</summary>
     public async Task<Guid?> Chosen(Guid readerId, Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<Guid?>("select k.id from ticket k join assignment a on a.id = k.assignment_id where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> 'withdrawn'", new { readerId, textId });
+        return await c.ExecuteScalarAsync<Guid?>(
+            """
+            select k.id
+            from ticket k join assignment a on a.id = k.assignment_id
+            where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> 'withdrawn'
+            """,
+            new { readerId, textId }
+        );
     }
 
     /// <summary>Gives a reader the text they chose. A text that was put back may be taken again.</summary>
@@ -71,16 +119,59 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         await using var t = await c.BeginTransactionAsync();
         // One choice of a reader at a time, or two taps would pass the limit together.
         await c.ExecuteAsync("select 1 from reader where id = @ReaderId for update", k, t);
-        var open = await c.ExecuteScalarAsync<int>("select count(*)::int from ticket k join assignment a on a.id = k.assignment_id where k.reader_id = @ReaderId and a.chosen and k.handed_in_at is null and k.state <> 'withdrawn' and a.text_id <> @TextId", k, t);
-        if (open >= most) return null;
-        var assignment = await c.ExecuteScalarAsync<Guid>("""
-            insert into assignment (id, class_id, text_id, assigned_at, attempts, chosen) values (@id, @ClassId, @TextId, @At, 2, true)
-            on conflict (class_id, text_id) where chosen do update set assigned_at = greatest(assignment.assigned_at, excluded.assigned_at) returning id
-            """, new { id = Guid.CreateVersion7(), k.ClassId, k.TextId, k.At }, t);
-        var ticket = await c.ExecuteScalarAsync<Guid>("""
-            insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at) values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @At)
-            on conflict (assignment_id, reader_id) do update set state = case ticket.state when 'withdrawn' then 'waiting' else ticket.state end, changed_at = excluded.changed_at returning id
-            """, new { k.Id, assignment, k.ReaderId, k.VersionId, k.Forecast, k.At }, t);
+        var open = await c.ExecuteScalarAsync<int>(
+            """
+            select count(*)::int
+            from ticket k join assignment a on a.id = k.assignment_id
+            where k.reader_id = @ReaderId
+              and a.chosen
+              and k.handed_in_at is null
+              and k.state <> 'withdrawn'
+              and a.text_id <> @TextId
+            """,
+            k,
+            t
+        );
+        if (open >= most)
+            return null;
+        var assignment = await c.ExecuteScalarAsync<Guid>(
+            """
+            insert into assignment (id, class_id, text_id, assigned_at, attempts, chosen)
+            values (@id, @ClassId, @TextId, @At, 2, true)
+            on conflict (class_id, text_id)
+            where chosen do update
+            set assigned_at = greatest(assignment.assigned_at, excluded.assigned_at)
+            returning id
+            """,
+            new
+            {
+                id = Guid.CreateVersion7(),
+                k.ClassId,
+                k.TextId,
+                k.At,
+            },
+            t
+        );
+        var ticket = await c.ExecuteScalarAsync<Guid>(
+            """
+            insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
+            values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @At)
+            on conflict (assignment_id, reader_id) do update
+            set state = case ticket.state when 'withdrawn' then 'waiting' else ticket.state end,
+              changed_at = excluded.changed_at
+            returning id
+            """,
+            new
+            {
+                k.Id,
+                assignment,
+                k.ReaderId,
+                k.VersionId,
+                k.Forecast,
+                k.At,
+            },
+            t
+        );
         await t.CommitAsync();
         notices.Changed(k.ClassId);
         return ticket;
@@ -91,12 +182,25 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     public async Task<bool> PutBack(Guid ticketId, Guid readerId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        var back = await c.QuerySingleOrDefaultAsync<Guid?>("""
+        var back = await c.QuerySingleOrDefaultAsync<Guid?>(
+            """
             update ticket k set state = 'withdrawn', changed_at = @at from assignment a
-            where a.id = k.assignment_id and a.chosen and k.id = @ticketId and k.reader_id = @readerId and k.state in ('waiting', 'under way')
+            where a.id = k.assignment_id
+              and a.chosen
+              and k.id = @ticketId
+              and k.reader_id = @readerId
+              and k.state in ('waiting', 'under way')
             returning a.class_id
-            """, new { ticketId, readerId, at });
-        if (back is { } classId) notices.Changed(classId);
+            """,
+            new
+            {
+                ticketId,
+                readerId,
+                at,
+            }
+        );
+        if (back is { } classId)
+            notices.Changed(classId);
         return back is not null;
     }
 
@@ -104,6 +208,16 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     public async Task<IReadOnlyList<(Guid ReaderId, double Depth)>> Depths(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, double)>("select r.id, r.depth_mean from enrolment e join reader r on r.id = e.reader_id where e.class_id = @classId and e.to_day is null limit 500", new { classId })).ToList();
+        return (
+            await c.QueryAsync<(Guid, double)>(
+                """
+                select r.id, r.depth_mean
+                from enrolment e join reader r on r.id = e.reader_id
+                where e.class_id = @classId and e.to_day is null
+                limit 500
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 }

@@ -6,37 +6,90 @@ using Npgsql;
 namespace DeepCurrent.Data.Decks;
 
 /// <param name="Mine">Only its owner sees it.</param>
-public sealed record DeckRow(Guid Id, Guid? OwnerId, string? Owner, string Name, bool Mine, int Revision, DateTimeOffset ChangedAt, IReadOnlyList<DeckWord> Words);
+public sealed record DeckRow(
+    Guid Id,
+    Guid? OwnerId,
+    string? Owner,
+    string Name,
+    bool Mine,
+    int Revision,
+    DateTimeOffset ChangedAt,
+    IReadOnlyList<DeckWord> Words
+);
 
 /// <summary>Word decks of a teacher's own, or the school's.</summary>
 public sealed class DeckStore(NpgsqlDataSource db)
 {
-    private const string RowSql = "select d.id, d.owner_id, a.name as owner, d.name, d.mine, d.revision, d.changed_at, d.words::text as words from deck d left join adult a on a.id = d.owner_id where d.school_id = @schoolId and (not d.mine or d.owner_id = @adultId)";
+    private const string RowSql = """
+        select d.id, d.owner_id, a.name as owner, d.name, d.mine, d.revision, d.changed_at, d.words::text as words
+        from deck d left join adult a on a.id = d.owner_id
+        where d.school_id = @schoolId and (not d.mine or d.owner_id = @adultId)
+        """;
 
     public async Task<IReadOnlyList<DeckRow>> All(Guid schoolId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return [.. (await c.QueryAsync<Flat>(RowSql + " order by lower(d.name), d.id limit 1000", new { schoolId, adultId })).Select(d => d.Row())];
+        return
+        [
+            .. (
+                await c.QueryAsync<Flat>(RowSql + " order by lower(d.name), d.id limit 1000", new { schoolId, adultId })
+            ).Select(d => d.Row()),
+        ];
     }
 
     public async Task<DeckRow?> Find(Guid id, Guid schoolId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QuerySingleOrDefaultAsync<Flat>(RowSql + " and d.id = @id", new { id, schoolId, adultId }))?.Row();
+        return (
+            await c.QuerySingleOrDefaultAsync<Flat>(
+                RowSql + " and d.id = @id",
+                new
+                {
+                    id,
+                    schoolId,
+                    adultId,
+                }
+            )
+        )?.Row();
     }
 
     /// <summary>Makes a deck, or changes it if its revision is still the one the change began from.</summary>
     /// <param name="revision">0 for a new deck.</param>
     /// <returns>The new revision; null if somebody else has changed it since.</returns>
-    public async Task<int?> Keep(Guid id, Guid schoolId, Guid ownerId, string name, bool mine, IReadOnlyList<DeckWord> words, int revision, DateTimeOffset now)
+    public async Task<int?> Keep(
+        Guid id,
+        Guid schoolId,
+        Guid ownerId,
+        string name,
+        bool mine,
+        IReadOnlyList<DeckWord> words,
+        int revision,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<int?>("""
-            insert into deck (id, school_id, owner_id, name, mine, words, changed_at) values (@id, @schoolId, @ownerId, @name, @mine, @words::jsonb, @now)
-            on conflict (id) do update set name = excluded.name, mine = excluded.mine, words = excluded.words, changed_at = excluded.changed_at, revision = deck.revision + 1
+        return await c.ExecuteScalarAsync<int?>(
+            """
+            insert into deck (id, school_id, owner_id, name, mine, words, changed_at)
+            values (@id, @schoolId, @ownerId, @name, @mine, @words::jsonb, @now)
+            on conflict (id) do update
+            set name = excluded.name, mine = excluded.mine, words = excluded.words, changed_at = excluded.changed_at,
+              revision = deck.revision + 1
               where deck.school_id = excluded.school_id and deck.revision = @revision
             returning revision
-            """, new { id, schoolId, ownerId, name, mine, words = Database.ToJson(words), revision, now });
+            """,
+            new
+            {
+                id,
+                schoolId,
+                ownerId,
+                name,
+                mine,
+                words = Database.ToJson(words),
+                revision,
+                now,
+            }
+        );
     }
 
     public async Task Remove(Guid id, Guid schoolId)
@@ -45,8 +98,18 @@ public sealed class DeckStore(NpgsqlDataSource db)
         await c.ExecuteAsync("delete from deck where id = @id and school_id = @schoolId", new { id, schoolId });
     }
 
-    private sealed record Flat(Guid Id, Guid? OwnerId, string? Owner, string Name, bool Mine, int Revision, DateTimeOffset ChangedAt, string Words)
+    private sealed record Flat(
+        Guid Id,
+        Guid? OwnerId,
+        string? Owner,
+        string Name,
+        bool Mine,
+        int Revision,
+        DateTimeOffset ChangedAt,
+        string Words
+    )
     {
-        public DeckRow Row() => new(Id, OwnerId, Owner, Name, Mine, Revision, ChangedAt, Database.FromJson<List<DeckWord>>(Words));
+        public DeckRow Row() =>
+            new(Id, OwnerId, Owner, Name, Mine, Revision, ChangedAt, Database.FromJson<List<DeckWord>>(Words));
     }
 }

@@ -14,44 +14,105 @@ public sealed class GoalStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<GoalRow>> Of(Guid classId, Guid termId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<GoalRow>("""
-            select g.id, g.reader_id, g.kind, g.target, g.set_at, g.reason
-            from goal g join enrolment e on e.reader_id = g.reader_id and e.class_id = @classId and e.to_day is null
-            where g.term_id = @termId and g.replaced_at is null
-            limit 2000
-            """, new { classId, termId })).ToList();
+        return (
+            await c.QueryAsync<GoalRow>(
+                """
+                select g.id, g.reader_id, g.kind, g.target, g.set_at, g.reason
+                from goal g join enrolment e on e.reader_id = g.reader_id and e.class_id = @classId and e.to_day is null
+                where g.term_id = @termId and g.replaced_at is null
+                limit 2000
+                """,
+                new { classId, termId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<GoalRow>> OfReader(Guid readerId, Guid termId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<GoalRow>("select id, reader_id, kind, target, set_at, reason from goal where reader_id = @readerId and term_id = @termId and replaced_at is null limit 10", new { readerId, termId })).ToList();
+        return (
+            await c.QueryAsync<GoalRow>(
+                """
+                select id, reader_id, kind, target, set_at, reason
+                from goal
+                where reader_id = @readerId and term_id = @termId and replaced_at is null
+                limit 10
+                """,
+                new { readerId, termId }
+            )
+        ).ToList();
     }
 
-    public static async Task<IReadOnlyList<GoalChange>> Set(NpgsqlConnection c, NpgsqlTransaction t, Guid termId, IEnumerable<(Guid ReaderId, string Kind, double Target)> goals, string reason, Guid adultId, DateTimeOffset now)
+    public static async Task<IReadOnlyList<GoalChange>> Set(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid termId,
+        IEnumerable<(Guid ReaderId, string Kind, double Target)> goals,
+        string reason,
+        Guid adultId,
+        DateTimeOffset now
+    )
     {
         var made = new List<GoalChange>();
         foreach (var (readerId, kind, target) in goals)
         {
-            var old = await c.QuerySingleOrDefaultAsync<(Guid Id, double Target)?>("select id, target from goal where reader_id = @readerId and term_id = @termId and kind = @kind and replaced_at is null for update", new { readerId, termId, kind }, t);
-            if (old?.Target == target) continue;
+            var old = await c.QuerySingleOrDefaultAsync<(Guid Id, double Target)?>(
+                """
+                select id, target
+                from goal
+                where reader_id = @readerId and term_id = @termId and kind = @kind and replaced_at is null
+                for update
+                """,
+                new
+                {
+                    readerId,
+                    termId,
+                    kind,
+                },
+                t
+            );
+            if (old?.Target == target)
+                continue;
             var id = Guid.CreateVersion7();
-            if (old is { } earlier) await c.ExecuteAsync("update goal set replaced_at = @now where id = @Id", new { now, earlier.Id }, t);
-            await c.ExecuteAsync("insert into goal (id, reader_id, term_id, kind, target, reason, set_by, set_at) values (@id, @readerId, @termId, @kind, @target, @reason, @adultId, @now)",
-                new { id, readerId, termId, kind, target, reason, adultId, now }, t);
+            if (old is { } earlier)
+                await c.ExecuteAsync("update goal set replaced_at = @now where id = @Id", new { now, earlier.Id }, t);
+            await c.ExecuteAsync(
+                """
+                insert into goal (id, reader_id, term_id, kind, target, reason, set_by, set_at)
+                values (@id, @readerId, @termId, @kind, @target, @reason, @adultId, @now)
+                """,
+                new
+                {
+                    id,
+                    readerId,
+                    termId,
+                    kind,
+                    target,
+                    reason,
+                    adultId,
+                    now,
+                },
+                t
+            );
             made.Add(new(readerId, kind, id, old?.Id));
         }
         return made;
     }
 
-    /// <summary>Takes goals back and puts those they replaced in their place; those changed again since are left alone.</summary>
+    /// <summary>Takes goals back and puts those they replaced in their place; those changed again since are left
+    /// alone.</summary>
     public static async Task<int> Undo(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<GoalChange> changes)
     {
         var undone = 0;
         foreach (var change in changes)
         {
-            var n = await c.ExecuteAsync("delete from goal where id = @Id and replaced_at is null", new { change.Id }, t);
-            if (n == 1 && change.Replaces is { } earlier) await c.ExecuteAsync("update goal set replaced_at = null where id = @earlier", new { earlier }, t);
+            var n = await c.ExecuteAsync(
+                "delete from goal where id = @Id and replaced_at is null",
+                new { change.Id },
+                t
+            );
+            if (n == 1 && change.Replaces is { } earlier)
+                await c.ExecuteAsync("update goal set replaced_at = null where id = @earlier", new { earlier }, t);
             undone += n;
         }
         return undone;

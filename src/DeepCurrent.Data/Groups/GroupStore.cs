@@ -3,39 +3,89 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Groups;
 
-public sealed record GroupRow(Guid Id, string Name, int Position, DateTimeOffset FormedAt, IReadOnlyList<Guid> ReaderIds);
+public sealed record GroupRow(
+    Guid Id,
+    string Name,
+    int Position,
+    DateTimeOffset FormedAt,
+    IReadOnlyList<Guid> ReaderIds
+);
 
 public sealed record NewGroup(string Name, IReadOnlyList<Guid> ReaderIds);
 
 /// <summary>Which groups a regrouping closed and which it opened.</summary>
 public sealed record Regrouping(IReadOnlyList<Guid> Closed, IReadOnlyList<Guid> Opened);
 
-/// <summary>Guided reading groups of a class. Regrouping closes the groups there are and opens new ones, so that history stays.</summary>
+/// <summary>Guided reading groups of a class. Regrouping closes the groups there are and opens new ones, so that
+/// history stays.</summary>
 public sealed class GroupStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<GroupRow>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var rows = await c.QueryAsync<(Guid Id, string Name, int Position, DateTimeOffset FormedAt, Guid? Reader)>("""
+        var rows = await c.QueryAsync<(Guid Id, string Name, int Position, DateTimeOffset FormedAt, Guid? Reader)>(
+            """
             select g.id, g.name, g.position, g.formed_at, m.reader_id
             from guided_group g left join group_member m on m.group_id = g.id
             where g.class_id = @classId and g.closed_at is null
             order by g.position
             limit 2000
-            """, new { classId });
-        return [.. rows.GroupBy(r => r.Id).Select(g => new GroupRow(g.Key, g.First().Name, g.First().Position, g.First().FormedAt, [.. g.Where(r => r.Reader is not null).Select(r => r.Reader!.Value)]))];
+            """,
+            new { classId }
+        );
+        return
+        [
+            .. rows.GroupBy(r => r.Id)
+                .Select(g => new GroupRow(
+                    g.Key,
+                    g.First().Name,
+                    g.First().Position,
+                    g.First().FormedAt,
+                    [.. g.Where(r => r.Reader is not null).Select(r => r.Reader!.Value)]
+                )),
+        ];
     }
 
-    public static async Task<Regrouping> Replace(NpgsqlConnection c, NpgsqlTransaction t, Guid classId, IReadOnlyList<NewGroup> groups, DateTimeOffset now)
+    public static async Task<Regrouping> Replace(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid classId,
+        IReadOnlyList<NewGroup> groups,
+        DateTimeOffset now
+    )
     {
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
-        var closed = (await c.QueryAsync<Guid>("update guided_group set closed_at = @now where class_id = @classId and closed_at is null returning id", new { classId, now }, t)).ToList();
+        var closed = (
+            await c.QueryAsync<Guid>(
+                "update guided_group set closed_at = @now where class_id = @classId and closed_at is null returning id",
+                new { classId, now },
+                t
+            )
+        ).ToList();
         var opened = new List<Guid>();
         foreach (var (g, i) in groups.Select((g, i) => (g, i)))
         {
             var id = Guid.CreateVersion7();
-            await c.ExecuteAsync("insert into guided_group (id, class_id, name, position, formed_at) values (@id, @classId, @Name, @i, @now)", new { id, classId, g.Name, i, now }, t);
-            await c.ExecuteAsync("insert into group_member (group_id, reader_id) select @id, unnest(@readers)", new { id, readers = g.ReaderIds.ToArray() }, t);
+            await c.ExecuteAsync(
+                """
+                insert into guided_group (id, class_id, name, position, formed_at)
+                values (@id, @classId, @Name, @i, @now)
+                """,
+                new
+                {
+                    id,
+                    classId,
+                    g.Name,
+                    i,
+                    now,
+                },
+                t
+            );
+            await c.ExecuteAsync(
+                "insert into group_member (group_id, reader_id) select @id, unnest(@readers)",
+                new { id, readers = g.ReaderIds.ToArray() },
+                t
+            );
             opened.Add(id);
         }
         return new(closed, opened);
@@ -45,10 +95,25 @@ public sealed class GroupStore(NpgsqlDataSource db)
     public static async Task<bool> Undo(NpgsqlConnection c, NpgsqlTransaction t, Guid classId, Regrouping regrouping)
     {
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
-        var open = (await c.QueryAsync<Guid>("select id from guided_group where class_id = @classId and closed_at is null limit 100", new { classId }, t)).ToHashSet();
-        if (!open.SetEquals(regrouping.Opened)) return false;
-        await c.ExecuteAsync("delete from guided_group where id = any(@opened); update guided_group set closed_at = null where id = any(@closed)",
-            new { opened = regrouping.Opened.ToArray(), closed = regrouping.Closed.ToArray() }, t);
+        var open = (
+            await c.QueryAsync<Guid>(
+                "select id from guided_group where class_id = @classId and closed_at is null limit 100",
+                new { classId },
+                t
+            )
+        ).ToHashSet();
+        if (!open.SetEquals(regrouping.Opened))
+            return false;
+        await c.ExecuteAsync(
+            """
+            delete from guided_group
+            where id = any(@opened); update guided_group
+            set closed_at = null
+            where id = any(@closed)
+            """,
+            new { opened = regrouping.Opened.ToArray(), closed = regrouping.Closed.ToArray() },
+            t
+        );
         return true;
     }
 }

@@ -5,7 +5,16 @@ using Npgsql;
 namespace DeepCurrent.Data.Guardians;
 
 /// <summary>How a reader's guardians stand: who has registered, and the code in the letter.</summary>
-public sealed record GuardianRow(Guid ReaderId, string GivenName, string FamilyName, string? GuardianMail, string Guardians, DateTimeOffset? CodeUntil, bool CodeUsed, bool CodeWithdrawn);
+public sealed record GuardianRow(
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    string? GuardianMail,
+    string Guardians,
+    DateTimeOffset? CodeUntil,
+    bool CodeUsed,
+    bool CodeWithdrawn
+);
 
 /// <summary>An open code.</summary>
 /// <param name="Secret">The code, enciphered, so that the letter can be printed again.</param>
@@ -16,7 +25,13 @@ public sealed record GuardianCode(Guid Id, Guid SchoolId, Guid ReaderId, string 
 public sealed record Child(Guid Id, string GivenName, int Grade, double Depth, double? SixWeeks);
 
 /// <summary>A reading as a guardian may see it.</summary>
-public sealed record ChildReading(string Title, DateTimeOffset? HandedInAt, DateOnly? DueOn, double? Score, double Minutes);
+public sealed record ChildReading(
+    string Title,
+    DateTimeOffset? HandedInAt,
+    DateOnly? DueOn,
+    double? Score,
+    double Minutes
+);
 
 /// <summary>Guardians, their codes, and what they may see: their own children and nobody else's.</summary>
 public sealed class GuardianStore(NpgsqlDataSource db)
@@ -24,85 +39,170 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<GuardianRow>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<GuardianRow>("""
-            select r.id as reader_id, r.given_name, r.family_name, r.guardian_mail,
-                   coalesce((select string_agg(a.name || case when a.confirmed_at is null then ' (not confirmed)' else '' end, ', ' order by a.name) from guardianship g join adult a on a.id = g.adult_id where g.reader_id = r.id and g.ended_at is null), '') as guardians,
-                   k.expires_at as code_until, coalesce(k.used_at is not null, false) as code_used, coalesce(k.withdrawn_at is not null, false) as code_withdrawn
-            from enrolment e join reader r on r.id = e.reader_id
-            left join lateral (select * from guardian_code k where k.reader_id = r.id order by k.made_at desc limit 1) k on true
-            where e.class_id = @classId and e.to_day is null and not r.left_school
-            order by r.given_name, r.family_name, r.id
-            limit 2000
-            """, new { classId })).ToList();
+        return (
+            await c.QueryAsync<GuardianRow>(
+                """
+                select r.id as reader_id, r.given_name, r.family_name, r.guardian_mail,
+                       coalesce(
+                         (
+                           select string_agg(
+                             a.name || case when a.confirmed_at is null then ' (not confirmed)' else '' end, ', '
+                             order by a.name)
+                           from guardianship g join adult a on a.id = g.adult_id
+                           where g.reader_id = r.id and g.ended_at is null),
+                         '') as guardians,
+                       k.expires_at as code_until, coalesce(k.used_at is not null, false) as code_used,
+                       coalesce(k.withdrawn_at is not null, false) as code_withdrawn
+                from enrolment e join reader r on r.id = e.reader_id
+                left join lateral (
+                  select * from guardian_code k where k.reader_id = r.id order by k.made_at desc limit 1) k on true
+                where e.class_id = @classId and e.to_day is null and not r.left_school
+                order by r.given_name, r.family_name, r.id
+                limit 2000
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     /// <summary>The codes of some readers that can be used now.</summary>
     public async Task<IReadOnlyList<GuardianCode>> Open(IReadOnlyCollection<Guid> readerIds, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<GuardianCode>("""
-            select distinct on (reader_id) id, school_id, reader_id, secret, expires_at from guardian_code
-            where reader_id = any(@ids) and withdrawn_at is null and expires_at > @now
-            order by reader_id, made_at desc
-            """, new { ids = readerIds.ToArray(), now })).ToList();
+        return (
+            await c.QueryAsync<GuardianCode>(
+                """
+                select distinct on (reader_id) id, school_id, reader_id, secret, expires_at from guardian_code
+                where reader_id = any(@ids) and withdrawn_at is null and expires_at > @now
+                order by reader_id, made_at desc
+                """,
+                new { ids = readerIds.ToArray(), now }
+            )
+        ).ToList();
     }
 
     public async Task Add(IReadOnlyList<(GuardianCode Code, string Hash)> codes, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into guardian_code (id, school_id, reader_id, hash, secret, made_at, expires_at) values (@Id, @SchoolId, @ReaderId, @Hash, @Secret, @now, @ExpiresAt)",
-            codes.Select(x => new { x.Code.Id, x.Code.SchoolId, x.Code.ReaderId, x.Hash, x.Code.Secret, now, x.Code.ExpiresAt }));
+        await c.ExecuteAsync(
+            """
+            insert into guardian_code (id, school_id, reader_id, hash, secret, made_at, expires_at)
+            values (@Id, @SchoolId, @ReaderId, @Hash, @Secret, @now, @ExpiresAt)
+            """,
+            codes.Select(x => new
+            {
+                x.Code.Id,
+                x.Code.SchoolId,
+                x.Code.ReaderId,
+                x.Hash,
+                x.Code.Secret,
+                now,
+                x.Code.ExpiresAt,
+            })
+        );
     }
 
     public async Task<GuardianCode?> ByHash(string hash, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<GuardianCode>("""
-            select k.id, k.school_id, k.reader_id, k.secret, k.expires_at from guardian_code k join school s on s.id = k.school_id join reader r on r.id = k.reader_id
-            where k.hash = @hash and k.withdrawn_at is null and k.expires_at > @now and s.guardians_allowed and r.merged_into is null
-            """, new { hash, now });
+        return await c.QuerySingleOrDefaultAsync<GuardianCode>(
+            """
+            select k.id, k.school_id, k.reader_id, k.secret, k.expires_at
+            from guardian_code k join school s on s.id = k.school_id join reader r on r.id = k.reader_id
+            where k.hash = @hash
+              and k.withdrawn_at is null
+              and k.expires_at > @now
+              and s.guardians_allowed
+              and r.merged_into is null
+            """,
+            new { hash, now }
+        );
     }
 
     /// <summary>Makes somebody the guardian of the reader the code is for.</summary>
     public async Task Link(Guid adultId, GuardianCode code, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            insert into guardianship (adult_id, reader_id, since) values (@adultId, @ReaderId, @now) on conflict (adult_id, reader_id) do update set ended_at = null;
+        await c.ExecuteAsync(
+            """
+            insert into guardianship (adult_id, reader_id, since)
+            values (@adultId, @ReaderId, @now)
+            on conflict (adult_id, reader_id) do update
+            set ended_at = null;
             update guardian_code set used_at = coalesce(used_at, @now) where id = @Id
-            """, new { adultId, code.ReaderId, code.Id, now });
+            """,
+            new
+            {
+                adultId,
+                code.ReaderId,
+                code.Id,
+                now,
+            }
+        );
     }
 
     /// <summary>Withdraws the code of a reader and ends the guardianships there are.</summary>
     public async Task Withdraw(Guid readerId, bool guardiansToo, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update guardian_code set withdrawn_at = @now where reader_id = @readerId and withdrawn_at is null", new { readerId, now });
-        if (guardiansToo) await c.ExecuteAsync("update guardianship set ended_at = @now where reader_id = @readerId and ended_at is null", new { readerId, now });
+        await c.ExecuteAsync(
+            "update guardian_code set withdrawn_at = @now where reader_id = @readerId and withdrawn_at is null",
+            new { readerId, now }
+        );
+        if (guardiansToo)
+            await c.ExecuteAsync(
+                "update guardianship set ended_at = @now where reader_id = @readerId and ended_at is null",
+                new { readerId, now }
+            );
     }
 
     public async Task<IReadOnlyList<Child>> Children(Guid adultId, Guid schoolId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Child>("""
-            select r.id, r.given_name, r.grade, r.depth_mean as depth,
-                   coalesce(r.estimate_mean, r.depth_mean) - (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) as six_weeks
-            from guardianship g join reader r on r.id = g.reader_id join school s on s.id = r.school_id
-            where g.adult_id = @adultId and g.ended_at is null and r.school_id = @schoolId and s.guardians_allowed and r.merged_into is null
-            order by r.given_name
-            limit 20
-            """, new { adultId, schoolId, at.Today })).ToList();
+        return (
+            await c.QueryAsync<Child>(
+                """
+                select r.id, r.given_name, r.grade, r.depth_mean as depth,
+                       coalesce(r.estimate_mean, r.depth_mean) - (
+                         select d.mean
+                         from depth_day d
+                         where d.reader_id = r.id and d.day <= @Today - 42
+                         order by d.day desc
+                         limit 1) as six_weeks
+                from guardianship g join reader r on r.id = g.reader_id join school s on s.id = r.school_id
+                where g.adult_id = @adultId
+                  and g.ended_at is null
+                  and r.school_id = @schoolId
+                  and s.guardians_allowed
+                  and r.merged_into is null
+                order by r.given_name
+                limit 20
+                """,
+                new
+                {
+                    adultId,
+                    schoolId,
+                    at.Today,
+                }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<ChildReading>> Readings(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ChildReading>("""
-            select t.title, k.handed_in_at, a.due_on, case when k.state = 'released' then k.score end as score, coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
-            from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-            where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
-            order by coalesce(k.handed_in_at, a.assigned_at) desc
-            limit 30
-            """, new { readerId })).ToList();
+        return (
+            await c.QueryAsync<ChildReading>(
+                """
+                select t.title, k.handed_in_at, a.due_on, case when k.state = 'released' then k.score end as score,
+                  coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
+                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+                where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
+                order by coalesce(k.handed_in_at, a.assigned_at) desc
+                limit 30
+                """,
+                new { readerId }
+            )
+        ).ToList();
     }
 }

@@ -8,17 +8,39 @@ namespace DeepCurrent.Data.Imports;
 /// <param name="Wanted">preview or apply.</param>
 /// <param name="State">waiting, working, ready, applied or failed.</param>
 /// <param name="Progress">0 to 1.</param>
-/// <param name="Org">Only what belongs to this org of the file; null where nobody has chosen; <see cref="ImportStore.AllOrgs"/> for everything.</param>
+/// <param name="Org">Only what belongs to this org of the file; null where nobody has chosen;
+/// <see cref="ImportStore.AllOrgs"/> for everything.</param>
 /// <param name="Source">The system the file comes from, once it has been read.</param>
-public sealed record ImportHead(Guid Id, Guid SchoolId, Guid AdultId, string Name, DateTimeOffset MadeAt, string? Org, string Source, string Mends, string Wanted, string State, double Progress, string Stage, string? Preview, string? Error, Guid? ChangeId);
+public sealed record ImportHead(
+    Guid Id,
+    Guid SchoolId,
+    Guid AdultId,
+    string Name,
+    DateTimeOffset MadeAt,
+    string? Org,
+    string Source,
+    string Mends,
+    string Wanted,
+    string State,
+    double Progress,
+    string Stage,
+    string? Preview,
+    string? Error,
+    Guid? ChangeId
+);
 
 /// <summary>A cell that was put right, or a row left out (the column is null).</summary>
 public sealed record MendRow(string File, int Line, string? Column, string? Value);
 
-/// <summary>Imports, kept with their file until they are done, so that nothing depends on one process living through them.</summary>
+/// <summary>Imports, kept with their file until they are done, so that nothing depends on one process living through
+/// them.</summary>
 public sealed class ImportStore(NpgsqlDataSource db)
 {
-    private const string Columns = "id, school_id, adult_id, name, made_at, org, source, mends::text as mends, wanted, case when state = 'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not null) then 'undone' else state end as state, progress, stage, preview::text as preview, error, change_id";
+    private const string Columns =
+        "id, school_id, adult_id, name, made_at, org, source, mends::text as mends, wanted, case when state = "
+        + "'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not "
+        + "null) then 'undone' else state end as state, progress, stage, preview::text as preview, error, "
+        + "change_id";
 
     /// <summary>What stands for every org of a file.</summary>
     public const string AllOrgs = "*";
@@ -27,58 +49,127 @@ public sealed class ImportStore(NpgsqlDataSource db)
     public async Task<string?> LastOrg(Guid schoolId, string source)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<string>("select org from import where school_id = @schoolId and source = @source and state = 'applied' and org is not null order by made_at desc limit 1", new { schoolId, source });
+        return await c.QueryFirstOrDefaultAsync<string>(
+            """
+            select org
+            from import
+            where school_id = @schoolId and source = @source and state = 'applied' and org is not null
+            order by made_at desc
+            limit 1
+            """,
+            new { schoolId, source }
+        );
     }
 
     /// <summary>Notes what a file comes from, and what of it is taken.</summary>
     public async Task Read(Guid id, string source, string? org)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update import set source = @source, org = @org where id = @id", new { id, source, org });
+        await c.ExecuteAsync(
+            "update import set source = @source, org = @org where id = @id",
+            new
+            {
+                id,
+                source,
+                org,
+            }
+        );
     }
 
     public async Task Add(Guid id, Guid schoolId, Guid adultId, string name, byte[] body, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            insert into import (id, school_id, adult_id, name, made_at, body, wanted, state) values (@id, @schoolId, @adultId, @name, @at, @body, 'preview', 'waiting');
+        await c.ExecuteAsync(
+            """
+            insert into import (id, school_id, adult_id, name, made_at, body, wanted, state)
+            values (@id, @schoolId, @adultId, @name, @at, @body, 'preview', 'waiting');
             select pg_notify('import', '')
-            """, new { id, schoolId, adultId, name, at, body });
+            """,
+            new
+            {
+                id,
+                schoolId,
+                adultId,
+                name,
+                at,
+                body,
+            }
+        );
     }
 
     public async Task<ImportHead?> Find(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ImportHead>($"select {Columns} from import where id = @id and school_id = @schoolId", new { id, schoolId });
+        return await c.QuerySingleOrDefaultAsync<ImportHead>(
+            $"select {Columns} from import where id = @id and school_id = @schoolId",
+            new { id, schoolId }
+        );
     }
 
     public async Task<IReadOnlyList<ImportHead>> Of(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ImportHead>($"select {Columns} from import where school_id = @schoolId order by made_at desc limit 50", new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<ImportHead>(
+                $"select {Columns} from import where school_id = @schoolId order by made_at desc limit 50",
+                new { schoolId }
+            )
+        ).ToList();
     }
 
     /// <summary>Asks for a preview or for the import itself; false if it is being worked on.</summary>
     public async Task<bool> Want(Guid id, Guid schoolId, string wanted, string? org, IReadOnlyList<MendRow>? mends)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
-            update import set wanted = @wanted, state = 'waiting', progress = 0, stage = '', error = null, org = @org, mends = coalesce(@mends::jsonb, mends)
-            where id = @id and school_id = @schoolId and state not in ('waiting', 'working');
-            select pg_notify('import', '')
-            """, new { id, schoolId, wanted, org, mends = mends is null ? null : Database.ToJson(mends) }) > 0;
+        return await c.ExecuteAsync(
+                """
+                update import
+                set wanted = @wanted, state = 'waiting', progress = 0, stage = '', error = null, org = @org,
+                  mends = coalesce(@mends::jsonb, mends)
+                where id = @id and school_id = @schoolId and state not in ('waiting', 'working');
+                select pg_notify('import', '')
+                """,
+                new
+                {
+                    id,
+                    schoolId,
+                    wanted,
+                    org,
+                    mends = mends is null ? null : Database.ToJson(mends),
+                }
+            ) > 0;
     }
 
-    /// <summary>Takes the next import that waits, or that a process which is gone was working on, and holds it until the returned hold is let go.</summary>
+    /// <summary>Takes the next import that waits, or that a process which is gone was working on, and holds it until
+    /// the returned hold is let go.</summary>
     public async Task<Hold?> Next(CancellationToken stop)
     {
         var c = await db.OpenConnectionAsync(stop);
-        foreach (var id in await c.QueryAsync<Guid>("select id from import where state in ('waiting', 'working') order by made_at limit 20"))
+        foreach (
+            var id in await c.QueryAsync<Guid>(
+                "select id from import where state in ('waiting', 'working') order by made_at limit 20"
+            )
+        )
         {
             // Held by the session, so that it falls free with the process that held it.
-            if (!await c.ExecuteScalarAsync<bool>("select pg_try_advisory_lock(hashtextextended(@key, 1))", new { key = $"import {id}" })) continue;
-            var head = await c.QuerySingleOrDefaultAsync<ImportHead>($"update import set state = 'working' where id = @id and state in ('waiting', 'working') returning {Columns}", new { id });
-            if (head is not null) return new(c, head);
+            if (
+                !await c.ExecuteScalarAsync<bool>(
+                    "select pg_try_advisory_lock(hashtextextended(@key, 1))",
+                    new { key = $"import {id}" }
+                )
+            )
+                continue;
+            var head = await c.QuerySingleOrDefaultAsync<ImportHead>(
+                $"""
+                update import
+                set state = 'working'
+                where id = @id and state in ('waiting', 'working')
+                returning {Columns}
+                """,
+                new { id }
+            );
+            if (head is not null)
+                return new(c, head);
             await c.ExecuteAsync("select pg_advisory_unlock_all()");
         }
         await c.DisposeAsync();
@@ -94,30 +185,51 @@ public sealed class ImportStore(NpgsqlDataSource db)
     public async Task Progress(Guid id, double progress, string stage)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update import set progress = @progress, stage = @stage where id = @id", new { id, progress, stage });
+        await c.ExecuteAsync(
+            "update import set progress = @progress, stage = @stage where id = @id",
+            new
+            {
+                id,
+                progress,
+                stage,
+            }
+        );
     }
 
     public async Task Ready(Guid id, string preview)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update import set state = 'ready', progress = 1, stage = '', preview = @preview::jsonb where id = @id", new { id, preview });
+        await c.ExecuteAsync(
+            "update import set state = 'ready', progress = 1, stage = '', preview = @preview::jsonb where id = @id",
+            new { id, preview }
+        );
     }
 
     /// <summary>Marks an import as done inside the transaction that did it.</summary>
     public static Task Applied(NpgsqlConnection c, NpgsqlTransaction t, Guid id, Guid changeId) =>
-        c.ExecuteAsync("update import set state = 'applied', progress = 1, stage = '', change_id = @changeId where id = @id", new { id, changeId }, t);
+        c.ExecuteAsync(
+            "update import set state = 'applied', progress = 1, stage = '', change_id = @changeId where id = @id",
+            new { id, changeId },
+            t
+        );
 
     public async Task Failed(Guid id, string error)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update import set state = 'failed', stage = '', error = @error where id = @id", new { id, error });
+        await c.ExecuteAsync(
+            "update import set state = 'failed', stage = '', error = @error where id = @id",
+            new { id, error }
+        );
     }
 
     /// <summary>Throws an import away; false if there is none such, or it is being worked on.</summary>
     public async Task<bool> Discard(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("delete from import where id = @id and school_id = @schoolId and state <> 'working'", new { id, schoolId }) == 1;
+        return await c.ExecuteAsync(
+                "delete from import where id = @id and school_id = @schoolId and state <> 'working'",
+                new { id, schoolId }
+            ) == 1;
     }
 
     /// <summary>An import in hand.</summary>
@@ -127,8 +239,14 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
         public async ValueTask DisposeAsync()
         {
-            try { await connection.ExecuteAsync("select pg_advisory_unlock_all()"); }
-            finally { await connection.DisposeAsync(); }
+            try
+            {
+                await connection.ExecuteAsync("select pg_advisory_unlock_all()");
+            }
+            finally
+            {
+                await connection.DisposeAsync();
+            }
         }
     }
 }

@@ -7,23 +7,89 @@ namespace DeepCurrent.Data.LevelChecks;
 /// <summary>What a finished part of a level check says of its reader's level.</summary>
 internal static class CheckEvidence
 {
-    /// <summary>Answers about passages and meanings one by one; word reading as one level; a maze passage says how fluently, not how deep.</summary>
+    /// <summary>Answers about passages and meanings one by one; word reading as one level; a maze passage says how
+    /// fluently, not how deep.</summary>
     /// <param name="mean">Where the reader was thought to be, fm.</param>
-    public static IReadOnlyList<EvidenceRow> Of(LevelCheck check, PartRow part, IReadOnlyList<Stage> stages, PartFlag flag, double mean, DateTimeOffset now)
+    public static IReadOnlyList<EvidenceRow> Of(
+        LevelCheck check,
+        PartRow part,
+        IReadOnlyList<Stage> stages,
+        PartFlag flag,
+        double mean,
+        DateTimeOffset now
+    )
     {
-        var left = flag switch { PartFlag.Rushed => "in a part that was rushed", PartFlag.Thin => "in a part with too few answers", _ => null };
-        var answers = stages.SelectMany(x => x.Answers.Select(a => (Stage: x, Answer: a, Item: x.Items[a.Item]))).ToList();
+        var left = flag switch
+        {
+            PartFlag.Rushed => "in a part that was rushed",
+            PartFlag.Thin => "in a part with too few answers",
+            _ => null,
+        };
+        var answers = stages
+            .SelectMany(x => x.Answers.Select(a => (Stage: x, Answer: a, Item: x.Items[a.Item])))
+            .ToList();
         switch (part.Part)
         {
-            case CheckPart.Maze: return [];
+            case CheckPart.Maze:
+                return [];
             case CheckPart.WordReading:
-                if (answers.Count == 0) return [];
-                var (value, sd) = CheckMeasure.WordReading(mean, answers.Select(a => new CheckAnswer(a.Item.Difficulty, a.Item.Guess, a.Answer.Correct, a.Answer.Rushed)));
+                if (answers.Count == 0)
+                    return [];
+                var (value, sd) = CheckMeasure.WordReading(
+                    mean,
+                    answers.Select(a => new CheckAnswer(
+                        a.Item.Difficulty,
+                        a.Item.Guess,
+                        a.Answer.Correct,
+                        a.Answer.Rushed
+                    ))
+                );
                 var right = answers.Count(a => a.Answer.Correct);
-                return [new(part.Id, answers.Max(a => a.Answer.At), "level", null, null, null, value, sd, null, null, null, null, null, left, $"{check.StaffTitle}: {right} of {answers.Count} words read right", PartId: part.Id)];
+                return
+                [
+                    new(
+                        part.Id,
+                        answers.Max(a => a.Answer.At),
+                        "level",
+                        null,
+                        null,
+                        null,
+                        value,
+                        sd,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        left,
+                        $"{check.StaffTitle}: {right} of {answers.Count} words read right",
+                        PartId: part.Id
+                    ),
+                ];
             default:
-                return [.. answers.Select(a => new EvidenceRow(a.Answer.Id, a.Answer.At > now ? now : a.Answer.At, "answer", a.Item.Difficulty, a.Item.Guess, a.Answer.Correct, null, null, a.Stage.TextDepth, null, null, a.Item.Strand, null,
-                    a.Answer.Rushed ? "rushed" : left, part.Part is CheckPart.Passages ? $"{check.StaffTitle}: {a.Stage.Title}" : $"{check.StaffTitle}: word meaning", PartId: part.Id))];
+                return
+                [
+                    .. answers.Select(a => new EvidenceRow(
+                        a.Answer.Id,
+                        a.Answer.At > now ? now : a.Answer.At,
+                        "answer",
+                        a.Item.Difficulty,
+                        a.Item.Guess,
+                        a.Answer.Correct,
+                        null,
+                        null,
+                        a.Stage.TextDepth,
+                        null,
+                        null,
+                        a.Item.Strand,
+                        null,
+                        a.Answer.Rushed ? "rushed" : left,
+                        part.Part is CheckPart.Passages
+                            ? $"{check.StaffTitle}: {a.Stage.Title}"
+                            : $"{check.StaffTitle}: word meaning",
+                        PartId: part.Id
+                    )),
+                ];
         }
     }
 }

@@ -12,21 +12,69 @@ public sealed record CheckAim(string Kind, string Key);
 
 /// <param name="Season">autumn, winter or spring for a benchmark window; null for a check in between.</param>
 /// <param name="Revision">The revision that was changed; 0 for a new one.</param>
-public sealed record NewCheck(Guid Id, Guid SchoolId, Guid SchoolYearId, string? Season, string StaffTitle, string ReaderTitle, string Directions, CheckPlan Plan, bool Draft, DateOnly? OpensOn, DateOnly? ClosesOn, Guid MadeBy, DateTimeOffset At, int Revision);
+public sealed record NewCheck(
+    Guid Id,
+    Guid SchoolId,
+    Guid SchoolYearId,
+    string? Season,
+    string StaffTitle,
+    string ReaderTitle,
+    string Directions,
+    CheckPlan Plan,
+    bool Draft,
+    DateOnly? OpensOn,
+    DateOnly? ClosesOn,
+    Guid MadeBy,
+    DateTimeOffset At,
+    int Revision
+);
 
-public sealed record LevelCheck(Guid Id, Guid SchoolId, Guid SchoolYearId, string? Season, string StaffTitle, string ReaderTitle, string Directions, CheckPlan Plan, bool Draft, DateOnly? OpensOn, DateOnly? ClosesOn, DateTimeOffset? ClosedAt, bool Gone, Guid MadeBy, string By, DateTimeOffset MadeAt, int Revision)
+public sealed record LevelCheck(
+    Guid Id,
+    Guid SchoolId,
+    Guid SchoolYearId,
+    string? Season,
+    string StaffTitle,
+    string ReaderTitle,
+    string Directions,
+    CheckPlan Plan,
+    bool Draft,
+    DateOnly? OpensOn,
+    DateOnly? ClosesOn,
+    DateTimeOffset? ClosedAt,
+    bool Gone,
+    Guid MadeBy,
+    string By,
+    DateTimeOffset MadeAt,
+    int Revision
+)
 {
     /// <summary>Nothing can be answered any more.</summary>
     public bool Over(DateOnly today) => ClosedAt is not null || Gone || ClosesOn < today;
 
     /// <summary>When its time was up; null while nobody has said when.</summary>
-    public DateTimeOffset? EndedAt(SchoolClock clock) => ClosesOn is { } last && clock.End(last) is var end && !(ClosedAt < end) ? end : ClosedAt;
+    public DateTimeOffset? EndedAt(SchoolClock clock) =>
+        ClosesOn is { } last && clock.End(last) is var end && !(ClosedAt < end) ? end : ClosedAt;
 }
 
 /// <summary>One line of a list of checks.</summary>
 /// <param name="Finished">Readers with nothing left to do.</param>
 /// <param name="Open">Readers who are in it.</param>
-public sealed record CheckRow(Guid Id, string? Season, string StaffTitle, string ReaderTitle, bool Draft, DateOnly? OpensOn, DateOnly? ClosesOn, DateTimeOffset? ClosedAt, string By, DateTimeOffset MadeAt, int Readers, int Finished, int Open);
+public sealed record CheckRow(
+    Guid Id,
+    string? Season,
+    string StaffTitle,
+    string ReaderTitle,
+    bool Draft,
+    DateOnly? OpensOn,
+    DateOnly? ClosesOn,
+    DateTimeOffset? ClosedAt,
+    string By,
+    DateTimeOffset MadeAt,
+    int Readers,
+    int Finished,
+    int Open
+);
 
 /// <summary>A version that can be a passage of a fixed form.</summary>
 public sealed record FormPassage(Guid VersionId, string Title, double Depth, int Words, int Questions);
@@ -37,13 +85,45 @@ public sealed record CheckWithdrawn(Guid CheckId, IReadOnlyList<Guid> ReaderIds)
 /// <summary>A reader a check is given to.</summary>
 public sealed record CheckReader(Guid ReaderId, Guid? ClassId, double Mean, double Sd);
 
-public sealed record PartRow(Guid Id, Guid SittingId, CheckPart Part, int Round, int Position, PartState State, string Note, PartFlag Flag, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Moved)
+public sealed record PartRow(
+    Guid Id,
+    Guid SittingId,
+    CheckPart Part,
+    int Round,
+    int Position,
+    PartState State,
+    string Note,
+    PartFlag Flag,
+    int Answered,
+    int Asked,
+    int Correct,
+    int Rushed,
+    double Seconds,
+    double? Score,
+    DateTimeOffset? StartedAt,
+    DateTimeOffset? FinishedAt,
+    double Moved
+)
 {
     /// <summary>Share of the answers that were right; null before there is one.</summary>
     public double? ShareRight => Answered == 0 ? null : Correct / (double)Answered;
 }
 
-public sealed record SittingRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, Guid? ClassId, string? Class, double BeforeMean, double BeforeSd, double? AfterMean, double? AfterSd, DateTimeOffset ChangedAt, int Late)
+public sealed record SittingRow(
+    Guid Id,
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    int Grade,
+    Guid? ClassId,
+    string? Class,
+    double BeforeMean,
+    double BeforeSd,
+    double? AfterMean,
+    double? AfterSd,
+    DateTimeOffset ChangedAt,
+    int Late
+)
 {
     public IReadOnlyList<PartRow> Parts { get; init; } = [];
 
@@ -54,11 +134,51 @@ public sealed record SittingRow(Guid Id, Guid ReaderId, string GivenName, string
 /// <summary>Level checks as teachers give and watch them.</summary>
 public sealed class CheckStore(NpgsqlDataSource db)
 {
-    private const string Columns = "k.id, k.school_id, k.school_year_id, k.season, k.staff_title, k.reader_title, k.directions, k.plan::text as plan, k.draft, k.opens_on, k.closes_on, k.closed_at, k.gone_at is not null as gone, k.made_by, a.name as \"by\", k.made_at, k.revision from level_check k join adult a on a.id = k.made_by";
+    private const string Columns =
+        "k.id, k.school_id, k.school_year_id, k.season, k.staff_title, k.reader_title, k.directions, "
+        + "k.plan::text as plan, k.draft, k.opens_on, k.closes_on, k.closed_at, k.gone_at is not null as gone, "
+        + "k.made_by, a.name as \"by\", k.made_at, k.revision from level_check k join adult a on a.id = k.made_by";
 
-    private sealed record Flat(Guid Id, Guid SchoolId, Guid SchoolYearId, string? Season, string StaffTitle, string ReaderTitle, string Directions, string Plan, bool Draft, DateOnly? OpensOn, DateOnly? ClosesOn, DateTimeOffset? ClosedAt, bool Gone, Guid MadeBy, string By, DateTimeOffset MadeAt, int Revision)
+    private sealed record Flat(
+        Guid Id,
+        Guid SchoolId,
+        Guid SchoolYearId,
+        string? Season,
+        string StaffTitle,
+        string ReaderTitle,
+        string Directions,
+        string Plan,
+        bool Draft,
+        DateOnly? OpensOn,
+        DateOnly? ClosesOn,
+        DateTimeOffset? ClosedAt,
+        bool Gone,
+        Guid MadeBy,
+        string By,
+        DateTimeOffset MadeAt,
+        int Revision
+    )
     {
-        public LevelCheck Open() => new(Id, SchoolId, SchoolYearId, Season, StaffTitle, ReaderTitle, Directions, Database.FromJson<CheckPlan>(Plan), Draft, OpensOn, ClosesOn, ClosedAt, Gone, MadeBy, By, MadeAt, Revision);
+        public LevelCheck Open() =>
+            new(
+                Id,
+                SchoolId,
+                SchoolYearId,
+                Season,
+                StaffTitle,
+                ReaderTitle,
+                Directions,
+                Database.FromJson<CheckPlan>(Plan),
+                Draft,
+                OpensOn,
+                ClosesOn,
+                ClosedAt,
+                Gone,
+                MadeBy,
+                By,
+                MadeAt,
+                Revision
+            );
     }
 
     public async Task<LevelCheck?> Find(Guid checkId, Guid schoolId)
@@ -67,103 +187,264 @@ public sealed class CheckStore(NpgsqlDataSource db)
         return await Find(c, null, checkId, schoolId);
     }
 
-    internal static async Task<LevelCheck?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId, Guid schoolId) =>
-        (await c.QuerySingleOrDefaultAsync<Flat>($"select {Columns} where k.id = @checkId and k.school_id = @schoolId", new { checkId, schoolId }, t))?.Open();
+    internal static async Task<LevelCheck?> Find(
+        NpgsqlConnection c,
+        NpgsqlTransaction? t,
+        Guid checkId,
+        Guid schoolId
+    ) =>
+        (
+            await c.QuerySingleOrDefaultAsync<Flat>(
+                $"select {Columns} where k.id = @checkId and k.school_id = @schoolId",
+                new { checkId, schoolId },
+                t
+            )
+        )?.Open();
 
     public async Task<IReadOnlyList<CheckAim>> Aims(Guid checkId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<CheckAim>("select kind, key from check_aim where check_id = @checkId order by kind, key limit 2000", new { checkId })).ToList();
+        return (
+            await c.QueryAsync<CheckAim>(
+                "select kind, key from check_aim where check_id = @checkId order by kind, key limit 2000",
+                new { checkId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<(Guid Id, string Name)>> Colleagues(Guid checkId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, string)>("select a.id, a.name from check_colleague l join adult a on a.id = l.adult_id where l.check_id = @checkId order by a.name limit 100", new { checkId })).ToList();
+        return (
+            await c.QueryAsync<(Guid, string)>(
+                """
+                select a.id, a.name
+                from check_colleague l join adult a on a.id = l.adult_id
+                where l.check_id = @checkId
+                order by a.name
+                limit 100
+                """,
+                new { checkId }
+            )
+        ).ToList();
     }
 
     /// <summary>The classes through which readers have a check, and those it is meant for.</summary>
     public async Task<IReadOnlyList<Guid>> Classes(Guid checkId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Guid>("select distinct class_id from sitting where check_id = @checkId and class_id is not null union select key::uuid from check_aim where check_id = @checkId and kind = 'class' limit 2000", new { checkId })).ToList();
+        return (
+            await c.QueryAsync<Guid>(
+                """
+                select distinct class_id
+                from sitting
+                where check_id = @checkId and class_id is not null
+                union select key::uuid
+                from check_aim
+                where check_id = @checkId and kind = 'class'
+                limit 2000
+                """,
+                new { checkId }
+            )
+        ).ToList();
     }
 
     /// <summary>Keeps a check. The same once more changes nothing but the revision.</summary>
     /// <returns>False if somebody else has changed it meanwhile.</returns>
-    public static async Task<bool> Save(NpgsqlConnection c, NpgsqlTransaction t, NewCheck check, IReadOnlyList<CheckAim> aims, IReadOnlyList<Guid> colleagues)
+    public static async Task<bool> Save(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        NewCheck check,
+        IReadOnlyList<CheckAim> aims,
+        IReadOnlyList<Guid> colleagues
+    )
     {
-        var saved = await c.ExecuteAsync("""
-            insert into level_check (id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on, closes_on, made_by, made_at)
-            values (@Id, @SchoolId, @SchoolYearId, @Season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft, @OpensOn, @ClosesOn, @MadeBy, @At)
-            on conflict (id) do update set season = @Season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions, plan = @plan::jsonb, draft = @Draft, opens_on = @OpensOn, closes_on = @ClosesOn, revision = level_check.revision + 1
+        var saved = await c.ExecuteAsync(
+            """
+            insert into level_check (
+              id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on,
+              closes_on, made_by, made_at)
+            values (
+              @Id, @SchoolId, @SchoolYearId, @Season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
+              @OpensOn, @ClosesOn, @MadeBy, @At)
+            on conflict (id) do update
+            set season = @Season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions,
+              plan = @plan::jsonb, draft = @Draft, opens_on = @OpensOn, closes_on = @ClosesOn,
+              revision = level_check.revision + 1
             where level_check.revision = @Revision and level_check.school_id = @SchoolId and level_check.gone_at is null
-            """, new { check.Id, check.SchoolId, check.SchoolYearId, check.Season, check.StaffTitle, check.ReaderTitle, check.Directions, plan = Database.ToJson(check.Plan), check.Draft, check.OpensOn, check.ClosesOn, check.MadeBy, check.At, check.Revision }, t);
-        if (saved == 0) return false;
-        await c.ExecuteAsync("""
+            """,
+            new
+            {
+                check.Id,
+                check.SchoolId,
+                check.SchoolYearId,
+                check.Season,
+                check.StaffTitle,
+                check.ReaderTitle,
+                check.Directions,
+                plan = Database.ToJson(check.Plan),
+                check.Draft,
+                check.OpensOn,
+                check.ClosesOn,
+                check.MadeBy,
+                check.At,
+                check.Revision,
+            },
+            t
+        );
+        if (saved == 0)
+            return false;
+        await c.ExecuteAsync(
+            """
             delete from check_aim where check_id = @Id;
             insert into check_aim (check_id, kind, key) select @Id, * from unnest(@kinds, @keys);
             delete from check_colleague where check_id = @Id;
-            insert into check_colleague (check_id, adult_id) select @Id, a.id from adult a where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'staff' and not a.left_school
-            """, new { check.Id, check.SchoolId, kinds = aims.Select(a => a.Kind).ToArray(), keys = aims.Select(a => a.Key).ToArray(), colleagues = colleagues.ToArray() }, t);
+            insert into check_colleague (check_id, adult_id)
+            select @Id, a.id
+            from adult a
+            where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'staff' and not a.left_school
+            """,
+            new
+            {
+                check.Id,
+                check.SchoolId,
+                kinds = aims.Select(a => a.Kind).ToArray(),
+                keys = aims.Select(a => a.Key).ToArray(),
+                colleagues = colleagues.ToArray(),
+            },
+            t
+        );
         return true;
     }
 
     /// <summary>The readers some aims mean, each once, with the class they are reached through.</summary>
     public async Task<IReadOnlyList<CheckReader>> Meant(IReadOnlyList<CheckAim> aims, Guid schoolId, Guid yearId)
     {
-        Guid[] Ids(string kind) => [.. aims.Where(a => a.Kind == kind && Guid.TryParse(a.Key, out _)).Select(a => Guid.Parse(a.Key))];
+        Guid[] Ids(string kind) =>
+            [.. aims.Where(a => a.Kind == kind && Guid.TryParse(a.Key, out _)).Select(a => Guid.Parse(a.Key))];
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<CheckReader>("""
-            select distinct on (r.id) r.id as reader_id, k.id as class_id, r.depth_mean as mean, r.depth_sd as sd
-            from reader r join enrolment e on e.reader_id = r.id and e.to_day is null join class k on k.id = e.class_id and not k.closed
-            where r.school_id = @schoolId and k.school_id = @schoolId and not r.left_school
-              and (k.id = any(@classes) or r.id = any(@readers) or (r.grade = any(@grades) and k.school_year_id = @yearId)
-                or exists (select 1 from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id and g.id = any(@groups) and g.class_id = k.id and g.closed_at is null))
-            order by r.id, k.id = any(@classes) desc, k.id
-            limit 20000
-            """, new { schoolId, yearId, classes = Ids("class"), readers = Ids("reader"), groups = Ids("group"), grades = aims.Where(a => a.Kind == "grade").Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture)).ToArray() })).ToList();
+        return (
+            await c.QueryAsync<CheckReader>(
+                """
+                select distinct on (r.id) r.id as reader_id, k.id as class_id, r.depth_mean as mean, r.depth_sd as sd
+                from reader r
+                  join enrolment e on e.reader_id = r.id and e.to_day is null
+                  join class k on k.id = e.class_id and not k.closed
+                where r.school_id = @schoolId and k.school_id = @schoolId and not r.left_school
+                  and (k.id = any(@classes)
+                    or r.id = any(@readers)
+                    or (r.grade = any(@grades) and k.school_year_id = @yearId)
+                    or exists (
+                      select 1
+                      from group_member m join guided_group g on g.id = m.group_id
+                      where m.reader_id = r.id and g.id = any(@groups) and g.class_id = k.id and g.closed_at is null))
+                order by r.id, k.id = any(@classes) desc, k.id
+                limit 20000
+                """,
+                new
+                {
+                    schoolId,
+                    yearId,
+                    classes = Ids("class"),
+                    readers = Ids("reader"),
+                    groups = Ids("group"),
+                    grades = aims.Where(a => a.Kind == "grade")
+                        .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))
+                        .ToArray(),
+                }
+            )
+        ).ToList();
     }
 
     /// <summary>Texts a fixed form can be made of, by depth.</summary>
     public async Task<IReadOnlyList<FormPassage>> Passages(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<FormPassage>($"""
-            select v.id as version_id, t.title, v.depth, v.words, q.n as questions
-            from version v join text t on t.id = v.text_id
-              join lateral (select count(*)::int as n from question q where q.text_id = t.id and {PassagePool.AskedOf}) q on q.n >= {PassagePool.FewestQuestions}
-            where not v.retired and t.retired_at is null and (t.school_id is null or (t.school_id = @schoolId and not t.mine))
-            order by v.depth
-            limit 500
-            """, new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<FormPassage>(
+                $"""
+                select v.id as version_id, t.title, v.depth, v.words, q.n as questions
+                from version v join text t on t.id = v.text_id
+                  join lateral (
+                    select count(*)::int as n from question q where q.text_id = t.id and {PassagePool.AskedOf}
+                  ) q on q.n >= {PassagePool.FewestQuestions}
+                where not v.retired
+                  and t.retired_at is null
+                  and (t.school_id is null or (t.school_id = @schoolId and not t.mine))
+                order by v.depth
+                limit 500
+                """,
+                new { schoolId }
+            )
+        ).ToList();
     }
 
     /// <summary>The class of a group that is open; null for one that is not.</summary>
     public async Task<Guid?> ClassOfGroup(Guid groupId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Guid?>("select class_id from guided_group where id = @groupId and closed_at is null", new { groupId });
+        return await c.QuerySingleOrDefaultAsync<Guid?>(
+            "select class_id from guided_group where id = @groupId and closed_at is null",
+            new { groupId }
+        );
     }
 
-    /// <summary>Gives a check to readers; who has it already keeps what was done, and who had it taken back has it again.</summary>
+    /// <summary>Gives a check to readers; who has it already keeps what was done, and who had it taken back has it
+    /// again.</summary>
     /// <returns>Those who have it now and had not before.</returns>
-    public static async Task<IReadOnlyList<Guid>> Give(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, CheckPlan plan, IReadOnlyList<CheckReader> readers, DateTimeOffset now)
+    public static async Task<IReadOnlyList<Guid>> Give(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid checkId,
+        CheckPlan plan,
+        IReadOnlyList<CheckReader> readers,
+        DateTimeOffset now
+    )
     {
-        var given = (await c.QueryAsync<Guid>("""
-            insert into sitting (id, check_id, reader_id, class_id, grade, made_at, before_mean, before_sd, changed_at)
-            select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
-            on conflict (check_id, reader_id) do update set withdrawn_at = null, changed_at = @now where sitting.withdrawn_at is not null
-            returning reader_id
-            """, new { checkId, now, readers = readers.Select(r => r.ReaderId).ToArray(), classes = readers.Select(r => r.ClassId).ToArray(), means = readers.Select(r => r.Mean).ToArray(), sds = readers.Select(r => r.Sd).ToArray() }, t)).ToList();
+        var given = (
+            await c.QueryAsync<Guid>(
+                """
+                insert into sitting (
+                  id, check_id, reader_id, class_id, grade, made_at, before_mean, before_sd, changed_at)
+                select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now
+                from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
+                on conflict (check_id, reader_id) do update
+                set withdrawn_at = null, changed_at = @now
+                where sitting.withdrawn_at is not null
+                returning reader_id
+                """,
+                new
+                {
+                    checkId,
+                    now,
+                    readers = readers.Select(r => r.ReaderId).ToArray(),
+                    classes = readers.Select(r => r.ClassId).ToArray(),
+                    means = readers.Select(r => r.Mean).ToArray(),
+                    sds = readers.Select(r => r.Sd).ToArray(),
+                },
+                t
+            )
+        ).ToList();
         // Until somebody begins, the plan may change, and what is no longer in it goes.
-        await c.ExecuteAsync("""
-            delete from sitting_part p using sitting s where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
+        await c.ExecuteAsync(
+            """
+            delete from sitting_part p
+            using sitting s
+            where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
             insert into sitting_part (id, sitting_id, part, round, position, state)
-            select gen_random_uuid(), s.id, p.part, 1, p.position, 'Waiting' from sitting s cross join unnest(@parts, @positions) p (part, position)
+            select gen_random_uuid(), s.id, p.part, 1, p.position, 'Waiting'
+            from sitting s cross join unnest(@parts, @positions) p (part, position)
             where s.check_id = @checkId and s.withdrawn_at is null
             on conflict (sitting_id, part, round) do nothing
-            """, new { checkId, parts = plan.Parts.Select(p => p.Part.ToString()).ToArray(), positions = plan.Parts.Select((_, i) => i).ToArray() }, t);
+            """,
+            new
+            {
+                checkId,
+                parts = plan.Parts.Select(p => p.Part.ToString()).ToArray(),
+                positions = plan.Parts.Select((_, i) => i).ToArray(),
+            },
+            t
+        );
         await Tell(c, t, checkId);
         return given;
     }
@@ -172,12 +453,25 @@ public sealed class CheckStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<CheckRow>> Of(Guid classId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<CheckRow>(Rows("""
-            exists (select 1 from sitting s where s.check_id = k.id and s.class_id = @classId)
-              or exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'class' and m.key = @classId::text)
-              or exists (select 1 from check_colleague l where l.check_id = k.id and l.adult_id = @adultId)
-              or (k.draft and k.made_by = @adultId and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'class'))
-            """), new { classId, adultId })).ToList();
+        return (
+            await c.QueryAsync<CheckRow>(
+                Rows(
+                    """
+                    exists (select 1 from sitting s where s.check_id = k.id and s.class_id = @classId)
+                      or exists (
+                        select 1
+                        from check_aim m
+                        where m.check_id = k.id and m.kind = 'class' and m.key = @classId::text)
+                      or exists (select 1 from check_colleague l where l.check_id = k.id and l.adult_id = @adultId)
+                      or (
+                        k.draft
+                          and k.made_by = @adultId
+                          and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'class'))
+                    """
+                ),
+                new { classId, adultId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<CheckRow>> OfSchool(Guid schoolId)
@@ -186,36 +480,55 @@ public sealed class CheckStore(NpgsqlDataSource db)
         return (await c.QueryAsync<CheckRow>(Rows("k.school_id = @schoolId"), new { schoolId })).ToList();
     }
 
-    private static string Rows(string which) => $"""
-        select k.id, k.season, k.staff_title, k.reader_title, k.draft, k.opens_on, k.closes_on, k.closed_at, a.name as "by", k.made_at,
-          count(s.id)::int as readers, count(s.id) filter (where not p.left_over)::int as finished, count(s.id) filter (where p.begun and p.left_over)::int as open
-        from level_check k join adult a on a.id = k.made_by
-          left join sitting s on s.check_id = k.id and s.withdrawn_at is null
-          left join lateral (select bool_or(p.state in ('Waiting', 'UnderWay')) as left_over, bool_or(p.started_at is not null) as begun from sitting_part p where p.sitting_id = s.id) p on true
-        where k.gone_at is null and ({which})
-        group by k.id, a.name
-        order by k.made_at desc
-        limit 300
-        """;
+    private static string Rows(string which) =>
+        $"""
+            select k.id, k.season, k.staff_title, k.reader_title, k.draft, k.opens_on, k.closes_on, k.closed_at,
+              a.name as "by", k.made_at,
+              count(s.id)::int as readers, count(s.id) filter (where not p.left_over)::int as finished,
+              count(s.id) filter (where p.begun and p.left_over)::int as open
+            from level_check k join adult a on a.id = k.made_by
+              left join sitting s on s.check_id = k.id and s.withdrawn_at is null
+              left join lateral (
+                select bool_or(p.state in ('Waiting', 'UnderWay')) as left_over,
+                  bool_or(p.started_at is not null) as begun
+                from sitting_part p
+                where p.sitting_id = s.id) p on true
+            where k.gone_at is null and ({which})
+            group by k.id, a.name
+            order by k.made_at desc
+            limit 300
+            """;
 
     /// <summary>Who sits a check, and how far they are.</summary>
     /// <param name="classes">Only readers who have it through one of these classes; null for all.</param>
     public async Task<IReadOnlyList<SittingRow>> Sittings(Guid checkId, IReadOnlyCollection<Guid>? classes)
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var all = await c.QueryMultipleAsync("""
-            select s.id, s.reader_id, r.given_name, r.family_name, s.grade, s.class_id, k.name as class, s.before_mean, s.before_sd, s.after_mean, s.after_sd, s.changed_at,
-                   (select count(*)::int from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id where p.sitting_id = s.id and a.received_at > p.finished_at) as late
+        await using var all = await c.QueryMultipleAsync(
+            """
+            select s.id, s.reader_id, r.given_name, r.family_name, s.grade, s.class_id, k.name as class, s.before_mean,
+              s.before_sd, s.after_mean, s.after_sd, s.changed_at,
+                   (
+                     select count(*)::int
+                     from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id
+                     where p.sitting_id = s.id and a.received_at > p.finished_at) as late
             from sitting s join reader r on r.id = s.reader_id left join class k on k.id = s.class_id
-            where s.check_id = @checkId and s.withdrawn_at is null and (@classes::uuid[] is null or s.class_id = any(@classes))
+            where s.check_id = @checkId
+              and s.withdrawn_at is null
+              and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by k.name, r.family_name, r.given_name, r.id
             limit 20000;
-            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked, p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
+            select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
+              p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
             from sitting_part p join sitting s on s.id = p.sitting_id
-            where s.check_id = @checkId and s.withdrawn_at is null and (@classes::uuid[] is null or s.class_id = any(@classes))
+            where s.check_id = @checkId
+              and s.withdrawn_at is null
+              and (@classes::uuid[] is null or s.class_id = any(@classes))
             order by p.position, p.round
             limit 200000
-            """, new { checkId, classes = classes?.ToArray() });
+            """,
+            new { checkId, classes = classes?.ToArray() }
+        );
         var rows = (await all.ReadAsync<SittingRow>()).ToList();
         var parts = (await all.ReadAsync<PartFlat>()).Select(p => p.Row()).ToLookup(p => p.SittingId);
         return [.. rows.Select(r => r with { Parts = [.. parts[r.Id]] })];
@@ -223,18 +536,38 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     /// <summary>Gives parts once more, each as a further round.</summary>
     /// <returns>The new parts.</returns>
-    public static async Task<IReadOnlyList<Guid>> Again(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, IReadOnlyList<Guid> partIds, DateTimeOffset now)
+    public static async Task<IReadOnlyList<Guid>> Again(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid checkId,
+        IReadOnlyList<Guid> partIds,
+        DateTimeOffset now
+    )
     {
-        var made = (await c.QueryAsync<Guid>("""
-            insert into sitting_part (id, sitting_id, part, round, position, state)
-            select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, 'Waiting'
-            from sitting_part p join sitting s on s.id = p.sitting_id
-            where p.id = any(@partIds) and s.check_id = @checkId and s.withdrawn_at is null
-            on conflict (sitting_id, part, round) do nothing
-            returning id
-            """, new { checkId, partIds = partIds.ToArray() }, t)).ToList();
+        var made = (
+            await c.QueryAsync<Guid>(
+                """
+                insert into sitting_part (id, sitting_id, part, round, position, state)
+                select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, 'Waiting'
+                from sitting_part p join sitting s on s.id = p.sitting_id
+                where p.id = any(@partIds) and s.check_id = @checkId and s.withdrawn_at is null
+                on conflict (sitting_id, part, round) do nothing
+                returning id
+                """,
+                new { checkId, partIds = partIds.ToArray() },
+                t
+            )
+        ).ToList();
         // What was never begun does not stand in the way of its next round.
-        await c.ExecuteAsync("update sitting_part set state = 'Skipped', note = 'given again', finished_at = @now where id = any(@partIds) and state in ('Waiting', 'UnderWay')", new { partIds = partIds.ToArray(), now }, t);
+        await c.ExecuteAsync(
+            """
+            update sitting_part
+            set state = 'Skipped', note = 'given again', finished_at = @now
+            where id = any(@partIds) and state in ('Waiting', 'UnderWay')
+            """,
+            new { partIds = partIds.ToArray(), now },
+            t
+        );
         await Tell(c, t, checkId);
         return made;
     }
@@ -242,50 +575,159 @@ public sealed class CheckStore(NpgsqlDataSource db)
     /// <summary>Takes rounds back that nobody has begun.</summary>
     public static async Task<int> UndoAgain(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<Guid> made)
     {
-        return await c.ExecuteAsync("""
-            update sitting_part o set state = case when o.started_at is null then 'Waiting' else 'UnderWay' end, note = '', finished_at = null
-            from sitting_part n where n.id = any(@made) and n.state = 'Waiting' and o.sitting_id = n.sitting_id and o.part = n.part and o.round = n.round - 1 and o.note = 'given again';
+        return await c.ExecuteAsync(
+            """
+            update sitting_part o
+            set state = case when o.started_at is null then 'Waiting' else 'UnderWay' end, note = '', finished_at = null
+            from sitting_part n
+            where n.id = any(@made)
+              and n.state = 'Waiting'
+              and o.sitting_id = n.sitting_id
+              and o.part = n.part
+              and o.round = n.round - 1
+              and o.note = 'given again';
             delete from sitting_part where id = any(@made) and state = 'Waiting'
-            """, new { made = made.ToArray() }, t);
+            """,
+            new { made = made.ToArray() },
+            t
+        );
     }
 
     /// <summary>Takes a check back from everybody, or gives it back; what was done is kept.</summary>
     public async Task Discard(Guid checkId, bool gone, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update level_check set gone_at = case when @gone then @now end, revision = revision + 1 where id = @checkId", new { checkId, gone, now });
+        await c.ExecuteAsync(
+            """
+            update level_check set gone_at = case when @gone then @now end, revision = revision + 1 where id = @checkId
+            """,
+            new
+            {
+                checkId,
+                gone,
+                now,
+            }
+        );
         await Tell(c, null, checkId);
     }
 
     /// <summary>Takes a check back that nobody has any more.</summary>
-    public static Task DiscardEmpty(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, DateTimeOffset now) => c.ExecuteAsync("""
-        update level_check k set gone_at = @now, revision = revision + 1
-        where k.id = @checkId and k.gone_at is null and not exists (select 1 from sitting s where s.check_id = k.id and s.withdrawn_at is null)
-        """, new { checkId, now }, t);
+    public static Task DiscardEmpty(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, DateTimeOffset now) =>
+        c.ExecuteAsync(
+            """
+            update level_check k set gone_at = @now, revision = revision + 1
+            where k.id = @checkId
+              and k.gone_at is null
+              and not exists (select 1 from sitting s where s.check_id = k.id and s.withdrawn_at is null)
+            """,
+            new { checkId, now },
+            t
+        );
 
     /// <summary>Takes a check back from some readers.</summary>
-    public static async Task<int> Withdraw(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, IReadOnlyList<Guid> readerIds, DateTimeOffset now)
+    public static async Task<int> Withdraw(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid checkId,
+        IReadOnlyList<Guid> readerIds,
+        DateTimeOffset now
+    )
     {
-        var taken = await c.ExecuteAsync("update sitting set withdrawn_at = @now where check_id = @checkId and reader_id = any(@readerIds) and withdrawn_at is null", new { checkId, readerIds = readerIds.ToArray(), now }, t);
+        var taken = await c.ExecuteAsync(
+            """
+            update sitting
+            set withdrawn_at = @now
+            where check_id = @checkId and reader_id = any(@readerIds) and withdrawn_at is null
+            """,
+            new
+            {
+                checkId,
+                readerIds = readerIds.ToArray(),
+                now,
+            },
+            t
+        );
         await Tell(c, t, checkId);
         return taken;
     }
 
     /// <summary>Gives a check back to readers it was taken from.</summary>
-    public static async Task<bool> GiveBack(NpgsqlConnection c, NpgsqlTransaction t, CheckWithdrawn taken, DateTimeOffset now)
+    public static async Task<bool> GiveBack(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        CheckWithdrawn taken,
+        DateTimeOffset now
+    )
     {
-        var back = await c.ExecuteAsync("update sitting set withdrawn_at = null, changed_at = @now where check_id = @CheckId and reader_id = any(@readers) and withdrawn_at is not null", new { taken.CheckId, readers = taken.ReaderIds.ToArray(), now }, t);
+        var back = await c.ExecuteAsync(
+            """
+            update sitting
+            set withdrawn_at = null, changed_at = @now
+            where check_id = @CheckId and reader_id = any(@readers) and withdrawn_at is not null
+            """,
+            new
+            {
+                taken.CheckId,
+                readers = taken.ReaderIds.ToArray(),
+                now,
+            },
+            t
+        );
         await Tell(c, t, taken.CheckId);
         return back > 0;
     }
 
     /// <summary>Tells the pages of every class that has the check.</summary>
     internal static Task Tell(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId) =>
-        c.ExecuteAsync("select pg_notify('ticket', class_id::text) from (select distinct class_id from sitting where check_id = @checkId and class_id is not null limit 1000) s", new { checkId }, t);
+        c.ExecuteAsync(
+            """
+            select pg_notify('ticket', class_id::text)
+            from (select distinct class_id from sitting where check_id = @checkId and class_id is not null limit 1000) s
+            """,
+            new { checkId },
+            t
+        );
 }
 
 /// <summary>A part as it is kept.</summary>
-internal sealed record PartFlat(Guid Id, Guid SittingId, string Part, int Round, int Position, string State, string Note, string Flag, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score, DateTimeOffset? StartedAt, DateTimeOffset? FinishedAt, double Moved)
+internal sealed record PartFlat(
+    Guid Id,
+    Guid SittingId,
+    string Part,
+    int Round,
+    int Position,
+    string State,
+    string Note,
+    string Flag,
+    int Answered,
+    int Asked,
+    int Correct,
+    int Rushed,
+    double Seconds,
+    double? Score,
+    DateTimeOffset? StartedAt,
+    DateTimeOffset? FinishedAt,
+    double Moved
+)
 {
-    public PartRow Row() => new(Id, SittingId, Enum.Parse<CheckPart>(Part), Round, Position, Enum.Parse<PartState>(State), Note, Enum.Parse<PartFlag>(Flag), Answered, Asked, Correct, Rushed, Seconds, Score, StartedAt, FinishedAt, Moved);
+    public PartRow Row() =>
+        new(
+            Id,
+            SittingId,
+            Enum.Parse<CheckPart>(Part),
+            Round,
+            Position,
+            Enum.Parse<PartState>(State),
+            Note,
+            Enum.Parse<PartFlag>(Flag),
+            Answered,
+            Asked,
+            Correct,
+            Rushed,
+            Seconds,
+            Score,
+            StartedAt,
+            FinishedAt,
+            Moved
+        );
 }

@@ -8,26 +8,62 @@ using Npgsql;
 
 namespace DeepCurrent.Data.LevelChecks;
 
-/// <summary>What is put to a reader at once in a part: words, a maze passage, a passage with its questions; each chosen for what is known by then.</summary>
+/// <summary>What is put to a reader at once in a part: words, a maze passage, a passage with its questions; each chosen
+/// for what is known by then.</summary>
 internal sealed class StageStore(PassagePool pool)
 {
     /// <summary>Puts the next stage of a part to the reader, if there is one.</summary>
-    public async Task<bool> GoesOn(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, Guid schoolId, Yardstick yardstick, DateTimeOffset now)
+    public async Task<bool> GoesOn(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Sitting s,
+        PartRow part,
+        Guid schoolId,
+        Yardstick yardstick,
+        DateTimeOffset now
+    )
     {
         var stages = await Of(c, t, part.Id);
         var left = TimeSpan.FromSeconds(s.Limit - stages.Sum(x => x.Seconds));
-        if (left <= TimeSpan.Zero) return false;
-        if (part.Part is CheckPart.Maze || (part.Part is CheckPart.WordReading or CheckPart.WordMeaning && stages.Count >= CheckPlan.WordStages)) return false;
+        if (left <= TimeSpan.Zero)
+            return false;
+        if (
+            part.Part is CheckPart.Maze
+            || (part.Part is CheckPart.WordReading or CheckPart.WordMeaning && stages.Count >= CheckPlan.WordStages)
+        )
+            return false;
         var known = await Known(c, t, s, stages, yardstick, now);
-        if (part.Part is CheckPart.Passages && s.Check.Plan.Form.Count == 0 && PassageChoice.End(known.Estimate(now).Sd, stages.Count, left, s.Check.Plan.Limits) is not CheckEnd.GoesOn) return false;
+        if (
+            part.Part is CheckPart.Passages
+            && s.Check.Plan.Form.Count == 0
+            && PassageChoice.End(known.Estimate(now).Sd, stages.Count, left, s.Check.Plan.Limits) is not CheckEnd.GoesOn
+        )
+            return false;
         return await Serve(c, t, s, part, stages, known, schoolId, now);
     }
 
     /// <summary>Puts the first stage of a part to the reader.</summary>
     /// <returns>False where nothing is there that fits.</returns>
-    public async Task<bool> Begin(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, Guid schoolId, Yardstick yardstick, DateTimeOffset now) => await Serve(c, t, s, part, [], await Known(c, t, s, [], yardstick, now), schoolId, now);
+    public async Task<bool> Begin(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Sitting s,
+        PartRow part,
+        Guid schoolId,
+        Yardstick yardstick,
+        DateTimeOffset now
+    ) => await Serve(c, t, s, part, [], await Known(c, t, s, [], yardstick, now), schoolId, now);
 
-    private async Task<bool> Serve(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, IReadOnlyList<Stage> stages, DepthDistribution known, Guid schoolId, DateTimeOffset now)
+    private async Task<bool> Serve(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Sitting s,
+        PartRow part,
+        IReadOnlyList<Stage> stages,
+        DepthDistribution known,
+        Guid schoolId,
+        DateTimeOffset now
+    )
     {
         var position = stages.Count;
         var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
@@ -35,30 +71,95 @@ internal sealed class StageStore(PassagePool pool)
         var seed = BitConverter.ToInt32(part.Id.ToByteArray()) + position;
         NewStage? next = part.Part switch
         {
-            CheckPart.WordReading => new(null, null, "", null, null, WordItems.Reading(known.Mean, seen, CheckPlan.WordsAStage, seed, await PassagePool.Shown(c, t, part.Part))),
-            CheckPart.WordMeaning => new(null, null, "", null, null, WordItems.Meaning(await PassagePool.Words(c, t, schoolId), known.Mean, seen, CheckPlan.WordsAStage, seed, await PassagePool.Shown(c, t, part.Part))),
-            CheckPart.Maze => await PassagePool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version ? await PassagePool.MazeOf(c, t, version, schoolId) : null,
+            CheckPart.WordReading => new(
+                null,
+                null,
+                "",
+                null,
+                null,
+                WordItems.Reading(
+                    known.Mean,
+                    seen,
+                    CheckPlan.WordsAStage,
+                    seed,
+                    await PassagePool.Shown(c, t, part.Part)
+                )
+            ),
+            CheckPart.WordMeaning => new(
+                null,
+                null,
+                "",
+                null,
+                null,
+                WordItems.Meaning(
+                    await PassagePool.Words(c, t, schoolId),
+                    known.Mean,
+                    seen,
+                    CheckPlan.WordsAStage,
+                    seed,
+                    await PassagePool.Shown(c, t, part.Part)
+                )
+            ),
+            CheckPart.Maze => await PassagePool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version
+                ? await PassagePool.MazeOf(c, t, version, schoolId)
+                : null,
             _ => await Passage(c, t, s, part, known, position, schoolId),
         };
-        if (next is not { Items.Count: > 0 }) return false;
-        await c.ExecuteAsync("""
+        if (next is not { Items.Count: > 0 })
+            return false;
+        await c.ExecuteAsync(
+            """
             insert into stage (id, part_id, position, version_id, text_id, title, text_depth, pages, items, served_at)
-            values (gen_random_uuid(), @partId, @position, @VersionId, @TextId, @Title, @TextDepth, @pages::jsonb, @items::jsonb, @now)
+            values (
+              gen_random_uuid(), @partId, @position, @VersionId, @TextId, @Title, @TextDepth, @pages::jsonb,
+              @items::jsonb, @now)
             on conflict (part_id, position) do nothing
-            """, new { partId = part.Id, position, next.VersionId, next.TextId, next.Title, next.TextDepth, pages = next.Pages is null ? null : Database.ToJson(next.Pages), items = Database.ToJson(next.Items), now }, t);
+            """,
+            new
+            {
+                partId = part.Id,
+                position,
+                next.VersionId,
+                next.TextId,
+                next.Title,
+                next.TextDepth,
+                pages = next.Pages is null ? null : Database.ToJson(next.Pages),
+                items = Database.ToJson(next.Items),
+                now,
+            },
+            t
+        );
         return true;
     }
 
-    private async Task<NewStage?> Passage(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, PartRow part, DepthDistribution known, int position, Guid schoolId)
+    private async Task<NewStage?> Passage(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Sitting s,
+        PartRow part,
+        DepthDistribution known,
+        int position,
+        Guid schoolId
+    )
     {
         var plan = s.Check.Plan;
-        if (plan.Form.Count > 0) return position < plan.Form.Count ? await pool.Passage(c, t, plan.Form[position], part.Id) : null;
+        if (plan.Form.Count > 0)
+            return position < plan.Form.Count ? await pool.Passage(c, t, plan.Form[position], part.Id) : null;
         var passages = await pool.Near(c, t, s.ReaderId, schoolId, known.Mean, plan.Limits);
-        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best ? await pool.Passage(c, t, best.Id, part.Id) : null;
+        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best
+            ? await pool.Passage(c, t, best.Id, part.Id)
+            : null;
     }
 
     /// <summary>What is known of the reader in this part: what the check starts from, with what was answered.</summary>
-    private static async Task<DepthDistribution> Known(NpgsqlConnection c, NpgsqlTransaction t, Sitting s, IReadOnlyList<Stage> stages, Yardstick yardstick, DateTimeOffset now)
+    private static async Task<DepthDistribution> Known(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Sitting s,
+        IReadOnlyList<Stage> stages,
+        Yardstick yardstick,
+        DateTimeOffset now
+    )
     {
         // Parts that are finished are evidence already, and in the reader's own level.
         var own = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now;
@@ -66,22 +167,77 @@ internal sealed class StageStore(PassagePool pool)
         return CheckMeasure.After(begin, Answered(stages));
     }
 
-    private static IEnumerable<CheckAnswer> Answered(IEnumerable<Stage> stages) => stages.SelectMany(x => x.Answers.Select(a => new CheckAnswer(x.Items[a.Item].Difficulty, x.Items[a.Item].Guess, a.Correct, a.Rushed)));
+    private static IEnumerable<CheckAnswer> Answered(IEnumerable<Stage> stages) =>
+        stages.SelectMany(x =>
+            x.Answers.Select(a => new CheckAnswer(
+                x.Items[a.Item].Difficulty,
+                x.Items[a.Item].Guess,
+                a.Correct,
+                a.Rushed
+            ))
+        );
 
-    private sealed record StageFlat(Guid Id, int Position, string Title, double? TextDepth, string? Pages, string Items, double Seconds, DateTimeOffset ServedAt, DateTimeOffset? DoneAt);
+    private sealed record StageFlat(
+        Guid Id,
+        int Position,
+        string Title,
+        double? TextDepth,
+        string? Pages,
+        string Items,
+        double Seconds,
+        DateTimeOffset ServedAt,
+        DateTimeOffset? DoneAt
+    );
 
-    private sealed record AnswerFlat(Guid StageId, int Item, Array Picks, bool Correct, bool Rushed, Guid Id, DateTimeOffset At);
+    private sealed record AnswerFlat(
+        Guid StageId,
+        int Item,
+        Array Picks,
+        bool Correct,
+        bool Rushed,
+        Guid Id,
+        DateTimeOffset At
+    );
 
     /// <summary>The stages of a part so far, with their answers.</summary>
     public static async Task<IReadOnlyList<Stage>> Of(NpgsqlConnection c, NpgsqlTransaction t, Guid partId)
     {
-        await using var all = await c.QueryMultipleAsync("""
-            select id, position, title, text_depth, pages::text as pages, items::text as items, seconds, served_at, done_at from stage where part_id = @partId order by position limit 20;
-            select a.stage_id, a.item, a.picks, a.correct, a.rushed, a.id, a.at from check_answer a join stage s on s.id = a.stage_id where s.part_id = @partId order by a.at, a.item limit 2000
-            """, new { partId }, t);
+        await using var all = await c.QueryMultipleAsync(
+            """
+            select id, position, title, text_depth, pages::text as pages, items::text as items, seconds, served_at,
+              done_at
+            from stage
+            where part_id = @partId
+            order by position
+            limit 20;
+            select a.stage_id, a.item, a.picks, a.correct, a.rushed, a.id, a.at
+            from check_answer a join stage s on s.id = a.stage_id
+            where s.part_id = @partId
+            order by a.at, a.item
+            limit 2000
+            """,
+            new { partId },
+            t
+        );
         var stages = (await all.ReadAsync<StageFlat>()).ToList();
         var answers = (await all.ReadAsync<AnswerFlat>()).ToLookup(a => a.StageId);
-        return [.. stages.Select(s => new Stage(s.Id, s.Position, s.Title, s.TextDepth, s.Pages is null ? [] : Database.FromJson<List<List<string>>>(s.Pages), Database.FromJson<List<CheckItem>>(s.Items),
-            [.. answers[s.Id].Select(a => new StageAnswer(a.Id, a.Item, (int[])a.Picks, a.Correct, a.Rushed, a.At))], s.Seconds, s.ServedAt, s.DoneAt is not null))];
+        return
+        [
+            .. stages.Select(s => new Stage(
+                s.Id,
+                s.Position,
+                s.Title,
+                s.TextDepth,
+                s.Pages is null ? [] : Database.FromJson<List<List<string>>>(s.Pages),
+                Database.FromJson<List<CheckItem>>(s.Items),
+                [
+                    .. answers[s.Id]
+                        .Select(a => new StageAnswer(a.Id, a.Item, (int[])a.Picks, a.Correct, a.Rushed, a.At)),
+                ],
+                s.Seconds,
+                s.ServedAt,
+                s.DoneAt is not null
+            )),
+        ];
     }
 }

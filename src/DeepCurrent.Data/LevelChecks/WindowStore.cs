@@ -7,7 +7,16 @@ namespace DeepCurrent.Data.LevelChecks;
 /// <param name="Left">Something is still to be done.</param>
 /// <param name="Again">A part was rushed or thin.</param>
 /// <param name="Depth">The level after the last part that was finished, fm; null before there is one.</param>
-public sealed record WindowReader(Guid YearId, string Season, int Grade, Guid ReaderId, bool Begun, bool Left, bool Again, double? Depth);
+public sealed record WindowReader(
+    Guid YearId,
+    string Season,
+    int Grade,
+    Guid ReaderId,
+    bool Begun,
+    bool Left,
+    bool Again,
+    double? Depth
+);
 
 /// <param name="Year">The school year's name.</param>
 public sealed record WindowYear(Guid Id, string Year, DateOnly FirstDay);
@@ -19,17 +28,34 @@ public sealed class WindowStore(NpgsqlDataSource db)
     public async Task<(IReadOnlyList<WindowYear> Years, IReadOnlyList<WindowReader> Readers)> Of(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var all = await c.QueryMultipleAsync("""
-            select id, name as year, first_day from school_year where school_id = @schoolId order by first_day desc limit 20;
+        await using var all = await c.QueryMultipleAsync(
+            """
+            select id, name as year, first_day
+            from school_year
+            where school_id = @schoolId
+            order by first_day desc
+            limit 20;
             select k.school_year_id as year_id, k.season, s.grade, s.reader_id,
-              bool_or(p.started_at is not null) as begun, bool_or(p.state in ('Waiting', 'UnderWay') and k.closed_at is null) as left,
-              bool_or(p.state = 'Done' and p.flag in ('Rushed', 'Thin') and not exists (select 1 from sitting_part n where n.sitting_id = s.id and n.part = p.part and n.round > p.round)) as again,
+              bool_or(p.started_at is not null) as begun,
+              bool_or(p.state in ('Waiting', 'UnderWay') and k.closed_at is null) as left,
+              bool_or(
+                p.state = 'Done'
+                  and p.flag in ('Rushed', 'Thin')
+                  and not exists (
+                    select 1 from sitting_part n where n.sitting_id = s.id and n.part = p.part and n.round > p.round)
+              ) as again,
               (array_agg(s.after_mean order by s.changed_at desc))[1] as depth
             from level_check k join sitting s on s.check_id = k.id join sitting_part p on p.sitting_id = s.id
-            where k.school_id = @schoolId and k.season is not null and not k.draft and k.gone_at is null and s.withdrawn_at is null
+            where k.school_id = @schoolId
+              and k.season is not null
+              and not k.draft
+              and k.gone_at is null
+              and s.withdrawn_at is null
             group by k.school_year_id, k.season, s.grade, s.reader_id
             limit 200000
-            """, new { schoolId });
+            """,
+            new { schoolId }
+        );
         return ((await all.ReadAsync<WindowYear>()).ToList(), (await all.ReadAsync<WindowReader>()).ToList());
     }
 
@@ -37,6 +63,13 @@ public sealed class WindowStore(NpgsqlDataSource db)
     public async Task<IReadOnlyDictionary<int, int>> Grades(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(int Grade, int Readers)>("select grade, count(*)::int from reader where school_id = @schoolId and not left_school group by grade", new { schoolId })).ToDictionary(g => g.Grade, g => g.Readers);
+        return (
+            await c.QueryAsync<(int Grade, int Readers)>(
+                """
+                select grade, count(*)::int from reader where school_id = @schoolId and not left_school group by grade
+                """,
+                new { schoolId }
+            )
+        ).ToDictionary(g => g.Grade, g => g.Readers);
     }
 }

@@ -5,7 +5,15 @@ namespace DeepCurrent.Data.Lists;
 
 /// <summary>A list of readers a teacher keeps.</summary>
 /// <param name="Filter">What makes its members, for a list that keeps itself; null for one made by hand.</param>
-public sealed record ReaderList(Guid Id, string Name, string Mark, string Note, int Position, string? Filter, Guid[] ReaderIds);
+public sealed record ReaderList(
+    Guid Id,
+    string Name,
+    string Mark,
+    string Note,
+    int Position,
+    string? Filter,
+    Guid[] ReaderIds
+);
 
 /// <summary>Lists of readers: by hand, from a selection, or by a filter.</summary>
 public sealed class ListStore(NpgsqlDataSource db)
@@ -13,14 +21,40 @@ public sealed class ListStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<ReaderList>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid Id, string Name, string Mark, string Note, int Position, string? Filter, string Readers)>("""
+        var lists = await c.QueryAsync<ListFlat>(
+            """
             select l.id, l.name, l.mark, l.note, l.position, l.filter::text,
-                   coalesce((select string_agg(m.reader_id::text, ' ' order by m.position) from reader_list_member m join enrolment e on e.reader_id = m.reader_id and e.class_id = l.class_id and e.to_day is null where m.list_id = l.id), '') as readers
+              coalesce(
+                (
+                  select string_agg(m.reader_id::text, ' ' order by m.position)
+                  from reader_list_member m
+                    join enrolment e on e.reader_id = m.reader_id and e.class_id = l.class_id and e.to_day is null
+                  where m.list_id = l.id),
+                '') as readers
             from reader_list l
             where l.class_id = @classId
             order by l.position, l.made_at
             limit 100
-            """, new { classId })).Select(l => new ReaderList(l.Id, l.Name, l.Mark, l.Note, l.Position, l.Filter, [.. l.Readers.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(Guid.Parse)])).ToList();
+            """,
+            new { classId }
+        );
+        return [.. lists.Select(l => l.List())];
+    }
+
+    private sealed record ListFlat(
+        Guid Id,
+        string Name,
+        string Mark,
+        string Note,
+        int Position,
+        string? Filter,
+        string Readers
+    )
+    {
+        public ReaderList List() =>
+            new(Id, Name, Mark, Note, Position, Filter, [.. Readers.Split(' ', Empty).Select(Guid.Parse)]);
+
+        private const StringSplitOptions Empty = StringSplitOptions.RemoveEmptyEntries;
     }
 
     /// <summary>Writes a list as it is to be; readers who are not in the class are left out.</summary>
@@ -28,17 +62,48 @@ public sealed class ListStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var written = await c.ExecuteAsync("""
-            insert into reader_list (id, class_id, name, mark, note, position, filter, made_at) values (@Id, @classId, @Name, @Mark, @Note, @Position, @Filter::jsonb, @now)
-            on conflict (id) do update set name = excluded.name, mark = excluded.mark, note = excluded.note, position = excluded.position, filter = excluded.filter where reader_list.class_id = @classId
-            """, new { list.Id, classId, list.Name, list.Mark, list.Note, list.Position, list.Filter, now }, t);
-        if (written == 0) return;
-        await c.ExecuteAsync("""
+        var written = await c.ExecuteAsync(
+            """
+            insert into reader_list (id, class_id, name, mark, note, position, filter, made_at)
+            values (@Id, @classId, @Name, @Mark, @Note, @Position, @Filter::jsonb, @now)
+            on conflict (id) do update
+            set name = excluded.name, mark = excluded.mark, note = excluded.note, position = excluded.position,
+              filter = excluded.filter
+            where reader_list.class_id = @classId
+            """,
+            new
+            {
+                list.Id,
+                classId,
+                list.Name,
+                list.Mark,
+                list.Note,
+                list.Position,
+                list.Filter,
+                now,
+            },
+            t
+        );
+        if (written == 0)
+            return;
+        await c.ExecuteAsync(
+            """
             delete from reader_list_member where list_id = @Id;
             insert into reader_list_member (list_id, reader_id, position)
-            select @Id, x.id, x.n from unnest(@ReaderIds) with ordinality x(id, n) where exists (select 1 from enrolment e where e.reader_id = x.id and e.class_id = @classId and e.to_day is null)
+            select @Id, x.id, x.n
+            from unnest(@ReaderIds) with ordinality x(id, n)
+            where exists (
+              select 1 from enrolment e where e.reader_id = x.id and e.class_id = @classId and e.to_day is null)
             on conflict do nothing
-            """, new { list.Id, list.ReaderIds, classId }, t);
+            """,
+            new
+            {
+                list.Id,
+                list.ReaderIds,
+                classId,
+            },
+            t
+        );
         await t.CommitAsync();
     }
 

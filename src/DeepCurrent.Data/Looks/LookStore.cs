@@ -12,29 +12,64 @@ public sealed class LookStore(NpgsqlDataSource db)
     public async Task Add(Guid schoolId, Guid adultId, DateTimeOffset at, string what, Guid? readerId, string note)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into looked (school_id, adult_id, at, what, reader_id, note) values (@schoolId, @adultId, @at, @what, @readerId, @note)", new { schoolId, adultId, at, what, readerId, note });
+        await c.ExecuteAsync(
+            """
+            insert into looked (school_id, adult_id, at, what, reader_id, note)
+            values (@schoolId, @adultId, @at, @what, @readerId, @note)
+            """,
+            new
+            {
+                schoolId,
+                adultId,
+                at,
+                what,
+                readerId,
+                note,
+            }
+        );
     }
 
-    /// <summary>Notes that a reader was looked at; the same person's next looks within the hour are not listed again.</summary>
+    /// <summary>Notes that a reader was looked at; the same person's next looks within the hour are not listed
+    /// again.</summary>
     public async Task Seen(Guid schoolId, Guid adultId, DateTimeOffset at, Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
+        await c.ExecuteAsync(
+            """
             insert into looked (school_id, adult_id, at, what, reader_id)
             select @schoolId, @adultId, @at, 'reader-seen', @readerId
-            where not exists (select 1 from looked where reader_id = @readerId and adult_id = @adultId and what = 'reader-seen' and at > @at - interval '1 hour')
-            """, new { schoolId, adultId, at, readerId });
+            where not exists (
+              select 1
+              from looked
+              where reader_id = @readerId
+                and adult_id = @adultId
+                and what = 'reader-seen'
+                and at > @at - interval '1 hour')
+            """,
+            new
+            {
+                schoolId,
+                adultId,
+                at,
+                readerId,
+            }
+        );
     }
 
     public async Task<IReadOnlyList<Look>> Of(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Look>("""
-            select l.at, a.name as "by", l.what, trim(r.given_name || ' ' || r.family_name) as reader, l.note
-            from looked l left join adult a on a.id = l.adult_id left join reader r on r.id = l.reader_id
-            where l.school_id = @schoolId
-            order by l.at desc
-            limit 500
-            """, new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<Look>(
+                """
+                select l.at, a.name as "by", l.what, trim(r.given_name || ' ' || r.family_name) as reader, l.note
+                from looked l left join adult a on a.id = l.adult_id left join reader r on r.id = l.reader_id
+                where l.school_id = @schoolId
+                order by l.at desc
+                limit 500
+                """,
+                new { schoolId }
+            )
+        ).ToList();
     }
 }

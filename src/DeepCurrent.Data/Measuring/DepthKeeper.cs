@@ -7,8 +7,25 @@ using Npgsql;
 namespace DeepCurrent.Data.Measuring;
 
 /// <summary>One piece of evidence as it is kept.</summary>
-public sealed record EvidenceRow(Guid Id, DateTimeOffset At, string Kind, double? Difficulty, double? Guess, bool? Correct, double? Value, double? Sd, double? TextDepth,
-    int? Words, int? Errors, string? Strand, Guid? TicketId, string? LeftOut, string Note, Guid? RecordId = null, Guid? PartId = null);
+public sealed record EvidenceRow(
+    Guid Id,
+    DateTimeOffset At,
+    string Kind,
+    double? Difficulty,
+    double? Guess,
+    bool? Correct,
+    double? Value,
+    double? Sd,
+    double? TextDepth,
+    int? Words,
+    int? Errors,
+    string? Strand,
+    Guid? TicketId,
+    string? LeftOut,
+    string Note,
+    Guid? RecordId = null,
+    Guid? PartId = null
+);
 
 /// <summary>A piece of evidence and why it was left out before; null if it counted.</summary>
 public sealed record LeftOutBefore(Guid Id, string? Before);
@@ -18,76 +35,180 @@ public sealed record DepthDay(DateOnly Day, double Mean, double Sd, double Low, 
 /// <summary>Keeps evidence, and each reader's depth current with it.</summary>
 public sealed class DepthKeeper(NpgsqlDataSource db)
 {
-    /// <summary>What a teacher's reason for leaving a piece out begins with, to tell it from what is left out by rule.</summary>
+    /// <summary>What a teacher's reason for leaving a piece out begins with, to tell it from what is left out by
+    /// rule.</summary>
     public const string ByTeacher = "teacher: ";
 
-    private const string Columns = "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, left_out, note, record_id, part_id";
+    private const string Columns =
+        "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, "
+        + "left_out, note, record_id, part_id";
 
     public async Task<IReadOnlyList<EvidenceRow>> Evidence(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId order by at, id limit 20000", new { readerId })).ToList();
+        return (
+            await c.QueryAsync<EvidenceRow>(
+                $"select {Columns} from evidence where reader_id = @readerId order by at, id limit 20000",
+                new { readerId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<DepthDay>> Days(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<DepthDay>("select day, mean, sd, low, high from depth_day where reader_id = @readerId order by day limit 5000", new { readerId })).ToList();
+        return (
+            await c.QueryAsync<DepthDay>(
+                "select day, mean, sd, low, high from depth_day where reader_id = @readerId order by day limit 5000",
+                new { readerId }
+            )
+        ).ToList();
     }
 
     /// <summary>What each piece of a reader's evidence that counts did to the level.</summary>
     /// <param name="evidence">All of it, in order of time.</param>
-    public async Task<IReadOnlyList<(EvidenceRow Row, EvidenceEffect Effect)>> Effects(Guid readerId, IReadOnlyList<EvidenceRow> evidence, YearCalendar year, LevelChart chart)
+    public async Task<IReadOnlyList<(EvidenceRow Row, EvidenceEffect Effect)>> Effects(
+        Guid readerId,
+        IReadOnlyList<EvidenceRow> evidence,
+        YearCalendar year,
+        LevelChart chart
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId", new { readerId });
+        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>(
+            "select prior_mean, prior_sd, prior_at from reader where id = @readerId",
+            new { readerId }
+        );
         var rows = evidence.Where(e => e.LeftOut is null).ToList();
-        var effects = EvidenceAccount.Effects(new(new(mean), sd, at), rows.Select(r => Piece(r, at)), Growing(year, chart));
+        var effects = EvidenceAccount.Effects(
+            new(new(mean), sd, at),
+            rows.Select(r => Piece(r, at)),
+            Growing(year, chart)
+        );
         return [.. rows.Zip(effects)];
     }
 
-    /// <summary>Leaves pieces of evidence out, or takes them in again, and recomputes. What was left out by rule is not changed.</summary>
+    /// <summary>Leaves pieces of evidence out, or takes them in again, and recomputes. What was left out by rule is not
+    /// changed.</summary>
     /// <param name="reason">Null to take in again.</param>
     /// <returns>The pieces that changed, and the reason each had before.</returns>
-    public static async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<Guid> ids, string? reason, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public static async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        IReadOnlyList<Guid> ids,
+        string? reason,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await Lock(c, t, readerId);
         var wanted = reason is null ? null : ByTeacher + reason;
-        var before = (await c.QueryAsync<LeftOutBefore>("""
-            select id, left_out as before from evidence
-            where reader_id = @readerId and id = any(@ids) and left_out is distinct from @wanted and (left_out is null or starts_with(left_out, @ByTeacher))
-            """, new { readerId, ids = ids.ToArray(), wanted, ByTeacher }, t)).ToList();
-        await c.ExecuteAsync("update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)", new { readerId, changed = before.Select(b => b.Id).ToArray(), wanted }, t);
-        if (before.Count > 0) await Recompute(c, t, readerId, year, chart, now);
+        var before = (
+            await c.QueryAsync<LeftOutBefore>(
+                """
+                select id, left_out as before from evidence
+                where reader_id = @readerId
+                  and id = any(@ids)
+                  and left_out is distinct from @wanted
+                  and (left_out is null or starts_with(left_out, @ByTeacher))
+                """,
+                new
+                {
+                    readerId,
+                    ids = ids.ToArray(),
+                    wanted,
+                    ByTeacher,
+                },
+                t
+            )
+        ).ToList();
+        await c.ExecuteAsync(
+            "update evidence set left_out = @wanted where reader_id = @readerId and id = any(@changed)",
+            new
+            {
+                readerId,
+                changed = before.Select(b => b.Id).ToArray(),
+                wanted,
+            },
+            t
+        );
+        if (before.Count > 0)
+            await Recompute(c, t, readerId, year, chart, now);
         return before;
     }
 
     /// <summary>Puts reasons back as they were.</summary>
-    public static async Task<int> Restore(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<LeftOutBefore> before, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public static async Task<int> Restore(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        IReadOnlyList<LeftOutBefore> before,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await Lock(c, t, readerId);
-        var restored = await c.ExecuteAsync("""
+        var restored = await c.ExecuteAsync(
+            """
             update evidence e set left_out = b.reason
             from unnest(@ids, @reasons) b (id, reason)
             where e.id = b.id and e.reader_id = @readerId
-            """, new { readerId, ids = before.Select(b => b.Id).ToArray(), reasons = before.Select(b => b.Before).ToArray() }, t);
-        if (restored > 0) await Recompute(c, t, readerId, year, chart, now);
+            """,
+            new
+            {
+                readerId,
+                ids = before.Select(b => b.Id).ToArray(),
+                reasons = before.Select(b => b.Before).ToArray(),
+            },
+            t
+        );
+        if (restored > 0)
+            await Recompute(c, t, readerId, year, chart, now);
         return restored;
     }
 
     /// <summary>Takes a stated level away for good and recomputes.</summary>
-    public static async Task<bool> Remove(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid evidenceId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public static async Task<bool> Remove(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        Guid evidenceId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await Lock(c, t, readerId);
-        if (await c.ExecuteAsync("delete from evidence where id = @evidenceId and reader_id = @readerId and kind = 'level' and part_id is null", new { evidenceId, readerId }, t) == 0) return false;
+        if (
+            await c.ExecuteAsync(
+                """
+                delete from evidence
+                where id = @evidenceId and reader_id = @readerId and kind = 'level' and part_id is null
+                """,
+                new { evidenceId, readerId },
+                t
+            ) == 0
+        )
+            return false;
         await Recompute(c, t, readerId, year, chart, now);
         return true;
     }
 
-    private static Task Lock(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId) => c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
+    private static Task Lock(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId) =>
+        c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
 
     /// <summary>Adds a stated level or a running record and recomputes.</summary>
-    public async Task<DepthEstimate> Add(Guid readerId, EvidenceRow row, Guid? adultId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task<DepthEstimate> Add(
+        Guid readerId,
+        EvidenceRow row,
+        Guid? adultId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -97,58 +218,172 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         return estimate;
     }
 
-    /// <summary>Writes evidence inside the caller's transaction; a row that is there already is left as it is.</summary>
-    public static Task<int> Insert(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, IReadOnlyList<EvidenceRow> rows, Guid? adultId) => c.ExecuteAsync($"""
-        insert into evidence (reader_id, adult_id, {Columns})
-        values (@readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words, @Errors, @Strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
-        on conflict (id) do nothing
-        """, rows.Select(r => new { readerId, adultId, r.Id, r.At, r.Kind, r.Difficulty, r.Guess, r.Correct, r.Value, r.Sd, r.TextDepth, r.Words, r.Errors, r.Strand, r.TicketId, r.LeftOut, r.Note, r.RecordId, r.PartId }), t);
+    /// <summary>Writes evidence inside the caller's transaction; a row that is there already is left as it
+    /// is.</summary>
+    public static Task<int> Insert(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        IReadOnlyList<EvidenceRow> rows,
+        Guid? adultId
+    ) =>
+        c.ExecuteAsync(
+            $"""
+            insert into evidence (reader_id, adult_id, {Columns})
+            values (
+              @readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words,
+              @Errors, @Strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
+            on conflict (id) do nothing
+            """,
+            rows.Select(r => new
+            {
+                readerId,
+                adultId,
+                r.Id,
+                r.At,
+                r.Kind,
+                r.Difficulty,
+                r.Guess,
+                r.Correct,
+                r.Value,
+                r.Sd,
+                r.TextDepth,
+                r.Words,
+                r.Errors,
+                r.Strand,
+                r.TicketId,
+                r.LeftOut,
+                r.Note,
+                r.RecordId,
+                r.PartId,
+            }),
+            t
+        );
 
-    /// <summary>Writes the evidence of a part of a level check in place of what it was before; what a teacher has left out stays out.</summary>
-    public static async Task Replace(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid partId, IReadOnlyList<EvidenceRow> rows)
+    /// <summary>Writes the evidence of a part of a level check in place of what it was before; what a teacher has left
+    /// out stays out.</summary>
+    public static async Task Replace(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        Guid partId,
+        IReadOnlyList<EvidenceRow> rows
+    )
     {
-        var before = (await c.QueryAsync<LeftOutBefore>("delete from evidence where part_id = @partId and reader_id = @readerId returning id, left_out as before", new { partId, readerId }, t)).ToDictionary(b => b.Id, b => b.Before);
-        string? Kept(EvidenceRow r) => before.GetValueOrDefault(r.Id) is { } reason && reason.StartsWith(ByTeacher, StringComparison.Ordinal) ? reason : r.LeftOut;
+        var before = (
+            await c.QueryAsync<LeftOutBefore>(
+                """
+                delete from evidence where part_id = @partId and reader_id = @readerId returning id, left_out as before
+                """,
+                new { partId, readerId },
+                t
+            )
+        ).ToDictionary(b => b.Id, b => b.Before);
+        string? Kept(EvidenceRow r) =>
+            before.GetValueOrDefault(r.Id) is { } reason && reason.StartsWith(ByTeacher, StringComparison.Ordinal)
+                ? reason
+                : r.LeftOut;
         await Insert(c, t, readerId, [.. rows.Select(r => r with { LeftOut = Kept(r) })], null);
     }
 
-    /// <summary>Runs all of a reader's evidence again and keeps the result, inside the caller's transaction. The reader's row is locked, so that two hand-ins do not overwrite one another.</summary>
-    public static async Task<DepthEstimate> Recompute(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    /// <summary>Runs all of a reader's evidence again and keeps the result, inside the caller's transaction. The
+    /// reader's row is locked, so that two hand-ins do not overwrite one another.</summary>
+    public static async Task<DepthEstimate> Recompute(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         var trail = await Trail(c, t, readerId, year, chart, now);
         var days = trail.Steps.GroupBy(s => year.Clock.DayOf(s.At)).Select(g => (Day: g.Key, Last: g.Last())).ToList();
-        await c.ExecuteAsync("""
+        await c.ExecuteAsync(
+            """
             delete from depth_day where reader_id = @readerId;
             insert into depth_day (reader_id, day, mean, sd, low, high)
             select @readerId, * from unnest(@days, @means, @sds, @lows, @highs)
-            """, new
-        {
-            readerId, days = days.Select(d => d.Day).ToArray(), means = days.Select(d => d.Last.Mean).ToArray(), sds = days.Select(d => d.Last.Sd).ToArray(),
-            lows = days.Select(d => d.Last.Low).ToArray(), highs = days.Select(d => d.Last.High).ToArray(),
-        }, t);
+            """,
+            new
+            {
+                readerId,
+                days = days.Select(d => d.Day).ToArray(),
+                means = days.Select(d => d.Last.Mean).ToArray(),
+                sds = days.Select(d => d.Last.Sd).ToArray(),
+                lows = days.Select(d => d.Last.Low).ToArray(),
+                highs = days.Select(d => d.Last.High).ToArray(),
+            },
+            t
+        );
         await Keep(c, t, readerId, trail.Now, now);
         return trail.Now;
     }
 
-    /// <summary>Writes a reader's level: the estimate, or what a teacher has set while that stands, with the estimate beneath.</summary>
-    private static Task Keep(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, DepthEstimate estimate, DateTimeOffset now) => c.ExecuteAsync("""
-        update reader r
-        set depth_mean = coalesce(s.value, @Mean), depth_sd = case when s.id is null then @Sd else @SetSd end, depth_at = @At,
-            depth_low = coalesce(s.value - 1.645 * @SetSd, @Low), depth_high = coalesce(s.value + 1.645 * @SetSd, @High),
-            estimate_mean = case when s.id is null then null else @Mean end, estimate_sd = case when s.id is null then null else @Sd end
-        from (select) one
-          left join level_set s on s.reader_id = @readerId and s.ended_at is null and (s.until_at is null or s.until_at > @now)
-        where r.id = @readerId
-        """, new { readerId, estimate.Mean, estimate.Sd, estimate.Low, estimate.High, estimate.At, SetSd = SetLevels.Sd, now }, t);
+    /// <summary>Writes a reader's level: the estimate, or what a teacher has set while that stands, with the estimate
+    /// beneath.</summary>
+    private static Task Keep(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        DepthEstimate estimate,
+        DateTimeOffset now
+    ) =>
+        c.ExecuteAsync(
+            """
+            update reader r
+            set depth_mean = coalesce(s.value, @Mean), depth_sd = case when s.id is null then @Sd else @SetSd end,
+              depth_at = @At,
+                depth_low = coalesce(s.value - 1.645 * @SetSd, @Low),
+                depth_high = coalesce(s.value + 1.645 * @SetSd, @High),
+                estimate_mean = case when s.id is null then null else @Mean end,
+                estimate_sd = case when s.id is null then null else @Sd end
+            from (select) one
+              left join level_set s on s.reader_id = @readerId
+                and s.ended_at is null
+                and (s.until_at is null or s.until_at > @now)
+            where r.id = @readerId
+            """,
+            new
+            {
+                readerId,
+                estimate.Mean,
+                estimate.Sd,
+                estimate.Low,
+                estimate.High,
+                estimate.At,
+                SetSd = SetLevels.Sd,
+                now,
+            },
+            t
+        );
 
-    /// <summary>Readers of a school whose level was last reckoned before a time; growth and drift have gone on since.</summary>
+    /// <summary>Readers of a school whose level was last reckoned before a time; growth and drift have gone on
+    /// since.</summary>
     public async Task<IReadOnlyList<Guid>> Behind(Guid schoolId, DateTimeOffset since, int most)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Guid>("select id from reader where school_id = @schoolId and not left_school and merged_into is null and depth_at < @since order by depth_at limit @most", new { schoolId, since, most })).ToList();
+        return (
+            await c.QueryAsync<Guid>(
+                """
+                select id
+                from reader
+                where school_id = @schoolId and not left_school and merged_into is null and depth_at < @since
+                order by depth_at
+                limit @most
+                """,
+                new
+                {
+                    schoolId,
+                    since,
+                    most,
+                }
+            )
+        ).ToList();
     }
 
-    /// <summary>Lets growth and drift run on to now for one reader, as all evidence has it. Days of the trail stay what they were.</summary>
+    /// <summary>Lets growth and drift run on to now for one reader, as all evidence has it. Days of the trail stay what
+    /// they were.</summary>
     public async Task RunOn(Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
@@ -166,26 +401,60 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     }
 
     /// <summary>The estimate as it would stand without a part of a level check.</summary>
-    public static async Task<DepthEstimate> Without(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid partId, YearCalendar year, LevelChart chart, DateTimeOffset now) =>
-        (await Trail(c, t, readerId, year, chart, now, partId)).Now;
+    public static async Task<DepthEstimate> Without(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        Guid partId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    ) => (await Trail(c, t, readerId, year, chart, now, partId)).Now;
 
     /// <summary>The estimate as it stands, without keeping it.</summary>
-    public static async Task<DepthTrail> Trail(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now, Guid? without = null)
+    public static async Task<DepthTrail> Trail(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid readerId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now,
+        Guid? without = null
+    )
     {
-        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>("select prior_mean, prior_sd, prior_at from reader where id = @readerId for no key update", new { readerId }, t);
-        var rows = await c.QueryAsync<EvidenceRow>($"select {Columns} from evidence where reader_id = @readerId and left_out is null and (@without::uuid is null or part_id is distinct from @without) order by at, id limit 20000", new { readerId, without }, t);
+        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>(
+            "select prior_mean, prior_sd, prior_at from reader where id = @readerId for no key update",
+            new { readerId },
+            t
+        );
+        var rows = await c.QueryAsync<EvidenceRow>(
+            $"""
+            select {Columns}
+            from evidence
+            where reader_id = @readerId
+              and left_out is null
+              and (@without::uuid is null or part_id is distinct from @without)
+            order by at, id
+            limit 20000
+            """,
+            new { readerId, without },
+            t
+        );
         return ReaderEstimator.Run(new(new(mean), sd, at), rows.Select(r => Piece(r, at)), Growing(year, chart), now);
     }
 
-    private static Movement Growing(YearCalendar year, LevelChart chart) => new(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.SchoolWeeks);
+    private static Movement Growing(YearCalendar year, LevelChart chart) =>
+        new(d => chart.GrowthPerWeek(d), ReaderEstimator.DriftPerWeek, year.SchoolWeeks);
 
-    /// <summary>A piece for the estimate. One that is older than the reader is here, given elsewhere or without a network, counts from the beginning.</summary>
+    /// <summary>A piece for the estimate. One that is older than the reader is here, given elsewhere or without a
+    /// network, counts from the beginning.</summary>
     private static Evidence Piece(EvidenceRow r, DateTimeOffset from) => At(r.At < from ? r with { At = from } : r);
 
-    private static Evidence At(EvidenceRow r) => r.Kind switch
-    {
-        "answer" => new AnswerEvidence(r.At, new(r.Difficulty!.Value), r.Guess!.Value, r.Correct!.Value),
-        "level" => new LevelEvidence(r.At, new(r.Value!.Value), r.Sd!.Value),
-        _ => new RunningRecordEvidence(r.At, new(r.TextDepth!.Value), r.Words!.Value, r.Errors!.Value),
-    };
+    private static Evidence At(EvidenceRow r) =>
+        r.Kind switch
+        {
+            "answer" => new AnswerEvidence(r.At, new(r.Difficulty!.Value), r.Guess!.Value, r.Correct!.Value),
+            "level" => new LevelEvidence(r.At, new(r.Value!.Value), r.Sd!.Value),
+            _ => new RunningRecordEvidence(r.At, new(r.TextDepth!.Value), r.Words!.Value, r.Errors!.Value),
+        };
 }

@@ -16,7 +16,15 @@ public sealed record OralAnswer(Guid QuestionId, bool Right);
 /// <param name="Seconds">0 while it is not timed.</param>
 /// <param name="LastWord">The last word read, where the reader stopped early.</param>
 /// <param name="Retelling">Points by part.</param>
-public sealed record SheetData(IReadOnlyList<SheetMark> Marks, double Seconds, int? LastWord, int Pauses, IReadOnlyDictionary<string, int> Retelling, IReadOnlyList<OralAnswer> Answers, string Note)
+public sealed record SheetData(
+    IReadOnlyList<SheetMark> Marks,
+    double Seconds,
+    int? LastWord,
+    int Pauses,
+    IReadOnlyDictionary<string, int> Retelling,
+    IReadOnlyList<OralAnswer> Answers,
+    string Note
+)
 {
     public static readonly SheetData Blank = new([], 0, null, 0, new Dictionary<string, int>(), [], "");
 }
@@ -24,14 +32,55 @@ public sealed record SheetData(IReadOnlyList<SheetMark> Marks, double Seconds, i
 /// <param name="Listening">waiting, listening, heard or failed; null where there is nothing to listen to.</param>
 /// <param name="Heard">What the listening device heard.</param>
 /// <param name="ListenNote">Why it failed.</param>
-public sealed record RunningRecord(Guid Id, Guid ReaderId, Guid? VersionId, Guid? TextId, Guid? TicketId, string Title, string Body, double TextDepth, bool Fiction, bool Done, DateTimeOffset MadeAt, DateTimeOffset ReadAt,
-    SheetData Sheet, int Revision, bool Gone, double? SoundSeconds, IReadOnlyList<HeardWord>? Heard, string? Listening, string ListenNote, string? By);
+public sealed record RunningRecord(
+    Guid Id,
+    Guid ReaderId,
+    Guid? VersionId,
+    Guid? TextId,
+    Guid? TicketId,
+    string Title,
+    string Body,
+    double TextDepth,
+    bool Fiction,
+    bool Done,
+    DateTimeOffset MadeAt,
+    DateTimeOffset ReadAt,
+    SheetData Sheet,
+    int Revision,
+    bool Gone,
+    double? SoundSeconds,
+    IReadOnlyList<HeardWord>? Heard,
+    string? Listening,
+    string ListenNote,
+    string? By
+);
 
 /// <summary>A new record; the same id again changes nothing.</summary>
-public sealed record NewRecord(Guid Id, Guid ReaderId, Guid? VersionId, Guid? TextId, Guid? TicketId, Guid? AdultId, string Title, string Body, double TextDepth, bool Fiction, DateTimeOffset At);
+public sealed record NewRecord(
+    Guid Id,
+    Guid ReaderId,
+    Guid? VersionId,
+    Guid? TextId,
+    Guid? TicketId,
+    Guid? AdultId,
+    string Title,
+    string Body,
+    double TextDepth,
+    bool Fiction,
+    DateTimeOffset At
+);
 
 /// <summary>A recording that waits for a person.</summary>
-public sealed record RecordingRow(Guid Id, Guid ReaderId, string GivenName, string FamilyName, string Title, DateTimeOffset ReadAt, double Seconds, string? Listening);
+public sealed record RecordingRow(
+    Guid Id,
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    string Title,
+    DateTimeOffset ReadAt,
+    double Seconds,
+    string? Listening
+);
 
 /// <summary>A recording a reader has made of a text.</summary>
 /// <param name="Marked">It cannot be made again.</param>
@@ -44,28 +93,89 @@ public sealed record ToHear(Guid Id, string Body, byte[] Sound, string Type, dou
 public sealed class RunningRecordStore(NpgsqlDataSource db)
 {
     private const string Columns = """
-        k.id, k.reader_id, k.version_id, k.text_id, k.ticket_id, k.title, k.body, k.text_depth, k.fiction, k.done, k.made_at, k.read_at, k.sheet, k.revision, k.gone_at is not null as gone, k.sound_seconds, k.heard, k.listening, k.listen_note, a.name as "by"
+        k.id, k.reader_id, k.version_id, k.text_id, k.ticket_id, k.title, k.body, k.text_depth, k.fiction, k.done,
+        k.made_at, k.read_at, k.sheet, k.revision, k.gone_at is not null as gone, k.sound_seconds, k.heard, k.listening,
+        k.listen_note, a.name as "by"
         from running_record k left join adult a on a.id = k.adult_id
         """;
 
-    private sealed record Flat(Guid Id, Guid ReaderId, Guid? VersionId, Guid? TextId, Guid? TicketId, string Title, string Body, double TextDepth, bool Fiction, bool Done, DateTimeOffset MadeAt, DateTimeOffset ReadAt,
-        string Sheet, int Revision, bool Gone, double? SoundSeconds, string? Heard, string? Listening, string ListenNote, string? By)
+    private sealed record Flat(
+        Guid Id,
+        Guid ReaderId,
+        Guid? VersionId,
+        Guid? TextId,
+        Guid? TicketId,
+        string Title,
+        string Body,
+        double TextDepth,
+        bool Fiction,
+        bool Done,
+        DateTimeOffset MadeAt,
+        DateTimeOffset ReadAt,
+        string Sheet,
+        int Revision,
+        bool Gone,
+        double? SoundSeconds,
+        string? Heard,
+        string? Listening,
+        string ListenNote,
+        string? By
+    )
     {
-        public RunningRecord Open() => new(Id, ReaderId, VersionId, TextId, TicketId, Title, Body, TextDepth, Fiction, Done, MadeAt, ReadAt, Database.FromJson<SheetData>(Sheet), Revision, Gone, SoundSeconds,
-            Heard is null ? null : Database.FromJson<List<HeardWord>>(Heard), Listening, ListenNote, By);
+        public RunningRecord Open() =>
+            new(
+                Id,
+                ReaderId,
+                VersionId,
+                TextId,
+                TicketId,
+                Title,
+                Body,
+                TextDepth,
+                Fiction,
+                Done,
+                MadeAt,
+                ReadAt,
+                Database.FromJson<SheetData>(Sheet),
+                Revision,
+                Gone,
+                SoundSeconds,
+                Heard is null ? null : Database.FromJson<List<HeardWord>>(Heard),
+                Listening,
+                ListenNote,
+                By
+            );
     }
 
     /// <summary>A reader's records, the latest first; those that were thrown away are left out.</summary>
     public async Task<IReadOnlyList<RunningRecord>> Of(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return [.. (await c.QueryAsync<Flat>($"select {Columns} where k.reader_id = @readerId and k.gone_at is null order by k.read_at desc, k.id limit 300", new { readerId })).Select(r => r.Open())];
+        return
+        [
+            .. (
+                await c.QueryAsync<Flat>(
+                    $"""
+                    select {Columns}
+                    where k.reader_id = @readerId and k.gone_at is null
+                    order by k.read_at desc, k.id
+                    limit 300
+                    """,
+                    new { readerId }
+                )
+            ).Select(r => r.Open()),
+        ];
     }
 
     public async Task<RunningRecord?> Find(Guid id, Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QuerySingleOrDefaultAsync<Flat>($"select {Columns} where k.id = @id and k.reader_id = @readerId", new { id, readerId }))?.Open();
+        return (
+            await c.QuerySingleOrDefaultAsync<Flat>(
+                $"select {Columns} where k.id = @id and k.reader_id = @readerId",
+                new { id, readerId }
+            )
+        )?.Open();
     }
 
     /// <summary>Begins a record.</summary>
@@ -73,112 +183,281 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     public async Task<bool> Begin(NewRecord r)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            insert into running_record (id, reader_id, version_id, text_id, ticket_id, adult_id, title, body, text_depth, fiction, made_at, read_at, sheet)
-            values (@Id, @ReaderId, @VersionId, @TextId, @TicketId, @AdultId, @Title, @Body, @TextDepth, @Fiction, @At, @At, @sheet::jsonb)
+        await c.ExecuteAsync(
+            """
+            insert into running_record (
+              id, reader_id, version_id, text_id, ticket_id, adult_id, title, body, text_depth, fiction, made_at,
+              read_at, sheet)
+            values (
+              @Id, @ReaderId, @VersionId, @TextId, @TicketId, @AdultId, @Title, @Body, @TextDepth, @Fiction, @At, @At,
+              @sheet::jsonb)
             on conflict (id) do nothing
-            """, new { r.Id, r.ReaderId, r.VersionId, r.TextId, r.TicketId, r.AdultId, r.Title, r.Body, r.TextDepth, r.Fiction, r.At, sheet = Database.ToJson(SheetData.Blank) });
-        return await c.QuerySingleAsync<bool>("select reader_id = @ReaderId from running_record where id = @Id", new { r.Id, r.ReaderId });
+            """,
+            new
+            {
+                r.Id,
+                r.ReaderId,
+                r.VersionId,
+                r.TextId,
+                r.TicketId,
+                r.AdultId,
+                r.Title,
+                r.Body,
+                r.TextDepth,
+                r.Fiction,
+                r.At,
+                sheet = Database.ToJson(SheetData.Blank),
+            }
+        );
+        return await c.QuerySingleAsync<bool>(
+            "select reader_id = @ReaderId from running_record where id = @Id",
+            new { r.Id, r.ReaderId }
+        );
     }
 
     /// <summary>Keeps a sheet, and makes it evidence again if the record is done.</summary>
     /// <returns>The new revision; null if somebody else has changed it meanwhile.</returns>
-    public async Task<int?> Keep(RunningRecord record, SheetData sheet, DateTimeOffset readAt, int revision, bool done, Guid adultId, IReadOnlyList<EvidenceRow> evidence, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task<int?> Keep(
+        RunningRecord record,
+        SheetData sheet,
+        DateTimeOffset readAt,
+        int revision,
+        bool done,
+        Guid adultId,
+        IReadOnlyList<EvidenceRow> evidence,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var next = await c.QuerySingleOrDefaultAsync<int?>("""
-            update running_record set sheet = @sheet::jsonb, read_at = @readAt, done = @done, adult_id = coalesce(adult_id, @adultId), revision = revision + 1
+        var next = await c.QuerySingleOrDefaultAsync<int?>(
+            """
+            update running_record
+            set sheet = @sheet::jsonb, read_at = @readAt, done = @done, adult_id = coalesce(adult_id, @adultId),
+              revision = revision + 1
             where id = @Id and reader_id = @ReaderId and revision = @revision and gone_at is null
             returning revision
-            """, new { record.Id, record.ReaderId, sheet = Database.ToJson(sheet), readAt, done, adultId, revision }, t);
-        if (next is null) return null;
-        if (done || record.Done) await Weigh(c, t, record, evidence, adultId, year, chart, now);
+            """,
+            new
+            {
+                record.Id,
+                record.ReaderId,
+                sheet = Database.ToJson(sheet),
+                readAt,
+                done,
+                adultId,
+                revision,
+            },
+            t
+        );
+        if (next is null)
+            return null;
+        if (done || record.Done)
+            await Weigh(c, t, record, evidence, adultId, year, chart, now);
         await t.CommitAsync();
         return next;
     }
 
     /// <summary>Throws a record away, or brings it back; its evidence goes and comes with it.</summary>
-    public async Task Discard(RunningRecord record, bool gone, Guid adultId, IReadOnlyList<EvidenceRow> evidence, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task Discard(
+        RunningRecord record,
+        bool gone,
+        Guid adultId,
+        IReadOnlyList<EvidenceRow> evidence,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("update running_record set gone_at = case when @gone then @now end, revision = revision + 1 where id = @Id and reader_id = @ReaderId", new { record.Id, record.ReaderId, gone, now }, t);
-        if (record.Done) await Weigh(c, t, record, gone ? [] : evidence, adultId, year, chart, now);
+        await c.ExecuteAsync(
+            """
+            update running_record
+            set gone_at = case when @gone then @now end, revision = revision + 1
+            where id = @Id and reader_id = @ReaderId
+            """,
+            new
+            {
+                record.Id,
+                record.ReaderId,
+                gone,
+                now,
+            },
+            t
+        );
+        if (record.Done)
+            await Weigh(c, t, record, gone ? [] : evidence, adultId, year, chart, now);
         await t.CommitAsync();
     }
 
     /// <summary>Puts a record's evidence in place of what was there; what a teacher left out stays left out.</summary>
-    private static async Task Weigh(NpgsqlConnection c, NpgsqlTransaction t, RunningRecord record, IReadOnlyList<EvidenceRow> evidence, Guid adultId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    private static async Task Weigh(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        RunningRecord record,
+        IReadOnlyList<EvidenceRow> evidence,
+        Guid adultId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await c.ExecuteAsync("select 1 from reader where id = @ReaderId for update", new { record.ReaderId }, t);
-        var left = await c.QueryFirstOrDefaultAsync<string?>("select left_out from evidence where record_id = @Id and starts_with(left_out, @ByTeacher) limit 1", new { record.Id, DepthKeeper.ByTeacher }, t);
+        var left = await c.QueryFirstOrDefaultAsync<string?>(
+            "select left_out from evidence where record_id = @Id and starts_with(left_out, @ByTeacher) limit 1",
+            new { record.Id, DepthKeeper.ByTeacher },
+            t
+        );
         await c.ExecuteAsync("delete from evidence where record_id = @Id", new { record.Id }, t);
-        await DepthKeeper.Insert(c, t, record.ReaderId, [.. evidence.Select(e => e with { LeftOut = e.LeftOut ?? left })], adultId);
+        await DepthKeeper.Insert(
+            c,
+            t,
+            record.ReaderId,
+            [.. evidence.Select(e => e with { LeftOut = e.LeftOut ?? left })],
+            adultId
+        );
         await DepthKeeper.Recompute(c, t, record.ReaderId, year, chart, now);
     }
 
-    /// <summary>Keeps a recording, and asks for it to be listened to where there is a device. A later one takes the place of an earlier one until the record is done.</summary>
+    /// <summary>Keeps a recording, and asks for it to be listened to where there is a device. A later one takes the
+    /// place of an earlier one until the record is done.</summary>
     /// <returns>False if the record is done.</returns>
     public async Task<bool> KeepSound(Guid id, Guid readerId, Sound sound, double seconds, bool listen)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
-            update running_record set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null, listening = case when @listen then 'waiting' end, listen_note = ''
-            where id = @id and reader_id = @readerId and not done and gone_at is null
-            """, new { id, readerId, sound.Bytes, sound.Type, seconds, listen }) > 0;
+        return await c.ExecuteAsync(
+                """
+                update running_record
+                set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null,
+                  listening = case when @listen then 'waiting' end, listen_note = ''
+                where id = @id and reader_id = @readerId and not done and gone_at is null
+                """,
+                new
+                {
+                    id,
+                    readerId,
+                    sound.Bytes,
+                    sound.Type,
+                    seconds,
+                    listen,
+                }
+            ) > 0;
     }
 
     public async Task<Sound?> SoundOf(Guid id, Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Sound>("select sound_type as type, sound as bytes from running_record where id = @id and reader_id = @readerId and sound is not null", new { id, readerId });
+        return await c.QuerySingleOrDefaultAsync<Sound>(
+            """
+            select sound_type as type, sound as bytes
+            from running_record
+            where id = @id and reader_id = @readerId and sound is not null
+            """,
+            new { id, readerId }
+        );
     }
 
     /// <summary>The recording a reader made for a ticket, if any.</summary>
     public async Task<MyRecording?> OfTicket(Guid ticketId, Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<MyRecording>("select id, sound_seconds as seconds, done as marked from running_record where ticket_id = @ticketId and reader_id = @readerId and sound_type is not null and gone_at is null order by made_at desc limit 1", new { ticketId, readerId });
+        return await c.QueryFirstOrDefaultAsync<MyRecording>(
+            """
+            select id, sound_seconds as seconds, done as marked
+            from running_record
+            where ticket_id = @ticketId and reader_id = @readerId and sound_type is not null and gone_at is null
+            order by made_at desc
+            limit 1
+            """,
+            new { ticketId, readerId }
+        );
     }
 
     /// <summary>Recordings of a class that nobody has marked yet, oldest first.</summary>
     public async Task<IReadOnlyList<RecordingRow>> ToMark(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<RecordingRow>("""
-            select k.id, k.reader_id, r.given_name, r.family_name, k.title, k.read_at, k.sound_seconds as seconds, k.listening
-            from enrolment e join running_record k on k.reader_id = e.reader_id join reader r on r.id = k.reader_id
-            where e.class_id = @classId and e.to_day is null and not k.done and k.gone_at is null and k.sound_type is not null
-            order by k.read_at limit 300
-            """, new { classId })).ToList();
+        return (
+            await c.QueryAsync<RecordingRow>(
+                """
+                select k.id, k.reader_id, r.given_name, r.family_name, k.title, k.read_at, k.sound_seconds as seconds,
+                  k.listening
+                from enrolment e join running_record k on k.reader_id = e.reader_id join reader r on r.id = k.reader_id
+                where e.class_id = @classId
+                  and e.to_day is null
+                  and not k.done
+                  and k.gone_at is null
+                  and k.sound_type is not null
+                order by k.read_at limit 300
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     /// <summary>Asks for a recording to be listened to again.</summary>
     public async Task<bool> ListenAgain(Guid id, Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("update running_record set listening = 'waiting', heard = null, listen_note = '' where id = @id and reader_id = @readerId and sound is not null and (listening is null or listening in ('failed', 'heard'))", new { id, readerId }) > 0;
+        return await c.ExecuteAsync(
+                """
+                update running_record
+                set listening = 'waiting', heard = null, listen_note = ''
+                where id = @id
+                  and reader_id = @readerId
+                  and sound is not null
+                  and (listening is null or listening in ('failed', 'heard'))
+                """,
+                new { id, readerId }
+            ) > 0;
     }
 
-    /// <summary>Takes the next recording to listen to; one whose listener has vanished is taken again after a while.</summary>
+    /// <summary>Takes the next recording to listen to; one whose listener has vanished is taken again after a
+    /// while.</summary>
     public async Task<ToHear?> Take(DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ToHear>("""
+        return await c.QuerySingleOrDefaultAsync<ToHear>(
+            """
             update running_record set listening = 'listening', listen_from = @now
-            where id = (select id from running_record where listening = 'waiting' or (listening = 'listening' and listen_from < @now - interval '5 minutes') order by made_at limit 1 for update skip locked)
+            where id = (
+              select id
+              from running_record
+              where listening = 'waiting' or (listening = 'listening' and listen_from < @now - interval '5 minutes')
+              order by made_at
+              limit 1
+              for update skip locked)
             returning id, body, sound, sound_type as type, sound_seconds as seconds
-            """, new { now });
+            """,
+            new { now }
+        );
     }
 
     /// <summary>Keeps what was heard, or why nothing was.</summary>
     public async Task Heard(Guid id, IReadOnlyList<HeardWord>? heard, string note)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            with k as (update running_record set heard = @words::jsonb, listening = case when @words::jsonb is null then 'failed' else 'heard' end, listen_note = @note where id = @id and listening = 'listening' returning reader_id)
-            select pg_notify('ticket', e.class_id::text) from k join enrolment e on e.reader_id = k.reader_id where e.to_day is null
-            """, new { id, words = heard is null ? null : Database.ToJson(heard), note });
+        await c.ExecuteAsync(
+            """
+            with k as (
+              update running_record
+              set heard = @words::jsonb, listening = case when @words::jsonb is null then 'failed' else 'heard' end,
+                listen_note = @note
+              where id = @id and listening = 'listening'
+              returning reader_id)
+            select pg_notify('ticket', e.class_id::text)
+            from k join enrolment e on e.reader_id = k.reader_id
+            where e.to_day is null
+            """,
+            new
+            {
+                id,
+                words = heard is null ? null : Database.ToJson(heard),
+                note,
+            }
+        );
     }
 }

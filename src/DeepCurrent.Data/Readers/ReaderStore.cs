@@ -5,21 +5,60 @@ using Npgsql;
 namespace DeepCurrent.Data.Readers;
 
 /// <summary>One row of a class: a reader with depth, trend, group and last work.</summary>
-/// <param name="SixWeeks">Change of the estimate in six weeks, fm, whatever level is set above it; null where there is no earlier one.</param>
+/// <param name="SixWeeks">Change of the estimate in six weeks, fm, whatever level is set above it; null where there is
+/// no earlier one.</param>
 /// <param name="Since">First day in the class.</param>
 /// <param name="LevelSet">The level is what a teacher has set, not what was estimated.</param>
 /// <param name="FirstTry">Mean first-attempt score of the last six weeks, 0 to 1.</param>
-public sealed record RosterRow(Guid Id, string GivenName, string FamilyName, int Grade, double Depth, double Sd, double Low, double High,
-    double? SixWeeks, string? Group, double? FirstTry, DateTimeOffset? LastRead, int Readings, DateOnly Since, bool LevelSet);
+public sealed record RosterRow(
+    Guid Id,
+    string GivenName,
+    string FamilyName,
+    int Grade,
+    double Depth,
+    double Sd,
+    double Low,
+    double High,
+    double? SixWeeks,
+    string? Group,
+    double? FirstTry,
+    DateTimeOffset? LastRead,
+    int Readings,
+    DateOnly Since,
+    bool LevelSet
+);
 
-public sealed record ReaderHead(Guid Id, Guid SchoolId, string GivenName, string FamilyName, string UserName, int Grade, string SecretKind, string Secret,
-    double Depth, double Sd, double Low, double High, DateTimeOffset DepthAt, string? Group, string? Part, bool AssistantsPrint);
+public sealed record ReaderHead(
+    Guid Id,
+    Guid SchoolId,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    string SecretKind,
+    string Secret,
+    double Depth,
+    double Sd,
+    double Low,
+    double High,
+    DateTimeOffset DepthAt,
+    string? Group,
+    string? Part,
+    bool AssistantsPrint
+);
 
 /// <param name="SecretKind">Pictures, Code or Password.</param>
 public sealed record Tile(Guid Id, string GivenName, string SecretKind);
 
 /// <summary>A reader as signing in needs it.</summary>
-public sealed record SignInReader(Guid Id, Guid SchoolId, string GivenName, string SecretKind, string Secret, Guid ClassId);
+public sealed record SignInReader(
+    Guid Id,
+    Guid SchoolId,
+    string GivenName,
+    string SecretKind,
+    string Secret,
+    Guid ClassId
+);
 
 /// <summary>Readers and the roster.</summary>
 public sealed class ReaderStore(NpgsqlDataSource db)
@@ -27,55 +66,110 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<RosterRow>> Roster(Guid classId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<RosterRow>("""
-            select r.id, r.given_name, r.family_name, r.grade, r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high,
-                   coalesce(r.estimate_mean, r.depth_mean) - before.mean as six_weeks, g.name as "group", w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since, r.estimate_mean is not null as level_set
-            from enrolment e
-            join reader r on r.id = e.reader_id
-            left join lateral (select d.mean from depth_day d where d.reader_id = r.id and d.day <= @Today - 42 order by d.day desc limit 1) before on true
-            left join lateral (select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try, max(t.handed_in_at) as last_read, count(*) as readings
-                               from ticket t where t.reader_id = r.id and t.state = 'released') w on true
-            left join lateral (select g.name from group_member m join guided_group g on g.id = m.group_id
-                               where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null order by g.position limit 1) g on true
-            where e.class_id = @classId and e.to_day is null
-            order by r.depth_mean, r.given_name
-            limit 500
-            """, new { classId, at.Now, at.Today })).ToList();
+        return (
+            await c.QueryAsync<RosterRow>(
+                """
+                select r.id, r.given_name, r.family_name, r.grade, r.depth_mean as depth, r.depth_sd as sd,
+                  r.depth_low as low, r.depth_high as high,
+                  coalesce(r.estimate_mean, r.depth_mean) - before.mean as six_weeks, g.name as "group",
+                  w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since,
+                  r.estimate_mean is not null as level_set
+                from enrolment e
+                  join reader r on r.id = e.reader_id
+                  left join lateral (
+                    select d.mean
+                    from depth_day d
+                    where d.reader_id = r.id and d.day <= @Today - 42
+                    order by d.day desc
+                    limit 1) before on true
+                  left join lateral (
+                    select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try,
+                      max(t.handed_in_at) as last_read, count(*) as readings
+                    from ticket t
+                    where t.reader_id = r.id and t.state = 'released') w on true
+                  left join lateral (
+                    select g.name
+                    from group_member m join guided_group g on g.id = m.group_id
+                    where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null
+                    order by g.position
+                    limit 1) g on true
+                where e.class_id = @classId and e.to_day is null
+                order by r.depth_mean, r.given_name
+                limit 500
+                """,
+                new
+                {
+                    classId,
+                    at.Now,
+                    at.Today,
+                }
+            )
+        ).ToList();
     }
 
     /// <summary>A reader of a school; null if there is none such in this school.</summary>
     public async Task<ReaderHead?> Find(Guid readerId, Guid schoolId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ReaderHead>("""
+        return await c.QuerySingleOrDefaultAsync<ReaderHead>(
+            """
             select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret_kind, r.secret,
                    r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high, r.depth_at,
-                   (select g.name from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id and g.closed_at is null order by g.formed_at desc limit 1) as "group",
-                   (select a.role from enrolment e join class_adult a on a.class_id = e.class_id where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId order by a.role desc limit 1) as part,
-                   exists (select 1 from enrolment e join class_adult a on a.class_id = e.class_id join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId and k.assistants_print) as assistants_print
+                   (
+                     select g.name
+                     from group_member m join guided_group g on g.id = m.group_id
+                     where m.reader_id = r.id and g.closed_at is null
+                     order by g.formed_at desc
+                     limit 1) as "group",
+                   (
+                     select a.role
+                     from enrolment e join class_adult a on a.class_id = e.class_id
+                     where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId
+                     order by a.role desc
+                     limit 1) as part,
+                   exists (
+                     select 1
+                     from enrolment e join class_adult a on a.class_id = e.class_id join class k on k.id = e.class_id
+                     where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId and k.assistants_print
+                   ) as assistants_print
             from reader r
             where r.id = @readerId and r.school_id = @schoolId
-            """, new { readerId, schoolId, adultId });
+            """,
+            new
+            {
+                readerId,
+                schoolId,
+                adultId,
+            }
+        );
     }
 
     public async Task<IReadOnlyList<Tile>> Tiles(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Tile>("""
-            select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
-            where e.class_id = @classId and e.to_day is null and not r.left_school
-            order by r.given_name, r.id
-            limit 500
-            """, new { classId })).ToList();
+        return (
+            await c.QueryAsync<Tile>(
+                """
+                select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
+                where e.class_id = @classId and e.to_day is null and not r.left_school
+                order by r.given_name, r.id
+                limit 500
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     public async Task<SignInReader?> InClass(Guid readerId, string code)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<SignInReader>("""
+        return await c.QuerySingleOrDefaultAsync<SignInReader>(
+            """
             select r.id, r.school_id, r.given_name, r.secret_kind, r.secret, c.id as class_id
             from reader r join enrolment e on e.reader_id = r.id and e.to_day is null join class c on c.id = e.class_id
             where r.id = @readerId and c.code = upper(@code) and not c.closed and not r.left_school
-            """, new { readerId, code });
+            """,
+            new { readerId, code }
+        );
     }
 }

@@ -29,35 +29,133 @@ public enum OnDelete
 /// <summary>A table that holds something of a reader's.</summary>
 /// <param name="What">What it is, for people; the words after a count.</param>
 /// <param name="Key">What tells a reader's rows apart.</param>
-/// <param name="Twin">When a row m of the reader who stays is the like of a row x of the other; such an x is left where it is.</param>
+/// <param name="Twin">When a row m of the reader who stays is the like of a row x of the other; such an x is left where
+/// it is.</param>
 /// <param name="Only">Which rows x go along; all where it is not said.</param>
 /// <param name="Work">Somebody has worked with the reader: taking back that they were added is refused.</param>
 /// <param name="Record">Where it stands in the reader's record; null for what is no part of it.</param>
 /// <param name="Column">The column that says whose it is.</param>
-public sealed record ReaderThing(string Table, string What, OnMerge Merge, OnDelete Delete, bool Work, string? Record, string Key = "id", string? Twin = null, string? Only = null, string Column = "reader_id");
+public sealed record ReaderThing(
+    string Table,
+    string What,
+    OnMerge Merge,
+    OnDelete Delete,
+    bool Work,
+    string? Record,
+    string Key = "id",
+    string? Twin = null,
+    string? Only = null,
+    string Column = "reader_id"
+);
 
-/// <summary>Every table that holds something of a reader's, and what merging, giving out and deleting do to it. A test compares this with the database's own catalogue, so that no table is forgotten.</summary>
+/// <summary>Every table that holds something of a reader's, and what merging, giving out and deleting do to it. A test
+/// compares this with the database's own catalogue, so that no table is forgotten.</summary>
 public static class ReaderThings
 {
-    private const string OfKeptTicket = "(x.ticket_id is null or exists (select 1 from ticket k where k.id = x.ticket_id and k.reader_id = @kept))";
+    private const string OfKeptTicket =
+        "(x.ticket_id is null or exists (select 1 from ticket k where k.id = x.ticket_id and k.reader_id = @kept))";
 
     /// <summary>In the order in which a merge goes through them: what others hang on comes first.</summary>
     public static readonly IReadOnlyList<ReaderThing> All =
     [
-        new("ticket", "readings", OnMerge.Moves, OnDelete.Cascades, Work: true, "readings", Twin: "m.assignment_id = x.assignment_id"),
-        new("sitting", "level checks", OnMerge.Moves, OnDelete.Cascades, Work: true, "levelChecks", Twin: "m.check_id = x.check_id"),
-        new("evidence", "pieces of evidence", OnMerge.Moves, OnDelete.Cascades, Work: true, "evidence", Only: OfKeptTicket),
-        new("level_set", "levels set by teachers", OnMerge.Moves, OnDelete.Cascades, Work: true, "levelsSet", Twin: "m.ended_at is null and x.ended_at is null"),
+        new(
+            "ticket",
+            "readings",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "readings",
+            Twin: "m.assignment_id = x.assignment_id"
+        ),
+        new(
+            "sitting",
+            "level checks",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "levelChecks",
+            Twin: "m.check_id = x.check_id"
+        ),
+        new(
+            "evidence",
+            "pieces of evidence",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "evidence",
+            Only: OfKeptTicket
+        ),
+        new(
+            "level_set",
+            "levels set by teachers",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "levelsSet",
+            Twin: "m.ended_at is null and x.ended_at is null"
+        ),
         new("running_record", "running records", OnMerge.Moves, OnDelete.Cascades, Work: true, "oralReadings"),
-        new("set_aside", "answers that could not be taken", OnMerge.Moves, OnDelete.Cascades, Work: true, "setAside", Only: $"{OfKeptTicket} and (x.sitting_id is null or exists (select 1 from sitting n where n.id = x.sitting_id and n.reader_id = @kept))"),
+        new(
+            "set_aside",
+            "answers that could not be taken",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "setAside",
+            Only: $"{OfKeptTicket} and (x.sitting_id is null or exists (select 1 from sitting n where n.id = "
+                + "x.sitting_id and n.reader_id = @kept))"
+        ),
         new("enrolment", "times in a class", OnMerge.Moves, OnDelete.Cascades, Work: true, "enrolments"),
-        new("goal", "goals", OnMerge.Moves, OnDelete.Cascades, Work: true, "goals", Twin: "m.term_id = x.term_id and m.kind = x.kind and m.replaced_at is null"),
-        new("group_member", "groups", OnMerge.Moves, OnDelete.Cascades, Work: true, "groups", Key: "group_id", Twin: "m.group_id = x.group_id"),
+        new(
+            "goal",
+            "goals",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "goals",
+            Twin: "m.term_id = x.term_id and m.kind = x.kind and m.replaced_at is null"
+        ),
+        new(
+            "group_member",
+            "groups",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "groups",
+            Key: "group_id",
+            Twin: "m.group_id = x.group_id"
+        ),
         new("loan", "copies on loan", OnMerge.Moves, OnDelete.Cascades, Work: true, "loans"),
-        new("guardianship", "guardians", OnMerge.Moves, OnDelete.Cascades, Work: true, "guardians", Key: "adult_id", Twin: "m.adult_id = x.adult_id"),
+        new(
+            "guardianship",
+            "guardians",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: true,
+            "guardians",
+            Key: "adult_id",
+            Twin: "m.adult_id = x.adult_id"
+        ),
         new("guardian_code", "letters to guardians", OnMerge.Moves, OnDelete.Cascades, Work: false, null),
-        new("reader_list_member", "lists", OnMerge.Moves, OnDelete.Cascades, Work: false, null, Key: "list_id", Twin: "m.list_id = x.list_id"),
-        new("taking_in", "requests", OnMerge.Moves, OnDelete.Cascades, Work: false, null, Twin: "m.class_id = x.class_id and m.decided_at is null"),
+        new(
+            "reader_list_member",
+            "lists",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            null,
+            Key: "list_id",
+            Twin: "m.list_id = x.list_id"
+        ),
+        new(
+            "taking_in",
+            "requests",
+            OnMerge.Moves,
+            OnDelete.Cascades,
+            Work: false,
+            null,
+            Twin: "m.class_id = x.class_id and m.decided_at is null"
+        ),
         new("transfer", "transfers between schools", OnMerge.Stays, OnDelete.Cascades, Work: true, null),
         new("depth_day", "days of the level", OnMerge.Remade, OnDelete.Cascades, Work: false, "depthByDay", Key: "day"),
         new("joining", "requests to join", OnMerge.Stays, OnDelete.Deleted, Work: false, null),
@@ -65,6 +163,14 @@ public static class ReaderThings
         new("session", "sessions", OnMerge.Stays, OnDelete.Deleted, Work: false, null, Column: "person_id"),
         new("change_reader", "changes", OnMerge.Stays, OnDelete.Deleted, Work: false, "changes", Key: "change_id"),
         new("looked", "entries of who looked", OnMerge.Stays, OnDelete.Forgets, Work: false, "lookedAt", Key: "at"),
-        new("reader", "readers merged into this one", OnMerge.Stays, OnDelete.Deleted, Work: true, null, Column: "merged_into"),
+        new(
+            "reader",
+            "readers merged into this one",
+            OnMerge.Stays,
+            OnDelete.Deleted,
+            Work: true,
+            null,
+            Column: "merged_into"
+        ),
     ];
 }

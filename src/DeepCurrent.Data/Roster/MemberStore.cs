@@ -7,8 +7,23 @@ namespace DeepCurrent.Data.Roster;
 /// <param name="Since">First day in the class.</param>
 /// <param name="Until">Last day, for somebody who was in it.</param>
 /// <param name="Guardians">Guardians who have registered.</param>
-public sealed record Member(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, string? HomeLanguage, string? GuardianMail, string SecretKind, string Supports, bool FromSource, bool LeftSchool,
-    DateTimeOffset? SignedInAt, DateOnly Since, DateOnly? Until, int Guardians);
+public sealed record Member(
+    Guid Id,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    string? HomeLanguage,
+    string? GuardianMail,
+    string SecretKind,
+    string Supports,
+    bool FromSource,
+    bool LeftSchool,
+    DateTimeOffset? SignedInAt,
+    DateOnly Since,
+    DateOnly? Until,
+    int Guardians
+);
 
 public sealed record ClassAdultRow(Guid AdultId, string Name, string Role, bool LeftSchool);
 
@@ -16,13 +31,42 @@ public sealed record JoiningRow(Guid Id, string GivenName, string FamilyName, Da
 
 /// <summary>A reader of the school as a search shows them.</summary>
 /// <param name="Asks">They are in others' classes only, so that taking them in has to be asked for.</param>
-public sealed record Found(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, bool LeftSchool, string Classes, bool Asks);
+public sealed record Found(
+    Guid Id,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    bool LeftSchool,
+    string Classes,
+    bool Asks
+);
 
 /// <summary>A reader as the school lead's list shows them.</summary>
-public sealed record SchoolReader(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, double Depth, bool LevelSet, string Classes, string SecretKind, DateTimeOffset? SignedInAt, bool LeftSchool, int Guardians);
+public sealed record SchoolReader(
+    Guid Id,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    double Depth,
+    bool LevelSet,
+    string Classes,
+    string SecretKind,
+    DateTimeOffset? SignedInAt,
+    bool LeftSchool,
+    int Guardians
+);
 
 /// <summary>Where a reader has been.</summary>
-public sealed record Stay(Guid ClassId, string ClassName, string YearName, string SchoolName, DateOnly From, DateOnly? To);
+public sealed record Stay(
+    Guid ClassId,
+    string ClassName,
+    string YearName,
+    string SchoolName,
+    DateOnly From,
+    DateOnly? To
+);
 
 /// <summary>Rosters of classes and of the school, for people to look at.</summary>
 public sealed class MemberStore(NpgsqlDataSource db)
@@ -30,110 +74,258 @@ public sealed class MemberStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<Member>> Of(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Member>("""
-            select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.home_language, r.guardian_mail, r.secret_kind, r.supports::text as supports, r.source_id is not null as from_source, r.left_school,
-                   r.signed_in_at, e.since, e.until, (select count(*)::int from guardianship g where g.reader_id = r.id and g.ended_at is null) as guardians
-            from (select reader_id, max(from_day) as since, case when bool_or(to_day is null) then null else max(to_day) end as until from enrolment where class_id = @classId group by reader_id) e
-            join reader r on r.id = e.reader_id
-            where r.merged_into is null
-            order by e.until is not null, r.given_name, r.family_name, r.id
-            limit 2000
-            """, new { classId })).ToList();
+        return (
+            await c.QueryAsync<Member>(
+                """
+                select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.home_language, r.guardian_mail,
+                  r.secret_kind, r.supports::text as supports, r.source_id is not null as from_source, r.left_school,
+                       r.signed_in_at, e.since, e.until,
+                       (
+                         select count(*)::int from guardianship g where g.reader_id = r.id and g.ended_at is null
+                       ) as guardians
+                from (
+                  select reader_id, max(from_day) as since,
+                    case when bool_or(to_day is null) then null else max(to_day) end as until
+                  from enrolment
+                  where class_id = @classId
+                  group by reader_id) e
+                join reader r on r.id = e.reader_id
+                where r.merged_into is null
+                order by e.until is not null, r.given_name, r.family_name, r.id
+                limit 2000
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<ClassAdultRow>> Adults(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ClassAdultRow>("select a.id as adult_id, a.name, p.role, a.left_school from class_adult p join adult a on a.id = p.adult_id where p.class_id = @classId order by p.role desc, a.name limit 100", new { classId })).ToList();
+        return (
+            await c.QueryAsync<ClassAdultRow>(
+                """
+                select a.id as adult_id, a.name, p.role, a.left_school
+                from class_adult p join adult a on a.id = p.adult_id
+                where p.class_id = @classId
+                order by p.role desc, a.name
+                limit 100
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
-    /// <summary>Readers of the school whose name has all the words asked for, at its beginning or after a space.</summary>
+    /// <summary>Readers of the school whose name has all the words asked for, at its beginning or after a
+    /// space.</summary>
     /// <param name="own">The asker's classes; null for whoever needs to ask nobody.</param>
-    public async Task<IReadOnlyList<Found>> Find(Guid schoolId, string asked, int? grade, Guid? classId, Guid? notIn, IReadOnlySet<Guid>? own)
+    public async Task<IReadOnlyList<Found>> Find(
+        Guid schoolId,
+        string asked,
+        int? grade,
+        Guid? classId,
+        Guid? notIn,
+        IReadOnlySet<Guid>? own
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        var words = asked.ToLowerInvariant().Split(' ', StringSplitOptions.RemoveEmptyEntries).Take(4).Select(w => w.Replace("\\", "\\\\").Replace("%", "\\%").Replace("_", "\\_")).ToArray();
-        return (await c.QueryAsync<Found>("""
-            select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
-                   coalesce((select string_agg(k.name, ', ' order by k.name) from enrolment e join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and not k.closed), '') as classes,
-                   coalesce((select not bool_or(e.class_id = any(@own)) from enrolment e join class k on k.id = e.class_id where e.reader_id = r.id and e.to_day is null and not k.closed), false) as asks
-            from reader r
-            where r.school_id = @schoolId and r.merged_into is null
-              and not exists (select 1 from unnest(@words) w where lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ (w || '%') and lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ ('% ' || w || '%'))
-              and (@grade is null or r.grade = @grade)
-              and (@classId is null or exists (select 1 from enrolment e where e.reader_id = r.id and e.class_id = @classId))
-              and (@notIn is null or not exists (select 1 from enrolment e where e.reader_id = r.id and e.class_id = @notIn and e.to_day is null))
-            order by r.left_school, r.given_name, r.family_name, r.id
-            limit 100
-            """, new { schoolId, words, grade, classId, notIn, own = own?.ToArray() })).ToList();
+        var words = asked
+            .ToLowerInvariant()
+            .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+            .Take(4)
+            .Select(w => w.Replace("\\", "\\\\").Replace("%", "\\%").Replace("_", "\\_"))
+            .ToArray();
+        return (
+            await c.QueryAsync<Found>(
+                """
+                select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
+                       coalesce(
+                         (
+                           select string_agg(k.name, ', ' order by k.name)
+                           from enrolment e join class k on k.id = e.class_id
+                           where e.reader_id = r.id and e.to_day is null and not k.closed),
+                         '') as classes,
+                       coalesce(
+                         (
+                           select not bool_or(e.class_id = any(@own))
+                           from enrolment e join class k on k.id = e.class_id
+                           where e.reader_id = r.id and e.to_day is null and not k.closed),
+                         false) as asks
+                from reader r
+                where r.school_id = @schoolId and r.merged_into is null
+                  and not exists (
+                    select 1
+                    from unnest(@words) w
+                    where lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ (w || '%')
+                      and lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ ('% ' || w || '%'))
+                  and (@grade is null or r.grade = @grade)
+                  and (
+                    @classId is null
+                      or exists (select 1 from enrolment e where e.reader_id = r.id and e.class_id = @classId))
+                  and (
+                    @notIn is null
+                      or not exists (
+                        select 1 from enrolment e where e.reader_id = r.id and e.class_id = @notIn and e.to_day is null)
+                  )
+                order by r.left_school, r.given_name, r.family_name, r.id
+                limit 100
+                """,
+                new
+                {
+                    schoolId,
+                    words,
+                    grade,
+                    classId,
+                    notIn,
+                    own = own?.ToArray(),
+                }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<SchoolReader>> OfSchool(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<SchoolReader>("""
-            select r.id, r.given_name, r.family_name, r.user_name, r.grade, round(r.depth_mean::numeric, 1)::double precision as depth, r.estimate_mean is not null as level_set, coalesce(k.names, '') as classes, r.secret_kind, r.signed_in_at, r.left_school, coalesce(g.n, 0)::int as guardians
-            from reader r
-            left join (select e.reader_id, string_agg(c.name, ', ' order by c.name) as names from enrolment e join class c on c.id = e.class_id where c.school_id = @schoolId and e.to_day is null and not c.closed group by e.reader_id) k on k.reader_id = r.id
-            left join (select w.reader_id, count(*) as n from guardianship w join reader x on x.id = w.reader_id where x.school_id = @schoolId and w.ended_at is null group by w.reader_id) g on g.reader_id = r.id
-            where r.school_id = @schoolId and r.merged_into is null
-            order by r.left_school, r.given_name, r.family_name, r.id
-            limit 20000
-            """, new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<SchoolReader>(
+                """
+                select r.id, r.given_name, r.family_name, r.user_name, r.grade,
+                  round(r.depth_mean::numeric, 1)::double precision as depth, r.estimate_mean is not null as level_set,
+                  coalesce(k.names, '') as classes, r.secret_kind, r.signed_in_at, r.left_school,
+                  coalesce(g.n, 0)::int as guardians
+                from reader r
+                left join (
+                  select e.reader_id, string_agg(c.name, ', ' order by c.name) as names
+                  from enrolment e join class c on c.id = e.class_id
+                  where c.school_id = @schoolId and e.to_day is null and not c.closed
+                  group by e.reader_id) k on k.reader_id = r.id
+                left join (
+                  select w.reader_id, count(*) as n
+                  from guardianship w join reader x on x.id = w.reader_id
+                  where x.school_id = @schoolId and w.ended_at is null
+                  group by w.reader_id) g on g.reader_id = r.id
+                where r.school_id = @schoolId and r.merged_into is null
+                order by r.left_school, r.given_name, r.family_name, r.id
+                limit 20000
+                """,
+                new { schoolId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<Stay>> Stays(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Stay>("""
-            select c.id as class_id, c.name as class_name, y.name as year_name, s.name as school_name, e.from_day as "from", e.to_day as "to"
-            from enrolment e join class c on c.id = e.class_id join school_year y on y.id = c.school_year_id join school s on s.id = c.school_id
-            where e.reader_id = @readerId
-            order by e.from_day desc, e.to_day desc nulls first
-            limit 200
-            """, new { readerId })).ToList();
+        return (
+            await c.QueryAsync<Stay>(
+                """
+                select c.id as class_id, c.name as class_name, y.name as year_name, s.name as school_name,
+                  e.from_day as "from", e.to_day as "to"
+                from enrolment e
+                  join class c on c.id = e.class_id
+                  join school_year y on y.id = c.school_year_id
+                  join school s on s.id = c.school_id
+                where e.reader_id = @readerId
+                order by e.from_day desc, e.to_day desc nulls first
+                limit 200
+                """,
+                new { readerId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<JoiningRow>> Joinings(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<JoiningRow>("select id, given_name, family_name, asked_at from joining where class_id = @classId and decided_at is null order by asked_at limit 200", new { classId })).ToList();
+        return (
+            await c.QueryAsync<JoiningRow>(
+                """
+                select id, given_name, family_name, asked_at
+                from joining
+                where class_id = @classId and decided_at is null
+                order by asked_at
+                limit 200
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     /// <summary>Asks to join; false if so many are waiting already that somebody is playing.</summary>
     public async Task<bool> Ask(Guid id, Guid classId, string given, string family, DateTimeOffset at, int most)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>("""
+        return await c.ExecuteScalarAsync<bool>(
+            """
             with made as (
               insert into joining (id, class_id, given_name, family_name, asked_at)
-              select @id, @classId, @given, @family, @at where (select count(*) from joining where class_id = @classId and decided_at is null) < @most
+              select @id, @classId, @given, @family, @at
+              where (select count(*) from joining where class_id = @classId and decided_at is null) < @most
               on conflict (id) do nothing
               returning id)
             select exists (select 1 from made) or exists (select 1 from joining where id = @id and class_id = @classId)
-            """, new { id, classId, given, family, at, most });
+            """,
+            new
+            {
+                id,
+                classId,
+                given,
+                family,
+                at,
+                most,
+            }
+        );
     }
 
     public async Task<JoiningRow?> Decide(Guid id, Guid classId, Guid? readerId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<JoiningRow>("update joining set decided_at = @at, reader_id = @readerId where id = @id and class_id = @classId and decided_at is null returning id, given_name, family_name, asked_at", new { id, classId, readerId, at });
+        return await c.QuerySingleOrDefaultAsync<JoiningRow>(
+            """
+            update joining
+            set decided_at = @at, reader_id = @readerId
+            where id = @id and class_id = @classId and decided_at is null
+            returning id, given_name, family_name, asked_at
+            """,
+            new
+            {
+                id,
+                classId,
+                readerId,
+                at,
+            }
+        );
     }
 
     /// <summary>A list somebody was typing, with when it was kept.</summary>
     public async Task<(string Rows, DateTimeOffset SavedAt)?> Draft(Guid classId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var row = await c.QuerySingleOrDefaultAsync<(string? Rows, DateTimeOffset SavedAt)>("select rows::text, saved_at from list_draft where class_id = @classId and adult_id = @adultId", new { classId, adultId });
+        var row = await c.QuerySingleOrDefaultAsync<(string? Rows, DateTimeOffset SavedAt)>(
+            "select rows::text, saved_at from list_draft where class_id = @classId and adult_id = @adultId",
+            new { classId, adultId }
+        );
         return row.Rows is null ? null : (row.Rows, row.SavedAt);
     }
 
     public async Task KeepDraft(Guid classId, Guid adultId, string? rows, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(rows is null ? "delete from list_draft where class_id = @classId and adult_id = @adultId" : """
-            insert into list_draft (class_id, adult_id, rows, saved_at) values (@classId, @adultId, @rows::jsonb, @at)
-            on conflict (class_id, adult_id) do update set rows = excluded.rows, saved_at = excluded.saved_at
-            """, new { classId, adultId, rows, at });
+        await c.ExecuteAsync(
+            rows is null
+                ? "delete from list_draft where class_id = @classId and adult_id = @adultId"
+                : """
+                insert into list_draft (class_id, adult_id, rows, saved_at)
+                values (@classId, @adultId, @rows::jsonb, @at)
+                on conflict (class_id, adult_id) do update set rows = excluded.rows, saved_at = excluded.saved_at
+                """,
+            new
+            {
+                classId,
+                adultId,
+                rows,
+                at,
+            }
+        );
     }
 }

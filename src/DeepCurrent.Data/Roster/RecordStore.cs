@@ -13,31 +13,147 @@ public sealed class RecordStore(NpgsqlDataSource db)
     public async Task<JsonNode> Whole(Guid readerId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var json = await c.QuerySingleAsync<string>("""
+        var json = await c.QuerySingleAsync<string>(
+            """
             select json_build_object(
               'reader', (select to_jsonb(x) - 'secret' from reader x where x.id = r.id),
-              'enrolments', (select json_agg(json_build_object('class', k.name, 'year', y.name, 'from', e.from_day, 'to', e.to_day) order by e.from_day) from enrolment e join class k on k.id = e.class_id join school_year y on y.id = k.school_year_id where e.reader_id = r.id),
-              'evidence', (select json_agg(to_jsonb(e) - 'reader_id' order by e.at) from evidence e where e.reader_id = r.id),
-              'depthByDay', (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),
-              'readings', (select json_agg(json_build_object('text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at, 'dueOn', a.due_on, 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at, 'score', k.score, 'forecast', k.forecast,
-                  'answers', (select json_agg(json_build_object('question', q.stem, 'response', n.response, 'mark', n.mark, 'comment', n.comment, 'correct', n.correct, 'attempt', n.attempt, 'at', n.at, 'rushed', n.rushed) order by n.at) from answer n join question q on q.id = n.question_id where n.ticket_id = k.id),
-                  'spells', (select json_agg(json_build_object('page', s.page, 'seconds', s.seconds, 'startedAt', s.started_at) order by s.started_at) from spell s where s.ticket_id = k.id)) order by a.assigned_at)
-                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id where k.reader_id = r.id),
-              'oralReadings', (select json_agg(to_jsonb(k) - 'reader_id' - 'sound' || jsonb_build_object('sound', encode(k.sound, 'base64')) order by k.read_at) from running_record k where k.reader_id = r.id),
-              'levelChecks', (select json_agg(json_build_object('title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'withdrawnAt', s.withdrawn_at, 'before', s.before_mean, 'after', s.after_mean,
-                  'parts', (select json_agg(to_jsonb(p) - 'sitting_id' || jsonb_build_object('stages', (select json_agg(json_build_object('title', g.title, 'seconds', g.seconds, 'items', g.items,
-                      'answers', (select json_agg(to_jsonb(n) - 'stage_id' order by n.at) from check_answer n where n.stage_id = g.id)) order by g.position) from stage g where g.part_id = p.id)) order by p.round, p.position) from sitting_part p where p.sitting_id = s.id)) order by s.made_at)
-                from sitting s join level_check k on k.id = s.check_id where s.reader_id = r.id),
-              'levelsSet', (select json_agg(json_build_object('level', v.value, 'setAt', v.at, 'until', v.until_at, 'reason', v.reason, 'endedAt', v.ended_at) order by v.at) from level_set v where v.reader_id = r.id),
-              'setAside', (select json_agg(json_build_object('kind', z.kind, 'why', z.code, 'answers', z.answers, 'work', z.body, 'givenAt', z.given_at) order by z.given_at) from set_aside z where z.reader_id = r.id),
-              'loans', (select json_agg(json_build_object('title', y.title, 'copy', y.code, 'lentAt', l.lent_at, 'dueOn', l.due_on, 'returnedAt', l.returned_at) order by l.lent_at) from loan l join copy y on y.id = l.copy_id where l.reader_id = r.id),
-              'goals', (select json_agg(json_build_object('term', m.name, 'kind', g.kind, 'target', g.target, 'reason', g.reason, 'setAt', g.set_at, 'replacedAt', g.replaced_at) order by g.set_at) from goal g join term m on m.id = g.term_id where g.reader_id = r.id),
-              'groups', (select json_agg(json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at) from group_member m join guided_group g on g.id = m.group_id where m.reader_id = r.id),
-              'guardians', (select json_agg(json_build_object('name', a.name, 'mail', a.mail, 'since', w.since, 'endedAt', w.ended_at)) from guardianship w join adult a on a.id = w.adult_id where w.reader_id = r.id),
-              'changes', (select json_agg(json_build_object('at', h.at, 'by', a.name, 'what', case when (select count(*) from change_reader z where z.change_id = h.id) = 1 then h.summary else 'A change to several readers' end) order by h.at) from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id where x.reader_id = r.id),
-              'lookedAt', (select json_agg(json_build_object('at', l.at, 'by', a.name, 'what', l.what) order by l.at) from looked l left join adult a on a.id = l.adult_id where l.reader_id = r.id))::text
+              'enrolments',
+              (
+                select json_agg(
+                  json_build_object('class', k.name, 'year', y.name, 'from', e.from_day, 'to', e.to_day)
+                  order by e.from_day)
+                from enrolment e join class k on k.id = e.class_id join school_year y on y.id = k.school_year_id
+                where e.reader_id = r.id),
+              'evidence',
+              (select json_agg(to_jsonb(e) - 'reader_id' order by e.at) from evidence e where e.reader_id = r.id),
+              'depthByDay',
+              (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),
+              'readings',
+              (select json_agg(json_build_object(
+                  'text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at,
+                  'dueOn', a.due_on, 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
+                  'score', k.score, 'forecast', k.forecast,
+                  'answers',
+                  (
+                    select json_agg(
+                      json_build_object(
+                        'question', q.stem, 'response', n.response, 'mark', n.mark, 'comment', n.comment, 'correct',
+                        n.correct, 'attempt', n.attempt, 'at', n.at, 'rushed', n.rushed)
+                      order by n.at)
+                    from answer n join question q on q.id = n.question_id
+                    where n.ticket_id = k.id),
+                  'spells',
+                  (
+                    select json_agg(
+                      json_build_object('page', s.page, 'seconds', s.seconds, 'startedAt', s.started_at)
+                      order by s.started_at)
+                    from spell s
+                    where s.ticket_id = k.id)) order by a.assigned_at)
+                from ticket k
+                  join assignment a on a.id = k.assignment_id
+                  join text t on t.id = a.text_id
+                  join version v on v.id = k.version_id
+                where k.reader_id = r.id),
+              'oralReadings',
+              (
+                select json_agg(
+                  to_jsonb(k) - 'reader_id' - 'sound' || jsonb_build_object('sound', encode(k.sound, 'base64'))
+                  order by k.read_at)
+                from running_record k
+                where k.reader_id = r.id),
+              'levelChecks',
+              (select json_agg(json_build_object(
+                  'title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'withdrawnAt', s.withdrawn_at,
+                  'before', s.before_mean, 'after', s.after_mean,
+                  'parts',
+                  (
+                    select json_agg(
+                      to_jsonb(p) - 'sitting_id' || jsonb_build_object(
+                        'stages',
+                        (
+                          select json_agg(
+                            json_build_object(
+                              'title', g.title, 'seconds', g.seconds, 'items', g.items,
+                              'answers',
+                              (
+                                select json_agg(to_jsonb(n) - 'stage_id' order by n.at)
+                                from check_answer n
+                                where n.stage_id = g.id))
+                            order by g.position)
+                          from stage g
+                          where g.part_id = p.id))
+                      order by p.round, p.position)
+                    from sitting_part p
+                    where p.sitting_id = s.id)) order by s.made_at)
+                from sitting s join level_check k on k.id = s.check_id
+                where s.reader_id = r.id),
+              'levelsSet',
+              (
+                select json_agg(
+                  json_build_object(
+                    'level', v.value, 'setAt', v.at, 'until', v.until_at, 'reason', v.reason, 'endedAt', v.ended_at)
+                  order by v.at)
+                from level_set v
+                where v.reader_id = r.id),
+              'setAside',
+              (
+                select json_agg(
+                  json_build_object(
+                    'kind', z.kind, 'why', z.code, 'answers', z.answers, 'work', z.body, 'givenAt', z.given_at)
+                  order by z.given_at)
+                from set_aside z
+                where z.reader_id = r.id),
+              'loans',
+              (
+                select json_agg(
+                  json_build_object(
+                    'title', y.title, 'copy', y.code, 'lentAt', l.lent_at, 'dueOn', l.due_on, 'returnedAt',
+                    l.returned_at)
+                  order by l.lent_at)
+                from loan l join copy y on y.id = l.copy_id
+                where l.reader_id = r.id),
+              'goals',
+              (
+                select json_agg(
+                  json_build_object(
+                    'term', m.name, 'kind', g.kind, 'target', g.target, 'reason', g.reason, 'setAt', g.set_at,
+                    'replacedAt', g.replaced_at)
+                  order by g.set_at)
+                from goal g join term m on m.id = g.term_id
+                where g.reader_id = r.id),
+              'groups',
+              (
+                select json_agg(
+                  json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at)
+                from group_member m join guided_group g on g.id = m.group_id
+                where m.reader_id = r.id),
+              'guardians',
+              (
+                select json_agg(
+                  json_build_object('name', a.name, 'mail', a.mail, 'since', w.since, 'endedAt', w.ended_at))
+                from guardianship w join adult a on a.id = w.adult_id
+                where w.reader_id = r.id),
+              'changes',
+              (
+                select json_agg(
+                  json_build_object(
+                    'at', h.at, 'by', a.name, 'what',
+                    case
+                      when (select count(*) from change_reader z where z.change_id = h.id) = 1 then h.summary
+                      else 'A change to several readers'
+                      end)
+                  order by h.at)
+                from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
+                where x.reader_id = r.id),
+              'lookedAt',
+              (
+                select json_agg(json_build_object('at', l.at, 'by', a.name, 'what', l.what) order by l.at)
+                from looked l left join adult a on a.id = l.adult_id
+                where l.reader_id = r.id))::text
             from reader r where r.id = @readerId and r.school_id = @schoolId
-            """, new { readerId, schoolId });
+            """,
+            new { readerId, schoolId }
+        );
         return JsonNode.Parse(json)!;
     }
 
@@ -45,47 +161,142 @@ public sealed class RecordStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<(string What, int Count)>> Counted(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var counts = ReaderThings.All.Where(x => x.Delete is not OnDelete.Forgets).Select(x => $"select '{x.What}' as what, count(*)::int as n from {x.Table} where {x.Column} = @readerId");
-        var answers = "select 'answers', ((select count(*) from answer a join ticket k on k.id = a.ticket_id where k.reader_id = @readerId) + (select count(*) from check_answer a join stage g on g.id = a.stage_id join sitting_part p on p.id = g.part_id join sitting s on s.id = p.sitting_id where s.reader_id = @readerId))::int";
-        return (await c.QueryAsync<(string, int)>(string.Join(" union all ", counts.Prepend(answers)), new { readerId })).Where(x => x.Item2 > 0).ToList();
+        var counts = ReaderThings
+            .All.Where(x => x.Delete is not OnDelete.Forgets)
+            .Select(x => $"select '{x.What}' as what, count(*)::int as n from {x.Table} where {x.Column} = @readerId");
+        var answers = """
+            select 'answers',
+              (
+                (select count(*) from answer a join ticket k on k.id = a.ticket_id where k.reader_id = @readerId) + (
+                  select count(*)
+                  from check_answer a
+                    join stage g on g.id = a.stage_id
+                    join sitting_part p on p.id = g.part_id
+                    join sitting s on s.id = p.sitting_id
+                  where s.reader_id = @readerId))::int
+            """;
+        return (
+            await c.QueryAsync<(string, int)>(string.Join(" union all ", counts.Prepend(answers)), new { readerId })
+        )
+            .Where(x => x.Item2 > 0)
+            .ToList();
     }
 
     /// <summary>Roster files of a school that are kept and may hold a reader.</summary>
     public async Task<IReadOnlyList<(Guid Id, byte[] Body)>> RosterFiles(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, byte[])>("select id, body from import where school_id = @schoolId and body is not null limit 200", new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<(Guid, byte[])>(
+                "select id, body from import where school_id = @schoolId and body is not null limit 200",
+                new { schoolId }
+            )
+        ).ToList();
     }
 
-    /// <summary>Deletes a reader and everything about them, by id and nothing else: also out of the kept steps of changes, of lists somebody is typing, and of roster files; guardians of nobody else go too. False if there is no such reader.</summary>
+    /// <summary>Deletes a reader and everything about them, by id and nothing else: also out of the kept steps of
+    /// changes, of lists somebody is typing, and of roster files; guardians of nobody else go too. False if there is no
+    /// such reader.</summary>
     /// <param name="files">Roster files without the reader's rows, by import.</param>
-    public async Task<bool> Delete(RosterReader reader, Guid schoolId, Guid adultId, IReadOnlyDictionary<Guid, byte[]> files, DateTimeOffset now)
+    public async Task<bool> Delete(
+        RosterReader reader,
+        Guid schoolId,
+        Guid adultId,
+        IReadOnlyDictionary<Guid, byte[]> files,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var twins = (await c.QueryAsync<Guid>("select id from reader where merged_into = @Id", new { reader.Id }, t)).ToList();
+        var twins = (
+            await c.QueryAsync<Guid>("select id from reader where merged_into = @Id", new { reader.Id }, t)
+        ).ToList();
         Guid[] ids = [reader.Id, .. twins];
         await OutOfSteps(c, t, ids);
-        foreach (var (id, body) in files) await c.ExecuteAsync("update import set body = @body where id = @id and school_id = @schoolId", new { id, body, schoolId }, t);
-        await c.ExecuteAsync("""
+        foreach (var (id, body) in files)
+            await c.ExecuteAsync(
+                "update import set body = @body where id = @id and school_id = @schoolId",
+                new
+                {
+                    id,
+                    body,
+                    schoolId,
+                },
+                t
+            );
+        await c.ExecuteAsync(
+            """
             update change h set summary = replace(h.summary, @FullName, 'a reader')
-            where h.school_id = @schoolId and strpos(h.summary, @FullName) > 0 and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids));
-            update list_draft d set rows = coalesce((select jsonb_agg(r) from jsonb_array_elements(d.rows) r where r ->> 'sameAs' is null or r ->> 'sameAs' <> all(@texts)), '[]')
+            where h.school_id = @schoolId
+              and strpos(h.summary, @FullName) > 0
+              and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids));
+            update list_draft d
+            set rows = coalesce(
+              (
+                select jsonb_agg(r)
+                from jsonb_array_elements(d.rows) r
+                where r ->> 'sameAs' is null or r ->> 'sameAs' <> all(@texts)),
+              '[]')
             from class k
-            where k.id = d.class_id and k.school_id = @schoolId and exists (select 1 from jsonb_array_elements(d.rows) r where r ->> 'sameAs' = any(@texts));
+            where k.id = d.class_id
+              and k.school_id = @schoolId
+              and exists (select 1 from jsonb_array_elements(d.rows) r where r ->> 'sameAs' = any(@texts));
             delete from mail m using guardianship g, adult a
-            where g.reader_id = any(@ids) and a.id = g.adult_id and m.school_id = @schoolId and m.to_address = a.mail and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
+            where g.reader_id = any(@ids)
+              and a.id = g.adult_id
+              and m.school_id = @schoolId
+              and m.to_address = a.mail
+              and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
             delete from adult a using guardianship g
-            where g.adult_id = a.id and g.reader_id = any(@ids) and a.kind = 'guardian' and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
+            where g.adult_id = a.id
+              and g.reader_id = any(@ids)
+              and a.kind = 'guardian'
+              and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
             delete from check_aim where kind = 'reader' and key = any(@texts);
             delete from known_device where key = any(@doors);
             delete from sign_in_try where key like any(@tries)
-            """, new { reader.FullName, schoolId, ids, texts = ids.Select(i => i.ToString()).ToArray(), doors = ids.Select(i => $"reader {i}").ToArray(), tries = ids.Select(i => $"reader {i} %").ToArray() }, t);
+            """,
+            new
+            {
+                reader.FullName,
+                schoolId,
+                ids,
+                texts = ids.Select(i => i.ToString()).ToArray(),
+                doors = ids.Select(i => $"reader {i}").ToArray(),
+                tries = ids.Select(i => $"reader {i} %").ToArray(),
+            },
+            t
+        );
         foreach (var x in ReaderThings.All.Where(x => x.Table != "reader" && x.Delete is not OnDelete.Cascades))
-            await c.ExecuteAsync(x.Delete is OnDelete.Forgets ? $"update {x.Table} set {x.Column} = null where {x.Column} = any(@ids)" : $"delete from {x.Table} where {x.Column} = any(@ids)", new { ids }, t);
+            await c.ExecuteAsync(
+                x.Delete is OnDelete.Forgets
+                    ? $"update {x.Table} set {x.Column} = null where {x.Column} = any(@ids)"
+                    : $"delete from {x.Table} where {x.Column} = any(@ids)",
+                new { ids },
+                t
+            );
         await c.ExecuteAsync("delete from reader where id = any(@twins)", new { twins = twins.ToArray() }, t);
-        if (await c.ExecuteAsync("delete from reader where id = @Id and school_id = @schoolId", new { reader.Id, schoolId }, t) == 0) return false;
-        await c.ExecuteAsync("insert into looked (school_id, adult_id, at, what, note) values (@schoolId, @adultId, @now, 'reader-deleted', 'A reader and everything kept about them')", new { schoolId, adultId, now }, t);
+        if (
+            await c.ExecuteAsync(
+                "delete from reader where id = @Id and school_id = @schoolId",
+                new { reader.Id, schoolId },
+                t
+            ) == 0
+        )
+            return false;
+        await c.ExecuteAsync(
+            """
+            insert into looked (school_id, adult_id, at, what, note)
+            values (@schoolId, @adultId, @now, 'reader-deleted', 'A reader and everything kept about them')
+            """,
+            new
+            {
+                schoolId,
+                adultId,
+                now,
+            },
+            t
+        );
         await t.CommitAsync();
         return true;
     }
@@ -93,12 +304,38 @@ public sealed class RecordStore(NpgsqlDataSource db)
     private static async Task OutOfSteps(NpgsqlConnection c, NpgsqlTransaction t, Guid[] ids)
     {
         var gone = ids.ToHashSet();
-        foreach (var change in (await c.QueryAsync<Guid>("select distinct change_id from change_reader where reader_id = any(@ids)", new { ids }, t)).ToList())
-            foreach (var (part, body) in (await c.QueryAsync<(int, byte[])>("select part, body from change_part where change_id = @change", new { change }, t)).ToList())
-            {
-                var steps = RosterWriter.Unpack(body);
-                var left = Consent.Without(steps, gone);
-                if (left.Steps < steps.Steps) await c.ExecuteAsync("update change_part set body = @body where change_id = @change and part = @part", new { change, part, body = RosterWriter.Pack(left) }, t);
-            }
+        foreach (
+            var change in (
+                await c.QueryAsync<Guid>(
+                    "select distinct change_id from change_reader where reader_id = any(@ids)",
+                    new { ids },
+                    t
+                )
+            ).ToList()
+        )
+        foreach (
+            var (part, body) in (
+                await c.QueryAsync<(int, byte[])>(
+                    "select part, body from change_part where change_id = @change",
+                    new { change },
+                    t
+                )
+            ).ToList()
+        )
+        {
+            var steps = RosterWriter.Unpack(body);
+            var left = Consent.Without(steps, gone);
+            if (left.Steps < steps.Steps)
+                await c.ExecuteAsync(
+                    "update change_part set body = @body where change_id = @change and part = @part",
+                    new
+                    {
+                        change,
+                        part,
+                        body = RosterWriter.Pack(left),
+                    },
+                    t
+                );
+        }
     }
 }

@@ -10,58 +10,149 @@ namespace DeepCurrent.Data.Roster;
 public sealed class RosterStore(NpgsqlDataSource db)
 {
     private const string AdultColumns = "id, source_id, name, user_name, mail, lead, left_school, post, source";
-    private const string ClassColumns = "id, source_id, school_year_id, name, code, first_day, last_day, closed, source";
-    private const string ReaderColumns = "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, secret, supports::text, left_school, source";
+    private const string ClassColumns =
+        "id, source_id, school_year_id, name, code, first_day, last_day, closed, source";
+    private const string ReaderColumns =
+        "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, "
+        + "secret, supports::text, left_school, source";
 
-    /// <summary>The whole roster, without stated levels. Goes through rows as they come, for schools of any size.</summary>
+    /// <summary>The whole roster, without stated levels. Goes through rows as they come, for schools of any
+    /// size.</summary>
     public async Task<RosterState> Load(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
-        await Read(c, $"select {AdultColumns} from adult where school_id = $1 and kind = 'staff'", schoolId, r => Put(state.Adults, Adult(r)));
-        await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r => Put(state.Classes, Class(r)));
-        await Read(c, $"select {ReaderColumns} from reader where school_id = $1", schoolId, r => Put(state.Readers, Reader(r)));
-        await Read(c, "select a.id, a.class_id, a.adult_id, a.role from class_adult a join class c on c.id = a.class_id where c.school_id = $1", schoolId, r => Put(state.Teachings, new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3))));
-        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source from enrolment e join class c on c.id = e.class_id where c.school_id = $1", schoolId, r => Put(state.Enrolments, Enrolled(r)));
+        await Read(c, $"select {AdultColumns} from adult where school_id = $1 and kind = 'staff'", schoolId, r =>
+            Put(state.Adults, Adult(r))
+        );
+        await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
+            Put(state.Classes, Class(r))
+        );
+        await Read(c, $"select {ReaderColumns} from reader where school_id = $1", schoolId, r =>
+            Put(state.Readers, Reader(r))
+        );
+        await Read(
+            c,
+            """
+            select a.id, a.class_id, a.adult_id, a.role
+            from class_adult a join class c on c.id = a.class_id
+            where c.school_id = $1
+            """,
+            schoolId,
+            r => Put(state.Teachings, new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3)))
+        );
+        await Read(
+            c,
+            """
+            select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source
+            from enrolment e join class c on c.id = e.class_id
+            where c.school_id = $1
+            """,
+            schoolId,
+            r => Put(state.Enrolments, Enrolled(r))
+        );
         return state;
     }
 
-    /// <summary>As much of a school's roster as a list of readers can mean: its classes, the readers who are in the list's class or whom a row names, and what is known of them.</summary>
+    /// <summary>As much of a school's roster as a list of readers can mean: its classes, the readers who are in the
+    /// list's class or whom a row names, and what is known of them.</summary>
     /// <param name="means">Whether some row means a reader: by id, id at the source, given and family name.</param>
     public async Task<RosterState> LoadFor(Guid schoolId, Guid classId, Func<Guid, string?, string, string, bool> means)
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
-        var meant = (await c.QueryAsync<Guid>("select reader_id from enrolment where class_id = @classId and to_day is null", new { classId })).ToHashSet();
-        await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r => { if (means(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3))) meant.Add(r.GetGuid(0)); });
+        var meant = (
+            await c.QueryAsync<Guid>(
+                "select reader_id from enrolment where class_id = @classId and to_day is null",
+                new { classId }
+            )
+        ).ToHashSet();
+        await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r =>
+        {
+            if (means(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3)))
+                meant.Add(r.GetGuid(0));
+        });
         var ids = meant.ToArray();
-        await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r => Put(state.Classes, Class(r)));
-        await Read(c, $"select {ReaderColumns} from reader where school_id = $1 and id = any($2)", schoolId, r => Put(state.Readers, Reader(r)), ids);
-        await Read(c, "select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source from enrolment e join class c on c.id = e.class_id where c.school_id = $1 and e.reader_id = any($2)", schoolId, r => Put(state.Enrolments, Enrolled(r)), ids);
-        await Read(c, "select e.id, e.reader_id, e.value, e.at from evidence e join reader r on r.id = e.reader_id where r.school_id = $1 and r.id = any($2) and e.kind = 'level'", schoolId, r => Put(state.Levels, Level(r)), ids);
+        await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
+            Put(state.Classes, Class(r))
+        );
+        await Read(
+            c,
+            $"select {ReaderColumns} from reader where school_id = $1 and id = any($2)",
+            schoolId,
+            r => Put(state.Readers, Reader(r)),
+            ids
+        );
+        await Read(
+            c,
+            """
+            select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source
+            from enrolment e join class c on c.id = e.class_id
+            where c.school_id = $1 and e.reader_id = any($2)
+            """,
+            schoolId,
+            r => Put(state.Enrolments, Enrolled(r)),
+            ids
+        );
+        await Read(
+            c,
+            """
+            select e.id, e.reader_id, e.value, e.at
+            from evidence e join reader r on r.id = e.reader_id
+            where r.school_id = $1 and r.id = any($2) and e.kind = 'level'
+            """,
+            schoolId,
+            r => Put(state.Levels, Level(r)),
+            ids
+        );
         return state;
     }
 
     public async Task<RosterReader?> Reader(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await One(c, null, $"select {ReaderColumns} from reader where id = $1 and school_id = $2", id, schoolId, Reader);
+        return await One(
+            c,
+            null,
+            $"select {ReaderColumns} from reader where id = $1 and school_id = $2",
+            id,
+            schoolId,
+            Reader
+        );
     }
 
     public async Task<IReadOnlyList<RosterReader>> Readers(IReadOnlyCollection<Guid> ids, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var q = new NpgsqlCommand($"select {ReaderColumns} from reader where id = any($1) and school_id = $2", c) { Parameters = { new() { Value = ids.ToArray() }, new() { Value = schoolId } } };
+        await using var q = new NpgsqlCommand(
+            $"select {ReaderColumns} from reader where id = any($1) and school_id = $2",
+            c
+        )
+        {
+            Parameters =
+            {
+                new() { Value = ids.ToArray() },
+                new() { Value = schoolId },
+            },
+        };
         await using var r = await q.ExecuteReaderAsync();
         var found = new List<RosterReader>();
-        while (await r.ReadAsync()) found.Add(Reader(r));
+        while (await r.ReadAsync())
+            found.Add(Reader(r));
         return found;
     }
 
     public async Task<RosterClass?> Class(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await One(c, null, $"select {ClassColumns} from class where id = $1 and school_id = $2", id, schoolId, Class);
+        return await One(
+            c,
+            null,
+            $"select {ClassColumns} from class where id = $1 and school_id = $2",
+            id,
+            schoolId,
+            Class
+        );
     }
 
     /// <summary>Where readers are now, in classes that are open.</summary>
@@ -69,82 +160,201 @@ public sealed class RosterStore(NpgsqlDataSource db)
     {
         var found = new List<Enrolment>();
         await using var c = await db.OpenConnectionAsync();
-        await using var q = new NpgsqlCommand("""
+        await using var q = new NpgsqlCommand(
+            """
             select e.id, e.source_id, e.class_id, e.reader_id, e.from_day, e.to_day, e.source
             from enrolment e
               join class k on k.id = e.class_id
             where e.reader_id = any($1) and e.to_day is null and not k.closed and k.school_id = $2
-            """, c) { Parameters = { new() { Value = readerIds.ToArray() }, new() { Value = schoolId } } };
+            """,
+            c
+        )
+        {
+            Parameters =
+            {
+                new() { Value = readerIds.ToArray() },
+                new() { Value = schoolId },
+            },
+        };
         await using var r = await q.ExecuteReaderAsync();
-        while (await r.ReadAsync()) found.Add(Enrolled(r));
+        while (await r.ReadAsync())
+            found.Add(Enrolled(r));
         return found;
     }
 
     public async Task<RosterAdult?> Adult(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await One(c, null, $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'staff'", id, schoolId, Adult);
+        return await One(
+            c,
+            null,
+            $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'staff'",
+            id,
+            schoolId,
+            Adult
+        );
     }
 
     /// <summary>Enrolments of some readers, ended ones too.</summary>
     public async Task<IReadOnlyList<Enrolment>> Enrolments(IReadOnlyCollection<Guid> readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Enrolment>("select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\", source from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000", new { readerIds = readerIds.ToArray() })).ToList();
+        return (
+            await c.QueryAsync<Enrolment>(
+                "select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\", source "
+                    + "from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000",
+                new { readerIds = readerIds.ToArray() }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<Teaching>> Teachings(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Teaching>("select id, class_id, adult_id, role from class_adult where class_id = @classId limit 200", new { classId })).ToList();
+        return (
+            await c.QueryAsync<Teaching>(
+                "select id, class_id, adult_id, role from class_adult where class_id = @classId limit 200",
+                new { classId }
+            )
+        ).ToList();
     }
 
     /// <summary>Names of readers and classes.</summary>
     public async Task<IReadOnlyList<(Guid Id, string Name)>> Named(IReadOnlyCollection<Guid> ids)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, string)>("select id, trim(given_name || ' ' || family_name) from reader where id = any(@ids) union all select id, name from class where id = any(@ids)", new { ids = ids.Distinct().ToArray() })).ToList();
+        return (
+            await c.QueryAsync<(Guid, string)>(
+                """
+                select id, trim(given_name || ' ' || family_name)
+                from reader
+                where id = any(@ids)
+                union all select id, name
+                from class
+                where id = any(@ids)
+                """,
+                new { ids = ids.Distinct().ToArray() }
+            )
+        ).ToList();
     }
 
     /// <summary>Every name that is taken: readers' in this school, adults' everywhere.</summary>
     public async Task<(HashSet<string> Readers, HashSet<string> Adults, HashSet<string> Codes)> Taken(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return ((await c.QueryAsync<string>("select user_name from reader where school_id = @schoolId", new { schoolId })).ToHashSet(),
-            (await c.QueryAsync<string>("select lower(user_name) from adult")).ToHashSet(), (await c.QueryAsync<string>("select code from class")).ToHashSet());
+        return (
+            (
+                await c.QueryAsync<string>("select user_name from reader where school_id = @schoolId", new { schoolId })
+            ).ToHashSet(),
+            (await c.QueryAsync<string>("select lower(user_name) from adult")).ToHashSet(),
+            (await c.QueryAsync<string>("select code from class")).ToHashSet()
+        );
     }
 
-    internal static RosterReader Reader(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), r.GetString(4), r.GetInt32(5), Text(r, 6), Text(r, 7), Enum.Parse<SecretKind>(r.GetString(8)), r.GetString(9), SupportsOf(r.GetString(10)), r.GetBoolean(11), r.GetString(12));
+    internal static RosterReader Reader(NpgsqlDataReader r) =>
+        new(
+            r.GetGuid(0),
+            Text(r, 1),
+            r.GetString(2),
+            r.GetString(3),
+            r.GetString(4),
+            r.GetInt32(5),
+            Text(r, 6),
+            Text(r, 7),
+            Enum.Parse<SecretKind>(r.GetString(8)),
+            r.GetString(9),
+            SupportsOf(r.GetString(10)),
+            r.GetBoolean(11),
+            r.GetString(12)
+        );
 
-    internal static RosterAdult Adult(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3), Text(r, 4), r.GetBoolean(5), r.GetBoolean(6), Enum.Parse<Post>(r.GetString(7)), r.GetString(8));
+    internal static RosterAdult Adult(NpgsqlDataReader r) =>
+        new(
+            r.GetGuid(0),
+            Text(r, 1),
+            r.GetString(2),
+            r.GetString(3),
+            Text(r, 4),
+            r.GetBoolean(5),
+            r.GetBoolean(6),
+            Enum.Parse<Post>(r.GetString(7)),
+            r.GetString(8)
+        );
 
-    internal static RosterClass Class(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetString(3), r.GetString(4), Day(r, 5), Day(r, 6), r.GetBoolean(7), r.GetString(8));
+    internal static RosterClass Class(NpgsqlDataReader r) =>
+        new(
+            r.GetGuid(0),
+            Text(r, 1),
+            r.GetGuid(2),
+            r.GetString(3),
+            r.GetString(4),
+            Day(r, 5),
+            Day(r, 6),
+            r.GetBoolean(7),
+            r.GetString(8)
+        );
 
-    internal static Enrolment Enrolled(NpgsqlDataReader r) => new(r.GetGuid(0), Text(r, 1), r.GetGuid(2), r.GetGuid(3), r.GetFieldValue<DateOnly>(4), Day(r, 5), r.GetString(6));
+    internal static Enrolment Enrolled(NpgsqlDataReader r) =>
+        new(
+            r.GetGuid(0),
+            Text(r, 1),
+            r.GetGuid(2),
+            r.GetGuid(3),
+            r.GetFieldValue<DateOnly>(4),
+            Day(r, 5),
+            r.GetString(6)
+        );
 
-    internal static StatedLevel Level(NpgsqlDataReader r) => new(r.GetGuid(0), r.GetGuid(1), r.GetDouble(2), r.GetFieldValue<DateTimeOffset>(3));
+    internal static StatedLevel Level(NpgsqlDataReader r) =>
+        new(r.GetGuid(0), r.GetGuid(1), r.GetDouble(2), r.GetFieldValue<DateTimeOffset>(3));
 
     // Most readers have none, and one object does for them all.
-    internal static Supports SupportsOf(string json) => json == "{}" ? Supports.None : Database.FromJson<Supports>(json);
+    internal static Supports SupportsOf(string json) =>
+        json == "{}" ? Supports.None : Database.FromJson<Supports>(json);
 
-    internal static string SupportsText(Supports supports) => supports == Supports.None ? "{}" : Database.ToJson(supports);
+    internal static string SupportsText(Supports supports) =>
+        supports == Supports.None ? "{}" : Database.ToJson(supports);
 
-    internal static async Task<T?> One<T>(NpgsqlConnection c, NpgsqlTransaction? t, string sql, Guid id, Guid schoolId, Func<NpgsqlDataReader, T> make) where T : class
+    internal static async Task<T?> One<T>(
+        NpgsqlConnection c,
+        NpgsqlTransaction? t,
+        string sql,
+        Guid id,
+        Guid schoolId,
+        Func<NpgsqlDataReader, T> make
+    )
+        where T : class
     {
-        await using var q = new NpgsqlCommand(sql, c, t) { Parameters = { new() { Value = id }, new() { Value = schoolId } } };
+        await using var q = new NpgsqlCommand(sql, c, t)
+        {
+            Parameters =
+            {
+                new() { Value = id },
+                new() { Value = schoolId },
+            },
+        };
         await using var r = await q.ExecuteReaderAsync();
         return await r.ReadAsync() ? make(r) : null;
     }
 
-    private static async Task Read(NpgsqlConnection c, string sql, Guid schoolId, Action<NpgsqlDataReader> take, Guid[]? ids = null)
+    private static async Task Read(
+        NpgsqlConnection c,
+        string sql,
+        Guid schoolId,
+        Action<NpgsqlDataReader> take,
+        Guid[]? ids = null
+    )
     {
         await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = schoolId } } };
-        if (ids is not null) q.Parameters.Add(new() { Value = ids });
+        if (ids is not null)
+            q.Parameters.Add(new() { Value = ids });
         await using var r = await q.ExecuteReaderAsync();
-        while (await r.ReadAsync()) take(r);
+        while (await r.ReadAsync())
+            take(r);
     }
 
-    private static void Put<T>(Dictionary<Guid, T> things, T thing) where T : IRosterThing => things[thing.Id] = thing;
+    private static void Put<T>(Dictionary<Guid, T> things, T thing)
+        where T : IRosterThing => things[thing.Id] = thing;
 
     private static string? Text(NpgsqlDataReader r, int i) => r.IsDBNull(i) ? null : r.GetString(i);
 

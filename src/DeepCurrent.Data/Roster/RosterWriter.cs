@@ -28,77 +28,229 @@ public sealed class BuiltOn(string sentence) : Exception(sentence);
 /// <summary>Does changes to rosters, each in one transaction with what is needed to take it back.</summary>
 public sealed class RosterWriter(NpgsqlDataSource db)
 {
-    private const int StepsPerPart = 5_000, ManySteps = 1_000;
+    private const int StepsPerPart = 5_000,
+        ManySteps = 1_000;
 
-    private static readonly StepTable<RosterAdult> Adults = new("adult",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("mail", NpgsqlDbType.Text), ("lead", NpgsqlDbType.Boolean), ("left_school", NpgsqlDbType.Boolean), ("post", NpgsqlDbType.Text), ("source", NpgsqlDbType.Text)],
-        a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left, a.Post.ToString(), a.Source], RosterStore.Adult, []);
+    private static readonly StepTable<RosterAdult> Adults = new(
+        "adult",
+        [
+            ("id", NpgsqlDbType.Uuid),
+            ("source_id", NpgsqlDbType.Text),
+            ("name", NpgsqlDbType.Text),
+            ("user_name", NpgsqlDbType.Text),
+            ("mail", NpgsqlDbType.Text),
+            ("lead", NpgsqlDbType.Boolean),
+            ("left_school", NpgsqlDbType.Boolean),
+            ("post", NpgsqlDbType.Text),
+            ("source", NpgsqlDbType.Text),
+        ],
+        a => [a.Id, a.SourceId, a.Name, a.UserName, a.Mail, a.Lead, a.Left, a.Post.ToString(), a.Source],
+        RosterStore.Adult,
+        []
+    );
 
-    private static readonly StepTable<RosterClass> Classes = new("class",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("school_year_id", NpgsqlDbType.Uuid), ("name", NpgsqlDbType.Text), ("code", NpgsqlDbType.Text), ("first_day", NpgsqlDbType.Date), ("last_day", NpgsqlDbType.Date), ("closed", NpgsqlDbType.Boolean), ("source", NpgsqlDbType.Text)],
-        c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, c.Source], RosterStore.Class, []);
+    private static readonly StepTable<RosterClass> Classes = new(
+        "class",
+        [
+            ("id", NpgsqlDbType.Uuid),
+            ("source_id", NpgsqlDbType.Text),
+            ("school_year_id", NpgsqlDbType.Uuid),
+            ("name", NpgsqlDbType.Text),
+            ("code", NpgsqlDbType.Text),
+            ("first_day", NpgsqlDbType.Date),
+            ("last_day", NpgsqlDbType.Date),
+            ("closed", NpgsqlDbType.Boolean),
+            ("source", NpgsqlDbType.Text),
+        ],
+        c => [c.Id, c.SourceId, c.YearId, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, c.Source],
+        RosterStore.Class,
+        []
+    );
 
-    private static readonly StepTable<RosterReader> Readers = new("reader",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("given_name", NpgsqlDbType.Text), ("family_name", NpgsqlDbType.Text), ("user_name", NpgsqlDbType.Text), ("grade", NpgsqlDbType.Integer), ("home_language", NpgsqlDbType.Text),
-            ("guardian_mail", NpgsqlDbType.Text), ("secret_kind", NpgsqlDbType.Text), ("secret", NpgsqlDbType.Text), ("supports", NpgsqlDbType.Jsonb), ("left_school", NpgsqlDbType.Boolean), ("source", NpgsqlDbType.Text)],
-        r => [r.Id, r.SourceId, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.HomeLanguage, r.GuardianMail, r.SecretKind.ToString(), r.Secret, RosterStore.SupportsText(r.Supports), r.Left, r.Source], RosterStore.Reader, []);
+    private static readonly StepTable<RosterReader> Readers = new(
+        "reader",
+        [
+            ("id", NpgsqlDbType.Uuid),
+            ("source_id", NpgsqlDbType.Text),
+            ("given_name", NpgsqlDbType.Text),
+            ("family_name", NpgsqlDbType.Text),
+            ("user_name", NpgsqlDbType.Text),
+            ("grade", NpgsqlDbType.Integer),
+            ("home_language", NpgsqlDbType.Text),
+            ("guardian_mail", NpgsqlDbType.Text),
+            ("secret_kind", NpgsqlDbType.Text),
+            ("secret", NpgsqlDbType.Text),
+            ("supports", NpgsqlDbType.Jsonb),
+            ("left_school", NpgsqlDbType.Boolean),
+            ("source", NpgsqlDbType.Text),
+        ],
+        r =>
+            [
+                r.Id,
+                r.SourceId,
+                r.GivenName,
+                r.FamilyName,
+                r.UserName,
+                r.Grade,
+                r.HomeLanguage,
+                r.GuardianMail,
+                r.SecretKind.ToString(),
+                r.Secret,
+                RosterStore.SupportsText(r.Supports),
+                r.Left,
+                r.Source,
+            ],
+        RosterStore.Reader,
+        []
+    );
 
-    private static readonly StepTable<Teaching> Teachings = new("class_adult",
-        [("id", NpgsqlDbType.Uuid), ("class_id", NpgsqlDbType.Uuid), ("adult_id", NpgsqlDbType.Uuid), ("role", NpgsqlDbType.Text)],
-        t => [t.Id, t.ClassId, t.AdultId, t.Role], r => new(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3)), []);
+    private static readonly StepTable<Teaching> Teachings = new(
+        "class_adult",
+        [
+            ("id", NpgsqlDbType.Uuid),
+            ("class_id", NpgsqlDbType.Uuid),
+            ("adult_id", NpgsqlDbType.Uuid),
+            ("role", NpgsqlDbType.Text),
+        ],
+        t => [t.Id, t.ClassId, t.AdultId, t.Role],
+        r => new(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3)),
+        []
+    );
 
-    private static readonly StepTable<Enrolment> Enrolments = new("enrolment",
-        [("id", NpgsqlDbType.Uuid), ("source_id", NpgsqlDbType.Text), ("class_id", NpgsqlDbType.Uuid), ("reader_id", NpgsqlDbType.Uuid), ("from_day", NpgsqlDbType.Date), ("to_day", NpgsqlDbType.Date), ("source", NpgsqlDbType.Text)],
-        e => [e.Id, e.SourceId, e.ClassId, e.ReaderId, e.From, e.To, e.Source], RosterStore.Enrolled, []);
+    private static readonly StepTable<Enrolment> Enrolments = new(
+        "enrolment",
+        [
+            ("id", NpgsqlDbType.Uuid),
+            ("source_id", NpgsqlDbType.Text),
+            ("class_id", NpgsqlDbType.Uuid),
+            ("reader_id", NpgsqlDbType.Uuid),
+            ("from_day", NpgsqlDbType.Date),
+            ("to_day", NpgsqlDbType.Date),
+            ("source", NpgsqlDbType.Text),
+        ],
+        e => [e.Id, e.SourceId, e.ClassId, e.ReaderId, e.From, e.To, e.Source],
+        RosterStore.Enrolled,
+        []
+    );
 
-    private static readonly StepTable<StatedLevel> Levels = new("evidence",
-        [("id", NpgsqlDbType.Uuid), ("reader_id", NpgsqlDbType.Uuid), ("value", NpgsqlDbType.Double), ("at", NpgsqlDbType.TimestampTz)],
-        l => [l.Id, l.ReaderId, l.Value, l.At.ToUniversalTime()], RosterStore.Level,
-        [("kind", NpgsqlDbType.Text, _ => "level"), ("sd", NpgsqlDbType.Double, _ => ReaderEstimator.StartingLevelSd), ("note", NpgsqlDbType.Text, _ => "Level stated on the roster")]);
+    private static readonly StepTable<StatedLevel> Levels = new(
+        "evidence",
+        [
+            ("id", NpgsqlDbType.Uuid),
+            ("reader_id", NpgsqlDbType.Uuid),
+            ("value", NpgsqlDbType.Double),
+            ("at", NpgsqlDbType.TimestampTz),
+        ],
+        l => [l.Id, l.ReaderId, l.Value, l.At.ToUniversalTime()],
+        RosterStore.Level,
+        [
+            ("kind", NpgsqlDbType.Text, _ => "level"),
+            ("sd", NpgsqlDbType.Double, _ => ReaderEstimator.StartingLevelSd),
+            ("note", NpgsqlDbType.Text, _ => "Level stated on the roster"),
+        ]
+    );
 
-    /// <summary>Makes a change and lists it. Nothing is done if anything it changes is not as it was when the change was made up.</summary>
+    /// <summary>Makes a change and lists it. Nothing is done if anything it changes is not as it was when the change
+    /// was made up.</summary>
     /// <returns>The id to take it back by.</returns>
     /// <exception cref="BuiltOn">Somebody has changed the same things meanwhile.</exception>
-    public async Task<Guid> Apply(ChangeSet steps, RosterChange change, Yardstick yardstick, Func<NpgsqlConnection, NpgsqlTransaction, Guid, Task>? with = null, Action<double>? done = null)
+    public async Task<Guid> Apply(
+        ChangeSet steps,
+        RosterChange change,
+        Yardstick yardstick,
+        Func<NpgsqlConnection, NpgsqlTransaction, Guid, Task>? with = null,
+        Action<double>? done = null
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await Lock(c, change.SchoolId);
-        if (await Moved(c, steps) is { Count: > 0 }) throw new BuiltOn("Somebody else has changed the same thing meanwhile. Look at it again, then repeat what you did.");
+        if (await Moved(c, steps) is { Count: > 0 })
+            throw new BuiltOn(
+                "Somebody else has changed the same thing meanwhile. Look at it again, then repeat what you did."
+            );
         var id = Guid.CreateVersion7();
-        try { await Do(c, t, steps, change.SchoolId, yardstick, change.At, done); }
-        catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.UniqueViolation) { throw new BuiltOn("Something with this ID is there already. Nothing was changed. Reload and try again."); }
-        await c.ExecuteAsync("insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail) values (@id, @SchoolId, @ClassId, @AdultId, @At, 'roster', @Summary, '{}')", new { id, change.SchoolId, change.ClassId, change.AdultId, change.At, change.Summary }, t);
+        try
+        {
+            await Do(c, t, steps, change.SchoolId, yardstick, change.At, done);
+        }
+        catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.UniqueViolation)
+        {
+            throw new BuiltOn("Something with this ID is there already. Nothing was changed. Reload and try again.");
+        }
+        await c.ExecuteAsync(
+            """
+            insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
+            values (@id, @SchoolId, @ClassId, @AdultId, @At, 'roster', @Summary, '{}')
+            """,
+            new
+            {
+                id,
+                change.SchoolId,
+                change.ClassId,
+                change.AdultId,
+                change.At,
+                change.Summary,
+            },
+            t
+        );
         await Keep(c, id, steps);
-        if (with is not null) await with(c, t, id);
+        if (with is not null)
+            await with(c, t, id);
         await Tell(c, steps);
         await t.CommitAsync();
         // After a whole school has come in, the planner would go on believing that there is nobody.
-        if (steps.Steps >= ManySteps) await c.ExecuteAsync("analyze adult, class, class_adult, reader, enrolment");
+        if (steps.Steps >= ManySteps)
+            await c.ExecuteAsync("analyze adult, class, class_adult, reader, enrolment");
         return id;
     }
 
     /// <summary>Takes a change back.</summary>
     /// <exception cref="BuiltOn">Somebody has built on it; the sentence says who and what.</exception>
     /// <param name="allow">Looks at what taking it back does, and refuses what the asker may not do.</param>
-    public async Task Undo(Guid changeId, Guid schoolId, Yardstick yardstick, DateTimeOffset now, Func<ChangeSet, Task> allow)
+    public async Task Undo(
+        Guid changeId,
+        Guid schoolId,
+        Yardstick yardstick,
+        DateTimeOffset now,
+        Func<ChangeSet, Task> allow
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         await Lock(c, schoolId);
-        var bodies = await c.QueryAsync<byte[]>("select body from change_part where change_id = @changeId order by part", new { changeId }, t);
+        var bodies = await c.QueryAsync<byte[]>(
+            "select body from change_part where change_id = @changeId order by part",
+            new { changeId },
+            t
+        );
         var back = ChangeSet.Joined([.. bodies.Select(Unpack)]).Inverse();
         await allow(back);
-        if (await Moved(c, back) is { Count: > 0 } moved) throw new BuiltOn(await Who(c, t, changeId, moved));
+        if (await Moved(c, back) is { Count: > 0 } moved)
+            throw new BuiltOn(await Who(c, t, changeId, moved));
         await Removable(c, t, back);
-        try { await Do(c, t, back, schoolId, yardstick, now, null); }
-        catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.ForeignKeyViolation) { throw new BuiltOn("Work has been done since by somebody this would take away. Undo that first."); }
+        try
+        {
+            await Do(c, t, back, schoolId, yardstick, now, null);
+        }
+        catch (PostgresException e) when (e.SqlState == PostgresErrorCodes.ForeignKeyViolation)
+        {
+            throw new BuiltOn("Work has been done since by somebody this would take away. Undo that first.");
+        }
         await Tell(c, back);
         await c.ExecuteAsync("update change set undone_at = @now where id = @changeId", new { changeId, now }, t);
         await t.CommitAsync();
     }
 
-    private static async Task Do(NpgsqlConnection c, NpgsqlTransaction t, ChangeSet s, Guid schoolId, Yardstick yardstick, DateTimeOffset now, Action<double>? done)
+    private static async Task Do(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ChangeSet s,
+        Guid schoolId,
+        Yardstick yardstick,
+        DateTimeOffset now,
+        Action<double>? done
+    )
     {
         await Levels.Remove(c, s.Levels);
         await Enrolments.Remove(c, s.Enrolments);
@@ -107,7 +259,16 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await Classes.Remove(c, s.Classes);
         await Adults.Remove(c, s.Adults);
         await (Adults with { Fixed = [("school_id", NpgsqlDbType.Uuid, _ => schoolId)] }).Put(c, s.Adults);
-        await (Classes with { Fixed = [("school_id", NpgsqlDbType.Uuid, _ => schoolId), ("created_at", NpgsqlDbType.TimestampTz, _ => now.ToUniversalTime())] }).Put(c, s.Classes);
+        await (
+            Classes with
+            {
+                Fixed =
+                [
+                    ("school_id", NpgsqlDbType.Uuid, _ => schoolId),
+                    ("created_at", NpgsqlDbType.TimestampTz, _ => now.ToUniversalTime()),
+                ],
+            }
+        ).Put(c, s.Classes);
         done?.Invoke(0.05);
         var starts = new Starts(yardstick, now, s.Levels);
         await (Readers with { Fixed = starts.Columns(schoolId) }).Put(c, s.Readers);
@@ -118,26 +279,62 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await Levels.Put(c, s.Levels);
         await SessionStore.EndAll(c, t, Ended(s), now);
         var added = s.Readers.Where(r => r.Before is null).ToDictionary(r => r.Id, r => r.After!);
-        await StepTable<StatedLevel>.Copy(c, "copy depth_day (reader_id, day, mean, sd, low, high) from stdin (format binary)", s.Levels.Where(l => l.After is not null && added.ContainsKey(l.After.ReaderId)).Select(l => l.After!).DistinctBy(l => l.ReaderId), async (level, w) =>
-        {
-            var e = starts.Of(added[level.ReaderId]);
-            await w.WriteRowAsync(default, level.ReaderId, yardstick.Year.Clock.DayOf(now), e.Mean, e.Sd, e.Low, e.High);
-        });
-        foreach (var reader in s.Levels.Select(l => (l.After ?? l.Before)!.ReaderId).Distinct().Where(id => !added.ContainsKey(id)).Except(s.Readers.Where(r => r.After is null).Select(r => r.Id)))
+        await StepTable<StatedLevel>.Copy(
+            c,
+            "copy depth_day (reader_id, day, mean, sd, low, high) from stdin (format binary)",
+            s.Levels.Where(l => l.After is not null && added.ContainsKey(l.After.ReaderId))
+                .Select(l => l.After!)
+                .DistinctBy(l => l.ReaderId),
+            async (level, w) =>
+            {
+                var e = starts.Of(added[level.ReaderId]);
+                await w.WriteRowAsync(
+                    default,
+                    level.ReaderId,
+                    yardstick.Year.Clock.DayOf(now),
+                    e.Mean,
+                    e.Sd,
+                    e.Low,
+                    e.High
+                );
+            }
+        );
+        foreach (
+            var reader in s
+                .Levels.Select(l => (l.After ?? l.Before)!.ReaderId)
+                .Distinct()
+                .Where(id => !added.ContainsKey(id))
+                .Except(s.Readers.Where(r => r.After is null).Select(r => r.Id))
+        )
             await DepthKeeper.Recompute(c, t, reader, yardstick.Year, yardstick.Chart, now);
     }
 
-    /// <summary>People whose sessions end: they have left, have another secret, or may do other things than before.</summary>
+    /// <summary>People whose sessions end: they have left, have another secret, or may do other things than
+    /// before.</summary>
     private static IReadOnlyCollection<Guid> Ended(ChangeSet s) =>
-    [
-        .. s.Readers.Where(r => r is { Before: { } b, After: { } a } && (a.Secret != b.Secret || (a.Left && !b.Left))).Select(r => r.Id),
-        .. s.Adults.Where(r => r is { Before: { } b, After: { } a } && (a.Lead != b.Lead || a.Post != b.Post || (a.Left && !b.Left))).Select(r => r.Id),
-    ];
+        [
+            .. s
+                .Readers.Where(r =>
+                    r is { Before: { } b, After: { } a } && (a.Secret != b.Secret || (a.Left && !b.Left))
+                )
+                .Select(r => r.Id),
+            .. s
+                .Adults.Where(r =>
+                    r is { Before: { } b, After: { } a }
+                    && (a.Lead != b.Lead || a.Post != b.Post || (a.Left && !b.Left))
+                )
+                .Select(r => r.Id),
+        ];
 
     private static async Task<IReadOnlyList<IRosterThing>> Moved(NpgsqlConnection c, ChangeSet s) =>
-    [
-        .. await Adults.Moved(c, s.Adults), .. await Classes.Moved(c, s.Classes), .. await Readers.Moved(c, s.Readers), .. await Teachings.Moved(c, s.Teachings), .. await Enrolments.Moved(c, s.Enrolments), .. await Levels.Moved(c, s.Levels),
-    ];
+        [
+            .. await Adults.Moved(c, s.Adults),
+            .. await Classes.Moved(c, s.Classes),
+            .. await Readers.Moved(c, s.Readers),
+            .. await Teachings.Moved(c, s.Teachings),
+            .. await Enrolments.Moved(c, s.Enrolments),
+            .. await Levels.Moved(c, s.Levels),
+        ];
 
     /// <summary>Readers and classes that have been worked with cannot be taken away again.</summary>
     private static async Task Removable(NpgsqlConnection c, NpgsqlTransaction t, ChangeSet s)
@@ -146,37 +343,94 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         var levels = s.Levels.Select(l => l.Id).ToArray();
         var enrolments = s.Enrolments.Select(e => e.Id).ToArray();
         // Joined and not looked up one by one: a district's undo has a hundred thousand readers and more enrolments.
-        var work = ReaderThings.All.Where(x => x.Work).Select(x => $"select k.{x.Column} as id from {x.Table} k join gone g on g.id = k.{x.Column}" + x.Table switch
-        {
-            // What the change itself brought goes with it.
-            "evidence" => " left join unnest(@levels) x (id) on x.id = k.id where x.id is null",
-            "enrolment" => " left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null",
-            _ => "",
-        });
-        var busy = (await c.QueryAsync<string>($"""
-            with gone as (select unnest(@readers) as id), busy as ({string.Join(" union all ", work)})
-            select r.given_name from reader r where r.id in (select id from busy) order by r.given_name limit 4
-            """, new { readers, levels, enrolments }, t)).ToList();
-        if (busy.Count > 0) throw new BuiltOn($"{string.Join(", ", busy.Take(3))}{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work or been changed since. Undo that first.");
+        var work = ReaderThings
+            .All.Where(x => x.Work)
+            .Select(x =>
+                $"select k.{x.Column} as id from {x.Table} k join gone g on g.id = k.{x.Column}"
+                + x.Table switch
+                {
+                    // What the change itself brought goes with it.
+                    "evidence" => " left join unnest(@levels) x (id) on x.id = k.id where x.id is null",
+                    "enrolment" => " left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null",
+                    _ => "",
+                }
+            );
+        var busy = (
+            await c.QueryAsync<string>(
+                $"""
+                with gone as (select unnest(@readers) as id), busy as ({string.Join(" union all ", work)})
+                select r.given_name from reader r where r.id in (select id from busy) order by r.given_name limit 4
+                """,
+                new
+                {
+                    readers,
+                    levels,
+                    enrolments,
+                },
+                t
+            )
+        ).ToList();
+        if (busy.Count > 0)
+            throw new BuiltOn(
+                $"{string.Join(", ", busy.Take(3))}"
+                    + $"{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work "
+                    + "or been changed since. Undo that first."
+            );
         var classes = s.Classes.Where(r => r.After is null).Select(r => r.Id).ToArray();
-        var used = (await c.QueryAsync<string>("""
-            with gone as (select unnest(@classes) as id), used as (
-              select k.class_id as id from assignment k join gone g on g.id = k.class_id
-              union all select k.class_id from enrolment k join gone g on g.id = k.class_id left join unnest(@enrolments) x (id) on x.id = k.id where x.id is null)
-            select c.name from class c where c.id in (select id from used) order by c.name limit 3
-            """, new { classes, enrolments }, t)).ToList();
-        if (used.Count > 0) throw new BuiltOn($"{string.Join(", ", used)} has been used since. Undo that first.");
+        var used = (
+            await c.QueryAsync<string>(
+                """
+                with gone as (select unnest(@classes) as id), used as (
+                  select k.class_id as id from assignment k join gone g on g.id = k.class_id
+                  union all select k.class_id
+                  from enrolment k join gone g on g.id = k.class_id left join unnest(@enrolments) x (id) on x.id = k.id
+                  where x.id is null)
+                select c.name from class c where c.id in (select id from used) order by c.name limit 3
+                """,
+                new { classes, enrolments },
+                t
+            )
+        ).ToList();
+        if (used.Count > 0)
+            throw new BuiltOn($"{string.Join(", ", used)} has been used since. Undo that first.");
     }
 
-    private static async Task<string> Who(NpgsqlConnection c, NpgsqlTransaction t, Guid changeId, IReadOnlyList<IRosterThing> moved)
+    private static async Task<string> Who(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Guid changeId,
+        IReadOnlyList<IRosterThing> moved
+    )
     {
-        var readers = moved.Select(m => m switch { RosterReader r => r.Id, Enrolment e => e.ReaderId, StatedLevel l => l.ReaderId, _ => Guid.Empty }).Where(id => id != Guid.Empty).Take(1000).ToArray();
-        var later = await c.QueryFirstOrDefaultAsync<(string By, DateTimeOffset At, string Summary)>("""
-            select a.name, h.at, h.summary from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
-            where x.reader_id = any(@readers) and h.undone_at is null and h.id <> @changeId and h.at >= (select at from change where id = @changeId)
+        var readers = moved
+            .Select(m =>
+                m switch
+                {
+                    RosterReader r => r.Id,
+                    Enrolment e => e.ReaderId,
+                    StatedLevel l => l.ReaderId,
+                    _ => Guid.Empty,
+                }
+            )
+            .Where(id => id != Guid.Empty)
+            .Take(1000)
+            .ToArray();
+        var later = await c.QueryFirstOrDefaultAsync<(string By, DateTimeOffset At, string Summary)>(
+            """
+            select a.name, h.at, h.summary
+            from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
+            where x.reader_id = any(@readers)
+              and h.undone_at is null
+              and h.id <> @changeId
+              and h.at >= (select at from change where id = @changeId)
             order by h.at desc limit 1
-            """, new { readers, changeId }, t);
-        return later.By is null ? "Something this changed has been changed again since, so it cannot be taken back by itself." : $"{later.By} has built on this ({later.Summary}, {later.At:d MMM HH:mm}). Undo that first.";
+            """,
+            new { readers, changeId },
+            t
+        );
+        return later.By is null
+            ? "Something this changed has been changed again since, so it cannot be taken back by itself."
+            : $"{later.By} has built on this ({later.Summary}, {later.At:d MMM HH:mm}). Undo that first.";
     }
 
     private static async Task Keep(NpgsqlConnection c, Guid id, ChangeSet steps)
@@ -184,28 +438,73 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         var part = 0;
         foreach (var piece in Pieces(steps))
         {
-            await using var q = new NpgsqlCommand("insert into change_part (change_id, part, body) values ($1, $2, $3)", c) { Parameters = { new() { Value = id }, new() { Value = part++ }, new() { Value = Pack(piece) } } };
+            await using var q = new NpgsqlCommand(
+                "insert into change_part (change_id, part, body) values ($1, $2, $3)",
+                c
+            )
+            {
+                Parameters =
+                {
+                    new() { Value = id },
+                    new() { Value = part++ },
+                    new() { Value = Pack(piece) },
+                },
+            };
             await q.ExecuteNonQueryAsync();
         }
-        await StepTable<RosterReader>.Copy(c, "copy change_reader (change_id, reader_id) from stdin (format binary)", steps.TouchedReaders(), async (reader, w) => await w.WriteRowAsync(default, id, reader));
+        await StepTable<RosterReader>.Copy(
+            c,
+            "copy change_reader (change_id, reader_id) from stdin (format binary)",
+            steps.TouchedReaders(),
+            async (reader, w) => await w.WriteRowAsync(default, id, reader)
+        );
     }
 
     // In the order they were done, so that taken back from the end nothing is missing what it leans on.
     private static IEnumerable<ChangeSet> Pieces(ChangeSet s)
     {
-        if (s.Steps <= StepsPerPart) { yield return s; yield break; }
-        foreach (var x in s.Adults.Chunk(StepsPerPart)) yield return ChangeSet.Nothing with { Adults = x };
-        foreach (var x in s.Classes.Chunk(StepsPerPart)) yield return ChangeSet.Nothing with { Classes = x };
-        foreach (var x in s.Readers.Chunk(StepsPerPart)) yield return ChangeSet.Nothing with { Readers = x };
-        foreach (var x in s.Teachings.Chunk(StepsPerPart)) yield return ChangeSet.Nothing with { Teachings = x };
-        foreach (var x in s.Enrolments.Chunk(StepsPerPart)) yield return ChangeSet.Nothing with { Enrolments = x };
-        foreach (var x in s.Levels.Chunk(StepsPerPart)) yield return ChangeSet.Nothing with { Levels = x };
+        if (s.Steps <= StepsPerPart)
+        {
+            yield return s;
+            yield break;
+        }
+        foreach (var x in s.Adults.Chunk(StepsPerPart))
+            yield return ChangeSet.Nothing with
+            {
+                Adults = x,
+            };
+        foreach (var x in s.Classes.Chunk(StepsPerPart))
+            yield return ChangeSet.Nothing with
+            {
+                Classes = x,
+            };
+        foreach (var x in s.Readers.Chunk(StepsPerPart))
+            yield return ChangeSet.Nothing with
+            {
+                Readers = x,
+            };
+        foreach (var x in s.Teachings.Chunk(StepsPerPart))
+            yield return ChangeSet.Nothing with
+            {
+                Teachings = x,
+            };
+        foreach (var x in s.Enrolments.Chunk(StepsPerPart))
+            yield return ChangeSet.Nothing with
+            {
+                Enrolments = x,
+            };
+        foreach (var x in s.Levels.Chunk(StepsPerPart))
+            yield return ChangeSet.Nothing with
+            {
+                Levels = x,
+            };
     }
 
     internal static byte[] Pack(ChangeSet steps)
     {
         using var body = new MemoryStream();
-        using (var zip = new GZipStream(body, CompressionLevel.Fastest)) System.Text.Json.JsonSerializer.Serialize(zip, steps, Database.Json);
+        using (var zip = new GZipStream(body, CompressionLevel.Fastest))
+            System.Text.Json.JsonSerializer.Serialize(zip, steps, Database.Json);
         return body.ToArray();
     }
 
@@ -216,11 +515,19 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     }
 
     // One roster change at a time in a school; readers at work are not held up by it.
-    private static Task Lock(NpgsqlConnection c, Guid schoolId) => c.ExecuteAsync("select pg_advisory_xact_lock(hashtextextended(@key, 0))", new { key = $"roster {schoolId}" });
+    private static Task Lock(NpgsqlConnection c, Guid schoolId) =>
+        c.ExecuteAsync("select pg_advisory_xact_lock(hashtextextended(@key, 0))", new { key = $"roster {schoolId}" });
 
     private static Task Tell(NpgsqlConnection c, ChangeSet s)
     {
-        var classes = s.Enrolments.Select(e => (e.After ?? e.Before)!.ClassId).Concat(s.Classes.Select(x => x.Id)).Concat(s.Teachings.Select(x => (x.After ?? x.Before)!.ClassId)).Distinct().Take(200).Select(id => id.ToString()).ToArray();
+        var classes = s
+            .Enrolments.Select(e => (e.After ?? e.Before)!.ClassId)
+            .Concat(s.Classes.Select(x => x.Id))
+            .Concat(s.Teachings.Select(x => (x.After ?? x.Before)!.ClassId))
+            .Distinct()
+            .Take(200)
+            .Select(id => id.ToString())
+            .ToArray();
         return c.ExecuteAsync("select pg_notify('ticket', x) from unnest(@classes) x", new { classes });
     }
 }

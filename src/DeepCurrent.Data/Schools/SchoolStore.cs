@@ -10,8 +10,22 @@ namespace DeepCurrent.Data.Schools;
 /// <param name="PicturesTo">Last grade that signs in with pictures.</param>
 /// <param name="CodesTo">Last grade that signs in with a short code; passwords from there on.</param>
 /// <param name="LevelChart">The school's own level chart, as it is kept; null for the usual one.</param>
-public sealed record School(Guid Id, string Name, string TimeZone, double PassingScore, double ZoneLow, double ZoneHigh, int MinutesADay,
-    int PicturesTo = 4, int CodesTo = 7, bool SurnamesOnCards = false, bool GuardiansAllowed = true, string? LevelChart = null, string? Letter = null, int Version = 1)
+public sealed record School(
+    Guid Id,
+    string Name,
+    string TimeZone,
+    double PassingScore,
+    double ZoneLow,
+    double ZoneHigh,
+    int MinutesADay,
+    int PicturesTo = 4,
+    int CodesTo = 7,
+    bool SurnamesOnCards = false,
+    bool GuardiansAllowed = true,
+    string? LevelChart = null,
+    string? Letter = null,
+    int Version = 1
+)
 {
     /// <summary>The chart that turns depth into this school's labels.</summary>
     public LevelChart Chart => field ??= LevelChartJson.Read(LevelChart);
@@ -24,29 +38,59 @@ public sealed record Term(Guid Id, Guid SchoolYearId, string Name, DateOnly Firs
 public sealed record ClassHead(Guid Id, string Name, string Code, string Role, bool Closed, int Readers);
 
 /// <summary>A class, and the asker's part in it; the part is null where they have none.</summary>
-public sealed record ClassPlace(Guid Id, Guid SchoolId, Guid SchoolYearId, string Name, string Code, string? Part, bool AssistantsPrint);
+public sealed record ClassPlace(
+    Guid Id,
+    Guid SchoolId,
+    Guid SchoolYearId,
+    string Name,
+    string Code,
+    string? Part,
+    bool AssistantsPrint
+);
 
 /// <summary>A school year with its terms and days off.</summary>
 /// <param name="Clock">The school's own: it says what day it is there.</param>
-public sealed record YearCalendar(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff, SchoolClock Clock)
+public sealed record YearCalendar(
+    Guid Id,
+    string Name,
+    DateOnly FirstDay,
+    DateOnly LastDay,
+    IReadOnlyList<Term> Terms,
+    IReadOnlyList<DateOnly> DaysOff,
+    SchoolClock Clock
+)
 {
     public SchoolCalendar Calendar { get; } = new([.. Terms.Select(t => (t.FirstDay, t.LastDay))], DaysOff.ToHashSet());
 
     /// <summary>School weeks between two instants, by the school's own days.</summary>
-    public double SchoolWeeks(DateTimeOffset from, DateTimeOffset to) => Calendar.SchoolWeeks(Clock.DayOf(from), Clock.DayOf(to));
+    public double SchoolWeeks(DateTimeOffset from, DateTimeOffset to) =>
+        Calendar.SchoolWeeks(Clock.DayOf(from), Clock.DayOf(to));
 
     /// <summary>The term a day is in, or the last that began before it, or the first.</summary>
-    public Term? TermOn(DateOnly day) => Terms.LastOrDefault(t => t.FirstDay <= day) ?? (Terms.Count > 0 ? Terms[0] : null);
+    public Term? TermOn(DateOnly day) =>
+        Terms.LastOrDefault(t => t.FirstDay <= day) ?? (Terms.Count > 0 ? Terms[0] : null);
 
     /// <summary>Three terms of equal length, until the school sets its own.</summary>
     public static IReadOnlyList<Term> Thirds(Guid yearId, DateOnly first, DateOnly last)
     {
         var days = last.DayNumber - first.DayNumber + 1;
-        return [.. Enumerable.Range(0, 3).Select(i => new Term(Guid.CreateVersion7(), yearId, $"Term {i + 1}", first.AddDays(days * i / 3), first.AddDays(days * (i + 1) / 3 - 1)))];
+        return
+        [
+            .. Enumerable
+                .Range(0, 3)
+                .Select(i => new Term(
+                    Guid.CreateVersion7(),
+                    yearId,
+                    $"Term {i + 1}",
+                    first.AddDays(days * i / 3),
+                    first.AddDays(days * (i + 1) / 3 - 1)
+                )),
+        ];
     }
 
     /// <summary>Share of the school year gone on a day, 0 to 1.</summary>
-    public double Gone(DateOnly day) => Math.Clamp((day.DayNumber - FirstDay.DayNumber) / (double)(LastDay.DayNumber - FirstDay.DayNumber), 0, 1);
+    public double Gone(DateOnly day) =>
+        Math.Clamp((day.DayNumber - FirstDay.DayNumber) / (double)(LastDay.DayNumber - FirstDay.DayNumber), 0, 1);
 }
 
 /// <summary>Schools, their adults, years and classes.</summary>
@@ -61,13 +105,31 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<School>> All()
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<School>("select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to, surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version from school order by id limit 5000")).ToList();
+        return (
+            await c.QueryAsync<School>(
+                """
+                select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
+                  surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
+                from school
+                order by id
+                limit 5000
+                """
+            )
+        ).ToList();
     }
 
     public async Task<School> Get(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<School>("select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to, surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version from school where id = @schoolId", new { schoolId });
+        return await c.QuerySingleAsync<School>(
+            """
+            select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
+              surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
+            from school
+            where id = @schoolId
+            """,
+            new { schoolId }
+        );
     }
 
     /// <summary>Makes the school with its first teacher and year; false if there is a school already.</summary>
@@ -78,12 +140,27 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         if (onlyIfNone)
         {
             await c.ExecuteAsync("lock table school in exclusive mode", transaction: t);
-            if (await c.ExecuteScalarAsync<bool>("select exists (select 1 from school)", transaction: t)) return false;
+            if (await c.ExecuteScalarAsync<bool>("select exists (select 1 from school)", transaction: t))
+                return false;
         }
-        await c.ExecuteAsync("""
+        await c.ExecuteAsync(
+            """
             insert into school (id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, created_at)
             values (@Id, @Name, @TimeZone, @PassingScore, @ZoneLow, @ZoneHigh, @MinutesADay, @now)
-            """, new { school.Id, school.Name, school.TimeZone, school.PassingScore, school.ZoneLow, school.ZoneHigh, school.MinutesADay, now }, t);
+            """,
+            new
+            {
+                school.Id,
+                school.Name,
+                school.TimeZone,
+                school.PassingScore,
+                school.ZoneLow,
+                school.ZoneHigh,
+                school.MinutesADay,
+                now,
+            },
+            t
+        );
         await AdultStore.Add(c, t, first);
         await YearStore.Add(c, t, school.Id, year);
         await t.CommitAsync();
@@ -95,24 +172,44 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     public async Task<bool> Change(School school)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
-            update school set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow, zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
-              surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed, level_chart = @LevelChart::jsonb, letter = @Letter::jsonb, version = version + 1
-            where id = @Id and version = @Version
-            """, school) == 1;
+        return await c.ExecuteAsync(
+                """
+                update school
+                set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow,
+                  zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
+                  surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed,
+                  level_chart = @LevelChart::jsonb, letter = @Letter::jsonb, version = version + 1
+                where id = @Id and version = @Version
+                """,
+                school
+            ) == 1;
     }
 
     /// <summary>Depths of the school's readers, to see what a change of the level chart does.</summary>
     public async Task<IReadOnlyList<double>> Depths(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<double>("select depth_mean from reader where school_id = @schoolId and not left_school limit 100000", new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<double>(
+                "select depth_mean from reader where school_id = @schoolId and not left_school limit 100000",
+                new { schoolId }
+            )
+        ).ToList();
     }
 
     public async Task<YearCalendar?> CurrentYear(Guid schoolId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
-        var id = await c.ExecuteScalarAsync<Guid?>("select id from school_year where school_id = @schoolId and first_day <= @today order by first_day desc limit 1", new { schoolId, today });
+        var id = await c.ExecuteScalarAsync<Guid?>(
+            """
+            select id
+            from school_year
+            where school_id = @schoolId and first_day <= @today
+            order by first_day desc
+            limit 1
+            """,
+            new { schoolId, today }
+        );
         return id is { } year ? await Year(c, year) : null;
     }
 
@@ -124,11 +221,20 @@ public sealed class SchoolStore(NpgsqlDataSource db)
 
     internal static async Task<YearCalendar> Year(NpgsqlConnection c, Guid yearId)
     {
-        await using var all = await c.QueryMultipleAsync("""
-            select y.name, y.first_day, y.last_day, s.time_zone from school_year y join school s on s.id = y.school_id where y.id = @yearId;
-            select id, school_year_id, name, first_day, last_day from term where school_year_id = @yearId order by first_day limit 20;
+        await using var all = await c.QueryMultipleAsync(
+            """
+            select y.name, y.first_day, y.last_day, s.time_zone
+            from school_year y join school s on s.id = y.school_id
+            where y.id = @yearId;
+            select id, school_year_id, name, first_day, last_day
+            from term
+            where school_year_id = @yearId
+            order by first_day
+            limit 20;
             select day from day_off where school_year_id = @yearId order by day limit 400
-            """, new { yearId });
+            """,
+            new { yearId }
+        );
         var (name, first, last, zone) = await all.ReadSingleAsync<(string, DateOnly, DateOnly, string)>();
         var terms = (await all.ReadAsync<Term>()).ToList();
         return new(yearId, name, first, last, terms, (await all.ReadAsync<DateOnly>()).ToList(), new(zone));
@@ -137,36 +243,56 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<ClassHead>> Classes(Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ClassHead>("""
-            select c.id, c.name, c.code, a.role, c.closed, (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
-            from class_adult a join class c on c.id = a.class_id
-            where a.adult_id = @adultId
-            order by c.closed, c.name
-            limit 100
-            """, new { adultId })).ToList();
+        return (
+            await c.QueryAsync<ClassHead>(
+                """
+                select c.id, c.name, c.code, a.role, c.closed,
+                  (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
+                from class_adult a join class c on c.id = a.class_id
+                where a.adult_id = @adultId
+                order by c.closed, c.name
+                limit 100
+                """,
+                new { adultId }
+            )
+        ).ToList();
     }
 
     /// <summary>Where a class stands to an adult; null if it is not in the adult's school.</summary>
     public async Task<ClassPlace?> Place(Guid classId, Guid schoolId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ClassPlace>("""
+        return await c.QuerySingleOrDefaultAsync<ClassPlace>(
+            """
             select c.id, c.school_id, c.school_year_id, c.name, c.code, a.role as part, c.assistants_print
             from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
-            """, new { classId, schoolId, adultId });
+            """,
+            new
+            {
+                classId,
+                schoolId,
+                adultId,
+            }
+        );
     }
 
     public async Task LetAssistantsPrint(Guid classId, bool allowed)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update class set assistants_print = @allowed where id = @classId", new { classId, allowed });
+        await c.ExecuteAsync(
+            "update class set assistants_print = @allowed where id = @classId",
+            new { classId, allowed }
+        );
     }
 
     public async Task<(Guid Id, string Name)?> ClassByCode(string code)
     {
         await using var c = await db.OpenConnectionAsync();
-        var row = await c.QuerySingleOrDefaultAsync<(Guid Id, string Name)>("select id, name from class where code = upper(@code) and not closed", new { code });
+        var row = await c.QuerySingleOrDefaultAsync<(Guid Id, string Name)>(
+            "select id, name from class where code = upper(@code) and not closed",
+            new { code }
+        );
         return row.Id == Guid.Empty ? null : row;
     }
 }

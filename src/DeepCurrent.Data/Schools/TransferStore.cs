@@ -5,7 +5,18 @@ using Npgsql;
 namespace DeepCurrent.Data.Schools;
 
 /// <summary>A reader on the way from one school to another.</summary>
-public sealed record Transfer(Guid Id, Guid ReaderId, string Name, int Grade, Guid FromSchoolId, string FromSchool, Guid ToSchoolId, string ToSchool, string AskedBy, DateTimeOffset AskedAt);
+public sealed record Transfer(
+    Guid Id,
+    Guid ReaderId,
+    string Name,
+    int Grade,
+    Guid FromSchoolId,
+    string FromSchool,
+    Guid ToSchoolId,
+    string ToSchool,
+    string AskedBy,
+    DateTimeOffset AskedAt
+);
 
 /// <summary>Readers who change schools: the one school offers, the other takes. History goes along.</summary>
 public sealed class TransferStore(NpgsqlDataSource db)
@@ -13,66 +24,202 @@ public sealed class TransferStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<(Guid Id, string Name)>> OtherSchools(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, string)>("select id, name from school where id <> @schoolId order by name limit 500", new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<(Guid, string)>(
+                "select id, name from school where id <> @schoolId order by name limit 500",
+                new { schoolId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<Transfer>> Open(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Transfer>("""
-            select x.id, x.reader_id, trim(r.given_name || ' ' || r.family_name) as name, r.grade, x.from_school_id, f.name as from_school, x.to_school_id, t.name as to_school, a.name as asked_by, x.asked_at
-            from transfer x join reader r on r.id = x.reader_id join school f on f.id = x.from_school_id join school t on t.id = x.to_school_id join adult a on a.id = x.asked_by
-            where x.decided_at is null and (x.from_school_id = @schoolId or x.to_school_id = @schoolId)
-            order by x.asked_at
-            limit 500
-            """, new { schoolId })).ToList();
+        return (
+            await c.QueryAsync<Transfer>(
+                """
+                select x.id, x.reader_id, trim(r.given_name || ' ' || r.family_name) as name, r.grade, x.from_school_id,
+                  f.name as from_school, x.to_school_id, t.name as to_school, a.name as asked_by, x.asked_at
+                from transfer x
+                  join reader r on r.id = x.reader_id
+                  join school f on f.id = x.from_school_id
+                  join school t on t.id = x.to_school_id
+                  join adult a on a.id = x.asked_by
+                where x.decided_at is null and (x.from_school_id = @schoolId or x.to_school_id = @schoolId)
+                order by x.asked_at
+                limit 500
+                """,
+                new { schoolId }
+            )
+        ).ToList();
     }
 
-    /// <summary>Offers a reader; the same offer again is the same. False if another school has been offered them already or there is no such school.</summary>
+    /// <summary>Offers a reader; the same offer again is the same. False if another school has been offered them
+    /// already or there is no such school.</summary>
     public async Task<bool> Ask(Guid id, Guid readerId, Guid from, Guid to, Guid adultId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
+        await c.ExecuteAsync(
+            """
             insert into transfer (id, reader_id, from_school_id, to_school_id, asked_by, asked_at)
             select @id, @readerId, @from, s.id, @adultId, @at from school s where s.id = @to and s.id <> @from
             on conflict (reader_id) where decided_at is null do nothing
-            """, new { id, readerId, from, to, adultId, at });
-        return await c.ExecuteScalarAsync<bool>("select exists (select 1 from transfer where reader_id = @readerId and from_school_id = @from and to_school_id = @to and decided_at is null)", new { readerId, from, to });
+            """,
+            new
+            {
+                id,
+                readerId,
+                from,
+                to,
+                adultId,
+                at,
+            }
+        );
+        return await c.ExecuteScalarAsync<bool>(
+            """
+            select exists (
+              select 1
+              from transfer
+              where reader_id = @readerId and from_school_id = @from and to_school_id = @to and decided_at is null)
+            """,
+            new
+            {
+                readerId,
+                from,
+                to,
+            }
+        );
     }
 
     /// <summary>Takes or declines an offer (or, for the school that made it, takes it back).</summary>
     /// <param name="userName">The reader's user name at the new school.</param>
-    public async Task<bool> Decide(Guid id, Guid schoolId, Guid adultId, bool take, Func<IReadOnlySet<string>, string, string> userName, DateOnly today, DateTimeOffset now)
+    public async Task<bool> Decide(
+        Guid id,
+        Guid schoolId,
+        Guid adultId,
+        bool take,
+        Func<IReadOnlySet<string>, string, string> userName,
+        DateOnly today,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var found = await c.QuerySingleOrDefaultAsync<(Guid ReaderId, Guid From, Guid To)>("select reader_id, from_school_id, to_school_id from transfer where id = @id and decided_at is null and (to_school_id = @schoolId or (from_school_id = @schoolId and not @take)) for update", new { id, schoolId, take }, t);
-        if (found.ReaderId == Guid.Empty) return false;
-        await c.ExecuteAsync("update transfer set decided_at = @now, taken = @take where id = @id", new { id, now, take }, t);
+        var found = await c.QuerySingleOrDefaultAsync<(Guid ReaderId, Guid From, Guid To)>(
+            """
+            select reader_id, from_school_id, to_school_id
+            from transfer
+            where id = @id
+              and decided_at is null
+              and (to_school_id = @schoolId or (from_school_id = @schoolId and not @take))
+            for update
+            """,
+            new
+            {
+                id,
+                schoolId,
+                take,
+            },
+            t
+        );
+        if (found.ReaderId == Guid.Empty)
+            return false;
+        await c.ExecuteAsync(
+            "update transfer set decided_at = @now, taken = @take where id = @id",
+            new
+            {
+                id,
+                now,
+                take,
+            },
+            t
+        );
         if (take)
         {
-            var taken = (await c.QueryAsync<string>("select user_name from reader where school_id = @schoolId", new { schoolId }, t)).ToHashSet();
-            var had = await c.QuerySingleAsync<string>("select user_name from reader where id = @ReaderId", new { found.ReaderId }, t);
-            await c.ExecuteAsync("""
+            var taken = (
+                await c.QueryAsync<string>(
+                    "select user_name from reader where school_id = @schoolId",
+                    new { schoolId },
+                    t
+                )
+            ).ToHashSet();
+            var had = await c.QuerySingleAsync<string>(
+                "select user_name from reader where id = @ReaderId",
+                new { found.ReaderId },
+                t
+            );
+            await c.ExecuteAsync(
+                """
                 update enrolment set to_day = greatest(from_day, @today) where reader_id = @ReaderId and to_day is null;
-                delete from group_member m using guided_group g where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
-                update reader set school_id = @schoolId, moved_from = @From, source_id = null, source = '', user_name = @name, left_school = false where id = @ReaderId;
+                delete from group_member m
+                using guided_group g
+                where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
+                update reader
+                set school_id = @schoolId, moved_from = @From, source_id = null, source = '', user_name = @name,
+                  left_school = false
+                where id = @ReaderId;
                 update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
-                """, new { found.ReaderId, found.From, schoolId, today, now, name = userName(taken, had) }, t);
+                """,
+                new
+                {
+                    found.ReaderId,
+                    found.From,
+                    schoolId,
+                    today,
+                    now,
+                    name = userName(taken, had),
+                },
+                t
+            );
         }
         // Each school's log tells its own side.
-        var (name, from, to) = await c.QuerySingleAsync<(string, string, string)>("""
+        var (name, from, to) = await c.QuerySingleAsync<(string, string, string)>(
+            """
             select trim(r.given_name || ' ' || r.family_name), f.name, s.name
             from reader r
               join school f on f.id = @From
               join school s on s.id = @To
             where r.id = @ReaderId
-            """, new { found.ReaderId, found.From, found.To }, t);
+            """,
+            new
+            {
+                found.ReaderId,
+                found.From,
+                found.To,
+            },
+            t
+        );
         var by = await c.ExecuteScalarAsync<Guid>("select asked_by from transfer where id = @id", new { id }, t);
-        foreach (var (school, adult, summary) in new[] { (found.From, by, take ? $"{name} has moved to {to}" : $"{name} has not moved to {to}"), (found.To, schoolId == found.To ? adultId : by, take ? $"{name} has come from {from}" : $"{name} has not come from {from}") })
+        foreach (
+            var (school, adult, summary) in new[]
+            {
+                (found.From, by, take ? $"{name} has moved to {to}" : $"{name} has not moved to {to}"),
+                (
+                    found.To,
+                    schoolId == found.To ? adultId : by,
+                    take ? $"{name} has come from {from}" : $"{name} has not come from {from}"
+                ),
+            }
+        )
         {
-            var change = await ChangeStore.Add(c, t, new(school, null, adult, now), "transferred", summary, new { found.ReaderId, found.From, found.To });
-            await c.ExecuteAsync("insert into change_reader (change_id, reader_id) values (@change, @ReaderId)", new { change, found.ReaderId }, t);
+            var change = await ChangeStore.Add(
+                c,
+                t,
+                new(school, null, adult, now),
+                "transferred",
+                summary,
+                new
+                {
+                    found.ReaderId,
+                    found.From,
+                    found.To,
+                }
+            );
+            await c.ExecuteAsync(
+                "insert into change_reader (change_id, reader_id) values (@change, @ReaderId)",
+                new { change, found.ReaderId },
+                t
+            );
         }
         await t.CommitAsync();
         return true;

@@ -19,7 +19,9 @@ public static class Database
         SqlMapper.AddTypeHandler(new TimeHandler());
         SqlMapper.AddTypeHandler(new DayHandler());
         // The same few hundred commands come again and again: the database plans each once on a connection.
-        return NpgsqlDataSource.Create(new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 });
+        return NpgsqlDataSource.Create(
+            new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 }
+        );
     }
 
     /// <summary>Runs the migrations that are missing; instances that start together wait for one another.</summary>
@@ -29,11 +31,19 @@ public static class Database
         using var guard = new NpgsqlConnection(connectionString);
         guard.Open();
         guard.Execute("select pg_advisory_lock(@MigrationLock)", new { MigrationLock });
-        var result = DeployChanges.To.PostgresqlDatabase(connectionString)
+        var result = DeployChanges
+            .To.PostgresqlDatabase(connectionString)
             .WithScriptsEmbeddedInAssembly(typeof(Database).Assembly)
-            .WithTransactionPerScript().LogToNowhere().Build().PerformUpgrade();
+            .WithTransactionPerScript()
+            .LogToNowhere()
+            .Build()
+            .PerformUpgrade();
         guard.Execute("select pg_advisory_unlock(@MigrationLock)", new { MigrationLock });
-        if (!result.Successful) throw new InvalidOperationException($"Migration {result.ErrorScript?.Name} failed: {result.Error.Message}", result.Error);
+        if (!result.Successful)
+            throw new InvalidOperationException(
+                $"Migration {result.ErrorScript?.Name} failed: {result.Error.Message}",
+                result.Error
+            );
     }
 
     public static string ToJson<T>(T value) => JsonSerializer.Serialize(value, Json);
@@ -42,14 +52,17 @@ public static class Database
 
     private sealed class TimeHandler : SqlMapper.TypeHandler<DateTimeOffset>
     {
-        public override DateTimeOffset Parse(object value) => value is DateTime t ? new DateTimeOffset(DateTime.SpecifyKind(t, DateTimeKind.Utc)) : (DateTimeOffset)value;
+        public override DateTimeOffset Parse(object value) =>
+            value is DateTime t ? new DateTimeOffset(DateTime.SpecifyKind(t, DateTimeKind.Utc)) : (DateTimeOffset)value;
 
-        public override void SetValue(IDbDataParameter parameter, DateTimeOffset value) => parameter.Value = value.UtcDateTime;
+        public override void SetValue(IDbDataParameter parameter, DateTimeOffset value) =>
+            parameter.Value = value.UtcDateTime;
     }
 
     private sealed class DayHandler : SqlMapper.TypeHandler<DateOnly>
     {
-        public override DateOnly Parse(object value) => value is DateTime t ? DateOnly.FromDateTime(t) : (DateOnly)value;
+        public override DateOnly Parse(object value) =>
+            value is DateTime t ? DateOnly.FromDateTime(t) : (DateOnly)value;
 
         public override void SetValue(IDbDataParameter parameter, DateOnly value)
         {

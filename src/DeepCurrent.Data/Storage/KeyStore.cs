@@ -3,7 +3,8 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Storage;
 
-/// <summary>The keys that sign cookies and encipher secrets, kept in the database so that every instance has them.</summary>
+/// <summary>The keys that sign cookies and encipher secrets, kept in the database so that every instance has
+/// them.</summary>
 public sealed class KeyStore(NpgsqlDataSource db)
 {
     public IReadOnlyList<string> All()

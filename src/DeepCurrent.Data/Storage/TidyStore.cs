@@ -3,7 +3,8 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Storage;
 
-/// <summary>Forgets what is kept only for a while: files of rosters, steps that can no longer be undone, passes and failed sign-ins that are past.</summary>
+/// <summary>Forgets what is kept only for a while: files of rosters, steps that can no longer be undone, passes and
+/// failed sign-ins that are past.</summary>
 public sealed class TidyStore(NpgsqlDataSource db)
 {
     /// <param name="kept">What is older goes.</param>
@@ -11,7 +12,8 @@ public sealed class TidyStore(NpgsqlDataSource db)
     public async Task<int> Forget(DateTimeOffset kept)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("""
+        return await c.ExecuteAsync(
+            """
             delete from import where made_at < @kept and state in ('ready', 'applied', 'failed');
             delete from change_part p using change h where h.id = p.change_id and h.at < @kept;
             delete from list_draft where saved_at < @kept;
@@ -20,6 +22,8 @@ public sealed class TidyStore(NpgsqlDataSource db)
             delete from sign_in_try where at < @kept;
             delete from session where seen_at < @kept;
             delete from sign_in_event where at < @kept
-            """, new { kept });
+            """,
+            new { kept }
+        );
     }
 }

@@ -11,12 +11,25 @@ public sealed class PictureStore(NpgsqlDataSource db)
     public async Task Add(Picture picture, Guid schoolId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("insert into picture (id, school_id, type, bytes, created_at) values (@Id, @schoolId, @Type, @Bytes, @now)", new { picture.Id, picture.Type, picture.Bytes, schoolId, now });
+        await c.ExecuteAsync(
+            "insert into picture (id, school_id, type, bytes, created_at) values (@Id, @schoolId, @Type, @Bytes, @now)",
+            new
+            {
+                picture.Id,
+                picture.Type,
+                picture.Bytes,
+                schoolId,
+                now,
+            }
+        );
     }
 
     public async Task<Picture?> Find(Guid id, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Picture>("select id, type, bytes from picture where id = @id and school_id = @schoolId", new { id, schoolId });
+        return await c.QuerySingleOrDefaultAsync<Picture>(
+            "select id, type, bytes from picture where id = @id and school_id = @schoolId",
+            new { id, schoolId }
+        );
     }
 }

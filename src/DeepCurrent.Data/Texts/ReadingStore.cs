@@ -19,30 +19,59 @@ public sealed class ReadingStore(NpgsqlDataSource db)
     public async Task<Sound?> SoundOf(Guid versionId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Sound>("select type, bytes from version_sound where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId });
+        return await c.QuerySingleOrDefaultAsync<Sound>(
+            "select type, bytes from version_sound where version_id = @versionId and school_id = @schoolId",
+            new { versionId, schoolId }
+        );
     }
 
     /// <summary>The versions of a text that a school has a reading of.</summary>
     public async Task<IReadOnlySet<Guid>> Heard(Guid textId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Guid>("select s.version_id from version_sound s join version v on v.id = s.version_id where v.text_id = @textId and s.school_id = @schoolId limit 100", new { textId, schoolId })).ToHashSet();
+        return (
+            await c.QueryAsync<Guid>(
+                """
+                select s.version_id
+                from version_sound s join version v on v.id = s.version_id
+                where v.text_id = @textId and s.school_id = @schoolId
+                limit 100
+                """,
+                new { textId, schoolId }
+            )
+        ).ToHashSet();
     }
 
     public async Task KeepSound(Guid versionId, Guid schoolId, Guid adultId, Sound sound, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            insert into version_sound (version_id, school_id, adult_id, type, bytes, at) values (@versionId, @schoolId, @adultId, @Type, @Bytes, @now)
-            on conflict (version_id, school_id) do update set adult_id = @adultId, type = @Type, bytes = @Bytes, at = @now
-            """, new { versionId, schoolId, adultId, sound.Type, sound.Bytes, now });
+        await c.ExecuteAsync(
+            """
+            insert into version_sound (version_id, school_id, adult_id, type, bytes, at)
+            values (@versionId, @schoolId, @adultId, @Type, @Bytes, @now)
+            on conflict (version_id, school_id) do update
+            set adult_id = @adultId, type = @Type, bytes = @Bytes, at = @now
+            """,
+            new
+            {
+                versionId,
+                schoolId,
+                adultId,
+                sound.Type,
+                sound.Bytes,
+                now,
+            }
+        );
         await c.ExecuteAsync(TellSql, new { versionId });
     }
 
     public async Task<bool> DropSound(Guid versionId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var dropped = await c.ExecuteAsync("delete from version_sound where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId });
+        var dropped = await c.ExecuteAsync(
+            "delete from version_sound where version_id = @versionId and school_id = @schoolId",
+            new { versionId, schoolId }
+        );
         await c.ExecuteAsync(TellSql, new { versionId });
         return dropped > 0;
     }
@@ -50,22 +79,52 @@ public sealed class ReadingStore(NpgsqlDataSource db)
     public async Task<KeptMaze?> MazeOf(Guid versionId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var kept = await c.QuerySingleOrDefaultAsync<(int Draft, string Pieces, string? By, DateTimeOffset At)?>("select m.draft, m.pieces, a.name, m.at from maze m left join adult a on a.id = m.adult_id where m.version_id = @versionId and m.school_id = @schoolId", new { versionId, schoolId });
+        var kept = await c.QuerySingleOrDefaultAsync<(int Draft, string Pieces, string? By, DateTimeOffset At)?>(
+            """
+            select m.draft, m.pieces, a.name, m.at
+            from maze m left join adult a on a.id = m.adult_id
+            where m.version_id = @versionId and m.school_id = @schoolId
+            """,
+            new { versionId, schoolId }
+        );
         return kept is { } k ? new(k.Draft, Database.FromJson<List<MazePiece>>(k.Pieces), k.By, k.At) : null;
     }
 
-    public async Task KeepMaze(Guid versionId, Guid schoolId, Guid adultId, int draft, IReadOnlyList<MazePiece> pieces, DateTimeOffset now)
+    public async Task KeepMaze(
+        Guid versionId,
+        Guid schoolId,
+        Guid adultId,
+        int draft,
+        IReadOnlyList<MazePiece> pieces,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            insert into maze (version_id, school_id, adult_id, draft, pieces, at) values (@versionId, @schoolId, @adultId, @draft, @pieces::jsonb, @now)
-            on conflict (version_id, school_id) do update set adult_id = @adultId, draft = @draft, pieces = excluded.pieces, at = @now
-            """, new { versionId, schoolId, adultId, draft, pieces = Database.ToJson(pieces), now });
+        await c.ExecuteAsync(
+            """
+            insert into maze (version_id, school_id, adult_id, draft, pieces, at)
+            values (@versionId, @schoolId, @adultId, @draft, @pieces::jsonb, @now)
+            on conflict (version_id, school_id) do update
+            set adult_id = @adultId, draft = @draft, pieces = excluded.pieces, at = @now
+            """,
+            new
+            {
+                versionId,
+                schoolId,
+                adultId,
+                draft,
+                pieces = Database.ToJson(pieces),
+                now,
+            }
+        );
     }
 
     public async Task<bool> DropMaze(Guid versionId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("delete from maze where version_id = @versionId and school_id = @schoolId", new { versionId, schoolId }) > 0;
+        return await c.ExecuteAsync(
+                "delete from maze where version_id = @versionId and school_id = @schoolId",
+                new { versionId, schoolId }
+            ) > 0;
     }
 }

@@ -8,89 +8,190 @@ namespace DeepCurrent.Data.Texts;
 
 /// <param name="Instead">Words that are in no text, and what was sought in their place.</param>
 /// <param name="Partly">No text has all the words; these have as many of them as any does.</param>
-public sealed record FoundTexts(FoundWords Words, IReadOnlyList<(string Asked, string Instead)> Instead, bool Partly = false);
+public sealed record FoundTexts(
+    FoundWords Words,
+    IReadOnlyList<(string Asked, string Instead)> Instead,
+    bool Partly = false
+);
 
 public sealed record SavedSearch(Guid Id, string Name, string Query);
 
-/// <summary>What the library's search needs of the database: the cards of all texts, and which texts hold some words.</summary>
+/// <summary>What the library's search needs of the database: the cards of all texts, and which texts hold some
+/// words.</summary>
 public sealed class ShelfStore(NpgsqlDataSource db)
 {
-    private const int MostFound = 200_000, MostRanked = 5_000, MostWords = 12;
+    private const int MostFound = 200_000,
+        MostRanked = 5_000,
+        MostWords = 12;
 
     /// <summary>The cards of all texts, or of one.</summary>
     public async Task<IReadOnlyList<Card>> Cards(Guid? textId = null)
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var all = await c.QueryMultipleAsync("""
+        await using var all = await c.QueryMultipleAsync(
+            """
             select v.text_id, v.id, v.label, v.words, v.depth, v.depth_error from version v
             where not v.retired and (@textId::uuid is null or v.text_id = @textId) order by v.position;
-            select t.id, t.school_id, t.owner_id, t.mine, t.retired_at is not null as retired, t.title, t.kind, t.topic, t.fiction, t.blurb, t.season, t.changed_at, coalesce(x.patterns, '') as patterns, x.number,
+            select t.id, t.school_id, t.owner_id, t.mine, t.retired_at is not null as retired, t.title, t.kind, t.topic,
+              t.fiction, t.blurb, t.season, t.changed_at, coalesce(x.patterns, '') as patterns, x.number,
                    coalesce(q.n, 0) as questions, coalesce(w.n, 0) as deck
             from text t
             join text_terms x on x.text_id = t.id
-            left join (select text_id, count(*)::int as n from question where not retired and place is null and (@textId::uuid is null or text_id = @textId) group by text_id) q on q.text_id = t.id
-            left join (select text_id, count(*)::int as n from word where @textId::uuid is null or text_id = @textId group by text_id) w on w.text_id = t.id
+            left join (
+              select text_id, count(*)::int as n
+              from question
+              where not retired and place is null and (@textId::uuid is null or text_id = @textId)
+              group by text_id) q on q.text_id = t.id
+            left join (
+              select text_id, count(*)::int as n
+              from word
+              where @textId::uuid is null or text_id = @textId
+              group by text_id) w on w.text_id = t.id
             where @textId::uuid is null or t.id = @textId;
-            select distinct v.text_id, s.school_id from version_sound s join version v on v.id = s.version_id where @textId::uuid is null or v.text_id = @textId
-            """, new { textId });
-        var versions = (await all.ReadAsync<(Guid TextId, Guid Id, string Label, int Words, double Depth, double Error)>()).ToLookup(v => v.TextId, v => new CardVersion(v.Id, v.Label, v.Words, v.Depth, v.Error));
+            select distinct v.text_id, s.school_id
+            from version_sound s join version v on v.id = s.version_id
+            where @textId::uuid is null or v.text_id = @textId
+            """,
+            new { textId }
+        );
+        var versions = (
+            await all.ReadAsync<(Guid TextId, Guid Id, string Label, int Words, double Depth, double Error)>()
+        ).ToLookup(v => v.TextId, v => new CardVersion(v.Id, v.Label, v.Words, v.Depth, v.Error));
         var flat = (await all.ReadAsync<Flat>()).ToList();
         var heard = (await all.ReadAsync<(Guid TextId, Guid SchoolId)>()).ToLookup(h => h.TextId, h => h.SchoolId);
-        return [.. flat.Select(t => new Card(t.Id, t.Number, t.SchoolId, t.OwnerId, t.Mine, t.Retired, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Season, t.ChangedAt, t.Questions, t.Deck, [.. heard[t.Id]],
-            t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries), [.. versions[t.Id]]))];
+        return
+        [
+            .. flat.Select(t => new Card(
+                t.Id,
+                t.Number,
+                t.SchoolId,
+                t.OwnerId,
+                t.Mine,
+                t.Retired,
+                t.Title,
+                t.Kind,
+                t.Topic,
+                t.Fiction,
+                t.Blurb,
+                t.Season,
+                t.ChangedAt,
+                t.Questions,
+                t.Deck,
+                [.. heard[t.Id]],
+                t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries),
+                [.. versions[t.Id]]
+            )),
+        ];
     }
 
-    /// <summary>Texts that hold all of the words: by their stems, the last also by its beginning, words in quotation marks side by side. Where none does, those that hold most of them. A word that is in no text and is no English word is taken for the nearest that is.</summary>
+    /// <summary>Texts that hold all of the words: by their stems, the last also by its beginning, words in quotation
+    /// marks side by side. Where none does, those that hold most of them. A word that is in no text and is no English
+    /// word is taken for the nearest that is.</summary>
     /// <returns>Null if there was no word to look for.</returns>
     public async Task<FoundTexts?> Find(string asked)
     {
         var parts = Parts(asked);
-        if (parts.Count == 0) return null;
+        if (parts.Count == 0)
+            return null;
         await using var c = await db.OpenConnectionAsync();
         var instead = await Meant(c, [.. parts.SelectMany(p => p).Distinct()]);
-        var queries = parts.Select((p, i) => p.Count > 1 ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})" : $"{instead.GetValueOrDefault(p[0], p[0])}{(i == parts.Count - 1 && p[0].Length > 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}").ToArray();
+        var queries = parts
+            .Select(
+                (p, i) =>
+                    p.Count > 1
+                        ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})"
+                        : $"{instead.GetValueOrDefault(p[0], p[0])}"
+                            + $"{(i == parts.Count - 1 && p[0].Length > 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}"
+            )
+            .ToArray();
         var query = string.Join(" & ", queries);
         IReadOnlyList<(string, string)> said = [.. instead.Select(i => (i.Key, i.Value))];
         // The planner takes reading a long document for as cheap as reading a number, and would read them all.
         await using var t = await c.BeginTransactionAsync();
         await c.ExecuteAsync("set local enable_seqscan = off; set local jit = off", null, t);
-        var numbers = await c.QuerySingleAsync<int[]>("select coalesce(array_agg(x.number), '{}') from (select number from text_terms where terms @@ to_tsquery('english', @query) limit @MostFound) x", new { query, MostFound }, t);
-        if (numbers.Length == 0 && queries.Length > 1) return await Most(c, t, queries) is { } most ? new(most, said, Partly: true) : new(new([], null), said);
+        var numbers = await c.QuerySingleAsync<int[]>(
+            """
+            select coalesce(array_agg(x.number), '{}')
+            from (select number from text_terms where terms @@ to_tsquery('english', @query) limit @MostFound) x
+            """,
+            new { query, MostFound },
+            t
+        );
+        if (numbers.Length == 0 && queries.Length > 1)
+            return await Most(c, t, queries) is { } most ? new(most, said, Partly: true) : new(new([], null), said);
         // Ranks are worked out only where there are few enough to be looked through in order.
-        var ranks = numbers.Length is 0 or > MostRanked ? null : (await c.QueryAsync<(int Number, float Rank)>("""
-            select number, ts_rank(head, q, 1) * 8 + ts_rank(terms, q, 1) from text_terms, to_tsquery('english', @query) q where terms @@ q
-            """, new { query }, t)).ToDictionary(r => r.Number, r => r.Rank);
+        var ranks = numbers.Length is 0 or > MostRanked
+            ? null
+            : (
+                await c.QueryAsync<(int Number, float Rank)>(
+                    """
+                    select number, ts_rank(head, q, 1) * 8 + ts_rank(terms, q, 1)
+                    from text_terms, to_tsquery('english', @query) q
+                    where terms @@ q
+                    """,
+                    new { query },
+                    t
+                )
+            ).ToDictionary(r => r.Number, r => r.Rank);
         return new(new(numbers, ranks is null ? null : [.. numbers.Select(n => ranks.GetValueOrDefault(n))]), said);
     }
 
-    /// <summary>What misspelt words were meant to be. A word of English is never exchanged, whether a text has it or not.</summary>
+    /// <summary>What misspelt words were meant to be. A word of English is never exchanged, whether a text has it or
+    /// not.</summary>
     private static async Task<Dictionary<string, string>> Meant(NpgsqlConnection c, string[] words)
     {
         var instead = new Dictionary<string, string>();
         var strange = words.Where(w => WordList.Find(w) is null).ToArray();
-        if (strange.Length == 0) return instead;
-        var unknown = await c.QueryAsync<string>("""
+        if (strange.Length == 0)
+            return instead;
+        var unknown = await c.QueryAsync<string>(
+            """
             select w from unnest(@strange) w
-            where not exists (select 1 from search_word s where s.word = w) and not exists (select 1 from search_word s where s.word like w || '%') and numnode(to_tsquery('english', w)) > 0
-            """, new { strange });
+            where not exists (select 1 from search_word s where s.word = w)
+              and not exists (select 1 from search_word s where s.word like w || '%')
+              and numnode(to_tsquery('english', w)) > 0
+            """,
+            new { strange }
+        );
         foreach (var word in unknown.ToList())
-            if (await c.QueryFirstOrDefaultAsync<string>("select word from search_word where word % @word order by similarity(word, @word) desc, texts desc limit 1", new { word }) is { } near) instead[word] = near;
+            if (
+                await c.QueryFirstOrDefaultAsync<string>(
+                    """
+                    select word
+                    from search_word
+                    where word % @word
+                    order by similarity(word, @word) desc, texts desc
+                    limit 1
+                    """,
+                    new { word }
+                ) is
+                { } near
+            )
+                instead[word] = near;
         return instead;
     }
 
     /// <summary>Texts that hold as many of the words as any does.</summary>
     private static async Task<FoundWords?> Most(NpgsqlConnection c, NpgsqlTransaction t, string[] queries)
     {
-        var met = (await c.QueryAsync<(int Number, long Met, float Rank)>("""
-            select x.number, count(*) as met, sum(ts_rank(x.head, q.q, 1) * 8 + ts_rank(x.terms, q.q, 1))::real as rank
-            from (select to_tsquery('english', w) as q from unnest(@queries) w) q
-              join text_terms x on x.terms @@ q.q
-            where numnode(q.q) > 0
-            group by x.number
-            order by met desc, rank desc
-            limit @MostRanked
-            """, new { queries, MostRanked }, t)).ToList();
-        if (met.Count == 0) return null;
+        var met = (
+            await c.QueryAsync<(int Number, long Met, float Rank)>(
+                """
+                select x.number, count(*) as met,
+                  sum(ts_rank(x.head, q.q, 1) * 8 + ts_rank(x.terms, q.q, 1))::real as rank
+                from (select to_tsquery('english', w) as q from unnest(@queries) w) q
+                  join text_terms x on x.terms @@ q.q
+                where numnode(q.q) > 0
+                group by x.number
+                order by met desc, rank desc
+                limit @MostRanked
+                """,
+                new { queries, MostRanked },
+                t
+            )
+        ).ToList();
+        if (met.Count == 0)
+            return null;
         var best = met.Where(m => m.Met == met[0].Met).ToList();
         return new([.. best.Select(m => m.Number)], [.. best.Select(m => m.Rank)]);
     }
@@ -102,9 +203,16 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         var inQuotes = asked.Split('"', '“', '”');
         for (var i = 0; i < inQuotes.Length; i++)
         {
-            var words = inQuotes[i].ToLowerInvariant().Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Select(Bare).Where(w => w.Length > 0).ToList();
-            if (i % 2 == 1 && i < inQuotes.Length - 1 && words.Count > 1) parts.Add(words);
-            else parts.AddRange(words.Select(w => new List<string> { w }));
+            var words = inQuotes[i]
+                .ToLowerInvariant()
+                .Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)
+                .Select(Bare)
+                .Where(w => w.Length > 0)
+                .ToList();
+            if (i % 2 == 1 && i < inQuotes.Length - 1 && words.Count > 1)
+                parts.Add(words);
+            else
+                parts.AddRange(words.Select(w => new List<string> { w }));
         }
         return [.. parts.Take(MostWords)];
     }
@@ -112,7 +220,9 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     private static string Bare(string word)
     {
         var bare = new StringBuilder();
-        foreach (var c in word.Replace("’s", "").Replace("'s", "")) if (char.IsLetterOrDigit(c)) bare.Append(c);
+        foreach (var c in word.Replace("’s", "").Replace("'s", ""))
+            if (char.IsLetterOrDigit(c))
+                bare.Append(c);
         return bare.Length > 40 ? bare.ToString(0, 40) : bare.ToString();
     }
 
@@ -120,45 +230,103 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     public async Task<IReadOnlyDictionary<Guid, int>> ReadHere(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, int)>("""
-            select text_id, count(*)::int
-            from (
-              select a.text_id from assignment a join ticket k on k.assignment_id = a.id where a.class_id = @classId and k.handed_in_at is not null
-              union all
-              select s.text_id from sitting n join sitting_part p on p.sitting_id = n.id join stage s on s.part_id = p.id where n.class_id = @classId and p.part = 'Passages' and s.done_at is not null and s.text_id is not null
-            ) had
-            group by text_id
-            limit 20000
-            """, new { classId })).ToDictionary(x => x.Item1, x => x.Item2);
+        return (
+            await c.QueryAsync<(Guid, int)>(
+                """
+                select text_id, count(*)::int
+                from (
+                  select a.text_id
+                  from assignment a join ticket k on k.assignment_id = a.id
+                  where a.class_id = @classId and k.handed_in_at is not null
+                  union all
+                  select s.text_id
+                  from sitting n join sitting_part p on p.sitting_id = n.id join stage s on s.part_id = p.id
+                  where n.class_id = @classId
+                    and p.part = 'Passages'
+                    and s.done_at is not null
+                    and s.text_id is not null
+                ) had
+                group by text_id
+                limit 20000
+                """,
+                new { classId }
+            )
+        ).ToDictionary(x => x.Item1, x => x.Item2);
     }
 
     /// <summary>Texts a school has given, with how many times.</summary>
     public async Task<IReadOnlyDictionary<Guid, int>> Used(Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<(Guid, int)>("select a.text_id, count(*)::int from assignment a join class s on s.id = a.class_id where s.school_id = @schoolId group by a.text_id limit 50000", new { schoolId })).ToDictionary(x => x.Item1, x => x.Item2);
+        return (
+            await c.QueryAsync<(Guid, int)>(
+                """
+                select a.text_id, count(*)::int
+                from assignment a join class s on s.id = a.class_id
+                where s.school_id = @schoolId
+                group by a.text_id
+                limit 50000
+                """,
+                new { schoolId }
+            )
+        ).ToDictionary(x => x.Item1, x => x.Item2);
     }
 
     public async Task<IReadOnlyList<SavedSearch>> Saved(Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<SavedSearch>("select id, name, query from saved_search where adult_id = @adultId order by name limit 100", new { adultId })).ToList();
+        return (
+            await c.QueryAsync<SavedSearch>(
+                "select id, name, query from saved_search where adult_id = @adultId order by name limit 100",
+                new { adultId }
+            )
+        ).ToList();
     }
 
     public async Task<SavedSearch> Save(Guid adultId, string name, string query, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<SavedSearch>("""
+        return await c.QuerySingleAsync<SavedSearch>(
+            """
             insert into saved_search (id, adult_id, name, query, created_at) values (@id, @adultId, @name, @query, @now)
             on conflict (adult_id, name) do update set query = excluded.query returning id, name, query
-            """, new { id = Guid.CreateVersion7(), adultId, name, query, now });
+            """,
+            new
+            {
+                id = Guid.CreateVersion7(),
+                adultId,
+                name,
+                query,
+                now,
+            }
+        );
     }
 
     public async Task<bool> Forget(Guid id, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync("delete from saved_search where id = @id and adult_id = @adultId", new { id, adultId }) > 0;
+        return await c.ExecuteAsync(
+                "delete from saved_search where id = @id and adult_id = @adultId",
+                new { id, adultId }
+            ) > 0;
     }
 
-    private sealed record Flat(Guid Id, Guid? SchoolId, Guid? OwnerId, bool Mine, bool Retired, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Season, DateTimeOffset ChangedAt, string Patterns, int Number, int Questions, int Deck);
+    private sealed record Flat(
+        Guid Id,
+        Guid? SchoolId,
+        Guid? OwnerId,
+        bool Mine,
+        bool Retired,
+        string Title,
+        string Kind,
+        string Topic,
+        bool Fiction,
+        string Blurb,
+        string Season,
+        DateTimeOffset ChangedAt,
+        string Patterns,
+        int Number,
+        int Questions,
+        int Deck
+    );
 }

@@ -13,7 +13,8 @@ public sealed class TextMoved(int revision) : Exception("Somebody else has chang
     public int Revision => revision;
 }
 
-/// <summary>Puts texts into the library and changes them. Every change is a revision that can be looked at and come back to.</summary>
+/// <summary>Puts texts into the library and changes them. Every change is a revision that can be looked at and come
+/// back to.</summary>
 public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
 {
     private static readonly char[] WordEnds = ['\'', '-'];
@@ -27,13 +28,38 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var revision = await c.QueryFirstOrDefaultAsync<int?>("select coalesce((select max(r.revision) from text_revision r where r.text_id = t.id), 0) from text t where t.id = @Id for update", new { text.Id }, t) ?? 0;
-        if (revision != expected) throw new TextMoved(revision);
+        var revision = await c.QueryFirstOrDefaultAsync<int?>(
+            """
+            select coalesce((select max(r.revision) from text_revision r where r.text_id = t.id), 0)
+            from text t
+            where t.id = @Id
+            for update
+            """,
+            new { text.Id },
+            t
+        ) ?? 0;
+        if (revision != expected)
+            throw new TextMoved(revision);
         await Head(c, t, text, revision + 1, now);
         await Versions(c, t, text);
         await Questions(c, t, text);
         await Words(c, t, text);
-        await c.ExecuteAsync("insert into text_revision (text_id, revision, at, adult_id, note, body) values (@Id, @revision, @now, @adultId, @note, @body::jsonb)", new { text.Id, revision = revision + 1, now, adultId, note, body = Database.ToJson(text) }, t);
+        await c.ExecuteAsync(
+            """
+            insert into text_revision (text_id, revision, at, adult_id, note, body)
+            values (@Id, @revision, @now, @adultId, @note, @body::jsonb)
+            """,
+            new
+            {
+                text.Id,
+                revision = revision + 1,
+                now,
+                adultId,
+                note,
+                body = Database.ToJson(text),
+            },
+            t
+        );
         await Index(c, t, text);
         await Tell(c, t, text.Id);
         await t.CommitAsync();
@@ -46,93 +72,291 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("update text set retired_at = case when @retired then @now end, changed_at = @now where id = @textId", new { textId, retired, now }, t);
+        await c.ExecuteAsync(
+            "update text set retired_at = case when @retired then @now end, changed_at = @now where id = @textId",
+            new
+            {
+                textId,
+                retired,
+                now,
+            },
+            t
+        );
         await Tell(c, t, textId);
         await t.CommitAsync();
     }
 
     /// <summary>States a version's depth, or takes the statement back.</summary>
-    public async Task State(Guid textId, Guid versionId, double? depth, string? reason, Guid adultId, DateTimeOffset now)
+    public async Task State(
+        Guid textId,
+        Guid versionId,
+        double? depth,
+        string? reason,
+        Guid adultId,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        await c.ExecuteAsync("""
-            update version set stated_depth = @depth, stated_reason = @reason, stated_by = case when @depth::float8 is null then null else @adultId end, stated_at = case when @depth::float8 is null then null else @now end,
-              depth = coalesce(@depth, shown_depth, formula_depth), depth_error = case when @depth::float8 is not null then 2 else coalesce(shown_error, formula_error) end
+        await c.ExecuteAsync(
+            """
+            update version
+            set stated_depth = @depth, stated_reason = @reason,
+              stated_by = case when @depth::float8 is null then null else @adultId end,
+              stated_at = case when @depth::float8 is null then null else @now end,
+              depth = coalesce(@depth, shown_depth, formula_depth),
+              depth_error = case when @depth::float8 is not null then 2 else coalesce(shown_error, formula_error) end
             where id = @versionId and text_id = @textId
-            """, new { textId, versionId, depth, reason, adultId, now }, t);
+            """,
+            new
+            {
+                textId,
+                versionId,
+                depth,
+                reason,
+                adultId,
+                now,
+            },
+            t
+        );
         await Tell(c, t, textId);
         await t.CommitAsync();
         texts.Forget(textId);
     }
 
-    private static Task Head(NpgsqlConnection c, NpgsqlTransaction t, NewText x, int revision, DateTimeOffset now) => c.ExecuteAsync("""
-        insert into text (id, school_id, owner_id, mine, slug, title, kind, topic, fiction, spelling, blurb, season, copied_from, revision, created_at, changed_at)
-        values (@Id, @SchoolId, @OwnerId, @Mine, @Slug, @Title, @Kind, @Topic, @Fiction, @Spelling, @Blurb, @Season, @CopiedFrom, @revision, @now, @now)
-        on conflict (id) do update set mine = @Mine, title = @Title, kind = @Kind, topic = @Topic, fiction = @Fiction, spelling = @Spelling, blurb = @Blurb, season = @Season, revision = @revision, changed_at = @now
-        """, new { x.Id, x.SchoolId, x.OwnerId, x.Mine, x.Slug, x.Title, x.Kind, x.Topic, x.Fiction, x.Spelling, x.Blurb, x.Season, x.CopiedFrom, revision, now }, t);
+    private static Task Head(NpgsqlConnection c, NpgsqlTransaction t, NewText x, int revision, DateTimeOffset now) =>
+        c.ExecuteAsync(
+            """
+            insert into text (
+              id, school_id, owner_id, mine, slug, title, kind, topic, fiction, spelling, blurb, season, copied_from,
+              revision, created_at, changed_at)
+            values (
+              @Id, @SchoolId, @OwnerId, @Mine, @Slug, @Title, @Kind, @Topic, @Fiction, @Spelling, @Blurb, @Season,
+              @CopiedFrom, @revision, @now, @now)
+            on conflict (id) do update
+            set mine = @Mine, title = @Title, kind = @Kind, topic = @Topic, fiction = @Fiction, spelling = @Spelling,
+              blurb = @Blurb, season = @Season, revision = @revision, changed_at = @now
+            """,
+            new
+            {
+                x.Id,
+                x.SchoolId,
+                x.OwnerId,
+                x.Mine,
+                x.Slug,
+                x.Title,
+                x.Kind,
+                x.Topic,
+                x.Fiction,
+                x.Spelling,
+                x.Blurb,
+                x.Season,
+                x.CopiedFrom,
+                revision,
+                now,
+            },
+            t
+        );
 
     private static async Task Versions(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
     {
-        await c.ExecuteAsync("update version set retired = true where text_id = @Id and id <> all(@ids)", new { x.Id, ids = x.Versions.Select(v => v.Id).ToArray() }, t);
+        await c.ExecuteAsync(
+            "update version set retired = true where text_id = @Id and id <> all(@ids)",
+            new { x.Id, ids = x.Versions.Select(v => v.Id).ToArray() },
+            t
+        );
         // A depth that a person stated stays; what readers showed of an earlier wording does not.
         foreach (var v in x.Versions)
-            await c.ExecuteAsync("""
-                insert into version (id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
-                values (@Id, @text, @Label, @Position, @pages::jsonb, @Words, @Depth, @DepthError, @Depth, @DepthError, @Measure::jsonb)
-                on conflict (id) do update set label = @Label, position = @Position, pages = @pages::jsonb, words = @Words, measure = @Measure::jsonb, formula_depth = @Depth, formula_error = @DepthError, retired = false,
-                  shown_depth = case when version.pages = @pages::jsonb then version.shown_depth end, shown_error = case when version.pages = @pages::jsonb then version.shown_error end,
-                  shown_answers = case when version.pages = @pages::jsonb then version.shown_answers else 0 end, shown_readers = case when version.pages = @pages::jsonb then version.shown_readers else 0 end,
-                  shown_weight = case when version.pages = @pages::jsonb then version.shown_weight end, shown_alone = case when version.pages = @pages::jsonb then version.shown_alone end,
-                  depth = coalesce(version.stated_depth, case when version.pages = @pages::jsonb then version.shown_depth end, @Depth),
-                  depth_error = case when version.stated_depth is not null then version.depth_error when version.pages = @pages::jsonb then coalesce(version.shown_error, @DepthError) else @DepthError end
+            await c.ExecuteAsync(
+                """
+                insert into version (
+                  id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
+                values (
+                  @Id, @text, @Label, @Position, @pages::jsonb, @Words, @Depth, @DepthError, @Depth, @DepthError,
+                  @Measure::jsonb)
+                on conflict (id) do update
+                set label = @Label, position = @Position, pages = @pages::jsonb, words = @Words,
+                  measure = @Measure::jsonb, formula_depth = @Depth, formula_error = @DepthError, retired = false,
+                  shown_depth = case when version.pages = @pages::jsonb then version.shown_depth end,
+                  shown_error = case when version.pages = @pages::jsonb then version.shown_error end,
+                  shown_answers = case when version.pages = @pages::jsonb then version.shown_answers else 0 end,
+                  shown_readers = case when version.pages = @pages::jsonb then version.shown_readers else 0 end,
+                  shown_weight = case when version.pages = @pages::jsonb then version.shown_weight end,
+                  shown_alone = case when version.pages = @pages::jsonb then version.shown_alone end,
+                  depth = coalesce(
+                    version.stated_depth, case when version.pages = @pages::jsonb then version.shown_depth end, @Depth),
+                  depth_error = case
+                    when version.stated_depth is not null then version.depth_error
+                    when version.pages = @pages::jsonb then coalesce(version.shown_error, @DepthError)
+                    else @DepthError
+                    end
                 where version.text_id = @text
-                """, new { v.Id, text = x.Id, v.Label, v.Position, pages = Database.ToJson(v.Pages), v.Words, v.Depth, v.DepthError, v.Measure }, t);
-        await c.ExecuteAsync("delete from version v where v.text_id = @Id and v.retired and not exists (select 1 from ticket k where k.version_id = v.id)", new { x.Id }, t);
+                """,
+                new
+                {
+                    v.Id,
+                    text = x.Id,
+                    v.Label,
+                    v.Position,
+                    pages = Database.ToJson(v.Pages),
+                    v.Words,
+                    v.Depth,
+                    v.DepthError,
+                    v.Measure,
+                },
+                t
+            );
+        await c.ExecuteAsync(
+            """
+            delete from version v
+            where v.text_id = @Id and v.retired and not exists (select 1 from ticket k where k.version_id = v.id)
+            """,
+            new { x.Id },
+            t
+        );
     }
 
     private static async Task Questions(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
     {
-        await c.ExecuteAsync("update question set retired = true where text_id = @Id and id <> all(@ids)", new { x.Id, ids = x.Questions.Select(q => q.Id).ToArray() }, t);
+        await c.ExecuteAsync(
+            "update question set retired = true where text_id = @Id and id <> all(@ids)",
+            new { x.Id, ids = x.Questions.Select(q => q.Id).ToArray() },
+            t
+        );
         foreach (var q in x.Questions)
-            await c.ExecuteAsync("""
-                insert into question (id, text_id, position, strand, stem, choices, proofs, kind, evidence, harder, place, rubric)
-                values (@Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb, @kind, @Evidence, @Offset, @place::jsonb, @rubric::jsonb)
-                on conflict (id) do update set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb, proofs = @proofs::jsonb, retired = false,
+            await c.ExecuteAsync(
+                """
+                insert into question (
+                  id, text_id, position, strand, stem, choices, proofs, kind, evidence, harder, place, rubric)
+                values (
+                  @Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb, @kind, @Evidence, @Offset,
+                  @place::jsonb, @rubric::jsonb)
+                on conflict (id) do update
+                set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb,
+                  proofs = @proofs::jsonb, retired = false,
                   kind = @kind, evidence = @Evidence, harder = @Offset, place = @place::jsonb, rubric = @rubric::jsonb,
-                  shown_harder = case when question.stem = @Stem and question.choices = @choices::jsonb and question.strand = @strand then question.shown_harder end
+                  shown_harder = case
+                    when question.stem = @Stem
+                      and question.choices = @choices::jsonb
+                      and question.strand = @strand then question.shown_harder
+                    end
                 where question.text_id = @text
-                """, new
-            {
-                q.Id, text = x.Id, q.Position, strand = q.Strand.ToString(), q.Stem, choices = Database.ToJson(q.Choices), proofs = Database.ToJson(q.Proofs),
-                kind = q.Kind.ToString(), q.Evidence, q.Offset, place = q.Guided ? Database.ToJson(q.After) : null, rubric = q.Rubric is null ? null : Database.ToJson(q.Rubric),
-            }, t);
-        await c.ExecuteAsync("delete from question q where q.text_id = @Id and q.retired and not exists (select 1 from answer a where a.question_id = q.id)", new { x.Id }, t);
+                """,
+                new
+                {
+                    q.Id,
+                    text = x.Id,
+                    q.Position,
+                    strand = q.Strand.ToString(),
+                    q.Stem,
+                    choices = Database.ToJson(q.Choices),
+                    proofs = Database.ToJson(q.Proofs),
+                    kind = q.Kind.ToString(),
+                    q.Evidence,
+                    q.Offset,
+                    place = q.Guided ? Database.ToJson(q.After) : null,
+                    rubric = q.Rubric is null ? null : Database.ToJson(q.Rubric),
+                },
+                t
+            );
+        await c.ExecuteAsync(
+            """
+            delete from question q
+            where q.text_id = @Id and q.retired and not exists (select 1 from answer a where a.question_id = q.id)
+            """,
+            new { x.Id },
+            t
+        );
     }
 
     private static async Task Words(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
     {
         await c.ExecuteAsync("delete from word where text_id = @Id", new { x.Id }, t);
         foreach (var (w, i) in x.Words.Select((w, i) => (w, i)))
-            await c.ExecuteAsync("insert into word (text_id, position, word, part, meaning, example) values (@id, @i, @Text, @Part, @Meaning, @Example)", new { id = x.Id, i, w.Text, w.Part, w.Meaning, w.Example }, t);
+            await c.ExecuteAsync(
+                """
+                insert into word (text_id, position, word, part, meaning, example)
+                values (@id, @i, @Text, @Part, @Meaning, @Example)
+                """,
+                new
+                {
+                    id = x.Id,
+                    i,
+                    w.Text,
+                    w.Part,
+                    w.Meaning,
+                    w.Example,
+                },
+                t
+            );
     }
 
-    /// <summary>Makes the text findable: title before topic and words to know, those before the description, that before the text itself.</summary>
+    /// <summary>Makes the text findable: title before topic and words to know, those before the description, that
+    /// before the text itself.</summary>
     private static async Task Index(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
     {
         var body = string.Join("\n\n", x.Versions.SelectMany(v => v.Pages).SelectMany(p => p));
         var shallow = x.Versions.MinBy(v => v.Depth);
-        var patterns = shallow is null || shallow.Depth > LetterSounds.DeepestOfUse ? "" : string.Join(' ', LetterSounds.Uses(string.Join("\n\n", shallow.Pages.SelectMany(p => p))).Select(u => u.Pattern.Key));
-        var words = TextCounter.Count($"{x.Title}\n\n{x.Topic}\n\n{x.Kind}\n\n{x.Season}\n\n{x.Blurb}\n\n{string.Join("\n\n", x.Words.Select(w => w.Text))}\n\n{body}").Vocabulary.Select(w => w.Word).SelectMany(w => w.Split(WordEnds)).Where(w => w.Length is > 2 and < 40).Distinct().ToArray();
-        var known = await c.QueryFirstOrDefaultAsync<int>("select 1 from text_terms where text_id = @Id", new { x.Id }, t) == 1;
-        await c.ExecuteAsync("""
-            with h as (select setweight(to_tsvector('english', @Title), 'A') || setweight(to_tsvector('english', @about), 'B') || setweight(to_tsvector('english', @Blurb), 'C') as head)
-            insert into text_terms (text_id, head, terms, patterns) select @Id, head, head || setweight(to_tsvector('english', @body), 'D'), @patterns from h
-            on conflict (text_id) do update set head = excluded.head, terms = excluded.terms, patterns = excluded.patterns
-            """, new { x.Id, x.Title, about = $"{x.Topic} {x.Kind} {x.Season} {string.Join(' ', x.Words.Select(w => w.Text))}", x.Blurb, body, patterns }, t);
+        var patterns =
+            shallow is null || shallow.Depth > LetterSounds.DeepestOfUse
+                ? ""
+                : string.Join(
+                    ' ',
+                    LetterSounds.Uses(string.Join("\n\n", shallow.Pages.SelectMany(p => p))).Select(u => u.Pattern.Key)
+                );
+        var words = TextCounter
+            .Count(
+                $"{x.Title}\n\n{x.Topic}\n\n{x.Kind}\n\n{x.Season}\n\n{x.Blurb}\n\n"
+                    + $"{string.Join("\n\n", x.Words.Select(w => w.Text))}\n\n{body}"
+            )
+            .Vocabulary.Select(w => w.Word)
+            .SelectMany(w => w.Split(WordEnds))
+            .Where(w => w.Length is > 2 and < 40)
+            .Distinct()
+            .ToArray();
+        var known =
+            await c.QueryFirstOrDefaultAsync<int>("select 1 from text_terms where text_id = @Id", new { x.Id }, t) == 1;
+        await c.ExecuteAsync(
+            """
+            with h as (
+              select setweight(
+                to_tsvector('english', @Title), 'A'
+              ) || setweight(to_tsvector('english', @about), 'B') || setweight(to_tsvector('english', @Blurb),
+              'C') as head
+            )
+            insert into text_terms (text_id, head, terms, patterns)
+            select @Id, head, head || setweight(to_tsvector('english', @body), 'D'), @patterns
+            from h
+            on conflict (text_id) do update
+            set head = excluded.head, terms = excluded.terms, patterns = excluded.patterns
+            """,
+            new
+            {
+                x.Id,
+                x.Title,
+                about = $"{x.Topic} {x.Kind} {x.Season} {string.Join(' ', x.Words.Select(w => w.Text))}",
+                x.Blurb,
+                body,
+                patterns,
+            },
+            t
+        );
         // In one order, so that two texts that come in at once do not wait for each other.
-        await c.ExecuteAsync("insert into search_word (word, texts) select w, 1 from unnest(@words) w order by w on conflict (word) do update set texts = search_word.texts + @more where @more > 0", new { words, more = known ? 0 : 1 }, t);
+        await c.ExecuteAsync(
+            """
+            insert into search_word (word, texts)
+            select w, 1
+            from unnest(@words) w
+            order by w
+            on conflict (word) do update
+            set texts = search_word.texts + @more
+            where @more > 0
+            """,
+            new { words, more = known ? 0 : 1 },
+            t
+        );
     }
 
-    private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, Guid id) => c.ExecuteAsync("select pg_notify('text', @id)", new { id = id.ToString() }, t);
+    private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, Guid id) =>
+        c.ExecuteAsync("select pg_notify('text', @id)", new { id = id.ToString() }, t);
 }

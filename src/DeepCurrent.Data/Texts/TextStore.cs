@@ -6,25 +6,83 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
 
-public sealed record VersionHead(Guid Id, Guid TextId, string Label, int Position, int Words, double Depth, double DepthError);
+public sealed record VersionHead(
+    Guid Id,
+    Guid TextId,
+    string Label,
+    int Position,
+    int Words,
+    double Depth,
+    double DepthError
+);
 
 /// <param name="OnTheWay">Questions between its paragraphs.</param>
 /// <param name="Used">Tickets handed in by the class that asks.</param>
-public sealed record TextRow(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int OnTheWay, int Used, IReadOnlyList<VersionHead> Versions);
+public sealed record TextRow(
+    Guid Id,
+    string Slug,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    string Blurb,
+    int Questions,
+    int OnTheWay,
+    int Used,
+    IReadOnlyList<VersionHead> Versions
+);
 
 public sealed record Word(string Text, string Part, string Meaning, string Example);
 
-public sealed record NewVersion(Guid Id, string Label, int Position, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure);
+public sealed record NewVersion(
+    Guid Id,
+    string Label,
+    int Position,
+    IReadOnlyList<IReadOnlyList<string>> Pages,
+    int Words,
+    double Depth,
+    double DepthError,
+    string Measure
+);
 
 /// <param name="SchoolId">Null for texts that ship.</param>
 /// <param name="Mine">Only its owner sees it.</param>
-public sealed record NewText(Guid Id, Guid? SchoolId, string Slug, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb,
-    IReadOnlyList<NewVersion> Versions, IReadOnlyList<Question> Questions, IReadOnlyList<Word> Words, Guid? OwnerId = null, bool Mine = false, string Season = "", Guid? CopiedFrom = null);
+public sealed record NewText(
+    Guid Id,
+    Guid? SchoolId,
+    string Slug,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    string Spelling,
+    string Blurb,
+    IReadOnlyList<NewVersion> Versions,
+    IReadOnlyList<Question> Questions,
+    IReadOnlyList<Word> Words,
+    Guid? OwnerId = null,
+    bool Mine = false,
+    string Season = "",
+    Guid? CopiedFrom = null
+);
 
 /// <summary>One version with its pages and how it was measured.</summary>
 /// <param name="Depth">What counts; the formulas' own say is beside it.</param>
-public sealed record VersionBody(Guid Id, Guid TextId, string Title, string Label, IReadOnlyList<IReadOnlyList<string>> Pages, int Words, double Depth, double DepthError, string Measure,
-    double FormulaDepth, double FormulaError, StatedDepth? Stated, ShownDepth? Shown);
+public sealed record VersionBody(
+    Guid Id,
+    Guid TextId,
+    string Title,
+    string Label,
+    IReadOnlyList<IReadOnlyList<string>> Pages,
+    int Words,
+    double Depth,
+    double DepthError,
+    string Measure,
+    double FormulaDepth,
+    double FormulaError,
+    StatedDepth? Stated,
+    ShownDepth? Shown
+);
 
 /// <summary>A depth to which readers' answers have moved the formulas'.</summary>
 /// <param name="Alone">What the answers alone say; null where they say next to nothing.</param>
@@ -35,7 +93,20 @@ public sealed record ShownDepth(double Depth, double Error, double? Alone, doubl
 public sealed record StatedDepth(double Depth, string Reason, string? By, DateTimeOffset At);
 
 /// <param name="Owner">The name of whoever made it; null for texts that ship.</param>
-public sealed record TextOwning(Guid Id, string Slug, Guid? SchoolId, Guid? OwnerId, string? Owner, bool Mine, DateTimeOffset? RetiredAt, int Revision, string Spelling, string Season, Guid? CopiedFrom, DateTimeOffset ChangedAt);
+public sealed record TextOwning(
+    Guid Id,
+    string Slug,
+    Guid? SchoolId,
+    Guid? OwnerId,
+    string? Owner,
+    bool Mine,
+    DateTimeOffset? RetiredAt,
+    int Revision,
+    string Spelling,
+    string Season,
+    Guid? CopiedFrom,
+    DateTimeOffset ChangedAt
+);
 
 public sealed record TextRevision(int Revision, DateTimeOffset At, string? By, string Note, NewText Text);
 
@@ -55,21 +126,48 @@ public sealed class TextStore(NpgsqlDataSource db)
     public async Task<IReadOnlyDictionary<string, ShippedText>> Shipped()
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ShippedText>("select t.id, t.slug, coalesce(r.revision, 0) as revision, r.note from text t left join text_revision r on r.text_id = t.id and r.revision = t.revision where t.school_id is null limit 100000")).ToDictionary(t => t.Slug);
+        return (
+            await c.QueryAsync<ShippedText>(
+                """
+                select t.id, t.slug, coalesce(r.revision, 0) as revision, r.note
+                from text t left join text_revision r on r.text_id = t.id and r.revision = t.revision
+                where t.school_id is null
+                limit 100000
+                """
+            )
+        ).ToDictionary(t => t.Slug);
     }
 
     /// <summary>Some texts as somebody of a school sees them.</summary>
     /// <param name="ids">Which; null for all that ship.</param>
-    public async Task<IReadOnlyList<TextRow>> Some(IReadOnlyCollection<Guid>? ids, Guid schoolId, Guid adultId, Guid? classId)
+    public async Task<IReadOnlyList<TextRow>> Some(
+        IReadOnlyCollection<Guid>? ids,
+        Guid schoolId,
+        Guid adultId,
+        Guid? classId
+    )
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var all = await c.QueryMultipleAsync("""
+        await using var all = await c.QueryMultipleAsync(
+            """
             select t.id, t.slug, t.title, t.kind, t.topic, t.fiction, t.blurb,
-                   (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null) as questions,
-                   (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is not null) as on_the_way,
-                   (select count(*)::int from assignment a join ticket k on k.assignment_id = a.id where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
+                   (
+                     select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null
+                   ) as questions,
+                   (
+                     select count(*)::int
+                     from question q
+                     where q.text_id = t.id and not q.retired and q.place is not null) as on_the_way,
+                   (
+                     select count(*)::int
+                     from assignment a join ticket k on k.assignment_id = a.id
+                     where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
             from text t
-            where case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId))) end
+            where case
+              when @ids::uuid[] is null then t.school_id is null
+              else t.id = any(@ids)
+                and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
+              end
             order by t.title
             limit 1000;
             select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
@@ -77,58 +175,141 @@ public sealed class TextStore(NpgsqlDataSource db)
             where not v.retired and case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) end
             order by v.text_id, v.position
             limit 5000
-            """, new { ids = ids?.ToArray(), schoolId, adultId, classId });
+            """,
+            new
+            {
+                ids = ids?.ToArray(),
+                schoolId,
+                adultId,
+                classId,
+            }
+        );
         var texts = (await all.ReadAsync<TextFlat>()).ToList();
         var versions = (await all.ReadAsync<VersionHead>()).ToLookup(v => v.TextId);
-        return [.. texts.Select(t => new TextRow(t.Id, t.Slug, t.Title, t.Kind, t.Topic, t.Fiction, t.Blurb, t.Questions, t.OnTheWay, t.Used, [.. versions[t.Id]]))];
+        return
+        [
+            .. texts.Select(t => new TextRow(
+                t.Id,
+                t.Slug,
+                t.Title,
+                t.Kind,
+                t.Topic,
+                t.Fiction,
+                t.Blurb,
+                t.Questions,
+                t.OnTheWay,
+                t.Used,
+                [.. versions[t.Id]]
+            )),
+        ];
     }
 
     /// <summary>Whose a text is, for whoever may see it.</summary>
     public async Task<TextOwning?> Owning(Guid textId, Guid schoolId, Guid adultId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<TextOwning>("""
-            select t.id, t.slug, t.school_id, t.owner_id, a.name as owner, t.mine, t.retired_at, t.revision, t.spelling, t.season, t.copied_from, t.changed_at
+        return await c.QueryFirstOrDefaultAsync<TextOwning>(
+            """
+            select t.id, t.slug, t.school_id, t.owner_id, a.name as owner, t.mine, t.retired_at, t.revision, t.spelling,
+              t.season, t.copied_from, t.changed_at
             from text t left join adult a on a.id = t.owner_id
-            where t.id = @textId and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
-            """, new { textId, schoolId, adultId });
+            where t.id = @textId
+              and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
+            """,
+            new
+            {
+                textId,
+                schoolId,
+                adultId,
+            }
+        );
     }
 
     /// <summary>A text with everything it has, as it can be saved.</summary>
     public async Task<NewText?> Whole(Guid textId, Guid schoolId, Guid adultId)
     {
-        if (await Find(textId, schoolId, adultId) is not { } head || await Owning(textId, schoolId, adultId) is not { } own) return null;
-        var versions = (await Bodies(textId)).Select((v, i) => new NewVersion(v.Id, v.Label, i, v.Pages, v.Words, v.FormulaDepth, v.FormulaError, v.Measure)).ToList();
-        return new(head.Id, own.SchoolId, head.Slug, head.Title, head.Kind, head.Topic, head.Fiction, own.Spelling, head.Blurb, versions, await Questions(textId), await Words(textId), own.OwnerId, own.Mine, own.Season, own.CopiedFrom);
+        if (
+            await Find(textId, schoolId, adultId) is not { } head
+            || await Owning(textId, schoolId, adultId) is not { } own
+        )
+            return null;
+        var versions = (await Bodies(textId))
+            .Select(
+                (v, i) => new NewVersion(v.Id, v.Label, i, v.Pages, v.Words, v.FormulaDepth, v.FormulaError, v.Measure)
+            )
+            .ToList();
+        return new(
+            head.Id,
+            own.SchoolId,
+            head.Slug,
+            head.Title,
+            head.Kind,
+            head.Topic,
+            head.Fiction,
+            own.Spelling,
+            head.Blurb,
+            versions,
+            await Questions(textId),
+            await Words(textId),
+            own.OwnerId,
+            own.Mine,
+            own.Season,
+            own.CopiedFrom
+        );
     }
 
     /// <summary>Every revision of a text, the newest first.</summary>
     public async Task<IReadOnlyList<TextRevision>> Revisions(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return [.. (await c.QueryAsync<(int Revision, DateTimeOffset At, string? By, string Note, string Body)>("""
-            select r.revision, r.at, a.name, r.note, r.body::text from text_revision r left join adult a on a.id = r.adult_id where r.text_id = @textId order by r.revision desc limit 50
-            """, new { textId })).Select(r => new TextRevision(r.Revision, r.At, r.By, r.Note, Database.FromJson<NewText>(r.Body)))];
+        return
+        [
+            .. (
+                await c.QueryAsync<(int Revision, DateTimeOffset At, string? By, string Note, string Body)>(
+                    """
+                    select r.revision, r.at, a.name, r.note, r.body::text
+                    from text_revision r left join adult a on a.id = r.adult_id
+                    where r.text_id = @textId
+                    order by r.revision desc
+                    limit 50
+                    """,
+                    new { textId }
+                )
+            ).Select(r => new TextRevision(r.Revision, r.At, r.By, r.Note, Database.FromJson<NewText>(r.Body))),
+        ];
     }
 
-    public async Task<TextRow?> Find(Guid textId, Guid schoolId, Guid adultId) => (await Some([textId], schoolId, adultId, null)).FirstOrDefault();
+    public async Task<TextRow?> Find(Guid textId, Guid schoolId, Guid adultId) =>
+        (await Some([textId], schoolId, adultId, null)).FirstOrDefault();
 
     public async Task<IReadOnlyList<VersionHead>> Versions(Guid textId, Guid schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<VersionHead>("""
-            select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
-            from version v join text t on t.id = v.text_id
-            where t.id = @textId and not v.retired and (t.school_id is null or t.school_id = @schoolId)
-            order by v.position
-            limit 20
-            """, new { textId, schoolId })).ToList();
+        return (
+            await c.QueryAsync<VersionHead>(
+                """
+                select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
+                from version v join text t on t.id = v.text_id
+                where t.id = @textId and not v.retired and (t.school_id is null or t.school_id = @schoolId)
+                order by v.position
+                limit 20
+                """,
+                new { textId, schoolId }
+            )
+        ).ToList();
     }
 
     public async Task<IReadOnlyList<VersionBody>> Bodies(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<VersionFlat>(BodySql + " where v.text_id = @textId and not v.retired order by v.position limit 20", new { textId })).Select(v => v.Body()).ToList();
+        return (
+            await c.QueryAsync<VersionFlat>(
+                BodySql + " where v.text_id = @textId and not v.retired order by v.position limit 20",
+                new { textId }
+            )
+        )
+            .Select(v => v.Body())
+            .ToList();
     }
 
     public async Task<VersionBody> Body(Guid versionId)
@@ -138,12 +319,14 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     /// <summary>The same on a connection that is open: who holds one waits for no second.</summary>
-    internal static async Task<VersionBody> Body(NpgsqlConnection c, NpgsqlTransaction? t, Guid versionId) => (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId }, t)).Body();
+    internal static async Task<VersionBody> Body(NpgsqlConnection c, NpgsqlTransaction? t, Guid versionId) =>
+        (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId }, t)).Body();
 
     /// <summary>A text's questions, kept once read until somebody changes the text.</summary>
     public async Task<IReadOnlyList<Question>> Questions(Guid textId)
     {
-        if (questions.TryGetValue(textId, out var kept)) return kept;
+        if (questions.TryGetValue(textId, out var kept))
+            return kept;
         await using var c = await db.OpenConnectionAsync();
         return await Questions(c, null, textId);
     }
@@ -151,38 +334,147 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <inheritdoc cref="Questions(Guid)"/>
     internal async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction? t, Guid textId)
     {
-        if (questions.TryGetValue(textId, out var kept)) return kept;
-        var read = (await c.QueryAsync<QuestionFlat>("select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence, harder, place::text as place, rubric::text as rubric, coalesce(shown_harder, 0) as shown from question where text_id = @textId and not retired order by position limit 100", new { textId }, t))
-            .Select(q => q.Question()).ToList();
-        if (questions.Count > MostKept) questions.Clear();
+        if (questions.TryGetValue(textId, out var kept))
+            return kept;
+        var read = (
+            await c.QueryAsync<QuestionFlat>(
+                """
+                select id, position, strand, stem, choices::text as choices, proofs::text as proofs, kind, evidence,
+                  harder, place::text as place, rubric::text as rubric, coalesce(shown_harder, 0) as shown
+                from question
+                where text_id = @textId and not retired
+                order by position
+                limit 100
+                """,
+                new { textId },
+                t
+            )
+        ).Select(q => q.Question()).ToList();
+        if (questions.Count > MostKept)
+            questions.Clear();
         return questions[textId] = read;
     }
 
     /// <summary>The sentences of a version, as pick-the-sentence questions number them.</summary>
-    public async Task<IReadOnlyList<string>> Sentences(Guid versionId) => Scoring.SentencesOf((await Body(versionId)).Pages);
+    public async Task<IReadOnlyList<string>> Sentences(Guid versionId) =>
+        Scoring.SentencesOf((await Body(versionId)).Pages);
 
     /// <inheritdoc cref="Sentences(Guid)"/>
-    internal static async Task<IReadOnlyList<string>> Sentences(NpgsqlConnection c, NpgsqlTransaction? t, Guid versionId) => Scoring.SentencesOf((await Body(c, t, versionId)).Pages);
+    internal static async Task<IReadOnlyList<string>> Sentences(
+        NpgsqlConnection c,
+        NpgsqlTransaction? t,
+        Guid versionId
+    ) => Scoring.SentencesOf((await Body(c, t, versionId)).Pages);
 
     public async Task<IReadOnlyList<Word>> Words(Guid textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<Word>("select word as text, part, meaning, example from word where text_id = @textId order by position limit 50", new { textId })).ToList();
+        return (
+            await c.QueryAsync<Word>(
+                """
+                select word as text, part, meaning, example from word where text_id = @textId order by position limit 50
+                """,
+                new { textId }
+            )
+        ).ToList();
     }
 
-    private const string BodySql = "select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error, v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason, a.name as stated_by, v.stated_at, v.shown_depth, v.shown_error, v.shown_alone, v.shown_weight, v.shown_readers, v.shown_answers from version v join text t on t.id = v.text_id left join adult a on a.id = v.stated_by";
+    private const string BodySql = """
+        select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error,
+          v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason,
+          a.name as stated_by, v.stated_at, v.shown_depth, v.shown_error, v.shown_alone, v.shown_weight,
+          v.shown_readers, v.shown_answers
+        from version v join text t on t.id = v.text_id left join adult a on a.id = v.stated_by
+        """;
 
-    private sealed record TextFlat(Guid Id, string Slug, string Title, string Kind, string Topic, bool Fiction, string Blurb, int Questions, int OnTheWay, int Used);
+    private sealed record TextFlat(
+        Guid Id,
+        string Slug,
+        string Title,
+        string Kind,
+        string Topic,
+        bool Fiction,
+        string Blurb,
+        int Questions,
+        int OnTheWay,
+        int Used
+    );
 
-    private sealed record VersionFlat(Guid Id, Guid TextId, string Title, string Label, string Pages, int Words, double Depth, double DepthError, string Measure, double FormulaDepth, double FormulaError, double? StatedDepth, string? StatedReason, string? StatedBy, DateTimeOffset? StatedAt, double? ShownDepth, double? ShownError, double? ShownAlone, double? ShownWeight, int ShownReaders, int ShownAnswers)
+    private sealed record VersionFlat(
+        Guid Id,
+        Guid TextId,
+        string Title,
+        string Label,
+        string Pages,
+        int Words,
+        double Depth,
+        double DepthError,
+        string Measure,
+        double FormulaDepth,
+        double FormulaError,
+        double? StatedDepth,
+        string? StatedReason,
+        string? StatedBy,
+        DateTimeOffset? StatedAt,
+        double? ShownDepth,
+        double? ShownError,
+        double? ShownAlone,
+        double? ShownWeight,
+        int ShownReaders,
+        int ShownAnswers
+    )
     {
-        public VersionBody Body() => new(Id, TextId, Title, Label, Database.FromJson<List<List<string>>>(Pages), Words, Depth, DepthError, Measure, FormulaDepth, FormulaError, StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null,
-            ShownDepth is { } shown ? new(shown, ShownError ?? 0, ShownAlone, ShownWeight ?? 0, ShownReaders, ShownAnswers) : null);
+        public VersionBody Body() =>
+            new(
+                Id,
+                TextId,
+                Title,
+                Label,
+                Database.FromJson<List<List<string>>>(Pages),
+                Words,
+                Depth,
+                DepthError,
+                Measure,
+                FormulaDepth,
+                FormulaError,
+                StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null,
+                ShownDepth is { } shown
+                    ? new(shown, ShownError ?? 0, ShownAlone, ShownWeight ?? 0, ShownReaders, ShownAnswers)
+                    : null
+            );
     }
 
-    private sealed record QuestionFlat(Guid Id, int Position, string Strand, string Stem, string Choices, string Proofs, string Kind, bool Evidence, double Harder, string? Place, string? Rubric, double Shown)
+    private sealed record QuestionFlat(
+        Guid Id,
+        int Position,
+        string Strand,
+        string Stem,
+        string Choices,
+        string Proofs,
+        string Kind,
+        bool Evidence,
+        double Harder,
+        string? Place,
+        string? Rubric,
+        double Shown
+    )
     {
-        public Question Question() => new(Id, Position, Enum.Parse<Strand>(Strand), Stem, Database.FromJson<List<Choice>>(Choices), Database.FromJson<Dictionary<string, string>>(Proofs),
-            Enum.Parse<QuestionKind>(Kind), Evidence, Harder, Place is null ? null : Database.FromJson<Dictionary<string, int>>(Place), Rubric is null ? null : Database.FromJson<Rubric>(Rubric)) { Shown = Shown };
+        public Question Question() =>
+            new(
+                Id,
+                Position,
+                Enum.Parse<Strand>(Strand),
+                Stem,
+                Database.FromJson<List<Choice>>(Choices),
+                Database.FromJson<Dictionary<string, string>>(Proofs),
+                Enum.Parse<QuestionKind>(Kind),
+                Evidence,
+                Harder,
+                Place is null ? null : Database.FromJson<Dictionary<string, int>>(Place),
+                Rubric is null ? null : Database.FromJson<Rubric>(Rubric)
+            )
+            {
+                Shown = Shown,
+            };
     }
 }

@@ -11,20 +11,41 @@ namespace DeepCurrent.Data.Tickets;
 /// <summary>What a reader sends for one question.</summary>
 /// <param name="Id">Made by the client: the same answer sent twice is kept once.</param>
 /// <param name="Said">What was answered, in the quiz's own places.</param>
-public sealed record NewAnswer(Guid Id, Guid QuestionId, Func<Question, Response> Said, DateTimeOffset At, int Milliseconds);
+public sealed record NewAnswer(
+    Guid Id,
+    Guid QuestionId,
+    Func<Question, Response> Said,
+    DateTimeOffset At,
+    int Milliseconds
+);
 
 /// <summary>Why an answer was not kept.</summary>
-public enum AnswerOutcome { Kept, KeptBefore, NoSuchQuestion, NoAnswer, NoAttemptLeft, NotOpen }
+public enum AnswerOutcome
+{
+    Kept,
+    KeptBefore,
+    NoSuchQuestion,
+    NoAnswer,
+    NoAttemptLeft,
+    NotOpen,
+}
 
 /// <param name="Outcomes">Of each answer, in the order they were sent.</param>
 /// <param name="Ticket">Null where there is none such of the reader's.</param>
 /// <param name="Answers">All answers of the ticket by now.</param>
-public sealed record AnswersKept(IReadOnlyList<AnswerOutcome> Outcomes, OpenTicket? Ticket, IReadOnlyList<AnswerRow> Answers);
+public sealed record AnswersKept(
+    IReadOnlyList<AnswerOutcome> Outcomes,
+    OpenTicket? Ticket,
+    IReadOnlyList<AnswerRow> Answers
+);
 
-/// <summary>Keeps readers' answers. Answers that come while others are being written go into the next transaction together, so a school that answers at once costs few commits, and each holds its connection for milliseconds.</summary>
+/// <summary>Keeps readers' answers. Answers that come while others are being written go into the next transaction
+/// together, so a school that answers at once costs few commits, and each holds its connection for
+/// milliseconds.</summary>
 public sealed class AnswerWriter
 {
-    private const int Most = 64, Writers = 2;
+    private const int Most = 64,
+        Writers = 2;
 
     private readonly NpgsqlDataSource db;
     private readonly TextStore texts;
@@ -42,11 +63,21 @@ public sealed class AnswerWriter
     /// <summary>One answer that is to be written.</summary>
     private sealed record Row(Guid TicketId, AnswerRow Answer, bool Begins);
 
-    /// <summary>Keeps answers to one ticket, in order. Safe to repeat; attempts beyond those allowed are refused.</summary>
-    public async Task<AnswersKept> Keep(Guid ticketId, Guid readerId, IReadOnlyList<NewAnswer> answers, DateTimeOffset now)
+    /// <summary>Keeps answers to one ticket, in order. Safe to repeat; attempts beyond those allowed are
+    /// refused.</summary>
+    public async Task<AnswersKept> Keep(
+        Guid ticketId,
+        Guid readerId,
+        IReadOnlyList<NewAnswer> answers,
+        DateTimeOffset now
+    )
     {
-        try { return await together.Do(new(ticketId, readerId, answers, now)); }
-        catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation or PostgresErrorCodes.ForeignKeyViolation)
+        try
+        {
+            return await together.Do(new(ticketId, readerId, answers, now));
+        }
+        catch (PostgresException e)
+            when (e.SqlState is PostgresErrorCodes.UniqueViolation or PostgresErrorCodes.ForeignKeyViolation)
         {
             return new([.. answers.Select(_ => AnswerOutcome.NoSuchQuestion)], null, []);
         }
@@ -67,33 +98,70 @@ public sealed class AnswerWriter
                 done.Add(new([.. s.Answers.Select(_ => AnswerOutcome.NotOpen)], null, []));
                 continue;
             }
-            if (!answers.TryGetValue(ticket.Id, out var have)) answers[ticket.Id] = have = [];
+            if (!answers.TryGetValue(ticket.Id, out var have))
+                answers[ticket.Id] = have = [];
             var outcomes = new List<AnswerOutcome>();
-            foreach (var given in s.Answers) outcomes.Add(await Judge(c, t, ticket, have, given, s.Now, rows));
+            foreach (var given in s.Answers)
+                outcomes.Add(await Judge(c, t, ticket, have, given, s.Now, rows));
             done.Add(new(outcomes, ticket, [.. have]));
         }
-        if (rows.Count > 0) await Insert(c, t, rows);
+        if (rows.Count > 0)
+            await Insert(c, t, rows);
         await t.CommitAsync();
-        foreach (var kept in done.Where(k => k.Outcomes.Contains(AnswerOutcome.Kept))) notices.Changed(kept.Ticket!.ClassId);
+        foreach (var kept in done.Where(k => k.Outcomes.Contains(AnswerOutcome.Kept)))
+            notices.Changed(kept.Ticket!.ClassId);
         return done;
     }
 
-    private async Task<AnswerOutcome> Judge(NpgsqlConnection c, NpgsqlTransaction t, OpenTicket ticket, List<AnswerRow> have, NewAnswer given, DateTimeOffset now, List<Row> rows)
+    private async Task<AnswerOutcome> Judge(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        OpenTicket ticket,
+        List<AnswerRow> have,
+        NewAnswer given,
+        DateTimeOffset now,
+        List<Row> rows
+    )
     {
-        if (have.Exists(a => a.Id == given.Id)) return AnswerOutcome.KeptBefore;
+        if (have.Exists(a => a.Id == given.Id))
+            return AnswerOutcome.KeptBefore;
         // Without a network an answer can be the first that is heard of a text.
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not TicketState.UnderWay) return AnswerOutcome.NotOpen;
-        if ((await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question) return AnswerOutcome.NoSuchQuestion;
+        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not TicketState.UnderWay)
+            return AnswerOutcome.NotOpen;
+        if (
+            (await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q =>
+                q.Id == given.QuestionId && (ticket.Guided || !q.Guided)
+            )
+            is not { } question
+        )
+            return AnswerOutcome.NoSuchQuestion;
         var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         var said = given.Said(question);
-        if (!Scoring.Answers(question, said, sentences)) return AnswerOutcome.NoAnswer;
-        var attempts = have.Where(a => a.QuestionId == given.QuestionId).OrderBy(a => a.Attempt).Select(a => a.Right).ToList();
+        if (!Scoring.Answers(question, said, sentences))
+            return AnswerOutcome.NoAnswer;
+        var attempts = have.Where(a => a.QuestionId == given.QuestionId)
+            .OrderBy(a => a.Attempt)
+            .Select(a => a.Right)
+            .ToList();
         // What is written is not scored here, so there is nothing to try again.
-        if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts)) return AnswerOutcome.NoAttemptLeft;
+        if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts))
+            return AnswerOutcome.NoAttemptLeft;
         var response = question.Kind is QuestionKind.Sentence ? said with { Words = sentences[said.Picks[0]] } : said;
         var right = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right;
         var rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds));
-        var row = new AnswerRow(given.Id, given.QuestionId, attempts.Count + 1, response, right, GivenTime.After(given.At, TicketStore.LastContact(have)), given.Milliseconds, rushed, null, "", now);
+        var row = new AnswerRow(
+            given.Id,
+            given.QuestionId,
+            attempts.Count + 1,
+            response,
+            right,
+            GivenTime.After(given.At, TicketStore.LastContact(have)),
+            given.Milliseconds,
+            rushed,
+            null,
+            "",
+            now
+        );
         have.Add(row);
         rows.Add(new(ticket.Id, row, ticket.State != TicketLife.Name(TicketState.UnderWay)));
         return AnswerOutcome.Kept;
@@ -102,27 +170,47 @@ public sealed class AnswerWriter
     private static async Task Insert(NpgsqlConnection c, NpgsqlTransaction t, List<Row> rows)
     {
         var a = rows.ConvertAll(r => r.Answer);
-        await c.ExecuteAsync("""
-            insert into answer (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+        await c.ExecuteAsync(
+            """
+            insert into answer (
+              id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
             select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, rushed
-            from unnest(@ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @rusheds)
+            from unnest(
+              @ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @rusheds)
               x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
-            """, new
-        {
-            ids = a.Select(x => x.Id).ToArray(), tickets = rows.Select(r => r.TicketId).ToArray(), questions = a.Select(x => x.QuestionId).ToArray(), attempts = a.Select(x => x.Attempt).ToArray(),
-            responses = a.Select(x => Database.ToJson(x.Response)).ToArray(), corrects = a.Select(x => x.Correct).ToArray(), ats = a.Select(x => x.At.UtcDateTime).ToArray(),
-            receiveds = a.Select(x => x.ReceivedAt.UtcDateTime).ToArray(), times = a.Select(x => x.Milliseconds).ToArray(), rusheds = a.Select(x => x.Rushed).ToArray(),
-        }, t);
+            """,
+            new
+            {
+                ids = a.Select(x => x.Id).ToArray(),
+                tickets = rows.Select(r => r.TicketId).ToArray(),
+                questions = a.Select(x => x.QuestionId).ToArray(),
+                attempts = a.Select(x => x.Attempt).ToArray(),
+                responses = a.Select(x => Database.ToJson(x.Response)).ToArray(),
+                corrects = a.Select(x => x.Correct).ToArray(),
+                ats = a.Select(x => x.At.UtcDateTime).ToArray(),
+                receiveds = a.Select(x => x.ReceivedAt.UtcDateTime).ToArray(),
+                times = a.Select(x => x.Milliseconds).ToArray(),
+                rusheds = a.Select(x => x.Rushed).ToArray(),
+            },
+            t
+        );
         var begun = rows.Where(r => r.Begins).DistinctBy(r => r.TicketId).ToList();
-        if (begun.Count == 0) return;
-        await c.ExecuteAsync("""
+        if (begun.Count == 0)
+            return;
+        await c.ExecuteAsync(
+            """
             update ticket k set state = @underWay, opened_at = coalesce(k.opened_at, x.at), changed_at = x.now
             from unnest(@tickets, @ats, @nows) x (id, at, now)
             where k.id = x.id and k.state <> @underWay
-            """, new
-        {
-            underWay = TicketLife.Name(TicketState.UnderWay), tickets = begun.Select(r => r.TicketId).ToArray(),
-            ats = begun.Select(r => r.Answer.At.UtcDateTime).ToArray(), nows = begun.Select(r => r.Answer.ReceivedAt.UtcDateTime).ToArray(),
-        }, t);
+            """,
+            new
+            {
+                underWay = TicketLife.Name(TicketState.UnderWay),
+                tickets = begun.Select(r => r.TicketId).ToArray(),
+                ats = begun.Select(r => r.Answer.At.UtcDateTime).ToArray(),
+                nows = begun.Select(r => r.Answer.ReceivedAt.UtcDateTime).ToArray(),
+            },
+            t
+        );
     }
 }

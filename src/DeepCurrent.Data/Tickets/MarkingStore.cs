@@ -9,7 +9,17 @@ using Npgsql;
 namespace DeepCurrent.Data.Tickets;
 
 /// <summary>A ticket whose written answers wait for a person.</summary>
-public sealed record ToMarkRow(Guid TicketId, Guid ReaderId, string GivenName, string FamilyName, string Title, DateTimeOffset HandedInAt, string State, int Written, int Marked);
+public sealed record ToMarkRow(
+    Guid TicketId,
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    string Title,
+    DateTimeOffset HandedInAt,
+    string State,
+    int Written,
+    int Marked
+);
 
 /// <summary>Written answers: what waits, marks, and releasing what is marked.</summary>
 public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
@@ -18,33 +28,76 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
     public async Task<IReadOnlyList<ToMarkRow>> Waiting(Guid classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<ToMarkRow>("""
-            select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
-                   count(w.id)::int as written, count(w.mark)::int as marked
-            from ticket k join assignment a on a.id = k.assignment_id join reader r on r.id = k.reader_id join text x on x.id = a.text_id
-              left join answer w on w.ticket_id = k.id and exists (select 1 from question q where q.id = w.question_id and q.kind in ('Short', 'Long') and q.place is null and not q.retired)
-            where a.class_id = @classId and k.state in ('to mark', 'marked')
-            group by k.id, k.reader_id, r.given_name, r.family_name, x.title
-            order by k.handed_in_at
-            limit 500
-            """, new { classId })).ToList();
+        return (
+            await c.QueryAsync<ToMarkRow>(
+                """
+                select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
+                       count(w.id)::int as written, count(w.mark)::int as marked
+                from ticket k
+                  join assignment a on a.id = k.assignment_id
+                  join reader r on r.id = k.reader_id
+                  join text x on x.id = a.text_id
+                  left join answer w on w.ticket_id = k.id
+                    and exists (
+                      select 1
+                      from question q
+                      where q.id = w.question_id and q.kind in ('Short', 'Long') and q.place is null and not q.retired)
+                where a.class_id = @classId and k.state in ('to mark', 'marked')
+                group by k.id, k.reader_id, r.given_name, r.family_name, x.title
+                order by k.handed_in_at
+                limit 500
+                """,
+                new { classId }
+            )
+        ).ToList();
     }
 
     /// <summary>Marks one written answer. Marking again changes the mark, and with it what followed from it.</summary>
     /// <returns>The ticket's state afterwards; null if there is no written answer to mark.</returns>
-    public async Task<string?> Mark(Guid ticketId, Guid readerId, Guid answerId, int mark, string comment, Guid adultId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task<string?> Mark(
+        Guid ticketId,
+        Guid readerId,
+        Guid answerId,
+        int mark,
+        string comment,
+        Guid adultId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        if (await TicketStore.Find(c, t, ticketId, readerId, lockRow: true) is not { State: "to mark" or "marked" or "released" } ticket) return null;
-        var changed = await c.ExecuteAsync("""
-            update answer w set mark = @mark, comment = @comment, correct = @mark >= @right, marked_by = @adultId, marked_at = @now
-            from question q where q.id = w.question_id and w.id = @answerId and w.ticket_id = @ticketId and q.kind in ('Short', 'Long')
-            """, new { answerId, ticketId, mark, comment, right = Rubric.Right, adultId, now }, t);
-        if (changed == 0) return null;
+        if (
+            await TicketStore.Find(c, t, ticketId, readerId, lockRow: true)
+            is not { State: "to mark" or "marked" or "released" } ticket
+        )
+            return null;
+        var changed = await c.ExecuteAsync(
+            """
+            update answer w
+            set mark = @mark, comment = @comment, correct = @mark >= @right, marked_by = @adultId, marked_at = @now
+            from question q
+            where q.id = w.question_id and w.id = @answerId and w.ticket_id = @ticketId and q.kind in ('Short', 'Long')
+            """,
+            new
+            {
+                answerId,
+                ticketId,
+                mark,
+                comment,
+                right = Rubric.Right,
+                adultId,
+                now,
+            },
+            t
+        );
+        if (changed == 0)
+            return null;
         var work = await TicketWork.Of(c, t, texts, ticket, await TicketStore.Answers(c, t, ticketId));
         var state = TicketLife.Parse(ticket.State);
-        if (work.ToMark == 0) state = TicketLife.After(state, TicketStep.Marked) ?? state;
+        if (work.ToMark == 0)
+            state = TicketLife.After(state, TicketStep.Marked) ?? state;
         await work.Settle(c, t, year, chart, state, now);
         await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
         await t.CommitAsync();
@@ -56,7 +109,14 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
     public async Task<bool> Release(Guid ticketId, Guid classId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
-        var released = await c.ExecuteAsync("update ticket set state = 'released', changed_at = case when state = 'marked' then @now else changed_at end where id = @ticketId and state in ('marked', 'released')", new { ticketId, now });
+        var released = await c.ExecuteAsync(
+            """
+            update ticket
+            set state = 'released', changed_at = case when state = 'marked' then @now else changed_at end
+            where id = @ticketId and state in ('marked', 'released')
+            """,
+            new { ticketId, now }
+        );
         await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = classId.ToString() });
         return released > 0;
     }

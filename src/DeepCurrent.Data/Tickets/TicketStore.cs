@@ -12,14 +12,58 @@ namespace DeepCurrent.Data.Tickets;
 
 /// <summary>A ticket as its reader sees it in a list.</summary>
 /// <param name="Aloud">To be read aloud and recorded.</param>
-public sealed record MyTicket(Guid Id, string Title, string Blurb, int Words, int Pages, int Page, int Questions, int Answered, string State, DateOnly? DueOn, string Directions, double? Score, DateTimeOffset? HandedInAt, bool Chosen, bool Aloud);
+public sealed record MyTicket(
+    Guid Id,
+    string Title,
+    string Blurb,
+    int Words,
+    int Pages,
+    int Page,
+    int Questions,
+    int Answered,
+    string State,
+    DateOnly? DueOn,
+    string Directions,
+    double? Score,
+    DateTimeOffset? HandedInAt,
+    bool Chosen,
+    bool Aloud
+);
 
 /// <summary>One ticket, ready to be worked on.</summary>
-public sealed record OpenTicket(Guid Id, Guid ReaderId, Guid TextId, Guid VersionId, string State, int Attempts, int Page, double? Score, string Directions, Guid ClassId, Guid SchoolYearId, double VersionDepth, string VersionLabel, bool Guided, bool Aloud);
+public sealed record OpenTicket(
+    Guid Id,
+    Guid ReaderId,
+    Guid TextId,
+    Guid VersionId,
+    string State,
+    int Attempts,
+    int Page,
+    double? Score,
+    string Directions,
+    Guid ClassId,
+    Guid SchoolYearId,
+    double VersionDepth,
+    string VersionLabel,
+    bool Guided,
+    bool Aloud
+);
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
-public sealed record AnswerRow(Guid Id, Guid QuestionId, int Attempt, Response Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment, DateTimeOffset ReceivedAt)
+public sealed record AnswerRow(
+    Guid Id,
+    Guid QuestionId,
+    int Attempt,
+    Response Response,
+    bool? Correct,
+    DateTimeOffset At,
+    int Milliseconds,
+    bool Rushed,
+    int? Mark,
+    string Comment,
+    DateTimeOffset ReceivedAt
+)
 {
     public bool Right => Correct ?? false;
 }
@@ -30,16 +74,30 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     public async Task<IReadOnlyList<MyTicket>> Mine(Guid readerId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<MyTicket>("""
-            select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
-                   (select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null) as questions,
-                   (select count(distinct w.question_id)::int from answer w join question q on q.id = w.question_id where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
-                   k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen, a.aloud
-            from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id join version v on v.id = k.version_id
-            where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
-            order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
-            limit 200
-            """, new { readerId })).ToList();
+        return (
+            await c.QueryAsync<MyTicket>(
+                """
+                select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
+                       (
+                         select count(*)::int
+                         from question q
+                         where q.text_id = t.id and not q.retired and q.place is null) as questions,
+                       (
+                         select count(distinct w.question_id)::int
+                         from answer w join question q on q.id = w.question_id
+                         where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
+                       k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen, a.aloud
+                from ticket k
+                  join assignment a on a.id = k.assignment_id
+                  join text t on t.id = a.text_id
+                  join version v on v.id = k.version_id
+                where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
+                order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
+                limit 200
+                """,
+                new { readerId }
+            )
+        ).ToList();
     }
 
     public async Task<OpenTicket?> Find(Guid ticketId, Guid readerId)
@@ -49,7 +107,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     }
 
     private const string OpenSql = """
-        select k.id, k.reader_id, a.text_id, k.version_id, k.state, a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score, a.directions, a.class_id, c.school_year_id,
+        select k.id, k.reader_id, a.text_id, k.version_id, k.state,
+          a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score,
+          a.directions, a.class_id, c.school_year_id,
                coalesce(k.version_depth, v.depth) as version_depth, v.label as version_label, a.guided, a.aloud
         from ticket k
           join assignment a on a.id = k.assignment_id
@@ -59,13 +119,37 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         where k.state not in ('planned', 'withdrawn')
         """;
 
-    internal static Task<OpenTicket?> Find(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId, Guid readerId, bool lockRow) =>
-        c.QuerySingleOrDefaultAsync<OpenTicket>($"{OpenSql} and k.id = @ticketId and k.reader_id = @readerId {(lockRow ? "for update of k" : "")}", new { ticketId, readerId }, t)!;
+    internal static Task<OpenTicket?> Find(
+        NpgsqlConnection c,
+        NpgsqlTransaction? t,
+        Guid ticketId,
+        Guid readerId,
+        bool lockRow
+    ) =>
+        c.QuerySingleOrDefaultAsync<OpenTicket>(
+            $"{OpenSql} and k.id = @ticketId and k.reader_id = @readerId {(lockRow ? "for update of k" : "")}",
+            new { ticketId, readerId },
+            t
+        )!;
 
-    /// <summary>Several tickets with their rows locked, in one order, so that two who lock the same never wait for each other in a ring.</summary>
-    internal static async Task<IReadOnlyDictionary<Guid, OpenTicket>> Lock(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyCollection<(Guid Ticket, Guid Reader)> wanted) =>
-        (await c.QueryAsync<OpenTicket>($"{OpenSql} and k.id = any(@tickets) and k.reader_id = any(@readers) order by k.id for update of k",
-            new { tickets = wanted.Select(w => w.Ticket).Distinct().ToArray(), readers = wanted.Select(w => w.Reader).Distinct().ToArray() }, t)).ToDictionary(k => k.Id);
+    /// <summary>Several tickets with their rows locked, in one order, so that two who lock the same never wait for each
+    /// other in a ring.</summary>
+    internal static async Task<IReadOnlyDictionary<Guid, OpenTicket>> Lock(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        IReadOnlyCollection<(Guid Ticket, Guid Reader)> wanted
+    ) =>
+        (
+            await c.QueryAsync<OpenTicket>(
+                $"{OpenSql} and k.id = any(@tickets) and k.reader_id = any(@readers) order by k.id for update of k",
+                new
+                {
+                    tickets = wanted.Select(w => w.Ticket).Distinct().ToArray(),
+                    readers = wanted.Select(w => w.Reader).Distinct().ToArray(),
+                },
+                t
+            )
+        ).ToDictionary(k => k.Id);
 
     public async Task<IReadOnlyList<AnswerRow>> Answers(Guid ticketId)
     {
@@ -73,57 +157,138 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         return await Answers(c, null, ticketId);
     }
 
-    internal static async Task<IReadOnlyList<AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, Guid ticketId) => [.. (await Answers(c, t, [ticketId]))[ticketId]];
+    internal static async Task<IReadOnlyList<AnswerRow>> Answers(
+        NpgsqlConnection c,
+        NpgsqlTransaction? t,
+        Guid ticketId
+    ) => [.. (await Answers(c, t, [ticketId]))[ticketId]];
 
-    internal static async Task<ILookup<Guid, AnswerRow>> Answers(NpgsqlConnection c, NpgsqlTransaction? t, IEnumerable<Guid> ticketIds) => (await c.QueryAsync<AnswerFlat>("""
-        select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark, comment, received_at, ticket_id
-        from answer
-        where ticket_id = any(@ticketIds)
-        order by at, attempt
-        limit 40000
-        """, new { ticketIds = ticketIds.ToArray() }, t)).ToLookup(a => a.TicketId, a => a.Row());
+    internal static async Task<ILookup<Guid, AnswerRow>> Answers(
+        NpgsqlConnection c,
+        NpgsqlTransaction? t,
+        IEnumerable<Guid> ticketIds
+    ) =>
+        (
+            await c.QueryAsync<AnswerFlat>(
+                """
+                select id, question_id, attempt, response::text as response, correct, at, milliseconds, rushed, mark,
+                  comment, received_at, ticket_id
+                from answer
+                where ticket_id = any(@ticketIds)
+                order by at, attempt
+                limit 40000
+                """,
+                new { ticketIds = ticketIds.ToArray() },
+                t
+            )
+        ).ToLookup(a => a.TicketId, a => a.Row());
 
-    private sealed record AnswerFlat(Guid Id, Guid QuestionId, int Attempt, string Response, bool? Correct, DateTimeOffset At, int Milliseconds, bool Rushed, int? Mark, string Comment, DateTimeOffset ReceivedAt, Guid TicketId)
+    private sealed record AnswerFlat(
+        Guid Id,
+        Guid QuestionId,
+        int Attempt,
+        string Response,
+        bool? Correct,
+        DateTimeOffset At,
+        int Milliseconds,
+        bool Rushed,
+        int? Mark,
+        string Comment,
+        DateTimeOffset ReceivedAt,
+        Guid TicketId
+    )
     {
-        public AnswerRow Row() => new(Id, QuestionId, Attempt, Database.FromJson<Response>(Response), Correct, At, Milliseconds, Rushed, Mark, Comment, ReceivedAt);
+        public AnswerRow Row() =>
+            new(
+                Id,
+                QuestionId,
+                Attempt,
+                Database.FromJson<Response>(Response),
+                Correct,
+                At,
+                Milliseconds,
+                Rushed,
+                Mark,
+                Comment,
+                ReceivedAt
+            );
     }
 
-    /// <summary>The last that was heard of a reader's work on a ticket; what is heard of later was not done before it.</summary>
-    internal static DateTimeOffset LastContact(IReadOnlyList<AnswerRow> answers) => answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
+    /// <summary>The last that was heard of a reader's work on a ticket; what is heard of later was not done before
+    /// it.</summary>
+    internal static DateTimeOffset LastContact(IReadOnlyList<AnswerRow> answers) =>
+        answers.Select(a => a.At).DefaultIfEmpty(DateTimeOffset.MinValue).Max();
 
     /// <param name="given">When the reader opened it; it may be heard of later.</param>
     public async Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now)
     {
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not { } next) return;
+        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not { } next)
+            return;
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            update ticket set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now where id = @Id and state in ('waiting', 'sent back')
-            """, new { ticket.Id, state = TicketLife.Name(next), given, now });
+        await c.ExecuteAsync(
+            """
+            update ticket
+            set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now
+            where id = @Id and state in ('waiting', 'sent back')
+            """,
+            new
+            {
+                ticket.Id,
+                state = TicketLife.Name(next),
+                given,
+                now,
+            }
+        );
         notices.Changed(ticket.ClassId);
     }
 
-    /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds lengthens it, never adds a second one.</summary>
+    /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds
+    /// lengthens it, never adds a second one.</summary>
     public async Task Spend(OpenTicket ticket, Guid spellId, int page, double seconds, DateTimeOffset startedAt)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("""
-            insert into spell (id, ticket_id, page, seconds, started_at) values (@spellId, @Id, @page, @seconds, @startedAt)
-            on conflict (id) do update set seconds = greatest(spell.seconds, excluded.seconds) where spell.ticket_id = excluded.ticket_id;
+        await c.ExecuteAsync(
+            """
+            insert into spell (id, ticket_id, page, seconds, started_at)
+            values (@spellId, @Id, @page, @seconds, @startedAt)
+            on conflict (id) do update
+            set seconds = greatest(spell.seconds, excluded.seconds)
+            where spell.ticket_id = excluded.ticket_id;
             update ticket set page = greatest(page, @page) where id = @Id and handed_in_at is null
-            """, new { spellId, ticket.Id, page, seconds, startedAt });
+            """,
+            new
+            {
+                spellId,
+                ticket.Id,
+                page,
+                seconds,
+                startedAt,
+            }
+        );
     }
 
-    /// <summary>Hands a ticket in: scores it, turns first attempts into evidence, moves the reader's depth. Doing it again changes nothing.</summary>
+    /// <summary>Hands a ticket in: scores it, turns first attempts into evidence, moves the reader's depth. Doing it
+    /// again changes nothing.</summary>
     /// <param name="given">When the reader handed it in; it may be heard of later.</param>
     /// <returns>The ticket's state afterwards, or null if it cannot be handed in.</returns>
-    public async Task<string?> HandIn(Guid ticketId, Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset given, DateTimeOffset now)
+    public async Task<string?> HandIn(
+        Guid ticketId,
+        Guid readerId,
+        YearCalendar year,
+        LevelChart chart,
+        DateTimeOffset given,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
-        if (ticket is null) return null;
-        if (ticket.State is "released" or "to mark" or "marked") return ticket.State;
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.HandedIn) is not { } handedIn) return null;
+        if (ticket is null)
+            return null;
+        if (ticket.State is "released" or "to mark" or "marked")
+            return ticket.State;
+        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.HandedIn) is not { } handedIn)
+            return null;
         var answers = await Answers(c, t, ticketId);
         var work = await TicketWork.Of(c, t, texts, ticket, answers);
         var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;

@@ -8,44 +8,72 @@ using DeepCurrent.Formats.Tables;
 namespace DeepCurrent.Formats.OneRoster;
 
 /// <summary>What people have put right in a file: cells by file, line and column, and rows left out.</summary>
-public sealed record Mends(IReadOnlyDictionary<(string File, int Line, string Column), string> Cells, IReadOnlySet<(string File, int Line)> LeftOut)
+public sealed record Mends(
+    IReadOnlyDictionary<(string File, int Line, string Column), string> Cells,
+    IReadOnlySet<(string File, int Line)> LeftOut
+)
 {
-    public static readonly Mends None = new(new Dictionary<(string, int, string), string>(), new HashSet<(string, int)>());
+    public static readonly Mends None = new(
+        new Dictionary<(string, int, string), string>(),
+        new HashSet<(string, int)>()
+    );
 }
 
 /// <param name="Orgs">The schools and districts the file names: id, name, type.</param>
 public sealed record OneRosterFile(SourceRoster Roster, IReadOnlyList<(string Id, string Name, string Type)> Orgs);
 
-/// <summary>Reads the OneRoster 1.2 CSV binding (and 1.1's, which puts roles in the users' rows): a zip with manifest.csv and one file for each kind of thing.</summary>
+/// <summary>Reads the OneRoster 1.2 CSV binding (and 1.1's, which puts roles in the users' rows): a zip with
+/// manifest.csv and one file for each kind of thing.</summary>
 /// <remarks>1EdTech, OneRoster 1.2 CSV Binding.</remarks>
 public static class OneRosterZip
 {
     private const long Largest = 1L << 30;
 
     // In the order in which they lean on one another.
-    private static readonly string[] Files = ["orgs", "academicSessions", "courses", "classes", "roles", "users", "enrollments"];
+    private static readonly string[] Files =
+    [
+        "orgs",
+        "academicSessions",
+        "courses",
+        "classes",
+        "roles",
+        "users",
+        "enrollments",
+    ];
 
     // What a file may hold of people that is not kept here, and why.
-    private static readonly (string File, string Why)[] NotKept = [("demographics", "Birth dates, sex and ethnicity are not kept here. They change nothing.")];
+    private static readonly (string File, string Why)[] NotKept =
+    [
+        ("demographics", "Birth dates, sex and ethnicity are not kept here. They change nothing."),
+    ];
 
     private const string Unnamed = "OneRoster file";
 
     private static readonly Dictionary<string, string[]> Needed = new()
     {
-        ["orgs"] = ["sourcedId", "name", "type"], ["academicSessions"] = ["sourcedId", "startDate", "endDate"], ["courses"] = ["sourcedId"], ["classes"] = ["sourcedId", "title"], ["roles"] = ["userSourcedId", "role"],
-        ["users"] = ["sourcedId", "givenName", "familyName"], ["enrollments"] = ["sourcedId", "classSourcedId", "userSourcedId", "role"],
+        ["orgs"] = ["sourcedId", "name", "type"],
+        ["academicSessions"] = ["sourcedId", "startDate", "endDate"],
+        ["courses"] = ["sourcedId"],
+        ["classes"] = ["sourcedId", "title"],
+        ["roles"] = ["userSourcedId", "role"],
+        ["users"] = ["sourcedId", "givenName", "familyName"],
+        ["enrollments"] = ["sourcedId", "classSourcedId", "userSourcedId", "role"],
     };
 
     /// <summary>The system an archive comes from, and the schools and districts it names.</summary>
     /// <exception cref="Unreadable">No zip, or damaged.</exception>
-    public static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) Head(byte[] bytes) => Untrusted.Guarded(() => HeadOf(bytes));
+    public static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) Head(byte[] bytes) =>
+        Untrusted.Guarded(() => HeadOf(bytes));
 
     private static (string Source, IReadOnlyList<(string Id, string Name, string Type)> Orgs) HeadOf(byte[] bytes)
     {
         using var zip = Open(bytes);
         var (scopes, source) = Manifest(zip);
         var builder = new RosterBuilder(null, new HashSet<string>());
-        if (Entry(zip, "orgs") is { } entry && scopes.GetValueOrDefault("orgs", SourceScope.Whole) != SourceScope.Absent)
+        if (
+            Entry(zip, "orgs") is { } entry
+            && scopes.GetValueOrDefault("orgs", SourceScope.Whole) != SourceScope.Absent
+        )
         {
             using var stream = ZipGuard.Open(entry, Largest);
             Rows(stream, "orgs", builder, Mends.None, _ => { });
@@ -53,21 +81,27 @@ public static class OneRosterZip
         return (source, builder.Orgs);
     }
 
-    private static ZipArchive Open(byte[] bytes) => bytes.AsSpan().StartsWith("PK"u8) ? TableFile.OpenZip(bytes)
-        : throw new Unreadable("This is not a zip archive. OneRoster comes as one zip with manifest.csv in it.");
+    private static ZipArchive Open(byte[] bytes) =>
+        bytes.AsSpan().StartsWith("PK"u8)
+            ? TableFile.OpenZip(bytes)
+            : throw new Unreadable("This is not a zip archive. OneRoster comes as one zip with manifest.csv in it.");
 
     /// <param name="org">Only what belongs to this org; null for everything in the file.</param>
     /// <param name="read">Told the bytes unpacked so far and in all.</param>
     /// <exception cref="Unreadable">No zip, no roster in it, or more than can be taken in.</exception>
-    public static OneRosterFile Read(byte[] bytes, string? org, Mends mends, Action<long, long>? read = null) => Untrusted.Guarded(() => ReadAll(bytes, org, mends, read));
+    public static OneRosterFile Read(byte[] bytes, string? org, Mends mends, Action<long, long>? read = null) =>
+        Untrusted.Guarded(() => ReadAll(bytes, org, mends, read));
 
     private static OneRosterFile ReadAll(byte[] bytes, string? org, Mends mends, Action<long, long>? read)
     {
         using var zip = Open(bytes);
         var (scopes, source) = Manifest(zip);
-        SourceScope Scope(string file) => Entry(zip, file) is null ? SourceScope.Absent : scopes.GetValueOrDefault(file, SourceScope.Whole);
+        SourceScope Scope(string file) =>
+            Entry(zip, file) is null ? SourceScope.Absent : scopes.GetValueOrDefault(file, SourceScope.Whole);
         var builder = new RosterBuilder(org, Files.Where(f => Scope(f) == SourceScope.Whole).ToHashSet());
-        long total = Files.Sum(f => Entry(zip, f)?.Length ?? 0), done = 0, budget = Largest;
+        long total = Files.Sum(f => Entry(zip, f)?.Length ?? 0),
+            done = 0,
+            budget = Largest;
         foreach (var file in Files.Where(f => Scope(f) != SourceScope.Absent))
         {
             using var stream = ZipGuard.Open(Entry(zip, file)!, budget);
@@ -77,11 +111,17 @@ public static class OneRosterZip
         }
         foreach (var (file, why) in NotKept)
         {
-            if (Entry(zip, file) is not { } entry || scopes.GetValueOrDefault(file, SourceScope.Whole) == SourceScope.Absent) continue;
+            if (
+                Entry(zip, file) is not { } entry
+                || scopes.GetValueOrDefault(file, SourceScope.Whole) == SourceScope.Absent
+            )
+                continue;
             using var stream = ZipGuard.Open(entry, budget);
-            if (Count(stream) is var rows and > 0) builder.Unused(file + ".csv", rows, why);
+            if (Count(stream) is var rows and > 0)
+                builder.Unused(file + ".csv", rows, why);
         }
-        if (Entry(zip, "users") is null && Entry(zip, "classes") is null && Entry(zip, "enrollments") is null) throw new Unreadable("There is no users.csv, classes.csv or enrollments.csv in this archive.");
+        if (Entry(zip, "users") is null && Entry(zip, "classes") is null && Entry(zip, "enrollments") is null)
+            throw new Unreadable("There is no users.csv, classes.csv or enrollments.csv in this archive.");
         return new(builder.Build(source, Scope("users"), Scope("classes"), Scope("enrollments")), builder.Orgs);
     }
 
@@ -89,15 +129,22 @@ public static class OneRosterZip
     {
         using var csv = new CsvParser(new StreamReader(stream), TableFile.Settings(","));
         var rows = -1;
-        try { while (csv.Read()) rows++; }
-        catch (CsvHelperException) { /* Nothing of it is used; how many rows there are is only said. */ }
+        try
+        {
+            while (csv.Read())
+                rows++;
+        }
+        catch (CsvHelperException)
+        { /* Nothing of it is used; how many rows there are is only said. */
+        }
         return Math.Max(0, rows);
     }
 
     /// <summary>The same archive without the rows of one user: wherever a column says that a row is theirs.</summary>
     /// <returns>Null where none of its rows is.</returns>
     /// <exception cref="Unreadable">No zip, or damaged.</exception>
-    public static byte[]? Without(byte[] bytes, string userSourcedId) => Untrusted.Guarded(() => WithoutUser(bytes, userSourcedId));
+    public static byte[]? Without(byte[] bytes, string userSourcedId) =>
+        Untrusted.Guarded(() => WithoutUser(bytes, userSourcedId));
 
     private static byte[]? WithoutUser(byte[] bytes, string userSourcedId)
     {
@@ -109,8 +156,15 @@ public static class OneRosterZip
             {
                 using var read = ZipGuard.Open(entry, Largest);
                 using var write = to.CreateEntry(entry.FullName).Open();
-                if (entry.Name.EndsWith(".csv", StringComparison.OrdinalIgnoreCase)) removed += Without(read, write, entry.Name.StartsWith("users", StringComparison.OrdinalIgnoreCase), userSourcedId);
-                else read.CopyTo(write);
+                if (entry.Name.EndsWith(".csv", StringComparison.OrdinalIgnoreCase))
+                    removed += Without(
+                        read,
+                        write,
+                        entry.Name.StartsWith("users", StringComparison.OrdinalIgnoreCase),
+                        userSourcedId
+                    );
+                else
+                    read.CopyTo(write);
             }
         return removed == 0 ? null : made.ToArray();
     }
@@ -126,8 +180,22 @@ public static class OneRosterZip
         while (csv.Read())
         {
             var cells = csv.Record ?? [];
-            if (csv.Row == 1) columns = [.. cells.Select((h, i) => (Name: h.Trim().TrimStart('\uFEFF'), i)).Where(h => h.Name.Equals("userSourcedId", StringComparison.OrdinalIgnoreCase) || (users && h.Name.Equals("sourcedId", StringComparison.OrdinalIgnoreCase))).Select(h => h.i)];
-            else if (columns.Any(i => i < cells.Length && cells[i] == id)) { removed++; continue; }
+            if (csv.Row == 1)
+                columns =
+                [
+                    .. cells
+                        .Select((h, i) => (Name: h.Trim().TrimStart('\uFEFF'), i))
+                        .Where(h =>
+                            h.Name.Equals("userSourcedId", StringComparison.OrdinalIgnoreCase)
+                            || (users && h.Name.Equals("sourcedId", StringComparison.OrdinalIgnoreCase))
+                        )
+                        .Select(h => h.i),
+                ];
+            else if (columns.Any(i => i < cells.Length && cells[i] == id))
+            {
+                removed++;
+                continue;
+            }
             write.Write(csv.RawRecord);
         }
         return removed;
@@ -137,26 +205,43 @@ public static class OneRosterZip
     private static (Dictionary<string, SourceScope> Scopes, string Source) Manifest(ZipArchive zip)
     {
         var scopes = new Dictionary<string, SourceScope>();
-        string name = "", code = "";
-        if (Entry(zip, "manifest") is not { } entry) return (scopes, Unnamed);
+        string name = "",
+            code = "";
+        if (Entry(zip, "manifest") is not { } entry)
+            return (scopes, Unnamed);
         using var stream = ZipGuard.Open(entry, 1 << 20);
         using var text = new StreamReader(stream);
         using var csv = new CsvParser(text, TableFile.Settings(","));
         while (csv.Read())
         {
-            if (csv.Record is not [var property, var value, ..]) continue;
-            if (property == "source.systemName") name = Names.Tidy(value);
-            else if (property == "source.systemCode") code = Names.Tidy(value);
+            if (csv.Record is not [var property, var value, ..])
+                continue;
+            if (property == "source.systemName")
+                name = Names.Tidy(value);
+            else if (property == "source.systemCode")
+                code = Names.Tidy(value);
             else if (property.StartsWith("file.", StringComparison.Ordinal))
-                scopes[property[5..]] = value.ToLowerInvariant() switch { "bulk" => SourceScope.Whole, "delta" => SourceScope.Changes, _ => SourceScope.Absent };
+                scopes[property[5..]] = value.ToLowerInvariant() switch
+                {
+                    "bulk" => SourceScope.Whole,
+                    "delta" => SourceScope.Changes,
+                    _ => SourceScope.Absent,
+                };
         }
-        var source = code.Length > 0 ? code : name.Length > 0 ? name : Unnamed;
+        var source =
+            code.Length > 0 ? code
+            : name.Length > 0 ? name
+            : Unnamed;
         return (scopes, source.Length > 120 ? source[..120] : source);
     }
 
     // Some exports put everything into one folder; names with more of a path are not looked at.
     private static ZipArchiveEntry? Entry(ZipArchive zip, string file) =>
-        zip.Entries.FirstOrDefault(e => e.Name.Equals(file + ".csv", StringComparison.OrdinalIgnoreCase) && e.FullName.Count(c => c is '/' or '\\') <= 1 && !e.FullName.Contains("..", StringComparison.Ordinal));
+        zip.Entries.FirstOrDefault(e =>
+            e.Name.Equals(file + ".csv", StringComparison.OrdinalIgnoreCase)
+            && e.FullName.Count(c => c is '/' or '\\') <= 1
+            && !e.FullName.Contains("..", StringComparison.Ordinal)
+        );
 
     private static long Rows(Stream stream, string file, RosterBuilder builder, Mends mends, Action<long> read)
     {
@@ -164,10 +249,24 @@ public static class OneRosterZip
         using var text = Text(counted);
         using var csv = new CsvParser(text, TableFile.Settings(","));
         var name = file + ".csv";
-        if (!csv.Read()) return counted.Bytes;
-        var columns = (csv.Record ?? []).Select((heading, i) => (heading, i)).GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase).ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
-        if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing) throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
-        Action<ISourceRow> take = file switch { "orgs" => builder.Org, "academicSessions" => builder.Session, "courses" => builder.Course, "classes" => builder.Class, "roles" => builder.Role, "users" => builder.User, _ => builder.Enrolment };
+        if (!csv.Read())
+            return counted.Bytes;
+        var columns = (csv.Record ?? [])
+            .Select((heading, i) => (heading, i))
+            .GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
+        if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing)
+            throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
+        Action<ISourceRow> take = file switch
+        {
+            "orgs" => builder.Org,
+            "academicSessions" => builder.Session,
+            "courses" => builder.Course,
+            "classes" => builder.Class,
+            "roles" => builder.Role,
+            "users" => builder.User,
+            _ => builder.Enrolment,
+        };
         var mended = mends.Cells.Keys.Where(k => k.File == name).Select(k => k.Line).ToHashSet();
         var line = 1;
         try
@@ -175,13 +274,26 @@ public static class OneRosterZip
             while (csv.Read())
             {
                 line++;
-                if (csv.Record is not { } cells || cells.All(c => c.Length == 0)) continue;
-                if (mends.LeftOut.Contains((name, line))) builder.LeaveOut(file, new CsvRow(new(name, line), columns, cells));
-                else take(mended.Contains(line) ? new MendedRow(new(name, line), columns, cells, mends) : new CsvRow(new(name, line), columns, cells));
-                if (line % 4096 == 0) read(counted.Bytes);
+                if (csv.Record is not { } cells || cells.All(c => c.Length == 0))
+                    continue;
+                if (mends.LeftOut.Contains((name, line)))
+                    builder.LeaveOut(file, new CsvRow(new(name, line), columns, cells));
+                else
+                    take(
+                        mended.Contains(line)
+                            ? new MendedRow(new(name, line), columns, cells, mends)
+                            : new CsvRow(new(name, line), columns, cells)
+                    );
+                if (line % 4096 == 0)
+                    read(counted.Bytes);
             }
         }
-        catch (CsvHelperException) { throw new Unreadable($"{name} cannot be read after line {line}. Look for a quotation mark that is not closed."); }
+        catch (CsvHelperException)
+        {
+            throw new Unreadable(
+                $"{name} cannot be read after line {line}. Look for a quotation mark that is not closed."
+            );
+        }
         return counted.Bytes;
     }
 
@@ -195,12 +307,15 @@ public static class OneRosterZip
 
     private record CsvRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells) : ISourceRow
     {
-        public virtual string Get(string field) => Columns.TryGetValue(field, out var i) && i < Cells.Length ? Cells[i] : "";
+        public virtual string Get(string field) =>
+            Columns.TryGetValue(field, out var i) && i < Cells.Length ? Cells[i] : "";
     }
 
-    private sealed record MendedRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells, Mends Mends) : CsvRow(At, Columns, Cells)
+    private sealed record MendedRow(RowPlace At, Dictionary<string, int> Columns, string[] Cells, Mends Mends)
+        : CsvRow(At, Columns, Cells)
     {
-        public override string Get(string field) => Mends.Cells.TryGetValue((At.File, At.Line, field), out var put) ? put : base.Get(field);
+        public override string Get(string field) =>
+            Mends.Cells.TryGetValue((At.File, At.Line, field), out var put) ? put : base.Get(field);
     }
 
     /// <summary>Counts what has been read of a stream.</summary>
@@ -223,7 +338,8 @@ public static class OneRosterZip
 
         public override int Read(Span<byte> buffer)
         {
-            if (left.IsEmpty) return rest.Read(buffer);
+            if (left.IsEmpty)
+                return rest.Read(buffer);
             var n = Math.Min(left.Length, buffer.Length);
             left.Span[..n].CopyTo(buffer);
             left = left[n..];

@@ -1,6 +1,7 @@
 namespace DeepCurrent.Formats.Print;
 
-/// <summary>The pictures that secrets are made of, as SVG paths in a 44 by 44 field; the pages of the application draw the same ones.</summary>
+/// <summary>The pictures that secrets are made of, as SVG paths in a 44 by 44 field; the pages of the application draw
+/// the same ones.</summary>
 public static class Drawings
 {
     public static readonly IReadOnlyDictionary<string, string> All = new Dictionary<string, string>
@@ -10,7 +11,9 @@ public static class Drawings
         ["boat"] = "M8 29h28l-5 7H13zM22 27V7l11 17H24M20 12v14h-9z",
         ["bread"] = "M8 20c-3-6 3-11 14-11s17 5 14 11v15H8zM16 15l2 4M22 14l2 4M28 15l2 4",
         ["cloud"] = "M12 32c-9 0-9-11 0-11c0-9 13-11 16-3c9-2 11 13 2 14z",
-        ["crab"] = "M12 24c0-6 5-8 10-8s10 2 10 8s-5 8-10 8s-10-2-10-8zM12 20c-6-1-6-8-2-10M32 20c6-1 6-8 2-10M14 31l-5 5M30 31l5 5M18 16v-4M26 16v-4",
+        ["crab"] =
+            "M12 24c0-6 5-8 10-8s10 2 10 8s-5 8-10 8s-10-2-10-8zM12 20c-6-1-6-8-2-10M32 20c6-1 6-8 2-10M14 "
+            + "31l-5 5M30 31l5 5M18 16v-4M26 16v-4",
         ["fish"] = "M6 22c7-10 18-10 24 0c-6 10-17 10-24 0zM30 22l9-7v14zM13 20v1",
         ["flag"] = "M12 38V6M12 8h22l-5 7l5 7H12",
         ["gull"] = "M4 18c6-4 12-2 18 7c6-9 12-11 18-7M22 25v4",

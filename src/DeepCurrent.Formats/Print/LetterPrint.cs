@@ -1,31 +1,46 @@
 namespace DeepCurrent.Formats.Print;
 
-/// <summary>A letter as a school words it. Words in braces stand for what differs: {reader}, {class}, {school}, {code}, {address}, {until}, {teacher}.</summary>
+/// <summary>A letter as a school words it. Words in braces stand for what differs: {reader}, {class}, {school}, {code},
+/// {address}, {until}, {teacher}.</summary>
 public sealed record LetterWords(string Title, string Body)
 {
-    public const int LongestTitle = 120, LongestBody = 4000;
+    public const int LongestTitle = 120,
+        LongestBody = 4000;
 
-    public static readonly IReadOnlyList<string> Marks = ["{reader}", "{class}", "{school}", "{code}", "{address}", "{until}", "{teacher}"];
+    public static readonly IReadOnlyList<string> Marks =
+    [
+        "{reader}",
+        "{class}",
+        "{school}",
+        "{code}",
+        "{address}",
+        "{until}",
+        "{teacher}",
+    ];
 
     /// <summary>The letter every school starts with.</summary>
-    public static readonly LetterWords Usual = new("How to follow {reader}'s reading",
-        """
-        Dear family of {reader},
-
-        {reader} reads with us in {class}. You can see how it goes whenever you like: the level in plain words, what was read lately, and the goals for this term. You see your own child only, and nobody else sees what you see.
-
-        To begin, open {address} and type this code: {code}
-
-        The page asks for your name, your e-mail address and a password of your own, and sends you a mail to confirm the address. The code works until {until}. It is meant for you alone. If you have lost it, or do not want it, tell us.
-
-        With kind regards,
-        {teacher}, {school}
-        """);
+    public static readonly LetterWords Usual = new(
+        "How to follow {reader}'s reading",
+        string.Join(
+            "\n\n",
+            "Dear family of {reader},",
+            "{reader} reads with us in {class}. You can see how it goes whenever you like: the level in plain words, "
+                + "what was read lately, and the goals for this term. You see your own child only, and nobody else "
+                + "sees what you see.",
+            "To begin, open {address} and type this code: {code}",
+            "The page asks for your name, your e-mail address and a password of your own, and sends you a mail to "
+                + "confirm the address. The code works until {until}. It is meant for you alone. If you have lost it, "
+                + "or do not want it, tell us.",
+            "With kind regards,\n{teacher}, {school}"
+        )
+    );
 
     /// <summary>Fills in what differs.</summary>
-    public LetterWords With(IReadOnlyDictionary<string, string> values) => new(Filled(Title, values), Filled(Body, values));
+    public LetterWords With(IReadOnlyDictionary<string, string> values) =>
+        new(Filled(Title, values), Filled(Body, values));
 
-    private static string Filled(string text, IReadOnlyDictionary<string, string> values) => values.Aggregate(text, (t, v) => t.Replace(v.Key, v.Value, StringComparison.Ordinal));
+    private static string Filled(string text, IReadOnlyDictionary<string, string> values) =>
+        values.Aggregate(text, (t, v) => t.Replace(v.Key, v.Value, StringComparison.Ordinal));
 }
 
 /// <param name="Code">Shown again in a box, with a link as QR.</param>
@@ -44,14 +59,29 @@ public static class LetterPrint
             paper.Text(letter.School, left, 74, 11, colour: Paper.Soft);
             paper.Rule(left, 86, paper.Width - left, 86, width: 1);
             paper.Text(letter.Words.Title, left, 122, 18, bold: true, most: paper.Width - 2 * left);
-            var y = paper.Paragraph(letter.Words.Body.ReplaceLineEndings("\n").Trim(), left, 152, paper.Width - 2 * left, 11.5f, 17);
+            var y = paper.Paragraph(
+                letter.Words.Body.ReplaceLineEndings("\n").Trim(),
+                left,
+                152,
+                paper.Width - 2 * left,
+                11.5f,
+                17
+            );
             y = Math.Min(y + 18, paper.Height - 150);
             paper.Box(left, y, paper.Width - 2 * left, 104, edge: Paper.Ink);
             paper.Qr(letter.Link, paper.Width - left - 98, y + 6, 92);
             paper.Text("Your code", left + 16, y + 34, 10, colour: Paper.Soft);
             paper.Text(letter.Code, left + 16, y + 62, 22, bold: true, most: paper.Width - 2 * left - 130);
-            paper.Text(letter.Link.Split('#')[0], left + 16, y + 86, 9, colour: Paper.Soft, most: paper.Width - 2 * left - 130);
+            paper.Text(
+                letter.Link.Split('#')[0],
+                left + 16,
+                y + 86,
+                9,
+                colour: Paper.Soft,
+                most: paper.Width - 2 * left - 130
+            );
         }
-        if (paper.Pages == 0) paper.NewPage();
+        if (paper.Pages == 0)
+            paper.NewPage();
     }
 }

@@ -7,15 +7,52 @@ namespace DeepCurrent.Formats.Print;
 /// <summary>A reader's whole record on paper: the same as in the JSON, in tables people can read.</summary>
 public static class RecordPrint
 {
-    private const float Left = 50, Row = 16, Size = 9.5f;
+    private const float Left = 50,
+        Row = 16,
+        Size = 9.5f;
 
     private static readonly (string Key, string Title, (string Field, string Name, float Width)[] Columns)[] Tables =
     [
-        ("enrolments", "Classes", [("class", "Class", 150), ("year", "Year", 120), ("from", "From", 90), ("to", "To", 90)]),
-        ("goals", "Goals", [("term", "Term", 110), ("kind", "Goal", 110), ("target", "Target", 80), ("setAt", "Set", 90), ("reason", "Reason", 110)]),
+        (
+            "enrolments",
+            "Classes",
+            [("class", "Class", 150), ("year", "Year", 120), ("from", "From", 90), ("to", "To", 90)]
+        ),
+        (
+            "goals",
+            "Goals",
+            [
+                ("term", "Term", 110),
+                ("kind", "Goal", 110),
+                ("target", "Target", 80),
+                ("setAt", "Set", 90),
+                ("reason", "Reason", 110),
+            ]
+        ),
         ("groups", "Groups", [("group", "Group", 200), ("from", "From", 100), ("to", "To", 100)]),
-        ("readings", "Readings", [("text", "Text", 190), ("depth", "Depth, fm", 60), ("state", "State", 70), ("handedInAt", "Handed in", 80), ("score", "First try", 60)]),
-        ("evidence", "Evidence", [("at", "When", 80), ("kind", "Kind", 90), ("strand", "Strand", 90), ("correct", "Right", 50), ("value", "Level, fm", 60), ("note", "Note", 130)]),
+        (
+            "readings",
+            "Readings",
+            [
+                ("text", "Text", 190),
+                ("depth", "Depth, fm", 60),
+                ("state", "State", 70),
+                ("handedInAt", "Handed in", 80),
+                ("score", "First try", 60),
+            ]
+        ),
+        (
+            "evidence",
+            "Evidence",
+            [
+                ("at", "When", 80),
+                ("kind", "Kind", 90),
+                ("strand", "Strand", 90),
+                ("correct", "Right", 50),
+                ("value", "Level, fm", 60),
+                ("note", "Note", 130),
+            ]
+        ),
         ("guardians", "Guardians", [("name", "Name", 180), ("mail", "E-mail", 200), ("since", "Since", 90)]),
         ("changes", "Changes", [("at", "When", 80), ("by", "Who", 130), ("what", "What", 290)]),
         ("lookedAt", "Looked at", [("at", "When", 80), ("by", "Who", 150), ("what", "What", 200)]),
@@ -29,13 +66,33 @@ public static class RecordPrint
         {
             paper.NewPage();
             paper.Text(name, Left, 52, 16, bold: true, most: 330);
-            paper.Text($"{school}, {now:d MMMM yyyy}, page {paper.Pages}", paper.Width - Left, 52, 9, colour: Paper.Soft, align: SKTextAlign.Right);
+            paper.Text(
+                $"{school}, {now:d MMMM yyyy}, page {paper.Pages}",
+                paper.Width - Left,
+                52,
+                9,
+                colour: Paper.Soft,
+                align: SKTextAlign.Right
+            );
             paper.Rule(Left, 62, paper.Width - Left, 62, width: 1);
             y = 84;
         }
         Page();
         var reader = record["reader"]!.AsObject();
-        foreach (var (key, label) in new[] { ("user_name", "User name"), ("grade", "Grade"), ("home_language", "Home language"), ("guardian_mail", "Guardian e-mail"), ("depth_mean", "Depth, fm"), ("depth_low", "90 % range from"), ("depth_high", "to"), ("supports", "Supports"), ("created_at", "On the roster since") })
+        foreach (
+            var (key, label) in new[]
+            {
+                ("user_name", "User name"),
+                ("grade", "Grade"),
+                ("home_language", "Home language"),
+                ("guardian_mail", "Guardian e-mail"),
+                ("depth_mean", "Depth, fm"),
+                ("depth_low", "90 % range from"),
+                ("depth_high", "to"),
+                ("supports", "Supports"),
+                ("created_at", "On the roster since"),
+            }
+        )
         {
             paper.Text(label, Left, y, Size, colour: Paper.Soft);
             paper.Text(Value(reader[key]), Left + 130, y, Size, most: paper.Width - 2 * Left - 130);
@@ -43,8 +100,10 @@ public static class RecordPrint
         }
         foreach (var (key, title, columns) in Tables)
         {
-            if (record[key] is not JsonArray { Count: > 0 } rows) continue;
-            if (y > paper.Height - 100) Page();
+            if (record[key] is not JsonArray { Count: > 0 } rows)
+                continue;
+            if (y > paper.Height - 100)
+                Page();
             y += 14;
             paper.Text($"{title} ({rows.Count})", Left, y, 12, bold: true);
             y += Row;
@@ -52,7 +111,8 @@ public static class RecordPrint
             y += Row;
             foreach (var row in rows)
             {
-                if (y > paper.Height - 50) Page();
+                if (y > paper.Height - 50)
+                    Page();
                 Line(paper, columns.Select(c => (Value(row![c.Field]), c.Width)), y, heading: false);
                 y += Row;
             }
@@ -70,12 +130,26 @@ public static class RecordPrint
         paper.Rule(Left, y + 4, paper.Width - Left, y + 4, heading ? Paper.Ink : Paper.Line);
     }
 
-    private static string Value(JsonNode? node) => node is null ? "–" : node.GetValueKind() switch
-    {
-        System.Text.Json.JsonValueKind.Number => node.GetValue<double>().ToString("0.##", CultureInfo.InvariantCulture),
-        System.Text.Json.JsonValueKind.True => "yes",
-        System.Text.Json.JsonValueKind.False => "no",
-        System.Text.Json.JsonValueKind.String => node.GetValue<string>() is var s && s.Length >= 19 && s[10] == 'T' && char.IsAsciiDigit(s[0]) ? s[..10] : s,
-        _ => string.Join(", ", node is JsonObject o ? o.Where(p => p.Value is not null).Select(p => $"{p.Key} {Value(p.Value)}") : []),
-    };
+    private static string Value(JsonNode? node) =>
+        node is null
+            ? "–"
+            : node.GetValueKind() switch
+            {
+                System.Text.Json.JsonValueKind.Number => node.GetValue<double>()
+                    .ToString("0.##", CultureInfo.InvariantCulture),
+                System.Text.Json.JsonValueKind.True => "yes",
+                System.Text.Json.JsonValueKind.False => "no",
+                System.Text.Json.JsonValueKind.String => node.GetValue<string>() is var s
+                && s.Length >= 19
+                && s[10] == 'T'
+                && char.IsAsciiDigit(s[0])
+                    ? s[..10]
+                    : s,
+                _ => string.Join(
+                    ", ",
+                    node is JsonObject o
+                        ? o.Where(p => p.Value is not null).Select(p => $"{p.Key} {Value(p.Value)}")
+                        : []
+                ),
+            };
 }

@@ -8,23 +8,51 @@ namespace DeepCurrent.Formats.Print;
 /// <param name="LastWord">Where the reader stopped early.</param>
 /// <param name="Norm">Where the rate stands, in a sentence; empty where there is no norm.</param>
 /// <param name="Retelling">Parts with 0 to 2 points.</param>
-public sealed record PrintedRecord(string School, string Reader, string Title, double Depth, DateTimeOffset ReadAt, string By, string Body, IReadOnlyList<PassageWord> Passage, IReadOnlyList<SheetMark> Marks, int? LastWord, double Seconds,
-    OralFigures Figures, string Zone, string Norm, SourceTotals Totals, IReadOnlyList<(string Part, int Points)> Retelling, IReadOnlyList<(string Stem, bool Right)> Questions, string Note);
+public sealed record PrintedRecord(
+    string School,
+    string Reader,
+    string Title,
+    double Depth,
+    DateTimeOffset ReadAt,
+    string By,
+    string Body,
+    IReadOnlyList<PassageWord> Passage,
+    IReadOnlyList<SheetMark> Marks,
+    int? LastWord,
+    double Seconds,
+    OralFigures Figures,
+    string Zone,
+    string Norm,
+    SourceTotals Totals,
+    IReadOnlyList<(string Part, int Points)> Retelling,
+    IReadOnlyList<(string Stem, bool Right)> Questions,
+    string Note
+);
 
-/// <summary>Running records on paper, in the notation teachers learn: a tick over each word that was right, what was said over what stands there, R for read again, T for told, SC for put right; errors and corrections by line.</summary>
+/// <summary>Running records on paper, in the notation teachers learn: a tick over each word that was right, what was
+/// said over what stands there, R for read again, T for told, SC for put right; errors and corrections by
+/// line.</summary>
 /// <remarks>Clay, M. M. (2000), Running Records for Classroom Teachers.</remarks>
 public static class RunningRecordPrint
 {
-    private const float Left = 45, Size = 12, Small = 8.5f, Leading = 38;
+    private const float Left = 45,
+        Size = 12,
+        Small = 8.5f,
+        Leading = 38;
 
     public static void Write(Stream stream, PaperSize size, PrintedRecord r)
     {
         using var paper = new Paper(stream, size, $"Running record of {r.Reader}");
-        float right = paper.Width - Left, e = right - 118, sc = right - 92, usedE = right - 60, usedSc = right - 22;
+        float right = paper.Width - Left,
+            e = right - 118,
+            sc = right - 92,
+            usedE = right - 60,
+            usedSc = right - 22;
         var y = Head(paper, r);
         void Columns()
         {
-            foreach (var (x, name) in new[] { (e, "E"), (sc, "SC"), (usedE, "E used"), (usedSc, "SC used") }) paper.Text(name, x, y, Small, bold: true, align: SKTextAlign.Center);
+            foreach (var (x, name) in new[] { (e, "E"), (sc, "SC"), (usedE, "E used"), (usedSc, "SC used") })
+                paper.Text(name, x, y, Small, bold: true, align: SKTextAlign.Center);
             y += 8;
             paper.Rule(Left, y, right, y);
             y += Leading - 6;
@@ -32,12 +60,31 @@ public static class RunningRecordPrint
         Columns();
         foreach (var line in Lines(paper, r, e - 22 - Left))
         {
-            if (y > paper.Height - 60) { paper.NewPage(); y = 50; Columns(); }
+            if (y > paper.Height - 60)
+            {
+                paper.NewPage();
+                y = 50;
+                Columns();
+            }
             Line(paper, r, line, y);
-            var on = r.Marks.Where(m => line.Any(w => w.Index == m.Index) || (m.Index < 0 && line[0].Index == 0)).ToList();
+            var on = r
+                .Marks.Where(m => line.Any(w => w.Index == m.Index) || (m.Index < 0 && line[0].Index == 0))
+                .ToList();
             var corrected = on.Where(m => m.Kind is MarkKind.SelfCorrection).ToList();
-            var errors = on.Where(m => m.Kind is MarkKind.Substitution or MarkKind.Omission or MarkKind.Insertion or MarkKind.Told).ToList();
-            foreach (var (x, text) in new[] { (e, Number(errors.Count)), (sc, Number(corrected.Count)), (usedE, Used(errors)), (usedSc, Used(corrected)) }) paper.Text(text, x, y, 10, align: SKTextAlign.Center, most: 40);
+            var errors = on.Where(m =>
+                    m.Kind is MarkKind.Substitution or MarkKind.Omission or MarkKind.Insertion or MarkKind.Told
+                )
+                .ToList();
+            foreach (
+                var (x, text) in new[]
+                {
+                    (e, Number(errors.Count)),
+                    (sc, Number(corrected.Count)),
+                    (usedE, Used(errors)),
+                    (usedSc, Used(corrected)),
+                }
+            )
+                paper.Text(text, x, y, 10, align: SKTextAlign.Center, most: 40);
             paper.Rule(Left, y + 9, right, y + 9, Paper.Line);
             y += Leading;
         }
@@ -48,13 +95,31 @@ public static class RunningRecordPrint
     {
         paper.NewPage();
         paper.Text(r.Reader, Left, 50, 16, bold: true, most: 300);
-        paper.Text($"{r.School}, {r.ReadAt:d MMMM yyyy}{(r.By.Length > 0 ? $", taken by {r.By}" : "")}", paper.Width - Left, 50, 9, colour: Paper.Soft, align: SKTextAlign.Right, most: 230);
+        paper.Text(
+            $"{r.School}, {r.ReadAt:d MMMM yyyy}{(r.By.Length > 0 ? $", taken by {r.By}" : "")}",
+            paper.Width - Left,
+            50,
+            9,
+            colour: Paper.Soft,
+            align: SKTextAlign.Right,
+            most: 230
+        );
         paper.Text(Say($"“{r.Title}”, {r.Depth:0.0} fm"), Left, 70, 11);
         var f = r.Figures;
-        List<string> said = [Say($"{f.Words} words, {f.Errors} errors, accuracy {Math.Round(f.Accuracy * 100)} % ({r.Zone})"), f.WordsPerError is { } one ? Say($"error rate 1 : {one:0}") : "no errors", f.SelfCorrectionRatio is { } ratio ? Say($"self-correction 1 : {ratio:0.#}") : "no self-corrections"];
-        if (f.WordsCorrectPerMinute > 0) said.Add(Say($"{f.WordsCorrectPerMinute:0} words correct a minute in {(int)r.Seconds / 60}:{(int)r.Seconds % 60:00}"));
+        List<string> said =
+        [
+            Say($"{f.Words} words, {f.Errors} errors, accuracy {Math.Round(f.Accuracy * 100)} % ({r.Zone})"),
+            f.WordsPerError is { } one ? Say($"error rate 1 : {one:0}") : "no errors",
+            f.SelfCorrectionRatio is { } ratio ? Say($"self-correction 1 : {ratio:0.#}") : "no self-corrections",
+        ];
+        if (f.WordsCorrectPerMinute > 0)
+            said.Add(Say($"{f.WordsCorrectPerMinute:0} words correct a minute in {Clock(r.Seconds)}"));
         var y = paper.Paragraph(string.Join("; ", said) + ".", Left, 88, paper.Width - 2 * Left, 10, 14);
-        if (r.Norm.Length > 0) { paper.Text(r.Norm + ".", Left, y, 10, colour: Paper.Soft); y += 14; }
+        if (r.Norm.Length > 0)
+        {
+            paper.Text(r.Norm + ".", Left, y, 10, colour: Paper.Soft);
+            y += 14;
+        }
         return y + 12;
     }
 
@@ -73,11 +138,20 @@ public static class RunningRecordPrint
             var source = r.Body[r.Passage[i].Start..end];
             var text = source.TrimEnd('\n', ' ', '“', '‘', '"', '(');
             var wide = Math.Max(paper.Measure(text, Size), over[i].Sum(m => paper.Measure(Sign(m), Small) + 3)) + 9;
-            if (line.Count > 0 && (x + wide > width || (i > 0 && r.Body[r.Passage[i - 1].Start..r.Passage[i].Start].Contains('\n')))) { yield return line; line = []; x = 0; }
+            if (
+                line.Count > 0
+                && (x + wide > width || (i > 0 && r.Body[r.Passage[i - 1].Start..r.Passage[i].Start].Contains('\n')))
+            )
+            {
+                yield return line;
+                line = [];
+                x = 0;
+            }
             line.Add(new(i, Left + x, text));
             x += wide;
         }
-        if (line.Count > 0) yield return line;
+        if (line.Count > 0)
+            yield return line;
     }
 
     private static void Line(Paper paper, PrintedRecord r, IReadOnlyList<Placed> line, float y)
@@ -88,14 +162,16 @@ public static class RunningRecordPrint
             paper.Text(w.Text, w.X, y, Size);
             var mark = over[w.Index].FirstOrDefault(m => m.Kind is not (MarkKind.Insertion or MarkKind.Repetition));
             var at = w.X;
-            if (mark is null) Tick(paper, at + 2, y - 14);
+            if (mark is null)
+                Tick(paper, at + 2, y - 14);
             else
             {
                 at += paper.Text(Sign(mark), at, y - 14, Small, bold: true, colour: Paper.Overlay);
                 paper.Rule(w.X, y - 11, w.X + Math.Max(10, at - w.X), y - 11, Paper.Overlay);
             }
             at = Math.Max(at + 3, mark is null ? w.X + 12 : 0);
-            foreach (var m in over[w.Index].Where(m => m.Kind is MarkKind.Insertion or MarkKind.Repetition)) at += paper.Text(Sign(m), at, y - 14, Small, bold: true, colour: Paper.Overlay) + 3;
+            foreach (var m in over[w.Index].Where(m => m.Kind is MarkKind.Insertion or MarkKind.Repetition))
+                at += paper.Text(Sign(m), at, y - 14, Small, bold: true, colour: Paper.Overlay) + 3;
         }
     }
 
@@ -106,20 +182,26 @@ public static class RunningRecordPrint
     }
 
     /// <summary>What is written over a word.</summary>
-    internal static string Sign(SheetMark m) => m.Kind switch
-    {
-        MarkKind.Substitution => m.Heard.Length > 0 ? m.Heard : "×",
-        MarkKind.Omission => "—",
-        MarkKind.Insertion => $"^{(m.Heard.Length > 0 ? m.Heard : "+")}",
-        MarkKind.Repetition => "R",
-        MarkKind.SelfCorrection => $"{m.Heard}|SC",
-        MarkKind.Told => m.Heard.Length > 0 ? $"{m.Heard}|T" : "T",
-        _ => "",
-    };
+    internal static string Sign(SheetMark m) =>
+        m.Kind switch
+        {
+            MarkKind.Substitution => m.Heard.Length > 0 ? m.Heard : "×",
+            MarkKind.Omission => "—",
+            MarkKind.Insertion => $"^{(m.Heard.Length > 0 ? m.Heard : "+")}",
+            MarkKind.Repetition => "R",
+            MarkKind.SelfCorrection => $"{m.Heard}|SC",
+            MarkKind.Told => m.Heard.Length > 0 ? $"{m.Heard}|T" : "T",
+            _ => "",
+        };
 
     private static string Used(IReadOnlyList<SheetMark> marks)
     {
-        string Letters(Sources s) => string.Concat(new[] { (Sources.Meaning, "M"), (Sources.Structure, "S"), (Sources.Visual, "V") }.Where(x => s.HasFlag(x.Item1)).Select(x => x.Item2));
+        string Letters(Sources s) =>
+            string.Concat(
+                new[] { (Sources.Meaning, "M"), (Sources.Structure, "S"), (Sources.Visual, "V") }
+                    .Where(x => s.HasFlag(x.Item1))
+                    .Select(x => x.Item2)
+            );
         return string.Join(' ', marks.Select(m => Letters(m.Used)).Where(l => l.Length > 0));
     }
 
@@ -127,20 +209,36 @@ public static class RunningRecordPrint
     {
         void Row(string label, string text)
         {
-            if (text.Length == 0) return;
-            if (y > paper.Height - 60) { paper.NewPage(); y = 60; }
+            if (text.Length == 0)
+                return;
+            if (y > paper.Height - 60)
+            {
+                paper.NewPage();
+                y = 60;
+            }
             paper.Text(label, Left, y, 10, bold: true);
             y = paper.Paragraph(text, Left + 105, y, paper.Width - 2 * Left - 105, 10, 14) + 4;
         }
         var t = r.Totals;
-        if (r.LastWord is not null) Row("Stopped", $"after {r.Figures.Words} of {r.Passage.Count} words");
-        Row("Went by", t == new SourceTotals(0, 0, 0, 0, 0, 0) ? "" : $"at errors: meaning {t.ErrorsMeaning}, structure {t.ErrorsStructure}, visual {t.ErrorsVisual}; at corrections: meaning {t.CorrectedMeaning}, structure {t.CorrectedStructure}, visual {t.CorrectedVisual}");
+        if (r.LastWord is not null)
+            Row("Stopped", $"after {r.Figures.Words} of {r.Passage.Count} words");
+        Row(
+            "Went by",
+            t == new SourceTotals(0, 0, 0, 0, 0, 0)
+                ? ""
+                : $"at errors: meaning {t.ErrorsMeaning}, structure {t.ErrorsStructure}, visual {t.ErrorsVisual}; "
+                    + $"at corrections: meaning {t.CorrectedMeaning}, structure {t.CorrectedStructure}, visual "
+                    + $"{t.CorrectedVisual}"
+        );
         Row("Retelling", string.Join(", ", r.Retelling.Select(p => $"{p.Part} {p.Points} of {Retelling.MostPoints}")));
-        foreach (var (stem, right) in r.Questions) Row(right ? "Answered" : "Not yet", stem);
+        foreach (var (stem, right) in r.Questions)
+            Row(right ? "Answered" : "Not yet", stem);
         Row("Note", r.Note);
     }
 
     private static string Number(int n) => n == 0 ? "" : n.ToString(CultureInfo.InvariantCulture);
+
+    private static string Clock(double seconds) => Say($"{(int)seconds / 60}:{(int)seconds % 60:00}");
 
     private static string Say(FormattableString text) => FormattableString.Invariant(text);
 }

@@ -8,7 +8,15 @@ namespace DeepCurrent.Formats.Print;
 /// <param name="Secret">The code or password; empty for pictures.</param>
 /// <param name="Link">Leads to the reader's name tile; holds no secret.</param>
 /// <param name="Mark">The picture of the reader's name tile.</param>
-public sealed record PrintedReader(string GivenName, string Surname, string UserName, IReadOnlyList<string> Pictures, string Secret, string Link, string Mark);
+public sealed record PrintedReader(
+    string GivenName,
+    string Surname,
+    string UserName,
+    IReadOnlyList<string> Pictures,
+    string Secret,
+    string Link,
+    string Mark
+);
 
 /// <param name="Address">Where readers sign in, as it is typed.</param>
 public sealed record PrintedClass(string School, string Name, string Code, string Address);
@@ -16,25 +24,40 @@ public sealed record PrintedClass(string School, string Name, string Code, strin
 /// <summary>Cards and lists of sign-ins.</summary>
 public static class SignInPrint
 {
-    private const float Margin = 28, Gap = 0;
+    private const float Margin = 28,
+        Gap = 0;
 
     /// <summary>Eight cards to a page, with lines to cut along.</summary>
-    public static void Cards(Stream stream, PaperSize size, IEnumerable<(PrintedClass Class, PrintedReader Reader)> cards)
+    public static void Cards(
+        Stream stream,
+        PaperSize size,
+        IEnumerable<(PrintedClass Class, PrintedReader Reader)> cards
+    )
     {
         using var paper = new Paper(stream, size, "Sign-in cards");
-        float width = (paper.Width - 2 * Margin - Gap) / 2, height = (paper.Height - 2 * Margin) / 4;
+        float width = (paper.Width - 2 * Margin - Gap) / 2,
+            height = (paper.Height - 2 * Margin) / 4;
         var n = 0;
         foreach (var (room, reader) in cards)
         {
-            if (n % 8 == 0) { paper.NewPage(); CutLines(paper, width, height); }
+            if (n % 8 == 0)
+            {
+                paper.NewPage();
+                CutLines(paper, width, height);
+            }
             Card(paper, Margin + n % 2 * width, Margin + n % 8 / 2 * height, width, height, room, reader);
             n++;
         }
-        if (n == 0) paper.NewPage();
+        if (n == 0)
+            paper.NewPage();
     }
 
     /// <summary>A list on as few pages as will do: name, user name, secret.</summary>
-    public static void List(Stream stream, PaperSize size, IEnumerable<(PrintedClass Class, PrintedReader Reader)> readers)
+    public static void List(
+        Stream stream,
+        PaperSize size,
+        IEnumerable<(PrintedClass Class, PrintedReader Reader)> readers
+    )
     {
         using var paper = new Paper(stream, size, "Sign-ins");
         const float row = 21;
@@ -60,26 +83,47 @@ public static class SignInPrint
                     paper.Picture(Drawings.All[reader.Pictures[i]], 380 + i * 58, y - 13, 16);
                     paper.Text(reader.Pictures[i], 398 + i * 58, y, 9);
                 }
-            else paper.Text(reader.Secret, 380, y, 11, bold: true);
+            else
+                paper.Text(reader.Secret, 380, y, 11, bold: true);
             paper.Rule(40, y + 6, paper.Width - 40, y + 6, Paper.Line);
             y += row;
         }
-        if (now is null) paper.NewPage();
+        if (now is null)
+            paper.NewPage();
     }
 
     private static void CutLines(Paper paper, float width, float height)
     {
-        for (var r = 0; r <= 4; r++) paper.Rule(8, Margin + r * height, paper.Width - 8, Margin + r * height, Paper.Soft, dashed: true);
-        for (var c = 0; c <= 2; c++) paper.Rule(Margin + c * width, 8, Margin + c * width, paper.Height - 8, Paper.Soft, dashed: true);
+        for (var r = 0; r <= 4; r++)
+            paper.Rule(8, Margin + r * height, paper.Width - 8, Margin + r * height, Paper.Soft, dashed: true);
+        for (var c = 0; c <= 2; c++)
+            paper.Rule(Margin + c * width, 8, Margin + c * width, paper.Height - 8, Paper.Soft, dashed: true);
     }
 
-    private static void Card(Paper paper, float x, float y, float width, float height, PrintedClass room, PrintedReader reader)
+    private static void Card(
+        Paper paper,
+        float x,
+        float y,
+        float width,
+        float height,
+        PrintedClass room,
+        PrintedReader reader
+    )
     {
-        const float pad = 14, qr = 74;
+        const float pad = 14,
+            qr = 74;
         var right = x + width - pad;
         paper.Picture(Drawings.All[reader.Mark], x + pad, y + pad, 34);
-        paper.Text(reader.GivenName, x + pad + 42, y + pad + 18, 17, bold: true, most: width - 2 * pad - 46 - (reader.Surname.Length == 0 ? qr : 0));
-        if (reader.Surname.Length > 0) paper.Text(reader.Surname, x + pad + 42, y + pad + 33, 11, most: width - 2 * pad - 46 - qr);
+        paper.Text(
+            reader.GivenName,
+            x + pad + 42,
+            y + pad + 18,
+            17,
+            bold: true,
+            most: width - 2 * pad - 46 - (reader.Surname.Length == 0 ? qr : 0)
+        );
+        if (reader.Surname.Length > 0)
+            paper.Text(reader.Surname, x + pad + 42, y + pad + 33, 11, most: width - 2 * pad - 46 - qr);
         paper.Qr(reader.Link, right - qr + 6, y + pad - 6, qr);
         var line = y + pad + 56;
         paper.Text("Class", x + pad, line, 9, colour: Paper.Soft);

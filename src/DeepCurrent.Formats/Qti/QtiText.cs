@@ -20,7 +20,14 @@ internal static class Qti
     public static readonly XNamespace Manifest = "http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1";
 
     /// <summary>Ours, on the body of an item: what the standard has no place for.</summary>
-    public const string OfStrand = "data-strand", Evidence = "data-evidence", Offset = "data-offset", Proof = "data-proof", After = "data-after", Label = "data-version", Text = "data-text", Written = "data-written";
+    public const string OfStrand = "data-strand",
+        Evidence = "data-evidence",
+        Offset = "data-offset",
+        Proof = "data-proof",
+        After = "data-after",
+        Label = "data-version",
+        Text = "data-text",
+        Written = "data-written";
 
     public static XElement El(string name, params object?[] content) => new(Ns + name, content);
 

@@ -8,14 +8,17 @@ using static DeepCurrent.Formats.Qti.Qti;
 
 namespace DeepCurrent.Formats.Qti;
 
-/// <summary>Writes a text and its quiz as a QTI 3.0 package: a stimulus, a test and its items for each version.</summary>
-/// <remarks>1EdTech, Question and Test Interoperability 3.0: Assessment, Section and Item information model; Best Practices and Implementation Guide.</remarks>
+/// <summary>Writes a text and its quiz as a QTI 3.0 package: a stimulus, a test and its items for each
+/// version.</summary>
+/// <remarks>1EdTech, Question and Test Interoperability 3.0: Assessment, Section and Item information model; Best
+/// Practices and Implementation Guide.</remarks>
 public static class QtiWriter
 {
     /// <exception cref="ArgumentException">The text has no version.</exception>
     public static byte[] Write(QtiText text)
     {
-        if (text.Versions.Count == 0) throw new ArgumentException("A package needs a text.", nameof(text));
+        if (text.Versions.Count == 0)
+            throw new ArgumentException("A package needs a text.", nameof(text));
         using var bytes = new MemoryStream();
         using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
         {
@@ -24,24 +27,50 @@ public static class QtiWriter
             {
                 var n = Number(text, v);
                 Put(zip, $"stimuli/text-{n}.xml", Stimulus(text, v, n));
-                var items = text.Questions.Select((q, i) => (Name: $"v{n}-q{i + 1}", Item: Item(text, q, v, n, i))).ToList();
-                foreach (var (name, item) in items) Put(zip, $"items/{name}.xml", item);
+                var items = text
+                    .Questions.Select((q, i) => (Name: $"v{n}-q{i + 1}", Item: Item(text, q, v, n, i)))
+                    .ToList();
+                foreach (var (name, item) in items)
+                    Put(zip, $"items/{name}.xml", item);
                 Put(zip, $"test-{n}.xml", Test(text, n, items.Select(i => i.Name)));
                 resources.Add(Resource($"text-{n}", "imsqti_stimulus_xmlv3p0", $"stimuli/text-{n}.xml"));
-                resources.AddRange(items.Select(i => Resource(i.Name, "imsqti_item_xmlv3p0", $"items/{i.Name}.xml", $"text-{n}")));
-                resources.Add(Resource($"test-{n}", "imsqti_test_xmlv3p0", $"test-{n}.xml", [.. items.Select(i => i.Name)]));
+                resources.AddRange(
+                    items.Select(i => Resource(i.Name, "imsqti_item_xmlv3p0", $"items/{i.Name}.xml", $"text-{n}"))
+                );
+                resources.Add(
+                    Resource($"test-{n}", "imsqti_test_xmlv3p0", $"test-{n}.xml", [.. items.Select(i => i.Name)])
+                );
             }
-            Put(zip, "imsmanifest.xml", new XElement(Manifest + "manifest", At("identifier", "package"),
-                new XElement(Manifest + "metadata", new XElement(Manifest + "schema", "QTI Package"), new XElement(Manifest + "schemaversion", "3.0.0")),
-                new XElement(Manifest + "organizations"), new XElement(Manifest + "resources", resources)));
+            Put(
+                zip,
+                "imsmanifest.xml",
+                new XElement(
+                    Manifest + "manifest",
+                    At("identifier", "package"),
+                    new XElement(
+                        Manifest + "metadata",
+                        new XElement(Manifest + "schema", "QTI Package"),
+                        new XElement(Manifest + "schemaversion", "3.0.0")
+                    ),
+                    new XElement(Manifest + "organizations"),
+                    new XElement(Manifest + "resources", resources)
+                )
+            );
         }
         return bytes.ToArray();
     }
 
     private static int Number(QtiText text, QtiVersion v) => text.Versions.ToList().IndexOf(v) + 1;
 
-    private static XElement Resource(string id, string type, string href, params string[] needs) => new(Manifest + "resource", At("identifier", id), At("type", type), At("href", href),
-        new XElement(Manifest + "file", At("href", href)), needs.Select(d => new XElement(Manifest + "dependency", At("identifierref", d))));
+    private static XElement Resource(string id, string type, string href, params string[] needs) =>
+        new(
+            Manifest + "resource",
+            At("identifier", id),
+            At("type", type),
+            At("href", href),
+            new XElement(Manifest + "file", At("href", href)),
+            needs.Select(d => new XElement(Manifest + "dependency", At("identifierref", d)))
+        );
 
     private static void Put(ZipArchive zip, string path, XElement root)
     {
@@ -52,20 +81,41 @@ public static class QtiWriter
         new XDocument(new XDeclaration("1.0", "utf-8", null), root).Save(stream, SaveOptions.DisableFormatting);
     }
 
-    private static XElement Stimulus(QtiText text, QtiVersion v, int n) => El("qti-assessment-stimulus", At("identifier", $"text-{n}"), At("title", text.Title), At(XNamespace.Xml + "lang", "en"),
-        El("qti-stimulus-body", El("div", At(Text, text.Title), At(Label, v.Label), v.Pages.Select(p => El("section", p.Where(b => !Paragraphs.IsPicture(b)).Select(Block))))));
+    private static XElement Stimulus(QtiText text, QtiVersion v, int n) =>
+        El(
+            "qti-assessment-stimulus",
+            At("identifier", $"text-{n}"),
+            At("title", text.Title),
+            At(XNamespace.Xml + "lang", "en"),
+            El(
+                "qti-stimulus-body",
+                El(
+                    "div",
+                    At(Text, text.Title),
+                    At(Label, v.Label),
+                    v.Pages.Select(p => El("section", p.Where(b => !Paragraphs.IsPicture(b)).Select(Block)))
+                )
+            )
+        );
 
     private static XAttribute At(XName name, object value) => new(name, value);
 
     private static XElement Block(string paragraph)
     {
         var level = paragraph.TakeWhile(c => c == '#').Count();
-        if (Paragraphs.IsTable(paragraph)) return El("table", El("tbody", Paragraphs.Rows(paragraph).Select(r => El("tr", r.Select(c => El("td", Inline(c)))))));
-        return level == 0 ? El("p", Broken(paragraph)) : El($"h{Math.Min(6, level)}", Inline(paragraph[level..].Trim()));
+        if (Paragraphs.IsTable(paragraph))
+            return El(
+                "table",
+                El("tbody", Paragraphs.Rows(paragraph).Select(r => El("tr", r.Select(c => El("td", Inline(c))))))
+            );
+        return level == 0
+            ? El("p", Broken(paragraph))
+            : El($"h{Math.Min(6, level)}", Inline(paragraph[level..].Trim()));
     }
 
     /// <summary>Lines as they are written, with breaks between.</summary>
-    private static IEnumerable<object> Broken(string paragraph) => paragraph.Split('\n').SelectMany((line, i) => i == 0 ? Inline(line) : [El("br"), .. Inline(line)]);
+    private static IEnumerable<object> Broken(string paragraph) =>
+        paragraph.Split('\n').SelectMany((line, i) => i == 0 ? Inline(line) : [El("br"), .. Inline(line)]);
 
     private static IEnumerable<object> Inline(string text)
     {
@@ -79,35 +129,113 @@ public static class QtiWriter
         yield return text[at..];
     }
 
-    private static XElement Test(QtiText text, int n, IEnumerable<string> items) => El("qti-assessment-test", At("identifier", $"test-{n}"), At("title", text.Title),
-        El("qti-test-part", At("identifier", "part"), At("navigation-mode", "nonlinear"), At("submission-mode", "individual"),
-            El("qti-assessment-section", At("identifier", "section"), At("title", text.Title), At("visible", "true"), items.Select(i => El("qti-assessment-item-ref", At("identifier", i), At("href", $"items/{i}.xml"))))));
+    private static XElement Test(QtiText text, int n, IEnumerable<string> items) =>
+        El(
+            "qti-assessment-test",
+            At("identifier", $"test-{n}"),
+            At("title", text.Title),
+            El(
+                "qti-test-part",
+                At("identifier", "part"),
+                At("navigation-mode", "nonlinear"),
+                At("submission-mode", "individual"),
+                El(
+                    "qti-assessment-section",
+                    At("identifier", "section"),
+                    At("title", text.Title),
+                    At("visible", "true"),
+                    items.Select(i => El("qti-assessment-item-ref", At("identifier", i), At("href", $"items/{i}.xml")))
+                )
+            )
+        );
 
     private static XElement Item(QtiText text, Question q, QtiVersion v, int n, int at)
     {
         var sentences = Scoring.SentencesOf(v.Pages);
-        var feedback = q.Kind is QuestionKind.Single or QuestionKind.Multiple && q.Choices.Any(c => c.Reason.Length > 0);
-        return El("qti-assessment-item", At("identifier", $"v{n}-q{at + 1}"), At("title", $"{text.Title}, {at + 1}"), At("adaptive", "false"), At("time-dependent", "false"), At(XNamespace.Xml + "lang", "en"),
-            Response(q, v, sentences), Outcome("SCORE", "single", "float", q.Written ? Rubric.Most : 1, q.Written),
-            feedback ? El("qti-outcome-declaration", At("identifier", "FEEDBACK"), At("cardinality", q.Kind is QuestionKind.Multiple ? "multiple" : "single"), At("base-type", "identifier")) : null,
-            El("qti-assessment-stimulus-ref", At("identifier", $"text-{n}"), At("href", $"../stimuli/text-{n}.xml"), At("title", text.Title)),
-            El("qti-item-body", El("div", At(OfStrand, Strands.Name(q.Strand)), q.Evidence ? At(Evidence, "true") : null, q.Offset != 0 ? At(Offset, q.Offset.ToString("R", CultureInfo.InvariantCulture)) : null,
-                q.Written ? At(Written, q.Kind is QuestionKind.Short ? "short" : "long") : null, q.Proof(v.Label) is { } proof ? At(Proof, proof) : null, q.Place(v.Label) is { } place ? At(After, place) : null, Body(q, v, sentences))),
+        var feedback =
+            q.Kind is QuestionKind.Single or QuestionKind.Multiple && q.Choices.Any(c => c.Reason.Length > 0);
+        return El(
+            "qti-assessment-item",
+            At("identifier", $"v{n}-q{at + 1}"),
+            At("title", $"{text.Title}, {at + 1}"),
+            At("adaptive", "false"),
+            At("time-dependent", "false"),
+            At(XNamespace.Xml + "lang", "en"),
+            Response(q, v, sentences),
+            Outcome("SCORE", "single", "float", q.Written ? Rubric.Most : 1, q.Written),
+            feedback
+                ? El(
+                    "qti-outcome-declaration",
+                    At("identifier", "FEEDBACK"),
+                    At("cardinality", q.Kind is QuestionKind.Multiple ? "multiple" : "single"),
+                    At("base-type", "identifier")
+                )
+                : null,
+            El(
+                "qti-assessment-stimulus-ref",
+                At("identifier", $"text-{n}"),
+                At("href", $"../stimuli/text-{n}.xml"),
+                At("title", text.Title)
+            ),
+            El(
+                "qti-item-body",
+                El(
+                    "div",
+                    At(OfStrand, Strands.Name(q.Strand)),
+                    q.Evidence ? At(Evidence, "true") : null,
+                    q.Offset != 0 ? At(Offset, q.Offset.ToString("R", CultureInfo.InvariantCulture)) : null,
+                    q.Written ? At(Written, q.Kind is QuestionKind.Short ? "short" : "long") : null,
+                    q.Proof(v.Label) is { } proof ? At(Proof, proof) : null,
+                    q.Place(v.Label) is { } place ? At(After, place) : null,
+                    Body(q, v, sentences)
+                )
+            ),
             Processing(q, feedback),
-            feedback ? q.Choices.Select((c, i) => (c, i)).Where(x => x.c.Reason.Length > 0).Select(x => El("qti-modal-feedback", At("outcome-identifier", "FEEDBACK"), At("identifier", $"C{x.i}"), At("show-hide", "show"), El("qti-content-body", El("p", x.c.Reason)))) : null);
+            feedback
+                ? q
+                    .Choices.Select((c, i) => (c, i))
+                    .Where(x => x.c.Reason.Length > 0)
+                    .Select(x =>
+                        El(
+                            "qti-modal-feedback",
+                            At("outcome-identifier", "FEEDBACK"),
+                            At("identifier", $"C{x.i}"),
+                            At("show-hide", "show"),
+                            El("qti-content-body", El("p", x.c.Reason))
+                        )
+                    )
+                : null
+        );
     }
 
-    private static XElement Outcome(string name, string cardinality, string type, int most, bool human) => El("qti-outcome-declaration", At("identifier", name), At("cardinality", cardinality), At("base-type", type), At("normal-maximum", most), At("normal-minimum", 0),
-        human ? At("external-scored", "human") : null, El("qti-default-value", El("qti-value", 0)));
+    private static XElement Outcome(string name, string cardinality, string type, int most, bool human) =>
+        El(
+            "qti-outcome-declaration",
+            At("identifier", name),
+            At("cardinality", cardinality),
+            At("base-type", type),
+            At("normal-maximum", most),
+            At("normal-minimum", 0),
+            human ? At("external-scored", "human") : null,
+            El("qti-default-value", El("qti-value", 0))
+        );
 
     private static XElement Response(Question q, QtiVersion v, IReadOnlyList<string> sentences)
     {
         var (cardinality, type) = q.Kind switch
         {
-            QuestionKind.Multiple => ("multiple", "identifier"), QuestionKind.Order => ("ordered", "identifier"), QuestionKind.Match => ("multiple", "directedPair"),
-            QuestionKind.Short or QuestionKind.Long => ("single", "string"), _ => ("single", "identifier"),
+            QuestionKind.Multiple => ("multiple", "identifier"),
+            QuestionKind.Order => ("ordered", "identifier"),
+            QuestionKind.Match => ("multiple", "directedPair"),
+            QuestionKind.Short or QuestionKind.Long => ("single", "string"),
+            _ => ("single", "identifier"),
         };
-        var declaration = El("qti-response-declaration", At("identifier", "RESPONSE"), At("cardinality", cardinality), At("base-type", type));
+        var declaration = El(
+            "qti-response-declaration",
+            At("identifier", "RESPONSE"),
+            At("cardinality", cardinality),
+            At("base-type", type)
+        );
         var all = Enumerable.Range(0, q.Choices.Count);
         IEnumerable<string> right = q.Kind switch
         {
@@ -117,12 +245,22 @@ public static class QtiWriter
             QuestionKind.Short or QuestionKind.Long => [],
             _ => all.Where(i => q.Choices[i].Right).Select(i => $"C{i}"),
         };
-        if (right.Any()) declaration.Add(El("qti-correct-response", right.Select(r => El("qti-value", r))));
-        if (q.Kind is QuestionKind.Sentence) declaration.Add(El("qti-mapping", At("default-value", 0), Proving(q, v, sentences).Select(i => El("qti-map-entry", At("map-key", $"S{i}"), At("mapped-value", 1)))));
+        if (right.Any())
+            declaration.Add(El("qti-correct-response", right.Select(r => El("qti-value", r))));
+        if (q.Kind is QuestionKind.Sentence)
+            declaration.Add(
+                El(
+                    "qti-mapping",
+                    At("default-value", 0),
+                    Proving(q, v, sentences)
+                        .Select(i => El("qti-map-entry", At("map-key", $"S{i}"), At("mapped-value", 1)))
+                )
+            );
         return declaration;
     }
 
-    private static IEnumerable<int> Proving(Question q, QtiVersion v, IReadOnlyList<string> sentences) => Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(v.Label)));
+    private static IEnumerable<int> Proving(Question q, QtiVersion v, IReadOnlyList<string> sentences) =>
+        Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(v.Label)));
 
     private static IEnumerable<XElement> Body(Question q, QtiVersion v, IReadOnlyList<string> sentences)
     {
@@ -134,35 +272,110 @@ public static class QtiWriter
         XElement Choice(int i) => El("qti-simple-choice", At("identifier", $"C{i}"), q.Choices[i].Text);
         switch (q.Kind)
         {
-            case QuestionKind.Single or QuestionKind.Multiple: yield return El("qti-choice-interaction", here, At("shuffle", "false"), At("max-choices", q.Wanted), prompt, all.Select(Choice)); break;
-            case QuestionKind.Order: yield return El("qti-order-interaction", here, At("shuffle", "false"), prompt, mixed.Select(Choice)); break;
+            case QuestionKind.Single or QuestionKind.Multiple:
+                yield return El(
+                    "qti-choice-interaction",
+                    here,
+                    At("shuffle", "false"),
+                    At("max-choices", q.Wanted),
+                    prompt,
+                    all.Select(Choice)
+                );
+                break;
+            case QuestionKind.Order:
+                yield return El("qti-order-interaction", here, At("shuffle", "false"), prompt, mixed.Select(Choice));
+                break;
             case QuestionKind.Match:
-                XElement Half(string id, string text) => El("qti-simple-associable-choice", At("identifier", id), At("match-max", 1), text);
-                yield return El("qti-match-interaction", here, At("shuffle", "false"), At("max-associations", q.Lefts), prompt,
-                    El("qti-simple-match-set", all.Where(i => q.Choices[i].Text.Length > 0).Select(i => Half($"L{i}", q.Choices[i].Text))),
-                    El("qti-simple-match-set", mixed.Where(i => !string.IsNullOrEmpty(q.Choices[i].Match)).Select(i => Half($"R{i}", q.Choices[i].Match!))));
+                XElement Half(string id, string text) =>
+                    El("qti-simple-associable-choice", At("identifier", id), At("match-max", 1), text);
+                yield return El(
+                    "qti-match-interaction",
+                    here,
+                    At("shuffle", "false"),
+                    At("max-associations", q.Lefts),
+                    prompt,
+                    El(
+                        "qti-simple-match-set",
+                        all.Where(i => q.Choices[i].Text.Length > 0).Select(i => Half($"L{i}", q.Choices[i].Text))
+                    ),
+                    El(
+                        "qti-simple-match-set",
+                        mixed
+                            .Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))
+                            .Select(i => Half($"R{i}", q.Choices[i].Match!))
+                    )
+                );
                 break;
             case QuestionKind.Sentence:
                 var number = 0;
-                yield return El("qti-hottext-interaction", here, At("max-choices", 1), prompt, v.Pages.SelectMany(p => p).Where(Paragraphs.IsProse).Select(p =>
-                    El("p", Sentences.Of(p).SelectMany(s => new object[] { El("qti-hottext", At("identifier", $"S{number++}"), Inline(s)), " " }).ToList())).ToList());
+                yield return El(
+                    "qti-hottext-interaction",
+                    here,
+                    At("max-choices", 1),
+                    prompt,
+                    v.Pages.SelectMany(p => p)
+                        .Where(Paragraphs.IsProse)
+                        .Select(p =>
+                            El(
+                                "p",
+                                Sentences
+                                    .Of(p)
+                                    .SelectMany(s =>
+                                        new object[]
+                                        {
+                                            El("qti-hottext", At("identifier", $"S{number++}"), Inline(s)),
+                                            " ",
+                                        }
+                                    )
+                                    .ToList()
+                            )
+                        )
+                        .ToList()
+                );
                 break;
             default:
-                yield return El("qti-extended-text-interaction", here, At("expected-lines", q.Kind is QuestionKind.Short ? 2 : 8), prompt);
-                if (q.Rubric is { } r) yield return El("qti-rubric-block", At("use", "scoring"), At("view", "scorer"), El("qti-content-body", El("ol", r.Marks.Select(m => El("li", m))), El("ul", r.Samples.Select(s => El("li", s)))));
+                yield return El(
+                    "qti-extended-text-interaction",
+                    here,
+                    At("expected-lines", q.Kind is QuestionKind.Short ? 2 : 8),
+                    prompt
+                );
+                if (q.Rubric is { } r)
+                    yield return El(
+                        "qti-rubric-block",
+                        At("use", "scoring"),
+                        At("view", "scorer"),
+                        El(
+                            "qti-content-body",
+                            El("ol", r.Marks.Select(m => El("li", m))),
+                            El("ul", r.Samples.Select(s => El("li", s)))
+                        )
+                    );
                 break;
         }
     }
 
     private static XElement? Processing(Question q, bool feedback)
     {
-        if (q.Written) return null;
+        if (q.Written)
+            return null;
         XElement Variable() => El("qti-variable", At("identifier", "RESPONSE"));
         XElement Score(XElement value) => El("qti-set-outcome-value", At("identifier", "SCORE"), value);
-        if (q.Kind is QuestionKind.Sentence) return El("qti-response-processing", Score(El("qti-map-response", At("identifier", "RESPONSE"))));
+        if (q.Kind is QuestionKind.Sentence)
+            return El("qti-response-processing", Score(El("qti-map-response", At("identifier", "RESPONSE"))));
         XElement Number(int n) => El("qti-base-value", At("base-type", "float"), n);
-        return El("qti-response-processing",
-            El("qti-response-condition", El("qti-response-if", El("qti-match", Variable(), El("qti-correct", At("identifier", "RESPONSE"))), Score(Number(1))), El("qti-response-else", Score(Number(0)))),
-            feedback ? El("qti-set-outcome-value", At("identifier", "FEEDBACK"), Variable()) : null);
+        return El(
+            "qti-response-processing",
+            El(
+                "qti-response-condition",
+                El(
+                    "qti-response-if",
+                    El("qti-match", Variable(), El("qti-correct", At("identifier", "RESPONSE"))),
+                    Score(Number(1))
+                ),
+                El("qti-response-else", Score(Number(0)))
+            ),
+            feedback ? El("qti-set-outcome-value", At("identifier", "FEEDBACK"), Variable()) : null
+        );
     }
 }

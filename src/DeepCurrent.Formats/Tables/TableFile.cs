@@ -14,16 +14,28 @@ public sealed record Table(IReadOnlyList<IReadOnlyList<string>> Rows, string Kin
 /// <summary>Reads and writes tables as CSV and XLSX.</summary>
 public static class TableFile
 {
-    public const int MostRows = 5_000, MostColumns = 60, LongestCell = 500;
+    public const int MostRows = 5_000,
+        MostColumns = 60,
+        LongestCell = 500;
     private const long LargestSheet = 64 << 20;
 
     /// <exception cref="Unreadable">Neither CSV nor XLSX, or too large.</exception>
-    public static Table Read(byte[] bytes) => bytes.AsSpan().StartsWith("PK"u8) ? Xlsx(bytes) : bytes.AsSpan().StartsWith<byte>([0xD0, 0xCF, 0x11, 0xE0])
-        ? throw new Unreadable("This is a spreadsheet in an old format. Save it as XLSX or CSV and choose it again.") : Csv(bytes);
+    public static Table Read(byte[] bytes) =>
+        bytes.AsSpan().StartsWith("PK"u8) ? Xlsx(bytes)
+        : bytes.AsSpan().StartsWith<byte>([0xD0, 0xCF, 0x11, 0xE0])
+            ? throw new Unreadable(
+                "This is a spreadsheet in an old format. Save it as XLSX or CSV and choose it again."
+            )
+        : Csv(bytes);
 
     /// <summary>A spreadsheet with one sheet of rows. Every cell is text or a number, never a formula.</summary>
     /// <param name="howTo">Lines for a second sheet that says how to fill in the first.</param>
-    public static byte[] WriteXlsx(string sheet, IReadOnlyList<string> heading, IEnumerable<IReadOnlyList<object?>> rows, IReadOnlyList<string>? howTo = null)
+    public static byte[] WriteXlsx(
+        string sheet,
+        IReadOnlyList<string> heading,
+        IEnumerable<IReadOnlyList<object?>> rows,
+        IReadOnlyList<string>? howTo = null
+    )
     {
         using var book = new XLWorkbook();
         var page = book.AddWorksheet(sheet.Length > 31 ? sheet[..31] : sheet);
@@ -38,9 +50,16 @@ public static class TableFile
             for (var c = 0; c < row.Count; c++)
             {
                 var cell = page.Cell(r, c + 1);
-                if (row[c] is double number) cell.SetValue(number);
-                else if (row[c] is int whole) cell.SetValue(whole);
-                else if (row[c]?.ToString() is { Length: > 0 } text) { cell.DataType = XLDataType.Text; cell.SetValue(text); cell.Style.NumberFormat.Format = "@"; }
+                if (row[c] is double number)
+                    cell.SetValue(number);
+                else if (row[c] is int whole)
+                    cell.SetValue(whole);
+                else if (row[c]?.ToString() is { Length: > 0 } text)
+                {
+                    cell.DataType = XLDataType.Text;
+                    cell.SetValue(text);
+                    cell.Style.NumberFormat.Format = "@";
+                }
             }
             r++;
         }
@@ -49,7 +68,8 @@ public static class TableFile
         {
             var notes = book.AddWorksheet("How to fill this in");
             notes.Column(1).Width = 110;
-            for (var i = 0; i < howTo.Count; i++) notes.Cell(i + 1, 1).SetValue(howTo[i]);
+            for (var i = 0; i < howTo.Count; i++)
+                notes.Cell(i + 1, 1).SetValue(howTo[i]);
         }
         using var stream = new MemoryStream();
         book.SaveAs(stream);
@@ -66,29 +86,46 @@ public static class TableFile
         {
             while (parser.Read())
             {
-                if (rows.Count > MostRows) throw TooMany();
+                if (rows.Count > MostRows)
+                    throw TooMany();
                 rows.Add([.. (parser.Record ?? []).Take(MostColumns).Select(Cell)]);
             }
         }
-        catch (CsvHelperException) { throw new Unreadable($"Line {rows.Count + 1} cannot be read as CSV. Look for a quotation mark that is not closed."); }
+        catch (CsvHelperException)
+        {
+            throw new Unreadable(
+                $"Line {rows.Count + 1} cannot be read as CSV. Look for a quotation mark that is not closed."
+            );
+        }
         return new(Trimmed(rows), $"CSV, {encoding}", []);
     }
 
-    internal static CsvConfiguration Settings(string delimiter) => new(CultureInfo.InvariantCulture)
-    {
-        Delimiter = delimiter, BadDataFound = null, MissingFieldFound = null, HeaderValidated = null, IgnoreBlankLines = false, TrimOptions = TrimOptions.Trim, MaxFieldSize = 1 << 20, BufferSize = 1 << 16,
-    };
+    internal static CsvConfiguration Settings(string delimiter) =>
+        new(CultureInfo.InvariantCulture)
+        {
+            Delimiter = delimiter,
+            BadDataFound = null,
+            MissingFieldFound = null,
+            HeaderValidated = null,
+            IgnoreBlankLines = false,
+            TrimOptions = TrimOptions.Trim,
+            MaxFieldSize = 1 << 20,
+            BufferSize = 1 << 16,
+        };
 
     private static Table Xlsx(byte[] bytes)
     {
-        using (var zip = OpenZip(bytes)) ZipGuard.Check(zip, LargestSheet);
+        using (var zip = OpenZip(bytes))
+            ZipGuard.Check(zip, LargestSheet);
         try
         {
             using var book = new XLWorkbook(XlsxStyles.Sure(bytes), XLEventTracking.Disabled);
             var page = book.Worksheets.First();
             var used = page.RangeUsed();
-            if (used is null) return new([], "XLSX", []);
-            if (used.RowCount() > MostRows + 1) throw TooMany();
+            if (used is null)
+                return new([], "XLSX", []);
+            if (used.RowCount() > MostRows + 1)
+                throw TooMany();
             var formulas = 0;
             var rows = new List<IReadOnlyList<string>>();
             foreach (var row in used.Rows())
@@ -96,14 +133,28 @@ public static class TableFile
                 var cells = new List<string>();
                 foreach (var cell in row.Cells(1, Math.Min(used.ColumnCount(), MostColumns)))
                 {
-                    if (cell.HasFormula) formulas++;
+                    if (cell.HasFormula)
+                        formulas++;
                     cells.Add(Cell(cell.HasFormula ? Text(cell.CachedValue) : Text(cell.Value)));
                 }
                 rows.Add(cells);
             }
-            return new(Trimmed(rows), "XLSX", formulas == 0 ? [] : [$"{formulas} {(formulas == 1 ? "cell is a formula; its" : "cells are formulas; their")} last value was taken."]);
+            return new(
+                Trimmed(rows),
+                "XLSX",
+                formulas == 0
+                    ? []
+                    :
+                    [
+                        $"{formulas} {(formulas == 1 ? "cell is a formula; its" : "cells are formulas; their")} "
+                            + "last value was taken.",
+                    ]
+            );
         }
-        catch (Exception e) when (e is not Unreadable and not OutOfMemoryException) { throw new Unreadable("This spreadsheet cannot be read. Open it, save it as CSV, and choose that."); }
+        catch (Exception e) when (e is not Unreadable and not OutOfMemoryException)
+        {
+            throw new Unreadable("This spreadsheet cannot be read. Open it, save it as CSV, and choose that.");
+        }
     }
 
     internal static ZipArchive OpenZip(byte[] bytes)
@@ -115,18 +166,26 @@ public static class TableFile
             _ = zip.Entries.Count;
             return zip;
         }
-        catch (InvalidDataException) { throw new Unreadable("This archive is damaged or cut short."); }
+        catch (InvalidDataException)
+        {
+            throw new Unreadable("This archive is damaged or cut short.");
+        }
     }
 
-    private static Unreadable TooMany() => new($"A list may have at most {MostRows:N0} rows. Take a larger roster in as a OneRoster zip.");
+    private static Unreadable TooMany() =>
+        new($"A list may have at most {MostRows:N0} rows. Take a larger roster in as a OneRoster zip.");
 
-    private static string Text(object? value) => value switch
-    {
-        null => "",
-        double d => d.ToString("0.##########", CultureInfo.InvariantCulture),
-        DateTime t => t.ToString(t.TimeOfDay == TimeSpan.Zero ? "yyyy-MM-dd" : "yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture),
-        _ => Convert.ToString(value, CultureInfo.InvariantCulture) ?? "",
-    };
+    private static string Text(object? value) =>
+        value switch
+        {
+            null => "",
+            double d => d.ToString("0.##########", CultureInfo.InvariantCulture),
+            DateTime t => t.ToString(
+                t.TimeOfDay == TimeSpan.Zero ? "yyyy-MM-dd" : "yyyy-MM-dd HH:mm",
+                CultureInfo.InvariantCulture
+            ),
+            _ => Convert.ToString(value, CultureInfo.InvariantCulture) ?? "",
+        };
 
     // An apostrophe put before a cell so that no spreadsheet runs it is taken off again.
     private static string Cell(string cell)
@@ -137,23 +196,31 @@ public static class TableFile
 
     private static List<IReadOnlyList<string>> Trimmed(List<IReadOnlyList<string>> rows)
     {
-        while (rows.Count > 0 && rows[^1].All(string.IsNullOrWhiteSpace)) rows.RemoveAt(rows.Count - 1);
+        while (rows.Count > 0 && rows[^1].All(string.IsNullOrWhiteSpace))
+            rows.RemoveAt(rows.Count - 1);
         return rows;
     }
 
-    /// <summary>The sign that stands between cells in most of the first lines; what is inside quotation marks does not count.</summary>
+    /// <summary>The sign that stands between cells in most of the first lines; what is inside quotation marks does not
+    /// count.</summary>
     private static string Delimiter(string text)
     {
         const int looked = 1 << 14;
         const string signs = ",;\t";
-        int[] lines = new int[signs.Length], seen = new int[signs.Length], here = new int[signs.Length];
+        int[] lines = new int[signs.Length],
+            seen = new int[signs.Length],
+            here = new int[signs.Length];
         var quoted = false;
         foreach (var c in text.Length > looked ? text.AsSpan(0, looked) : text.AsSpan())
         {
-            if (c == '"') quoted = !quoted;
-            else if (quoted) continue;
-            else if (c == '\n') Next();
-            else if (signs.IndexOf(c) is var at and >= 0) here[at]++;
+            if (c == '"')
+                quoted = !quoted;
+            else if (quoted)
+                continue;
+            else if (c == '\n')
+                Next();
+            else if (signs.IndexOf(c) is var at and >= 0)
+                here[at]++;
         }
         Next();
         return signs[Enumerable.Range(0, signs.Length).MaxBy(i => (lines[i], seen[i]))].ToString();
@@ -162,7 +229,8 @@ public static class TableFile
         {
             for (var i = 0; i < here.Length; i++)
             {
-                if (here[i] > 0) lines[i]++;
+                if (here[i] > 0)
+                    lines[i]++;
                 seen[i] += here[i];
                 here[i] = 0;
             }

@@ -3,7 +3,8 @@ using System.IO.Hashing;
 
 namespace DeepCurrent.Formats.Tables;
 
-/// <summary>Keeps archives from growing beyond what they may: what the directory says of a size is not believed.</summary>
+/// <summary>Keeps archives from growing beyond what they may: what the directory says of a size is not
+/// believed.</summary>
 public static class ZipGuard
 {
     private const int MostEntries = 2_000;
@@ -12,7 +13,8 @@ public static class ZipGuard
     /// <exception cref="Unreadable">Too many entries, or more than <paramref name="most"/> bytes in all.</exception>
     public static void Check(ZipArchive zip, long most)
     {
-        if (zip.Entries.Count > MostEntries) throw new Unreadable($"This archive has more than {MostEntries:N0} files in it.");
+        if (zip.Entries.Count > MostEntries)
+            throw new Unreadable($"This archive has more than {MostEntries:N0} files in it.");
         var budget = most;
         var buffer = new byte[1 << 16];
         foreach (var entry in zip.Entries)
@@ -20,27 +22,37 @@ public static class ZipGuard
             using (var stream = Open(entry, budget))
             {
                 int n;
-                while ((n = stream.Read(buffer)) > 0) budget -= n;
+                while ((n = stream.Read(buffer)) > 0)
+                    budget -= n;
             }
-            if (!IsXml(entry.Name)) continue;
+            if (!IsXml(entry.Name))
+                continue;
             using var again = Open(entry, most);
             Untrusted.Depth(again);
         }
     }
 
-    private static bool IsXml(string name) => Path.GetExtension(name).ToLowerInvariant() is ".xml" or ".rels" or ".opf" or ".ncx" or ".xhtml";
+    private static bool IsXml(string name) =>
+        Path.GetExtension(name).ToLowerInvariant() is ".xml" or ".rels" or ".opf" or ".ncx" or ".xhtml";
 
     /// <summary>An entry that stops with an <see cref="Unreadable"/> when it gives more than it may.</summary>
     /// <exception cref="Unreadable">The archive is damaged.</exception>
     public static Stream Open(ZipArchiveEntry entry, long most)
     {
-        try { return new Limited(entry.Open(), most, entry.Crc32); }
-        catch (Exception e) when (e is InvalidDataException or IOException or NotSupportedException) { throw Damaged(); }
+        try
+        {
+            return new Limited(entry.Open(), most, entry.Crc32);
+        }
+        catch (Exception e) when (e is InvalidDataException or IOException or NotSupportedException)
+        {
+            throw Damaged();
+        }
     }
 
     private static Unreadable Damaged() => new("This archive is damaged or cut short.");
 
-    /// <summary>Counts what comes, and compares its sum at the end: an archive that is damaged in the middle may unpack to something shorter without a word.</summary>
+    /// <summary>Counts what comes, and compares its sum at the end: an archive that is damaged in the middle may unpack
+    /// to something shorter without a word.</summary>
     private sealed class Limited(Stream inner, long left, uint sum) : ReadingStream
     {
         private readonly Crc32 seen = new();
@@ -49,16 +61,26 @@ public static class ZipGuard
         {
             Untrusted.Tick();
             int n;
-            try { n = inner.Read(buffer); }
-            catch (Exception e) when (e is InvalidDataException or IOException) { throw Damaged(); }
-            if (n == 0 && buffer.Length > 0 && seen.GetCurrentHashAsUInt32() != sum) throw Damaged();
+            try
+            {
+                n = inner.Read(buffer);
+            }
+            catch (Exception e) when (e is InvalidDataException or IOException)
+            {
+                throw Damaged();
+            }
+            if (n == 0 && buffer.Length > 0 && seen.GetCurrentHashAsUInt32() != sum)
+                throw Damaged();
             seen.Append(buffer[..n]);
-            return (left -= n) < 0 ? throw new Unreadable("This archive unpacks to far more than it should and was not opened.") : n;
+            return (left -= n) < 0
+                ? throw new Unreadable("This archive unpacks to far more than it should and was not opened.")
+                : n;
         }
 
         protected override void Dispose(bool disposing)
         {
-            if (disposing) inner.Dispose();
+            if (disposing)
+                inner.Dispose();
             base.Dispose(disposing);
         }
     }

@@ -10,10 +10,22 @@ public sealed record DraftPicture(string Name, byte[] Bytes, string Alt);
 
 /// <summary>A text as a file holds it, before a teacher takes it in.</summary>
 /// <param name="Versions">Markdown; one for files that know of no versions.</param>
-public sealed record TextDraft(string Title, IReadOnlyList<VersionFile> Versions, IReadOnlyList<DraftPicture> Pictures, IReadOnlyList<Question> Questions, IReadOnlyList<WordFile> Words,
-    string Kind = "", string Topic = "", bool? Fiction = null, string Spelling = "", string Blurb = "", string Season = "")
+public sealed record TextDraft(
+    string Title,
+    IReadOnlyList<VersionFile> Versions,
+    IReadOnlyList<DraftPicture> Pictures,
+    IReadOnlyList<Question> Questions,
+    IReadOnlyList<WordFile> Words,
+    string Kind = "",
+    string Topic = "",
+    bool? Fiction = null,
+    string Spelling = "",
+    string Blurb = "",
+    string Season = ""
+)
 {
-    public static TextDraft Of(string title, string body, IReadOnlyList<DraftPicture>? pictures = null) => new(title, [new("a", 0, body)], pictures ?? [], [], []);
+    public static TextDraft Of(string title, string body, IReadOnlyList<DraftPicture>? pictures = null) =>
+        new(title, [new("a", 0, body)], pictures ?? [], [], []);
 }
 
 /// <param name="Notes">What was found in the file and left out, a sentence each.</param>

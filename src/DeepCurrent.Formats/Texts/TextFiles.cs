@@ -5,77 +5,167 @@ using DeepCurrent.Formats.Tables;
 
 namespace DeepCurrent.Formats.Texts;
 
-/// <summary>Reads texts from files: plain text, Markdown, HTML, DOCX, EPUB, a ZIP of content folders, QTI packages. What a file is, its bytes say and not its name alone.</summary>
+/// <summary>Reads texts from files: plain text, Markdown, HTML, DOCX, EPUB, a ZIP of content folders, QTI packages.
+/// What a file is, its bytes say and not its name alone.</summary>
 public static class TextFiles
 {
     /// <summary>Bytes a file may have, packed and unpacked.</summary>
-    public const long MostPacked = 20 << 20, MostUnpacked = 60 << 20;
+    public const long MostPacked = 20 << 20,
+        MostUnpacked = 60 << 20;
 
     /// <exception cref="Unreadable">It holds no text that can be read; the sentence says why.</exception>
     public static DraftFile Read(string name, byte[] bytes)
     {
         var title = Path.GetFileNameWithoutExtension(Path.GetFileName(name.Replace('\\', '/')));
-        if (bytes.Length == 0) throw new Unreadable("This file is empty.");
-        if (bytes.Length > MostPacked) throw new Unreadable($"A file may have at most {MostPacked >> 20} MB.");
-        if (bytes is [(byte)'P', (byte)'K', 3, 4, ..] or [(byte)'P', (byte)'K', 5, 6, ..]) return Archive(title, bytes);
-        if (bytes is [0xD0, 0xCF, 0x11, 0xE0, ..]) throw new Unreadable("This is a document of an old word processor, or one that is locked. Save it as .docx and bring it again.");
-        if (bytes is [(byte)'%', (byte)'P', (byte)'D', (byte)'F', ..]) throw new Unreadable("A PDF is a picture of pages and has no sure order of sentences. Bring the document it was made from, or copy its text and paste it.");
+        if (bytes.Length == 0)
+            throw new Unreadable("This file is empty.");
+        if (bytes.Length > MostPacked)
+            throw new Unreadable($"A file may have at most {MostPacked >> 20} MB.");
+        if (bytes is [(byte)'P', (byte)'K', 3, 4, ..] or [(byte)'P', (byte)'K', 5, 6, ..])
+            return Archive(title, bytes);
+        if (bytes is [0xD0, 0xCF, 0x11, 0xE0, ..])
+            throw new Unreadable(
+                "This is a document of an old word processor, or one that is locked. Save it as .docx and "
+                    + "bring it again."
+            );
+        if (bytes is [(byte)'%', (byte)'P', (byte)'D', (byte)'F', ..])
+            throw new Unreadable(
+                "A PDF is a picture of pages and has no sure order of sentences. Bring the document it was "
+                    + "made from, or copy its text and paste it."
+            );
         var text = Decoded(bytes);
-        if (name.EndsWith(".htm", StringComparison.OrdinalIgnoreCase) || name.EndsWith(".html", StringComparison.OrdinalIgnoreCase) || name.EndsWith(".xhtml", StringComparison.OrdinalIgnoreCase) || text.TrimStart().StartsWith("<!doctype html", StringComparison.OrdinalIgnoreCase) || text.TrimStart().StartsWith("<html", StringComparison.OrdinalIgnoreCase))
+        if (
+            name.EndsWith(".htm", StringComparison.OrdinalIgnoreCase)
+            || name.EndsWith(".html", StringComparison.OrdinalIgnoreCase)
+            || name.EndsWith(".xhtml", StringComparison.OrdinalIgnoreCase)
+            || text.TrimStart().StartsWith("<!doctype html", StringComparison.OrdinalIgnoreCase)
+            || text.TrimStart().StartsWith("<html", StringComparison.OrdinalIgnoreCase)
+        )
             return Chapters.Split(Html.Read(text, title));
-        if (string.IsNullOrWhiteSpace(text)) throw new Unreadable("There is nothing in this file but blanks.");
+        if (string.IsNullOrWhiteSpace(text))
+            throw new Unreadable("There is nothing in this file but blanks.");
         return Chapters.Split(TextDraft.Of(title, text.Replace("\r\n", "\n").Replace('\r', '\n').Trim()));
     }
 
     private static string Decoded(byte[] bytes)
     {
-        try { return Decoding.Read(bytes, out _); }
-        catch (Unreadable) { throw new Unreadable("This is no text: it holds bytes that no text has."); }
+        try
+        {
+            return Decoding.Read(bytes, out _);
+        }
+        catch (Unreadable)
+        {
+            throw new Unreadable("This is no text: it holds bytes that no text has.");
+        }
     }
 
     private static DraftFile Archive(string title, byte[] bytes)
     {
         ZipArchive zip;
-        try { zip = new(new MemoryStream(bytes), ZipArchiveMode.Read); }
-        catch (InvalidDataException) { throw new Unreadable("This archive is damaged or cut short."); }
+        try
+        {
+            zip = new(new MemoryStream(bytes), ZipArchiveMode.Read);
+        }
+        catch (InvalidDataException)
+        {
+            throw new Unreadable("This archive is damaged or cut short.");
+        }
         using (zip)
         {
             ZipGuard.Check(zip, MostUnpacked);
-            if (zip.GetEntry("word/document.xml") is not null) return Docx.Read(bytes, title);
-            if (zip.GetEntry("META-INF/container.xml") is not null) return Epub.Read(zip);
-            if (zip.Entries.Any(e => Path.GetFileName(e.FullName) == "text.yaml")) return Folders(zip);
-            if (zip.GetEntry("imsmanifest.xml") is not null) return Package(bytes);
+            if (zip.GetEntry("word/document.xml") is not null)
+                return Docx.Read(bytes, title);
+            if (zip.GetEntry("META-INF/container.xml") is not null)
+                return Epub.Read(zip);
+            if (zip.Entries.Any(e => Path.GetFileName(e.FullName) == "text.yaml"))
+                return Folders(zip);
+            if (zip.GetEntry("imsmanifest.xml") is not null)
+                return Package(bytes);
         }
-        throw new Unreadable("This archive holds nothing we know: no document, no book, no content folders and no question package.");
+        throw new Unreadable(
+            "This archive holds nothing we know: no document, no book, no content folders and no question package."
+        );
     }
 
     private static DraftFile Package(byte[] bytes)
     {
         var package = QtiReader.Read(new MemoryStream(bytes));
-        var texts = package.Texts.Where(t => t.Versions.Count > 0).Select(t => new TextDraft(t.Title, [.. t.Versions.Select(v => new VersionFile(v.Label, 0, Body(v.Pages)))], [], t.Questions, [])).ToList();
-        if (texts.Count == 0) throw new Unreadable("This package has questions and no text. Open the text they belong to and bring them in there.");
+        var texts = package
+            .Texts.Where(t => t.Versions.Count > 0)
+            .Select(t => new TextDraft(
+                t.Title,
+                [.. t.Versions.Select(v => new VersionFile(v.Label, 0, Body(v.Pages)))],
+                [],
+                t.Questions,
+                []
+            ))
+            .ToList();
+        if (texts.Count == 0)
+            throw new Unreadable(
+                "This package has questions and no text. Open the text they belong to and bring them in there."
+            );
         return new(texts, package.LeftOut);
     }
 
     /// <summary>Pages as one piece of Markdown.</summary>
-    public static string Body(IReadOnlyList<IReadOnlyList<string>> pages) => string.Join("\n\n---\n\n", pages.Select(p => string.Join("\n\n", p)));
+    public static string Body(IReadOnlyList<IReadOnlyList<string>> pages) =>
+        string.Join("\n\n---\n\n", pages.Select(p => string.Join("\n\n", p)));
 
     private static DraftFile Folders(ZipArchive zip)
     {
         var texts = new List<TextDraft>();
         var notes = new List<string>();
-        foreach (var folder in zip.Entries.Where(e => Path.GetFileName(e.FullName) == "text.yaml").Select(e => e.FullName[..^"text.yaml".Length]).Order(StringComparer.Ordinal))
+        foreach (
+            var folder in zip
+                .Entries.Where(e => Path.GetFileName(e.FullName) == "text.yaml")
+                .Select(e => e.FullName[..^"text.yaml".Length])
+                .Order(StringComparer.Ordinal)
+        )
         {
             // Only names within the folder count; where an entry says it lies is never used as a path.
-            var entries = zip.Entries.Where(e => e.FullName.StartsWith(folder, StringComparison.Ordinal) && e.FullName.Length > folder.Length && !e.FullName[folder.Length..].Contains('/')).ToList();
+            var entries = zip
+                .Entries.Where(e =>
+                    e.FullName.StartsWith(folder, StringComparison.Ordinal)
+                    && e.FullName.Length > folder.Length
+                    && !e.FullName[folder.Length..].Contains('/')
+                )
+                .ToList();
             var slug = folder.TrimEnd('/').Split('/')[^1];
             try
             {
-                var text = ContentReader.Read(slug.Length == 0 ? "text" : slug, entries.Where(e => e.Name.EndsWith(".md", StringComparison.Ordinal) || e.Name.EndsWith(".yaml", StringComparison.Ordinal)).ToDictionary(e => e.Name, e => Decoding.Read(Pictures.Bytes(e), out _)));
-                var pictures = entries.Where(e => Pictures.Named(e.Name)).Select(e => new DraftPicture(e.Name, Pictures.Bytes(e), "")).ToList();
-                texts.Add(new(text.Title, text.Versions, pictures, text.Questions, text.Words, text.Kind, text.Topic, text.Fiction, text.Spelling, text.Blurb, text.Season));
+                var text = ContentReader.Read(
+                    slug.Length == 0 ? "text" : slug,
+                    entries
+                        .Where(e =>
+                            e.Name.EndsWith(".md", StringComparison.Ordinal)
+                            || e.Name.EndsWith(".yaml", StringComparison.Ordinal)
+                        )
+                        .ToDictionary(e => e.Name, e => Decoding.Read(Pictures.Bytes(e), out _))
+                );
+                var pictures = entries
+                    .Where(e => Pictures.Named(e.Name))
+                    .Select(e => new DraftPicture(e.Name, Pictures.Bytes(e), ""))
+                    .ToList();
+                texts.Add(
+                    new(
+                        text.Title,
+                        text.Versions,
+                        pictures,
+                        text.Questions,
+                        text.Words,
+                        text.Kind,
+                        text.Topic,
+                        text.Fiction,
+                        text.Spelling,
+                        text.Blurb,
+                        text.Season
+                    )
+                );
             }
-            catch (ContentFault fault) { notes.Add($"{slug}: {fault.Message}"); }
+            catch (ContentFault fault)
+            {
+                notes.Add($"{slug}: {fault.Message}");
+            }
         }
         return texts.Count > 0 ? new(texts, notes) : throw new Unreadable(notes[0]);
     }
@@ -86,7 +176,8 @@ internal static class Pictures
 {
     public const int Most = 4 << 20;
 
-    public static bool Named(string name) => Path.GetExtension(name).ToLowerInvariant() is ".png" or ".jpg" or ".jpeg" or ".gif" or ".webp";
+    public static bool Named(string name) =>
+        Path.GetExtension(name).ToLowerInvariant() is ".png" or ".jpg" or ".jpeg" or ".gif" or ".webp";
 
     public static byte[] Bytes(ZipArchiveEntry entry)
     {

@@ -19,66 +19,141 @@ public static class TextWriters
     /// <param name="label">The version, for formats that hold one.</param>
     /// <param name="id">What the text is known by, wherever its file goes.</param>
     /// <exception cref="ArgumentException">There is no such format or version.</exception>
-    public static TextFile Write(TextFolder text, IReadOnlyList<DraftPicture> pictures, string format, string label, Guid id, DateTimeOffset changed)
+    public static TextFile Write(
+        TextFolder text,
+        IReadOnlyList<DraftPicture> pictures,
+        string format,
+        string label,
+        Guid id,
+        DateTimeOffset changed
+    )
     {
-        var version = text.Versions.FirstOrDefault(v => v.Label == label) ?? throw new ArgumentException($"There is no version {label}.", nameof(label));
+        var version = text.Versions.FirstOrDefault(v => v.Label == label)
+            ?? throw new ArgumentException($"There is no version {label}.", nameof(label));
         return format switch
         {
-            "txt" => new($"{text.Slug}.txt", "text/plain; charset=utf-8", Encoding.UTF8.GetBytes($"{text.Title}\n\n{Plain(version)}\n")),
-            "md" => new($"{text.Slug}.md", "text/markdown; charset=utf-8", Encoding.UTF8.GetBytes($"# {text.Title}\n\n{version.Body}\n")),
-            "html" => new($"{text.Slug}.html", "text/html; charset=utf-8", Encoding.UTF8.GetBytes(HtmlPage(text, version, pictures))),
-            "docx" => new($"{text.Slug}.docx", "application/vnd.openxmlformats-officedocument.wordprocessingml.document", DocxWriter.Write(text, version, pictures)),
-            "epub" => new($"{text.Slug}.epub", "application/epub+zip", EpubWriter.Write(text, version, pictures, id, changed)),
+            "txt" => new(
+                $"{text.Slug}.txt",
+                "text/plain; charset=utf-8",
+                Encoding.UTF8.GetBytes($"{text.Title}\n\n{Plain(version)}\n")
+            ),
+            "md" => new(
+                $"{text.Slug}.md",
+                "text/markdown; charset=utf-8",
+                Encoding.UTF8.GetBytes($"# {text.Title}\n\n{version.Body}\n")
+            ),
+            "html" => new(
+                $"{text.Slug}.html",
+                "text/html; charset=utf-8",
+                Encoding.UTF8.GetBytes(HtmlPage(text, version, pictures))
+            ),
+            "docx" => new(
+                $"{text.Slug}.docx",
+                "application/vnd.openxmlformats-officedocument.wordprocessingml.document",
+                DocxWriter.Write(text, version, pictures)
+            ),
+            "epub" => new(
+                $"{text.Slug}.epub",
+                "application/epub+zip",
+                EpubWriter.Write(text, version, pictures, id, changed)
+            ),
             "zip" => new($"{text.Slug}.zip", "application/zip", Folder(text, pictures)),
-            "qti" => new($"{text.Slug}-qti.zip", "application/zip", QtiWriter.Write(new(text.Title, [.. text.Versions.Select(v => new QtiVersion(v.Label, v.Pages))], text.Questions))),
+            "qti" => new(
+                $"{text.Slug}-qti.zip",
+                "application/zip",
+                QtiWriter.Write(
+                    new(text.Title, [.. text.Versions.Select(v => new QtiVersion(v.Label, v.Pages))], text.Questions)
+                )
+            ),
             _ => throw new ArgumentException($"There is no format {format}.", nameof(format)),
         };
     }
 
-    private static string Plain(VersionFile v) => string.Join("\n\n", v.Pages.SelectMany(p => p).Select(p => Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]" : Paragraphs.IsHeading(p) ? Paragraphs.Said(p) : Paragraphs.Emphasis().Replace(p, "$1$2")));
+    private static string Plain(VersionFile v) =>
+        string.Join(
+            "\n\n",
+            v.Pages.SelectMany(p => p)
+                .Select(p =>
+                    Paragraphs.PictureOf(p) is { } picture ? $"[{picture.Alt}]"
+                    : Paragraphs.IsHeading(p) ? Paragraphs.Said(p)
+                    : Paragraphs.Emphasis().Replace(p, "$1$2")
+                )
+        );
 
     private static byte[] Folder(TextFolder text, IReadOnlyList<DraftPicture> pictures)
     {
         using var bytes = new MemoryStream();
         using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
         {
-            foreach (var (name, content) in ContentWriter.Files(text)) Put(zip, $"{text.Slug}/{name}", Encoding.UTF8.GetBytes(content));
-            foreach (var p in pictures) Put(zip, $"{text.Slug}/{p.Name}", p.Bytes);
+            foreach (var (name, content) in ContentWriter.Files(text))
+                Put(zip, $"{text.Slug}/{name}", Encoding.UTF8.GetBytes(content));
+            foreach (var p in pictures)
+                Put(zip, $"{text.Slug}/{p.Name}", p.Bytes);
         }
         return bytes.ToArray();
     }
 
-    internal static void Put(ZipArchive zip, string path, byte[] content, CompressionLevel level = CompressionLevel.Optimal)
+    internal static void Put(
+        ZipArchive zip,
+        string path,
+        byte[] content,
+        CompressionLevel level = CompressionLevel.Optimal
+    )
     {
         using var stream = zip.CreateEntry(path, level).Open();
         stream.Write(content);
     }
 
-    private static string HtmlPage(TextFolder text, VersionFile v, IReadOnlyList<DraftPicture> pictures) =>
-        $"<!doctype html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><title>{WebUtility.HtmlEncode(text.Title)}</title></head><body>\n<h1>{WebUtility.HtmlEncode(text.Title)}</h1>\n{Blocks(v, n => pictures.FirstOrDefault(p => p.Name == n) is { } p ? $"data:{TypeOf(p.Name)};base64,{Convert.ToBase64String(p.Bytes)}" : null)}</body></html>\n";
+    private static string HtmlPage(TextFolder text, VersionFile v, IReadOnlyList<DraftPicture> pictures)
+    {
+        var title = WebUtility.HtmlEncode(text.Title);
+        string? Data(string name) =>
+            pictures.FirstOrDefault(p => p.Name == name) is { } p
+                ? $"data:{TypeOf(p.Name)};base64,{Convert.ToBase64String(p.Bytes)}"
+                : null;
+        return $"<!doctype html>\n<html lang=\"en\"><head><meta charset=\"utf-8\"><title>{title}</title></head><body>\n"
+            + $"<h1>{title}</h1>\n{Blocks(v, Data)}</body></html>\n";
+    }
 
-    internal static string TypeOf(string name) => Path.GetExtension(name).ToLowerInvariant() is ".png" ? "image/png" : "image/jpeg";
+    internal static string TypeOf(string name) =>
+        Path.GetExtension(name).ToLowerInvariant() is ".png" ? "image/png" : "image/jpeg";
 
     /// <summary>The paragraphs of a version as well-formed HTML; headings begin one level below the title.</summary>
     internal static string Blocks(VersionFile v, Func<string, string?> picture)
     {
         var html = new StringBuilder();
         foreach (var p in v.Pages.SelectMany(p => p))
-            if (Paragraphs.PictureOf(p) is { } shown) { if (picture(shown.Name) is { } src) html.Append($"<p><img src=\"{src}\" alt=\"{WebUtility.HtmlEncode(shown.Alt)}\" /></p>\n"); }
-            else if (Paragraphs.IsHeading(p)) html.Append($"<h2>{Inline(p.TrimStart('#', ' '))}</h2>\n");
-            else if (Paragraphs.IsTable(p)) html.Append(Table(Paragraphs.Rows(p)));
-            else html.Append($"<p>{string.Join("<br />\n", p.Split('\n').Select(Line))}</p>\n");
+            if (Paragraphs.PictureOf(p) is { } shown)
+            {
+                if (picture(shown.Name) is { } src)
+                    html.Append($"<p><img src=\"{src}\" alt=\"{WebUtility.HtmlEncode(shown.Alt)}\" /></p>\n");
+            }
+            else if (Paragraphs.IsHeading(p))
+                html.Append($"<h2>{Inline(p.TrimStart('#', ' '))}</h2>\n");
+            else if (Paragraphs.IsTable(p))
+                html.Append(Table(Paragraphs.Rows(p)));
+            else
+                html.Append($"<p>{string.Join("<br />\n", p.Split('\n').Select(Line))}</p>\n");
         return html.ToString();
     }
 
     // Verse that is set in keeps its place.
-    private static string Line(string line) => string.Concat(Enumerable.Repeat("&#160;", line.Length - line.TrimStart(' ').Length)) + Inline(line.TrimStart(' '));
+    private static string Line(string line) =>
+        string.Concat(Enumerable.Repeat("&#160;", line.Length - line.TrimStart(' ').Length))
+        + Inline(line.TrimStart(' '));
 
     private static string Table(IReadOnlyList<IReadOnlyList<string>> rows)
     {
         var head = Paragraphs.HasHead(rows);
-        return $"<table>\n{string.Concat(rows.Select((row, i) => $"<tr>{string.Concat(row.Select(c => i == 0 && head ? $"<th>{Inline(c)}</th>" : $"<td>{Inline(c)}</td>"))}</tr>\n"))}</table>\n";
+        string Cell(string text, bool heads) => heads ? $"<th>{Inline(text)}</th>" : $"<td>{Inline(text)}</td>";
+        var lines = rows.Select((row, i) => $"<tr>{string.Concat(row.Select(c => Cell(c, i == 0 && head)))}</tr>\n");
+        return $"<table>\n{string.Concat(lines)}</table>\n";
     }
 
-    private static string Inline(string text) => Paragraphs.Emphasis().Replace(WebUtility.HtmlEncode(text), m => m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>");
+    private static string Inline(string text) =>
+        Paragraphs
+            .Emphasis()
+            .Replace(WebUtility.HtmlEncode(text), m =>
+                m.Groups[1].Success ? $"<strong>{m.Groups[1].Value}</strong>" : $"<em>{m.Groups[2].Value}</em>"
+            );
 }

@@ -18,7 +18,15 @@ public sealed record SessionPlace(Guid Id, string Device, DateTimeOffset MadeAt,
 public sealed record InviteRequest(string Name, string? Mail, bool Lead, string? Post = null, Guid? Id = null);
 
 /// <param name="Link">To be given to the one who is invited; it works once.</param>
-public sealed record InvitedView(Guid AdultId, string Name, string UserName, string Link, bool Mailed, DateTimeOffset Until, Guid? ChangeId);
+public sealed record InvitedView(
+    Guid AdultId,
+    string Name,
+    string UserName,
+    string Link,
+    bool Mailed,
+    DateTimeOffset Until,
+    Guid? ChangeId
+);
 
 /// <param name="Post">Teacher or Assistant; as before if it is not said.</param>
 public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left, string? Post = null);
@@ -36,62 +44,194 @@ public sealed record PasswordRequest(string Old, string New);
 /// <summary>Staff: inviting, changing, resetting, signing out everywhere; and what they do for themselves.</summary>
 public static class AdultEndpoints
 {
-    private static readonly TimeSpan InvitedFor = TimeSpan.FromDays(14), ResetFor = TimeSpan.FromDays(2);
+    private static readonly TimeSpan InvitedFor = TimeSpan.FromDays(14),
+        ResetFor = TimeSpan.FromDays(2);
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/school/adults", async (Desk desk, AdultStore adults) => { await desk.Lead(); return await adults.Staff(desk.Who.SchoolId, desk.Now); });
+        api.MapGet("/school/adults", async (Desk desk, AdultStore adults) =>
+        {
+            await desk.Lead();
+            return await adults.Staff(desk.Who.SchoolId, desk.Now);
+        });
         api.MapPost("/school/adults", Invite);
         api.MapPut("/school/adults/{adultId:guid}", Change);
         api.MapPost("/school/adults/{adultId:guid}/pass", NewPass);
-        api.MapPost("/school/adults/{adultId:guid}/sign-out", async (Guid adultId, Desk desk, AdultStore adults, SessionStore sessions) => { await Staff(adultId, desk, adults); await sessions.EndAll([adultId], desk.Now); });
+        api.MapPost(
+            "/school/adults/{adultId:guid}/sign-out",
+            async (Guid adultId, Desk desk, AdultStore adults, SessionStore sessions) =>
+            {
+                await Staff(adultId, desk, adults);
+                await sessions.EndAll([adultId], desk.Now);
+            }
+        );
         api.MapPost("/school/adults/passes.pdf", Sheets).Produces<byte[]>(contentType: "application/pdf");
         api.MapPost("/pass/look", Look).AllowAnonymous();
         api.MapPost("/pass", Use).AllowAnonymous();
         api.MapPut("/me/password", OwnPassword);
-        api.MapPost("/me/sign-out", async (Desk desk, SessionStore sessions) => { Me(desk); await sessions.EndAll([desk.Who.Id], desk.Now); });
-        api.MapGet("/me/sessions", async (Desk desk, SessionStore sessions) => { Me(desk); return (await sessions.Of(desk.Who.Id, desk.Now - Who.Idle)).Select(s => new SessionPlace(s.Id, s.Device, s.MadeAt, s.SeenAt, s.Id == desk.Who.Session)).ToList(); });
-        api.MapDelete("/me/sessions/{sessionId:guid}", async (Guid sessionId, Desk desk, SessionStore sessions) => { Me(desk); if (!await sessions.End(sessionId, desk.Who.Id, desk.Now)) throw Refused.NotFound(); });
-        api.MapGet("/school/sign-ins", async (Desk desk, SessionStore sessions) => { await desk.Lead(); return await sessions.Events(desk.Who.SchoolId); });
+        api.MapPost("/me/sign-out", async (Desk desk, SessionStore sessions) =>
+        {
+            Me(desk);
+            await sessions.EndAll([desk.Who.Id], desk.Now);
+        });
+        api.MapGet("/me/sessions", async (Desk desk, SessionStore sessions) =>
+        {
+            Me(desk);
+            return (await sessions.Of(desk.Who.Id, desk.Now - Who.Idle))
+                .Select(s => new SessionPlace(s.Id, s.Device, s.MadeAt, s.SeenAt, s.Id == desk.Who.Session))
+                .ToList();
+        });
+        api.MapDelete("/me/sessions/{sessionId:guid}", async (Guid sessionId, Desk desk, SessionStore sessions) =>
+        {
+            Me(desk);
+            if (!await sessions.End(sessionId, desk.Who.Id, desk.Now))
+                throw Refused.NotFound();
+        });
+        api.MapGet("/school/sign-ins", async (Desk desk, SessionStore sessions) =>
+        {
+            await desk.Lead();
+            return await sessions.Events(desk.Who.SchoolId);
+        });
     }
 
-    private static async Task<InvitedView> Invite(InviteRequest request, Desk desk, RosterDesk roster, RosterStore rosters, AdultStore adults, IMailer mailer, HttpContext http)
+    private static async Task<InvitedView> Invite(
+        InviteRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        AdultStore adults,
+        IMailer mailer,
+        HttpContext http
+    )
     {
         await desk.Lead();
-        if (request.Id is { } again && await rosters.Adult(again, desk.Who.SchoolId) is { } there) return await Pass(there.Id, there.Name, there.UserName, null, hasPassword: false, desk, adults, mailer, http);
+        if (request.Id is { } again && await rosters.Adult(again, desk.Who.SchoolId) is { } there)
+            return await Pass(
+                there.Id,
+                there.Name,
+                there.UserName,
+                null,
+                hasPassword: false,
+                desk,
+                adults,
+                mailer,
+                http
+            );
         var (name, mail) = Checked(request.Name, request.Mail);
         var makers = await roster.Makers();
-        var adult = new RosterAdult(request.Id ?? Guid.CreateVersion7(), null, name, makers.AdultName(mail ?? name), mail, request.Lead, Left: false, PostOf(request.Post) ?? Post.Teacher);
-        var change = await roster.Apply(ChangeSet.Nothing with { Adults = [new(null, adult)] }, null, $"Invited {name}");
-        return await Pass(adult.Id, name, adult.UserName, mail, hasPassword: false, desk, adults, mailer, http) with { ChangeId = change };
+        var adult = new RosterAdult(
+            request.Id ?? Guid.CreateVersion7(),
+            null,
+            name,
+            makers.AdultName(mail ?? name),
+            mail,
+            request.Lead,
+            Left: false,
+            PostOf(request.Post) ?? Post.Teacher
+        );
+        var change = await roster.Apply(
+            ChangeSet.Nothing with
+            {
+                Adults = [new(null, adult)],
+            },
+            null,
+            $"Invited {name}"
+        );
+        return await Pass(adult.Id, name, adult.UserName, mail, hasPassword: false, desk, adults, mailer, http) with
+        {
+            ChangeId = change,
+        };
     }
 
-    private static async Task<RosterChanged> Change(Guid adultId, StaffRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Change(
+        Guid adultId,
+        StaffRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         await desk.Lead();
         var (name, mail) = Checked(request.Name, request.Mail);
         var known = await rosters.Adult(adultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (adultId == desk.Who.Id && (request.Left || !request.Lead)) throw Refused.Conflict("yourself", "You cannot take the lead from yourself or leave. Another school lead can.");
-        var next = known with { Name = name, Mail = mail, Lead = request.Lead, Left = request.Left, Post = PostOf(request.Post) ?? known.Post };
-        var done = await MemberEndpoints.Done(roster, next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Adults = [new(known, next)] }, null, next.Left && !known.Left ? $"{name} has left the school" : $"Changed {name}");
+        if (adultId == desk.Who.Id && (request.Left || !request.Lead))
+            throw Refused.Conflict(
+                "yourself",
+                "You cannot take the lead from yourself or leave. Another school lead can."
+            );
+        var next = known with
+        {
+            Name = name,
+            Mail = mail,
+            Lead = request.Lead,
+            Left = request.Left,
+            Post = PostOf(request.Post) ?? known.Post,
+        };
+        var done = await MemberEndpoints.Done(
+            roster,
+            next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Adults = [new(known, next)] },
+            null,
+            next.Left && !known.Left ? $"{name} has left the school" : $"Changed {name}"
+        );
         return done;
     }
 
-    private static async Task<InvitedView> NewPass(Guid adultId, Desk desk, AdultStore adults, IMailer mailer, HttpContext http)
+    private static async Task<InvitedView> NewPass(
+        Guid adultId,
+        Desk desk,
+        AdultStore adults,
+        IMailer mailer,
+        HttpContext http
+    )
     {
         var adult = await Staff(adultId, desk, adults);
-        return await Pass(adult.Id, adult.Name, adult.UserName, adult.Mail, adult.PasswordHash is not null, desk, adults, mailer, http);
+        return await Pass(
+            adult.Id,
+            adult.Name,
+            adult.UserName,
+            adult.Mail,
+            adult.PasswordHash is not null,
+            desk,
+            adults,
+            mailer,
+            http
+        );
     }
 
-    private static async Task<InvitedView> Pass(Guid adultId, string name, string userName, string? mail, bool hasPassword, Desk desk, AdultStore adults, IMailer mailer, HttpContext http)
+    private static async Task<InvitedView> Pass(
+        Guid adultId,
+        string name,
+        string userName,
+        string? mail,
+        bool hasPassword,
+        Desk desk,
+        AdultStore adults,
+        IMailer mailer,
+        HttpContext http
+    )
     {
         var (token, hash) = Secrets.NewToken();
         var until = desk.Now + (hasPassword ? ResetFor : InvitedFor);
-        await adults.AddPass(Guid.CreateVersion7(), desk.Who.SchoolId, adultId, hasPassword ? "reset" : "invitation", hash, desk.Now, until);
+        await adults.AddPass(
+            Guid.CreateVersion7(),
+            desk.Who.SchoolId,
+            adultId,
+            hasPassword ? "reset" : "invitation",
+            hash,
+            desk.Now,
+            until
+        );
         var link = $"{PrintRoom.Address(http)}/welcome#{token}";
         var school = await desk.School();
         if (mail is not null)
-            await mailer.Send(school.Id, mail, hasPassword ? "A new password" : $"You are invited to {school.Name}", $"Good day {name},\n\nopen this link to {(hasPassword ? "choose a new password" : "choose your password and begin")}:\n{link}\n\nIt works once, until {until:d MMMM}. Your user name is {userName}.");
+            await mailer.Send(
+                school.Id,
+                mail,
+                hasPassword ? "A new password" : $"You are invited to {school.Name}",
+                $"Good day {name},\n\nopen this link to "
+                    + $"{(hasPassword ? "choose a new password" : "choose your password and begin")}:\n{link}\n\nIt "
+                    + $"works once, until {until:d MMMM}. Your user name is {userName}."
+            );
         return new(adultId, name, userName, link, mail is not null, until, null);
     }
 
@@ -105,69 +245,146 @@ public static class AdultEndpoints
             var adult = await Staff(id, desk, adults);
             var (token, hash) = Secrets.NewToken(12);
             var until = desk.Now + InvitedFor;
-            await adults.AddPass(Guid.CreateVersion7(), school.Id, id, adult.PasswordHash is null ? "invitation" : "reset", hash, desk.Now, until);
+            await adults.AddPass(
+                Guid.CreateVersion7(),
+                school.Id,
+                id,
+                adult.PasswordHash is null ? "invitation" : "reset",
+                hash,
+                desk.Now,
+                until
+            );
             var address = PrintRoom.Address(http);
-            letters.Add(new(school.Name, new($"Your way into {school.Name}", $"Good day {adult.Name},\n\nopen {address}/welcome and type the code below, or point a camera at the square. You choose a password of your own there.\n\nYour user name is {adult.UserName}. {PasswordRules.Sentence}\n\nThe code works once, until {until:d MMMM yyyy}. Keep it to yourself until then, and throw this sheet away afterwards."), token, $"{address}/welcome#{token}"));
+            letters.Add(
+                new(
+                    school.Name,
+                    new(
+                        $"Your way into {school.Name}",
+                        $"Good day {adult.Name},\n\nopen {address}/welcome and type the code below, or point a "
+                            + "camera at the square. You choose a password of your own there.\n\nYour user name is "
+                            + $"{adult.UserName}. {PasswordRules.Sentence}\n\nThe code works once, until "
+                            + $"{until:d MMMM yyyy}. Keep it to yourself until then, and throw this sheet away "
+                            + "afterwards."
+                    ),
+                    token,
+                    $"{address}/welcome#{token}"
+                )
+            );
         }
-        if (letters.Count == 0) throw Refused.Field("adultIds", "Choose somebody to print a sheet for.");
+        if (letters.Count == 0)
+            throw Refused.Field("adultIds", "Choose somebody to print a sheet for.");
         using var body = new MemoryStream();
         LetterPrint.Write(body, PaperSize.A4, letters);
         return Results.File(body.ToArray(), "application/pdf", "Invitations.pdf");
     }
 
-    private static async Task<PassView> Look(PassRequest request, AdultStore adults, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task<PassView> Look(
+        PassRequest request,
+        AdultStore adults,
+        SignInLimits limits,
+        Desk desk,
+        HttpContext http
+    )
     {
         var pass = await Open(request.Token, adults, limits, desk, http);
         return new(pass.Purpose, pass.Name, pass.UserName, PasswordRules.Sentence);
     }
 
-    private static async Task Use(PassRequest request, AdultStore adults, Secrets secrets, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task Use(
+        PassRequest request,
+        AdultStore adults,
+        Secrets secrets,
+        SignInLimits limits,
+        Desk desk,
+        HttpContext http
+    )
     {
         var pass = await Open(request.Token, adults, limits, desk, http);
         var userName = string.IsNullOrWhiteSpace(request.UserName) ? pass.UserName : request.UserName.Trim();
-        if (!System.Text.RegularExpressions.Regex.IsMatch(userName, PasswordRules.UserName)) throw Refused.Field("userName", PasswordRules.UserNameSentence);
-        if (PasswordRules.FaultOf(request.Password, userName, pass.Name) is { } weak) throw Refused.Field("password", weak);
-        if (!userName.Equals(pass.UserName, StringComparison.OrdinalIgnoreCase) && await adults.NameIsTaken(userName)) throw Refused.Field("userName", "Somebody has this user name already.");
-        if (!await adults.SetPassword(pass, userName, secrets.Hash(request.Password!), desk.Now)) throw NoPass();
+        if (!System.Text.RegularExpressions.Regex.IsMatch(userName, PasswordRules.UserName))
+            throw Refused.Field("userName", PasswordRules.UserNameSentence);
+        if (PasswordRules.FaultOf(request.Password, userName, pass.Name) is { } weak)
+            throw Refused.Field("password", weak);
+        if (!userName.Equals(pass.UserName, StringComparison.OrdinalIgnoreCase) && await adults.NameIsTaken(userName))
+            throw Refused.Field("userName", "Somebody has this user name already.");
+        if (!await adults.SetPassword(pass, userName, secrets.Hash(request.Password!), desk.Now))
+            throw NoPass();
         await Who.Of((await adults.Find(pass.AdultId, pass.SchoolId))!).SignIn(http);
     }
 
-    private static async Task<Pass> Open(string? token, AdultStore adults, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task<Pass> Open(
+        string? token,
+        AdultStore adults,
+        SignInLimits limits,
+        Desk desk,
+        HttpContext http
+    )
     {
         Pass? pass = null;
-        return await limits.Code(http, "pass", async () => (pass = await adults.OpenPass(Secrets.HashOf(token ?? ""), desk.Now)) is { Purpose: "invitation" or "reset" }) ? pass! : throw NoPass();
+        return await limits.Code(http, "pass", async () =>
+            (pass = await adults.OpenPass(Secrets.HashOf(token ?? ""), desk.Now))
+                is { Purpose: "invitation" or "reset" }
+        )
+            ? pass!
+            : throw NoPass();
     }
 
-    private static async Task OwnPassword(PasswordRequest request, Desk desk, AdultStore adults, Secrets secrets, SignInLimits limits, HttpContext http)
+    private static async Task OwnPassword(
+        PasswordRequest request,
+        Desk desk,
+        AdultStore adults,
+        Secrets secrets,
+        SignInLimits limits,
+        HttpContext http
+    )
     {
         Me(desk);
         var adult = (await adults.Find(desk.Who.Id, desk.Who.SchoolId))!;
-        if (!await limits.Account(http, $"adult {adult.UserName}", new(adult.SchoolId, AdultId: adult.Id), () => secrets.Matches(adult, request.Old ?? ""))) throw Refused.Field("old", "This is not your password now.");
-        if (PasswordRules.FaultOf(request.New, adult.UserName, adult.Name) is { } weak) throw Refused.Field("new", weak);
+        if (
+            !await limits.Account(http, $"adult {adult.UserName}", new(adult.SchoolId, AdultId: adult.Id), () =>
+                secrets.Matches(adult, request.Old ?? "")
+            )
+        )
+            throw Refused.Field("old", "This is not your password now.");
+        if (PasswordRules.FaultOf(request.New, adult.UserName, adult.Name) is { } weak)
+            throw Refused.Field("new", weak);
         // Everywhere else is signed out; here the session goes on.
         await adults.ChangePassword(adult.Id, secrets.Hash(request.New), desk.Who.Session, desk.Now);
     }
 
     private static void Me(Desk desk)
     {
-        if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Guardian)) throw Refused.NotFound();
+        if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Guardian))
+            throw Refused.NotFound();
     }
 
     private static async Task<Adult> Staff(Guid adultId, Desk desk, AdultStore adults)
     {
         await desk.Lead();
-        return await adults.Find(adultId, desk.Who.SchoolId) is { Kind: "staff" } adult ? adult : throw Refused.NotFound();
+        return await adults.Find(adultId, desk.Who.SchoolId) is { Kind: "staff" } adult
+            ? adult
+            : throw Refused.NotFound();
     }
 
-    private static Post? PostOf(string? asked) => string.IsNullOrEmpty(asked) ? null : Enum.TryParse<Post>(asked, out var post) && Enum.IsDefined(post) ? post : throw Refused.Field("post", "Choose teacher or assistant.");
+    private static Post? PostOf(string? asked) =>
+        string.IsNullOrEmpty(asked) ? null
+        : Enum.TryParse<Post>(asked, out var post) && Enum.IsDefined(post) ? post
+        : throw Refused.Field("post", "Choose teacher or assistant.");
 
     private static (string Name, string? Mail) Checked(string? asked, string? address)
     {
         var name = Names.Tidy(asked);
-        if (name.Length is 0 or > 120) throw Refused.Field("name", "Write a name of at most 120 letters.");
+        if (name.Length is 0 or > 120)
+            throw Refused.Field("name", "Write a name of at most 120 letters.");
         var mail = string.IsNullOrWhiteSpace(address) ? null : address.Trim();
-        return mail is not null && !Mail.Holds(mail) ? throw Refused.Field("mail", "This is no e-mail address.") : (name, mail);
+        return mail is not null && !Mail.Holds(mail)
+            ? throw Refused.Field("mail", "This is no e-mail address.")
+            : (name, mail);
     }
 
-    private static Refused NoPass() => Refused.Conflict("no-such-pass", "This link or code has been used already or does not work any more. Ask the school lead for a new one.");
+    private static Refused NoPass() =>
+        Refused.Conflict(
+            "no-such-pass",
+            "This link or code has been used already or does not work any more. Ask the school lead for a new one."
+        );
 }

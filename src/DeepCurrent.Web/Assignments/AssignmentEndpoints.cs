@@ -19,7 +19,17 @@ public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Gui
 /// <param name="Forecast">Whole percent, as it is shown.</param>
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
 /// <param name="Before">State of a ticket the reader already had for this text.</param>
-public sealed record FitView(Guid TextId, Guid ReaderId, Guid VersionId, string Version, double VersionDepth, int Forecast, string Zone, string? Before, IReadOnlyList<VersionFit> Versions);
+public sealed record FitView(
+    Guid TextId,
+    Guid ReaderId,
+    Guid VersionId,
+    string Version,
+    double VersionDepth,
+    int Forecast,
+    string Zone,
+    string? Before,
+    IReadOnlyList<VersionFit> Versions
+);
 
 /// <summary>What is forecast of one version for one reader.</summary>
 public sealed record VersionFit(Guid VersionId, int Forecast, string Zone);
@@ -29,7 +39,18 @@ public sealed record VersionFit(Guid VersionId, int Forecast, string Zone);
 /// <param name="Guided">Whether readers see the questions between the paragraphs; yes if it is not said.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
 /// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
-public sealed record AssignRequest(IReadOnlyList<Guid> ReaderIds, Guid? TextId, DateOnly? DueOn, int Attempts, string? Directions, bool SkipGiven, IReadOnlyDictionary<Guid, Guid>? Versions, bool? Guided, bool? Aloud, IReadOnlyList<TextToGive>? Texts = null);
+public sealed record AssignRequest(
+    IReadOnlyList<Guid> ReaderIds,
+    Guid? TextId,
+    DateOnly? DueOn,
+    int Attempts,
+    string? Directions,
+    bool SkipGiven,
+    IReadOnlyDictionary<Guid, Guid>? Versions,
+    bool? Guided,
+    bool? Aloud,
+    IReadOnlyList<TextToGive>? Texts = null
+);
 
 /// <summary>One text of an assignment.</summary>
 /// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
@@ -46,14 +67,24 @@ public sealed record AnswerView(Guid QuestionId, IReadOnlyList<TryView> Tries, s
 
 /// <param name="Late">Answers given before the text was due and heard of after it.</param>
 /// <param name="SetAside">What the reader did and could not be taken.</param>
-public sealed record TicketView(TicketRow Ticket, Guid ClassId, string Title, bool MayMark, IReadOnlyList<Texts.QuestionView> Questions, IReadOnlyList<AnswerView> Answers, int Late, IReadOnlyList<SetAsideView> SetAside);
+public sealed record TicketView(
+    TicketRow Ticket,
+    Guid ClassId,
+    string Title,
+    bool MayMark,
+    IReadOnlyList<Texts.QuestionView> Questions,
+    IReadOnlyList<AnswerView> Answers,
+    int Late,
+    IReadOnlyList<SetAsideView> SetAside
+);
 
 public sealed record AssignmentView(AssignmentRow Assignment, IReadOnlyList<TicketRow> Tickets);
 
 /// <summary>Giving texts to readers, and what became of them.</summary>
 public static class AssignmentEndpoints
 {
-    private const int MostReaders = 500, MostTexts = 20;
+    private const int MostReaders = 500,
+        MostTexts = 20;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -64,83 +95,182 @@ public static class AssignmentEndpoints
         api.MapGet("/tickets/{ticketId:guid}", Ticket);
     }
 
-    private static async Task<IReadOnlyList<FitView>> Fit(Guid classId, FitRequest request, Desk desk, SchoolStore schools, ReaderStore readers, TextStore texts, AssignmentStore assignments)
+    private static async Task<IReadOnlyList<FitView>> Fit(
+        Guid classId,
+        FitRequest request,
+        Desk desk,
+        SchoolStore schools,
+        ReaderStore readers,
+        TextStore texts,
+        AssignmentStore assignments
+    )
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
         var fits = new List<FitView>();
-        foreach (var textId in request.TextIds.Distinct().Take(20)) fits.AddRange(await Fits(textId, chosen, school, texts, assignments));
+        foreach (var textId in request.TextIds.Distinct().Take(20))
+            fits.AddRange(await Fits(textId, chosen, school, texts, assignments));
         return fits;
     }
 
-    private static async Task<AssignedView> Assign(Guid classId, AssignRequest request, Desk desk, SchoolStore schools, ReaderStore readers, TextStore texts, AssignmentStore assignments, ChangeStore changes)
+    private static async Task<AssignedView> Assign(
+        Guid classId,
+        AssignRequest request,
+        Desk desk,
+        SchoolStore schools,
+        ReaderStore readers,
+        TextStore texts,
+        AssignmentStore assignments,
+        ChangeStore changes
+    )
     {
         var place = await desk.Class(classId, Deed.Assign);
-        if (request.Attempts is < 1 or > 3) throw Refused.Field("attempts", "A question may be tried one to three times.");
-        if (request.Directions?.Length > 500) throw Refused.Field("directions", "Keep the directions under 500 letters.");
-        if (request.DueOn is { } due && due < await desk.Today()) throw Refused.Field("dueOn", "This day has passed. Choose today or a later day.");
+        if (request.Attempts is < 1 or > 3)
+            throw Refused.Field("attempts", "A question may be tried one to three times.");
+        if (request.Directions?.Length > 500)
+            throw Refused.Field("directions", "Keep the directions under 500 letters.");
+        if (request.DueOn is { } due && due < await desk.Today())
+            throw Refused.Field("dueOn", "This day has passed. Choose today or a later day.");
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
-        var wanted = request.Texts ?? [new(Guid.CreateVersion7(), request.TextId ?? throw Refused.Field("textIds", "Choose a text."), request.Versions)];
-        if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count) throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
+        var wanted = request.Texts
+            ??
+            [
+                new(
+                    Guid.CreateVersion7(),
+                    request.TextId ?? throw Refused.Field("textIds", "Choose a text."),
+                    request.Versions
+                ),
+            ];
+        if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count)
+            throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
         // The same request again, after a lost answer, is what it was.
-        if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b) return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
+        if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b)
+            return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
         var given = new List<NewAssignment>();
         var titles = new List<string>();
         foreach (var w in wanted)
         {
             var title = (await texts.Find(w.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
-            if ((await texts.Questions(w.TextId)).All(q => q.Guided)) throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
-            var fits = (await Fits(w.TextId, chosen, school, texts, assignments)).Where(f => !request.SkipGiven || f.Before is null).ToList();
-            if (fits.Count == 0) continue;
+            if ((await texts.Questions(w.TextId)).All(q => q.Guided))
+                throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
+            var fits = (await Fits(w.TextId, chosen, school, texts, assignments))
+                .Where(f => !request.SkipGiven || f.Before is null)
+                .ToList();
+            if (fits.Count == 0)
+                continue;
             var versions = await texts.Versions(w.TextId, place.SchoolId);
-            given.Add(new(w.Id, classId, w.TextId, desk.Who.Id, desk.Now, request.DueOn, request.Attempts, request.Directions?.Trim() ?? "", [.. fits.Select(f => Fixed(f, w.Versions, versions, chosen))], request.Guided ?? true, request.Aloud ?? false));
+            given.Add(
+                new(
+                    w.Id,
+                    classId,
+                    w.TextId,
+                    desk.Who.Id,
+                    desk.Now,
+                    request.DueOn,
+                    request.Attempts,
+                    request.Directions?.Trim() ?? "",
+                    [.. fits.Select(f => Fixed(f, w.Versions, versions, chosen))],
+                    request.Guided ?? true,
+                    request.Aloud ?? false
+                )
+            );
             titles.Add(title);
         }
-        if (given.Count == 0) throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
+        if (given.Count == 0)
+            throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
         var readerCount = given.SelectMany(g => g.Tickets).Select(k => k.ReaderId).Distinct().Count();
-        var summary = $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {Counted.Readers(readerCount)}";
-        var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoAssigned.Name, async (c, t) =>
-        {
-            foreach (var g in given) if (!await AssignmentStore.Add(c, t, g)) throw Refused.Conflict("given", "This has been assigned already.");
-            return new(new Assigned([.. given.Select(g => g.Id)]), summary);
-        });
+        var summary =
+            $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {Counted.Readers(readerCount)}";
+        var change = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoAssigned.Name,
+            async (c, t) =>
+            {
+                foreach (var g in given)
+                    if (!await AssignmentStore.Add(c, t, g))
+                        throw Refused.Conflict("given", "This has been assigned already.");
+                return new(new Assigned([.. given.Select(g => g.Id)]), summary);
+            }
+        );
         return new(given[0].Id, change!.Id, given.Sum(g => g.Tickets.Count), given.Count);
     }
 
-    private static NewTicket Fixed(FitView fit, IReadOnlyDictionary<Guid, Guid>? chosenVersions, IReadOnlyList<VersionHead> versions, IReadOnlyList<RosterRow> readers)
+    private static NewTicket Fixed(
+        FitView fit,
+        IReadOnlyDictionary<Guid, Guid>? chosenVersions,
+        IReadOnlyList<VersionHead> versions,
+        IReadOnlyList<RosterRow> readers
+    )
     {
-        if (chosenVersions?.TryGetValue(fit.ReaderId, out var wanted) != true || versions.FirstOrDefault(v => v.Id == wanted) is not { } version) return new(Guid.CreateVersion7(), fit.ReaderId, fit.VersionId, fit.Forecast / 100.0);
+        if (
+            chosenVersions?.TryGetValue(fit.ReaderId, out var wanted) != true
+            || versions.FirstOrDefault(v => v.Id == wanted) is not { } version
+        )
+            return new(Guid.CreateVersion7(), fit.ReaderId, fit.VersionId, fit.Forecast / 100.0);
         var reader = readers.First(r => r.Id == fit.ReaderId);
-        return new(Guid.CreateVersion7(), fit.ReaderId, version.Id, Core.Depth.Forecast.Comprehension(new(reader.Depth), new(version.Depth)).Value);
+        return new(
+            Guid.CreateVersion7(),
+            fit.ReaderId,
+            version.Id,
+            Core.Depth.Forecast.Comprehension(new(reader.Depth), new(version.Depth)).Value
+        );
     }
 
-    /// <summary>Those of the class who were chosen; a reader of another class is as unknown as one that does not exist.</summary>
-    private static async Task<IReadOnlyList<RosterRow>> Chosen(Guid classId, IReadOnlyList<Guid> ids, ReaderStore readers, Desk desk)
+    /// <summary>Those of the class who were chosen; a reader of another class is as unknown as one that does not
+    /// exist.</summary>
+    private static async Task<IReadOnlyList<RosterRow>> Chosen(
+        Guid classId,
+        IReadOnlyList<Guid> ids,
+        ReaderStore readers,
+        Desk desk
+    )
     {
-        if (ids.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader.");
-        if (ids.Count > MostReaders) throw Refused.Field("readerIds", $"Choose at most {MostReaders} readers at a time.");
+        if (ids.Count == 0)
+            throw Refused.Field("readerIds", "Choose at least one reader.");
+        if (ids.Count > MostReaders)
+            throw Refused.Field("readerIds", $"Choose at most {MostReaders} readers at a time.");
         var roster = (await readers.Roster(classId, await desk.Moment())).ToDictionary(r => r.Id);
         return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
     }
 
-    private static VersionFit FitOf(Guid versionId, Probability forecast, ZoneCuts cuts) => new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString());
+    private static VersionFit FitOf(Guid versionId, Probability forecast, ZoneCuts cuts) =>
+        new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString());
 
-    private static async Task<IReadOnlyList<FitView>> Fits(Guid textId, IReadOnlyList<RosterRow> readers, School school, TextStore texts, AssignmentStore assignments)
+    private static async Task<IReadOnlyList<FitView>> Fits(
+        Guid textId,
+        IReadOnlyList<RosterRow> readers,
+        School school,
+        TextStore texts,
+        AssignmentStore assignments
+    )
     {
         var versions = await texts.Versions(textId, school.Id);
-        if (versions.Count == 0) throw Refused.NotFound();
+        if (versions.Count == 0)
+            throw Refused.NotFound();
         var depths = versions.Select(v => new Fathoms(v.Depth)).ToList();
         var given = await assignments.Given(textId, [.. readers.Select(r => r.Id)]);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
-        return [.. readers.Select(r =>
-        {
-            var best = Forecast.BestVersion(new(r.Depth), depths);
-            var forecast = Forecast.Comprehension(new(r.Depth), depths[best]);
-            return new FitView(textId, r.Id, versions[best].Id, versions[best].Label, versions[best].Depth, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString(), given.GetValueOrDefault(r.Id),
-                [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(new(r.Depth), new(v.Depth)), cuts))]);
-        })];
+        return
+        [
+            .. readers.Select(r =>
+            {
+                var best = Forecast.BestVersion(new(r.Depth), depths);
+                var forecast = Forecast.Comprehension(new(r.Depth), depths[best]);
+                return new FitView(
+                    textId,
+                    r.Id,
+                    versions[best].Id,
+                    versions[best].Label,
+                    versions[best].Depth,
+                    forecast.Percent,
+                    Forecast.ZoneOf(forecast, cuts).ToString(),
+                    given.GetValueOrDefault(r.Id),
+                    [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(new(r.Depth), new(v.Depth)), cuts))]
+                );
+            }),
+        ];
     }
 
     private static async Task<IReadOnlyList<AssignmentRow>> All(Guid classId, Desk desk, AssignmentStore assignments)
@@ -156,9 +286,17 @@ public static class AssignmentEndpoints
         return new(assignment, await assignments.Tickets(assignmentId));
     }
 
-    private static async Task<TicketView> Ticket(Guid ticketId, Desk desk, AssignmentStore assignments, TextStore texts, TicketStore tickets, SetAsideStore aside)
+    private static async Task<TicketView> Ticket(
+        Guid ticketId,
+        Desk desk,
+        AssignmentStore assignments,
+        TextStore texts,
+        TicketStore tickets,
+        SetAsideStore aside
+    )
     {
-        var (ticket, classId, textId, title, due) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var (ticket, classId, textId, title, due) = await assignments.Ticket(ticketId, desk.Who.SchoolId)
+            ?? throw Refused.NotFound();
         var place = await desk.Class(classId, Deed.SeeClass);
         var given = await tickets.Answers(ticketId);
         var answers = given.ToLookup(a => a.QuestionId);
@@ -166,10 +304,32 @@ public static class AssignmentEndpoints
         // Guided questions are shown where they were answered; the quiz is shown whole.
         var questions = (await texts.Questions(textId)).Where(q => !q.Guided || answers[q.Id].Any()).ToList();
         var mayMark = desk.May(Deed.Mark, place);
-        return new(ticket, classId, title, mayMark, [.. questions.Select(Texts.QuestionView.Of)], [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))],
-            given.Count(a => GivenTime.Late(a.At, a.ReceivedAt, end)), [.. (await aside.Of(ticketId)).Select(SetAsideView.Of)]);
+        return new(
+            ticket,
+            classId,
+            title,
+            mayMark,
+            [.. questions.Select(Texts.QuestionView.Of)],
+            [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))],
+            given.Count(a => GivenTime.Late(a.At, a.ReceivedAt, end)),
+            [.. (await aside.Of(ticketId)).Select(SetAsideView.Of)]
+        );
     }
 
     private static AnswerView Shown(Question q, IReadOnlyList<AnswerRow> attempts) =>
-        new(q.Id, [.. attempts.Select(a => new TryView(a.Id, a.Response.Picks, a.Response.Words, a.Correct, a.Mark, a.Comment))], TicketLife.MarkOf([.. attempts.Select(a => a.Right)]).ToString(), attempts.Count > 0 && attempts[0].Rushed);
+        new(
+            q.Id,
+            [
+                .. attempts.Select(a => new TryView(
+                    a.Id,
+                    a.Response.Picks,
+                    a.Response.Words,
+                    a.Correct,
+                    a.Mark,
+                    a.Comment
+                )),
+            ],
+            TicketLife.MarkOf([.. attempts.Select(a => a.Right)]).ToString(),
+            attempts.Count > 0 && attempts[0].Rushed
+        );
 }

@@ -15,6 +15,8 @@ internal sealed class UndoAssigned() : Undoes<Assigned>(Name, Deed.Assign)
     protected override async Task<string> Undo(UndoAt at, Assigned did)
     {
         var taken = await AssignmentStore.Withdraw(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value, at.Now);
-        return taken == 0 ? throw UndoAt.BuiltOn("Everybody has handed this in already, so nothing is taken back.") : $"Taken back from {Counted.Readers(taken)}. What was handed in is kept.";
+        return taken == 0
+            ? throw UndoAt.BuiltOn("Everybody has handed this in already, so nothing is taken back.")
+            : $"Taken back from {Counted.Readers(taken)}. What was handed in is kept.";
     }
 }

@@ -13,36 +13,60 @@ public static class ChangeEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/classes/{classId:guid}/changes", async (Guid classId, Desk desk, ChangeStore changes) => { await desk.Class(classId, Deed.SeeClass); return await changes.Of(classId); });
-        api.MapGet("/school/changes", async (Desk desk, ChangeStore changes) => { await desk.Lead(); return await changes.OfSchool(desk.Who.SchoolId); });
+        api.MapGet("/classes/{classId:guid}/changes", async (Guid classId, Desk desk, ChangeStore changes) =>
+        {
+            await desk.Class(classId, Deed.SeeClass);
+            return await changes.Of(classId);
+        });
+        api.MapGet("/school/changes", async (Desk desk, ChangeStore changes) =>
+        {
+            await desk.Lead();
+            return await changes.OfSchool(desk.Who.SchoolId);
+        });
         api.MapPost("/changes/{changeId:guid}/undo", Undo);
     }
 
-    private static async Task<UndoneView> Undo(Guid changeId, Desk desk, ChangeStore changes, RosterDesk roster, IEnumerable<IUndo> kinds)
+    private static async Task<UndoneView> Undo(
+        Guid changeId,
+        Desk desk,
+        ChangeStore changes,
+        RosterDesk roster,
+        IEnumerable<IUndo> kinds
+    )
     {
-        if (desk.Who.Role != Role.Teacher) throw Refused.NotFound();
+        if (desk.Who.Role != Role.Teacher)
+            throw Refused.NotFound();
         var change = await changes.Find(changeId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var undo = kinds.FirstOrDefault(k => k.Kind == change.Kind);
         await Allow(change, undo?.Deed ?? Deed.ChangeRoster, desk);
-        if (change.UndoneAt is not null) throw Undone();
-        if (change.At < desk.Now - Tidying.Kept) throw Refused.Conflict("too-late", $"This was done more than {Tidying.Kept.Days} days ago and stays.");
+        if (change.UndoneAt is not null)
+            throw Undone();
+        if (change.At < desk.Now - Tidying.Kept)
+            throw Refused.Conflict("too-late", $"This was done more than {Tidying.Kept.Days} days ago and stays.");
         // A roster's steps are packed, and compared with what is there before one is taken back.
         if (change.Kind == "roster")
         {
             await roster.Undo(changeId);
             return new("That is as it was before.");
         }
-        if (undo is null) throw Refused.Conflict("cannot-undo", "This cannot be undone.");
+        if (undo is null)
+            throw Refused.Conflict("cannot-undo", "This cannot be undone.");
         var yardstick = await roster.Yardstick();
-        return new(await changes.Undo(changeId, desk.Now, (c, t) => undo.Undo(new(c, t, change, yardstick, desk.Now))) ?? throw Undone());
+        return new(
+            await changes.Undo(changeId, desk.Now, (c, t) => undo.Undo(new(c, t, change, yardstick, desk.Now)))
+                ?? throw Undone()
+        );
     }
 
     private static Refused Undone() => Refused.Conflict("undone", "This has been undone already.");
 
-    /// <summary>What one may do, one may take back; what belongs to the school, whoever did it and whoever leads it.</summary>
+    /// <summary>What one may do, one may take back; what belongs to the school, whoever did it and whoever leads
+    /// it.</summary>
     private static async Task Allow(ChangeDetail change, Deed deed, Desk desk)
     {
-        if (change.ClassId is { } classId) await desk.Class(classId, deed);
-        else if (change.AdultId != desk.Who.Id) await desk.Lead();
+        if (change.ClassId is { } classId)
+            await desk.Class(classId, deed);
+        else if (change.AdultId != desk.Who.Id)
+            await desk.Lead();
     }
 }

@@ -8,12 +8,19 @@ using Npgsql;
 namespace DeepCurrent.Web.Changes;
 
 /// <summary>What an undo works in: one transaction, which also marks the change as undone.</summary>
-public sealed record UndoAt(NpgsqlConnection C, NpgsqlTransaction T, ChangeDetail Change, Yardstick Yardstick, DateTimeOffset Now)
+public sealed record UndoAt(
+    NpgsqlConnection C,
+    NpgsqlTransaction T,
+    ChangeDetail Change,
+    Yardstick Yardstick,
+    DateTimeOffset Now
+)
 {
     public static Refused BuiltOn(string sentence) => Refused.Conflict("built-on", sentence);
 }
 
-/// <summary>Takes changes of one kind back: exactly what the change did, and nothing else. Lives with its subject.</summary>
+/// <summary>Takes changes of one kind back: exactly what the change did, and nothing else. Lives with its
+/// subject.</summary>
 public interface IUndo
 {
     /// <summary>The kind of change, as the history lists it.</summary>

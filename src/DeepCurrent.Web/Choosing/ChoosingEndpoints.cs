@@ -10,15 +10,39 @@ namespace DeepCurrent.Web.Choosing;
 
 /// <param name="Depth">WithinReach, OrEasier or Any.</param>
 /// <param name="Without">Topics that are left out.</param>
-public sealed record ChoiceRulesRequest(bool Open, string? Depth, bool? Fiction, IReadOnlyList<string>? Without, int? MostOpen);
+public sealed record ChoiceRulesRequest(
+    bool Open,
+    string? Depth,
+    bool? Fiction,
+    IReadOnlyList<string>? Without,
+    int? MostOpen
+);
 
 /// <param name="Topics">Every topic there is to leave out.</param>
 /// <param name="Fewest">Texts that the reader with the fewest may choose from, whatever was read before.</param>
 /// <param name="Most">Texts that the reader with the most may choose from.</param>
-public sealed record ChoiceRulesView(bool Open, string Depth, bool? Fiction, IReadOnlyList<string> Without, int MostOpen, IReadOnlyList<string> Topics, int Fewest, int Most);
+public sealed record ChoiceRulesView(
+    bool Open,
+    string Depth,
+    bool? Fiction,
+    IReadOnlyList<string> Without,
+    int MostOpen,
+    IReadOnlyList<string> Topics,
+    int Fewest,
+    int Most
+);
 
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
-public sealed record OfferView(Guid TextId, string Title, string Kind, string Topic, string Blurb, int Words, int Questions, string Zone);
+public sealed record OfferView(
+    Guid TextId,
+    string Title,
+    string Kind,
+    string Topic,
+    string Blurb,
+    int Words,
+    int Questions,
+    string Zone
+);
 
 /// <param name="Open">Whether the reader may choose at all.</param>
 /// <param name="Left">How many more texts the reader may take now.</param>
@@ -26,7 +50,8 @@ public sealed record ChoicesView(bool Open, int Left, IReadOnlyList<OfferView> O
 
 public sealed record ChosenView(Guid TicketId);
 
-/// <summary>What readers may choose for themselves: a class's rules, what they come to for one reader, and choosing.</summary>
+/// <summary>What readers may choose for themselves: a class's rules, what they come to for one reader, and
+/// choosing.</summary>
 public static class ChoosingEndpoints
 {
     private const int MostOffers = 60;
@@ -46,55 +71,167 @@ public static class ChoosingEndpoints
         return await View(classId, await store.Rules(classId), desk, store, library);
     }
 
-    private static async Task<ChoiceRulesView> Put(Guid classId, ChoiceRulesRequest request, Desk desk, ChoosingStore store, LibraryShelf library)
+    private static async Task<ChoiceRulesView> Put(
+        Guid classId,
+        ChoiceRulesRequest request,
+        Desk desk,
+        ChoosingStore store,
+        LibraryShelf library
+    )
     {
         await desk.Class(classId, Deed.Assign);
         var most = request.MostOpen ?? new ChoiceRules().MostOpen;
-        if (most is < 1 or > ChoiceRules.MostOpenEver) throw Refused.Field("mostOpen", $"Let readers have 1 to {ChoiceRules.MostOpenEver} chosen texts open at once.");
-        if (!Enum.TryParse<ChoiceDepth>(request.Depth ?? nameof(ChoiceDepth.WithinReach), out var depth) || !Enum.IsDefined(depth)) throw Refused.Field("depth", "There is no such rule for depth.");
+        if (most is < 1 or > ChoiceRules.MostOpenEver)
+            throw Refused.Field(
+                "mostOpen",
+                $"Let readers have 1 to {ChoiceRules.MostOpenEver} chosen texts open at once."
+            );
+        if (
+            !Enum.TryParse<ChoiceDepth>(request.Depth ?? nameof(ChoiceDepth.WithinReach), out var depth)
+            || !Enum.IsDefined(depth)
+        )
+            throw Refused.Field("depth", "There is no such rule for depth.");
         var topics = await library.Topics(desk.Who.SchoolId);
-        var rules = new ChoiceRules(request.Open, depth, request.Fiction, [.. (request.Without ?? []).Intersect(topics).Order(StringComparer.Ordinal)], most);
+        var rules = new ChoiceRules(
+            request.Open,
+            depth,
+            request.Fiction,
+            [.. (request.Without ?? []).Intersect(topics).Order(StringComparer.Ordinal)],
+            most
+        );
         await store.Put(classId, rules);
         return await View(classId, rules, desk, store, library);
     }
 
-    private static async Task<ChoiceRulesView> View(Guid classId, ChoiceRules rules, Desk desk, ChoosingStore store, LibraryShelf library)
+    private static async Task<ChoiceRulesView> View(
+        Guid classId,
+        ChoiceRules rules,
+        Desk desk,
+        ChoosingStore store,
+        LibraryShelf library
+    )
     {
         var cards = await library.Cards();
         var school = await desk.School();
-        var counts = (await store.Depths(classId)).Select(r => Math.Round(r.Depth)).Distinct().Select(d => FreeChoice.Offers(cards, school.Id, new(d), new(school.ZoneLow, school.ZoneHigh), rules with { Open = true }, new HashSet<Guid>(), new Dictionary<string, int>()).Count).ToList();
-        return new(rules.Open, rules.Depth.ToString(), rules.Fiction, rules.Without ?? [], rules.MostOpen, [.. (await library.Topics(school.Id)).Order(StringComparer.Ordinal)], counts.DefaultIfEmpty(0).Min(), counts.DefaultIfEmpty(0).Max());
+        var counts = (await store.Depths(classId))
+            .Select(r => Math.Round(r.Depth))
+            .Distinct()
+            .Select(d =>
+                FreeChoice
+                    .Offers(
+                        cards,
+                        school.Id,
+                        new(d),
+                        new(school.ZoneLow, school.ZoneHigh),
+                        rules with
+                        {
+                            Open = true,
+                        },
+                        new HashSet<Guid>(),
+                        new Dictionary<string, int>()
+                    )
+                    .Count
+            )
+            .ToList();
+        return new(
+            rules.Open,
+            rules.Depth.ToString(),
+            rules.Fiction,
+            rules.Without ?? [],
+            rules.MostOpen,
+            [.. (await library.Topics(school.Id)).Order(StringComparer.Ordinal)],
+            counts.DefaultIfEmpty(0).Min(),
+            counts.DefaultIfEmpty(0).Max()
+        );
     }
 
     private static async Task<ChoicesView> Mine(Desk desk, ChoosingStore store, LibraryShelf library)
     {
         var reader = desk.Self();
         var classes = await store.Classes(reader, await desk.Today());
-        if (classes.Count == 0) return new(Open: false, 0, []);
+        if (classes.Count == 0)
+            return new(Open: false, 0, []);
         var past = await store.Past(reader);
         var offers = await Offers(classes, past, desk, library);
-        return new(Open: true, Math.Max(0, classes.Max(c => c.Rules.MostOpen) - past.OpenChosen), [.. offers.Take(MostOffers).Select(o => new OfferView(o.Offer.Card.Id, o.Offer.Card.Title, o.Offer.Card.Kind, o.Offer.Card.Topic, o.Offer.Card.Blurb, o.Offer.Version.Words, o.Offer.Card.Questions, o.Offer.Zone.ToString()))]);
+        return new(
+            Open: true,
+            Math.Max(0, classes.Max(c => c.Rules.MostOpen) - past.OpenChosen),
+            [
+                .. offers
+                    .Take(MostOffers)
+                    .Select(o => new OfferView(
+                        o.Offer.Card.Id,
+                        o.Offer.Card.Title,
+                        o.Offer.Card.Kind,
+                        o.Offer.Card.Topic,
+                        o.Offer.Card.Blurb,
+                        o.Offer.Version.Words,
+                        o.Offer.Card.Questions,
+                        o.Offer.Zone.ToString()
+                    )),
+            ]
+        );
     }
 
     /// <summary>What the reader's classes allow together; each text by the first class that allows it.</summary>
-    private static async Task<IReadOnlyList<(Offer Offer, ChoosingClass Class)>> Offers(IReadOnlyList<ChoosingClass> classes, ReadingPast past, Desk desk, LibraryShelf library)
+    private static async Task<IReadOnlyList<(Offer Offer, ChoosingClass Class)>> Offers(
+        IReadOnlyList<ChoosingClass> classes,
+        ReadingPast past,
+        Desk desk,
+        LibraryShelf library
+    )
     {
         var school = await desk.School();
         var cards = await library.Cards();
-        return [.. classes.SelectMany(c => FreeChoice.Offers(cards, school.Id, new(past.Depth), new(school.ZoneLow, school.ZoneHigh), c.Rules, past.Had, past.Interests).Select(o => (o, c))).DistinctBy(x => x.o.Card.Id)];
+        return
+        [
+            .. classes
+                .SelectMany(c =>
+                    FreeChoice
+                        .Offers(
+                            cards,
+                            school.Id,
+                            new(past.Depth),
+                            new(school.ZoneLow, school.ZoneHigh),
+                            c.Rules,
+                            past.Had,
+                            past.Interests
+                        )
+                        .Select(o => (o, c))
+                )
+                .DistinctBy(x => x.o.Card.Id),
+        ];
     }
 
     private static async Task<ChosenView> Choose(Guid textId, Desk desk, ChoosingStore store, LibraryShelf library)
     {
         var reader = desk.Self();
         // Asked twice, the second answer is the first.
-        if (await store.Chosen(reader, textId) is { } before) return new(before);
+        if (await store.Chosen(reader, textId) is { } before)
+            return new(before);
         var classes = await store.Classes(reader, await desk.Today());
         var past = await store.Past(reader);
         var (offer, from) = (await Offers(classes, past, desk, library)).FirstOrDefault(o => o.Offer.Card.Id == textId);
-        if (offer is null) throw Refused.NotFound();
-        return new(await store.Choose(new(Guid.CreateVersion7(), reader, from.ClassId, textId, offer.Version.Id, offer.Forecast.Value, desk.Now), from.Rules.MostOpen)
-            ?? throw Refused.Conflict("enough-open", "Finish one of the texts that you have chosen, or put one back. Then you can take another."));
+        if (offer is null)
+            throw Refused.NotFound();
+        return new(
+            await store.Choose(
+                new(
+                    Guid.CreateVersion7(),
+                    reader,
+                    from.ClassId,
+                    textId,
+                    offer.Version.Id,
+                    offer.Forecast.Value,
+                    desk.Now
+                ),
+                from.Rules.MostOpen
+            )
+                ?? throw Refused.Conflict(
+                    "enough-open",
+                    "Finish one of the texts that you have chosen, or put one back. Then you can take another."
+                )
+        );
     }
 
     private static async Task<IResult> PutBack(Guid ticketId, Desk desk, ChoosingStore store) =>

@@ -36,33 +36,78 @@ public static class ClassSettings
         api.MapPost("/classes", Make);
         api.MapPut("/classes/{classId:guid}", Change);
         api.MapPost("/classes/{classId:guid}/code", NewCode);
-        api.MapPost("/classes/{classId:guid}/close", (Guid classId, Desk desk, RosterDesk roster, RosterStore rosters) => Close(classId, closed: true, desk, roster, rosters));
-        api.MapPost("/classes/{classId:guid}/reopen", (Guid classId, Desk desk, RosterDesk roster, RosterStore rosters) => Close(classId, closed: false, desk, roster, rosters));
+        api.MapPost(
+            "/classes/{classId:guid}/close",
+            (Guid classId, Desk desk, RosterDesk roster, RosterStore rosters) =>
+                Close(classId, closed: true, desk, roster, rosters)
+        );
+        api.MapPost(
+            "/classes/{classId:guid}/reopen",
+            (Guid classId, Desk desk, RosterDesk roster, RosterStore rosters) =>
+                Close(classId, closed: false, desk, roster, rosters)
+        );
         api.MapPost("/classes/{classId:guid}/copy", Copy);
         api.MapPut("/classes/{classId:guid}/adults", PutAdult);
         api.MapDelete("/classes/{classId:guid}/adults/{adultId:guid}", RemoveAdult);
-        api.MapPut("/classes/{classId:guid}/assistants-print", async (Guid classId, AssistantsPrintRequest request, Desk desk, SchoolStore schools) => { await desk.Class(classId, Deed.ChangeRoster); await schools.LetAssistantsPrint(classId, request.Allowed); });
+        api.MapPut(
+            "/classes/{classId:guid}/assistants-print",
+            async (Guid classId, AssistantsPrintRequest request, Desk desk, SchoolStore schools) =>
+            {
+                await desk.Class(classId, Deed.ChangeRoster);
+                await schools.LetAssistantsPrint(classId, request.Allowed);
+            }
+        );
         api.MapGet("/colleagues", Colleagues);
     }
 
-    private static async Task<MadeClass> Make(NewClassRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<MadeClass> Make(
+        NewClassRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         desk.Library(Deed.MakeClass);
-        if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there) return new(there.Id, null);
+        if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there)
+            return new(there.Id, null);
         var name = Name(request.Name, request.FirstDay, request.LastDay);
         var makers = await roster.Makers();
-        var made = new RosterClass(request.Id ?? Guid.CreateVersion7(), null, (await roster.Year()).Id, name, makers.ClassCode(), request.FirstDay, request.LastDay, Closed: false);
-        var steps = ChangeSet.Nothing with { Classes = [new(null, made)], Teachings = [new(null, new Teaching(Guid.CreateVersion7(), made.Id, desk.Who.Id, "teacher"))] };
+        var made = new RosterClass(
+            request.Id ?? Guid.CreateVersion7(),
+            null,
+            (await roster.Year()).Id,
+            name,
+            makers.ClassCode(),
+            request.FirstDay,
+            request.LastDay,
+            Closed: false
+        );
+        var steps = ChangeSet.Nothing with
+        {
+            Classes = [new(null, made)],
+            Teachings = [new(null, new Teaching(Guid.CreateVersion7(), made.Id, desk.Who.Id, "teacher"))],
+        };
         // Listed with the school and not with the class, which is gone when this is taken back.
         return new(made.Id, await roster.Apply(steps, null, $"Made the class {name}"));
     }
 
-    private static async Task<RosterChanged> Change(Guid classId, ClassDetailsRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Change(
+        Guid classId,
+        ClassDetailsRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         var c = await Class(classId, desk, rosters);
         var name = Name(request.Name, request.FirstDay, request.LastDay);
         var next = c with { Name = name, FirstDay = request.FirstDay, LastDay = request.LastDay };
-        return await Put(roster, c, next, c.Name == name ? $"Changed the dates of {name}" : $"Renamed {c.Name} to {name}");
+        return await Put(
+            roster,
+            c,
+            next,
+            c.Name == name ? $"Changed the dates of {name}" : $"Renamed {c.Name} to {name}"
+        );
     }
 
     private static async Task<RosterChanged> NewCode(Guid classId, Desk desk, RosterDesk roster, RosterStore rosters)
@@ -72,59 +117,137 @@ public static class ClassSettings
         return await Put(roster, c, c with { Code = code }, $"Gave {c.Name} the new code {code}");
     }
 
-    private static async Task<RosterChanged> Close(Guid classId, bool closed, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Close(
+        Guid classId,
+        bool closed,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         var c = await Class(classId, desk, rosters);
         return await Put(roster, c, c with { Closed = closed }, closed ? $"Closed {c.Name}" : $"Opened {c.Name} again");
     }
 
-    private static async Task<MadeClass> Copy(Guid classId, CopyClassRequest request, Desk desk, RosterDesk roster, RosterStore rosters, MemberStore members)
+    private static async Task<MadeClass> Copy(
+        Guid classId,
+        CopyClassRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        MemberStore members
+    )
     {
         var c = await Class(classId, desk, rosters);
-        if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there) return new(there.Id, null);
+        if (request.Id is { } again && await rosters.Class(again, desk.Who.SchoolId) is { } there)
+            return new(there.Id, null);
         var name = Name(request.Name, null, null);
-        var made = new RosterClass(request.Id ?? Guid.CreateVersion7(), null, c.YearId, name, (await roster.Makers()).ClassCode(), c.FirstDay, c.LastDay, Closed: false);
+        var made = new RosterClass(
+            request.Id ?? Guid.CreateVersion7(),
+            null,
+            c.YearId,
+            name,
+            (await roster.Makers()).ClassCode(),
+            c.FirstDay,
+            c.LastDay,
+            Closed: false
+        );
         var today = await desk.Today();
         var steps = ChangeSet.Nothing with
         {
             Classes = [new(null, made)],
-            Teachings = [.. (await rosters.Teachings(classId)).Select(t => new Step<Teaching>(null, new Teaching(Guid.CreateVersion7(), made.Id, t.AdultId, t.Role)))],
-            Enrolments = request.WithReaders ? [.. (await members.Of(classId)).Where(m => m.Until is null).Select(m => new Step<Enrolment>(null, new Enrolment(Guid.CreateVersion7(), null, made.Id, m.Id, today, null)))] : [],
+            Teachings =
+            [
+                .. (await rosters.Teachings(classId)).Select(t => new Step<Teaching>(
+                    null,
+                    new Teaching(Guid.CreateVersion7(), made.Id, t.AdultId, t.Role)
+                )),
+            ],
+            Enrolments = request.WithReaders
+                ?
+                [
+                    .. (await members.Of(classId))
+                        .Where(m => m.Until is null)
+                        .Select(m => new Step<Enrolment>(
+                            null,
+                            new Enrolment(Guid.CreateVersion7(), null, made.Id, m.Id, today, null)
+                        )),
+                ]
+                : [],
         };
         return new(made.Id, await roster.Apply(steps, null, $"Copied {c.Name} to {name}"));
     }
 
-    private static async Task<RosterChanged> PutAdult(Guid classId, ClassAdultRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> PutAdult(
+        Guid classId,
+        ClassAdultRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         var c = await Class(classId, desk, rosters);
-        if (!Roles.Contains(request.Role)) throw Refused.Field("role", "Choose teacher, co-teacher or assistant.");
+        if (!Roles.Contains(request.Role))
+            throw Refused.Field("role", "Choose teacher, co-teacher or assistant.");
         var adult = await rosters.Adult(request.AdultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var teachings = await rosters.Teachings(classId);
         var known = teachings.FirstOrDefault(t => t.AdultId == adult.Id);
-        var next = known is null ? new Teaching(Guid.CreateVersion7(), classId, adult.Id, request.Role) : known with { Role = request.Role };
-        if (known is { Role: "teacher" } && next.Role != "teacher") KeepOne(teachings, known);
-        return await MemberEndpoints.Done(roster, next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Teachings = [new(known, next)] }, classId, $"{adult.Name} is {request.Role} of {c.Name}");
+        var next = known is null
+            ? new Teaching(Guid.CreateVersion7(), classId, adult.Id, request.Role)
+            : known with
+            {
+                Role = request.Role,
+            };
+        if (known is { Role: "teacher" } && next.Role != "teacher")
+            KeepOne(teachings, known);
+        return await MemberEndpoints.Done(
+            roster,
+            next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Teachings = [new(known, next)] },
+            classId,
+            $"{adult.Name} is {request.Role} of {c.Name}"
+        );
     }
 
-    private static async Task<RosterChanged> RemoveAdult(Guid classId, Guid adultId, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> RemoveAdult(
+        Guid classId,
+        Guid adultId,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         var c = await Class(classId, desk, rosters);
         var teachings = await rosters.Teachings(classId);
         var known = teachings.FirstOrDefault(t => t.AdultId == adultId) ?? throw Refused.NotFound();
-        if (known.Role == "teacher") KeepOne(teachings, known);
+        if (known.Role == "teacher")
+            KeepOne(teachings, known);
         var adult = await rosters.Adult(adultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        return await MemberEndpoints.Done(roster, ChangeSet.Nothing with { Teachings = [new(known, null)] }, classId, $"{adult.Name} is no longer {known.Role} of {c.Name}");
+        return await MemberEndpoints.Done(
+            roster,
+            ChangeSet.Nothing with
+            {
+                Teachings = [new(known, null)],
+            },
+            classId,
+            $"{adult.Name} is no longer {known.Role} of {c.Name}"
+        );
     }
 
     private static async Task<IReadOnlyList<ColleagueView>> Colleagues(Desk desk, Data.Adults.AdultStore adults)
     {
         desk.Library(Deed.FindReaders);
-        return [.. (await adults.Staff(desk.Who.SchoolId, desk.Now)).Where(a => !a.LeftSchool).Select(a => new ColleagueView(a.Id, a.Name))];
+        return
+        [
+            .. (await adults.Staff(desk.Who.SchoolId, desk.Now))
+                .Where(a => !a.LeftSchool)
+                .Select(a => new ColleagueView(a.Id, a.Name)),
+        ];
     }
 
     private static void KeepOne(IReadOnlyList<Teaching> teachings, Teaching goes)
     {
-        if (!teachings.Any(t => t.Role == "teacher" && t.Id != goes.Id)) throw Refused.Conflict("last-teacher", "A class needs a teacher. Name another one first.");
+        if (!teachings.Any(t => t.Role == "teacher" && t.Id != goes.Id))
+            throw Refused.Conflict("last-teacher", "A class needs a teacher. Name another one first.");
     }
 
     private static async Task<RosterClass> Class(Guid classId, Desk desk, RosterStore rosters)
@@ -134,12 +257,18 @@ public static class ClassSettings
     }
 
     private static Task<RosterChanged> Put(RosterDesk roster, RosterClass before, RosterClass after, string sentence) =>
-        MemberEndpoints.Done(roster, before == after ? ChangeSet.Nothing : ChangeSet.Nothing with { Classes = [new(before, after)] }, before.Id, sentence);
+        MemberEndpoints.Done(
+            roster,
+            before == after ? ChangeSet.Nothing : ChangeSet.Nothing with { Classes = [new(before, after)] },
+            before.Id,
+            sentence
+        );
 
     private static string Name(string? asked, DateOnly? first, DateOnly? last)
     {
         var name = Names.Tidy(asked);
-        if (name.Length is 0 or > 60) throw Refused.Field("name", "Give the class a name of at most 60 letters.");
+        if (name.Length is 0 or > 60)
+            throw Refused.Field("name", "Give the class a name of at most 60 letters.");
         return last < first ? throw Refused.Field("lastDay", "The class ends before it begins.") : name;
     }
 }

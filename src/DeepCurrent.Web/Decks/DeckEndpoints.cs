@@ -7,7 +7,18 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Decks;
 
 /// <param name="Rounds">How many words each round of practising has.</param>
-public sealed record DeckView(Guid Id, string Name, string? Owner, bool Own, bool Mine, bool MayChange, int Revision, DateTimeOffset ChangedAt, IReadOnlyList<DeckWord> Words, IReadOnlyList<int> Rounds);
+public sealed record DeckView(
+    Guid Id,
+    string Name,
+    string? Owner,
+    bool Own,
+    bool Mine,
+    bool MayChange,
+    int Revision,
+    DateTimeOffset ChangedAt,
+    IReadOnlyList<DeckWord> Words,
+    IReadOnlyList<int> Rounds
+);
 
 /// <param name="Revision">The one the change began from; 0 for a new deck.</param>
 /// <param name="Mine">Only its owner sees it.</param>
@@ -18,7 +29,11 @@ public static class DeckEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/decks", async (Desk desk, DeckStore decks) => { desk.Library(); return (await decks.All(desk.Who.SchoolId, desk.Who.Id)).Select(d => View(d, desk)).ToList(); });
+        api.MapGet("/decks", async (Desk desk, DeckStore decks) =>
+        {
+            desk.Library();
+            return (await decks.All(desk.Who.SchoolId, desk.Who.Id)).Select(d => View(d, desk)).ToList();
+        });
         api.MapPut("/decks/{deckId:guid}", Put);
         api.MapDelete("/decks/{deckId:guid}", Remove).Produces(StatusCodes.Status204NoContent);
     }
@@ -27,15 +42,40 @@ public static class DeckEndpoints
     {
         desk.Library();
         var before = await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Id);
-        if (before is null ? request.Revision != 0 : !MayChange(before, desk)) throw Refused.NotFound();
+        if (before is null ? request.Revision != 0 : !MayChange(before, desk))
+            throw Refused.NotFound();
         var name = request.Name?.Trim() ?? "";
-        if (name.Length is 0 or > 80) throw Refused.Field("name", "Give the deck a name of at most 80 letters.");
-        var words = (request.Words ?? []).Select(w => new DeckWord(w.Text?.Trim() ?? "", w.Part?.Trim() ?? "", w.Meaning?.Trim() ?? "", w.Example?.Trim() ?? "")).ToList();
-        if (WordDecks.Fault(words) is { } fault) throw Refused.Field($"words[{fault.At}]", fault.Sentence);
+        if (name.Length is 0 or > 80)
+            throw Refused.Field("name", "Give the deck a name of at most 80 letters.");
+        var words = (request.Words ?? [])
+            .Select(w => new DeckWord(
+                w.Text?.Trim() ?? "",
+                w.Part?.Trim() ?? "",
+                w.Meaning?.Trim() ?? "",
+                w.Example?.Trim() ?? ""
+            ))
+            .ToList();
+        if (WordDecks.Fault(words) is { } fault)
+            throw Refused.Field($"words[{fault.At}]", fault.Sentence);
         var owner = before?.OwnerId ?? desk.Who.Id;
         // Whoever leads the school may put a colleague's deck right, but not hide it.
-        if (await decks.Keep(deckId, desk.Who.SchoolId, owner, name, request.Mine && owner == desk.Who.Id, words, request.Revision, desk.Now) is null)
-            throw Refused.Conflict("stale", "Somebody has changed this deck meanwhile. Open it again to see what it is now.");
+        if (
+            await decks.Keep(
+                deckId,
+                desk.Who.SchoolId,
+                owner,
+                name,
+                request.Mine && owner == desk.Who.Id,
+                words,
+                request.Revision,
+                desk.Now
+            )
+            is null
+        )
+            throw Refused.Conflict(
+                "stale",
+                "Somebody has changed this deck meanwhile. Open it again to see what it is now."
+            );
         return View(await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound(), desk);
     }
 
@@ -43,7 +83,8 @@ public static class DeckEndpoints
     {
         desk.Library();
         var deck = await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Id);
-        if (deck is null || !MayChange(deck, desk)) throw Refused.NotFound();
+        if (deck is null || !MayChange(deck, desk))
+            throw Refused.NotFound();
         await decks.Remove(deckId, desk.Who.SchoolId);
         return Results.NoContent();
     }
@@ -51,5 +92,16 @@ public static class DeckEndpoints
     private static bool MayChange(DeckRow deck, Desk desk) => desk.May(Deed.ChangeText, deck.OwnerId == desk.Who.Id);
 
     private static DeckView View(DeckRow d, Desk desk) =>
-        new(d.Id, d.Name, d.Owner, d.OwnerId == desk.Who.Id, d.Mine, MayChange(d, desk), d.Revision, d.ChangedAt, d.Words, [.. WordDecks.Rounds(d.Words).Select(r => r.Count)]);
+        new(
+            d.Id,
+            d.Name,
+            d.Owner,
+            d.OwnerId == desk.Who.Id,
+            d.Mine,
+            MayChange(d, desk),
+            d.Revision,
+            d.ChangedAt,
+            d.Words,
+            [.. WordDecks.Rounds(d.Words).Select(r => r.Count)]
+        );
 }

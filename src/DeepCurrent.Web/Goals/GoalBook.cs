@@ -11,24 +11,58 @@ namespace DeepCurrent.Web.Goals;
 
 /// <param name="Kind">comprehension (percent) or words.</param>
 /// <param name="Course">Reached, OnCourse, SlightlyBehind or Behind.</param>
-public sealed record GoalStandingView(string Kind, double Target, double Done, double DueNow, double Chance, string Course, DateTimeOffset SetAt);
+public sealed record GoalStandingView(
+    string Kind,
+    double Target,
+    double Done,
+    double DueNow,
+    double Chance,
+    string Course,
+    DateTimeOffset SetAt
+);
 
 /// <summary>Works out how goals stand from what was read.</summary>
 public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, SchoolStore schools, Desk desk)
 {
     /// <summary>The term's weeks so far of one reader.</summary>
-    public static IReadOnlyList<WeekOfReading> Weeks(IEnumerable<ClassReading> readings, Term term, DateOnly today, SchoolClock clock, double passing)
+    public static IReadOnlyList<WeekOfReading> Weeks(
+        IEnumerable<ClassReading> readings,
+        Term term,
+        DateOnly today,
+        SchoolClock clock,
+        double passing
+    )
     {
         var weeks = Math.Max(1, (Math.Min(today.DayNumber, term.LastDay.DayNumber) - term.FirstDay.DayNumber) / 7 + 1);
-        var byWeek = readings.Select(r => (Reading: r, Day: clock.DayOf(r.At))).Where(r => r.Day >= term.FirstDay).ToLookup(r => (r.Day.DayNumber - term.FirstDay.DayNumber) / 7, r => r.Reading);
-        return [.. Enumerable.Range(0, weeks).Select(w => new WeekOfReading(byWeek[w].Where(r => r.Score >= passing).Sum(r => r.Words), [.. byWeek[w].Select(r => r.Score)]))];
+        var byWeek = readings
+            .Select(r => (Reading: r, Day: clock.DayOf(r.At)))
+            .Where(r => r.Day >= term.FirstDay)
+            .ToLookup(r => (r.Day.DayNumber - term.FirstDay.DayNumber) / 7, r => r.Reading);
+        return
+        [
+            .. Enumerable
+                .Range(0, weeks)
+                .Select(w => new WeekOfReading(
+                    byWeek[w].Where(r => r.Score >= passing).Sum(r => r.Words),
+                    [.. byWeek[w].Select(r => r.Score)]
+                )),
+        ];
     }
 
-    public static GoalStandingView Standing(GoalRow goal, IReadOnlyList<WeekOfReading> weeks, YearCalendar year, Term term, DateOnly today)
+    public static GoalStandingView Standing(
+        GoalRow goal,
+        IReadOnlyList<WeekOfReading> weeks,
+        YearCalendar year,
+        Term term,
+        DateOnly today
+    )
     {
         var all = year.Calendar.SchoolDays(term.FirstDay, term.LastDay);
         var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
-        var s = goal.Kind == "words" ? GoalRules.Words(goal.Target, weeks, left / 5.0, all == 0 ? 1 : (all - left) / (double)all) : GoalRules.Comprehension(goal.Target, weeks, left / 5.0);
+        var s =
+            goal.Kind == "words"
+                ? GoalRules.Words(goal.Target, weeks, left / 5.0, all == 0 ? 1 : (all - left) / (double)all)
+                : GoalRules.Comprehension(goal.Target, weeks, left / 5.0);
         return new(goal.Kind, goal.Target, s.Done, s.DueNow, s.Chance, s.Course.ToString(), goal.SetAt);
     }
 
@@ -36,12 +70,24 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
     public async Task<IReadOnlyList<GoalStandingView>> OfReader(ReaderHead reader, School school)
     {
         var today = await desk.Today();
-        if (await schools.CurrentYear(school.Id, today) is not { } year || year.TermOn(today) is not { } term) return [];
+        if (await schools.CurrentYear(school.Id, today) is not { } year || year.TermOn(today) is not { } term)
+            return [];
         var rows = await goals.OfReader(reader.Id, term.Id);
-        if (rows.Count == 0) return [];
-        var history = (await assignments.History(reader.Id)).Where(h => h.Ticket is { Score: not null, HandedInAt: not null, State: "released" }).ToList();
+        if (rows.Count == 0)
+            return [];
+        var history = (await assignments.History(reader.Id))
+            .Where(h => h.Ticket is { Score: not null, HandedInAt: not null, State: "released" })
+            .ToList();
         var words = await assignments.WordsOf(reader.Id);
-        var readings = history.Select(h => new ClassReading(reader.Id, h.Title, h.Ticket.HandedInAt!.Value, h.Ticket.Score!.Value, h.Ticket.Forecast, words.GetValueOrDefault(h.Ticket.Id), h.Ticket.Seconds));
+        var readings = history.Select(h => new ClassReading(
+            reader.Id,
+            h.Title,
+            h.Ticket.HandedInAt!.Value,
+            h.Ticket.Score!.Value,
+            h.Ticket.Forecast,
+            words.GetValueOrDefault(h.Ticket.Id),
+            h.Ticket.Seconds
+        ));
         var weeks = Weeks(readings, term, today, await desk.Clock(), school.PassingScore);
         return [.. rows.OrderBy(g => g.Kind).Select(g => Standing(g, weeks, year, term, today))];
     }

@@ -12,7 +12,18 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Goals;
 
-public sealed record GoalLine(Guid ReaderId, string GivenName, string FamilyName, double Depth, double WordsSoFar, double? MeanScore, int Quizzes, double SuggestedWords, double SuggestedComprehension, IReadOnlyList<GoalStandingView> Goals);
+public sealed record GoalLine(
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    double Depth,
+    double WordsSoFar,
+    double? MeanScore,
+    int Quizzes,
+    double SuggestedWords,
+    double SuggestedComprehension,
+    IReadOnlyList<GoalStandingView> Goals
+);
 
 public sealed record GoalsView(TermView? Term, int MinutesADay, int SchoolDaysLeft, IReadOnlyList<GoalLine> Lines);
 
@@ -33,55 +44,114 @@ public static class GoalEndpoints
         api.MapPut("/classes/{classId:guid}/goals", Set);
     }
 
-    private static async Task<GoalsView> View(Guid classId, Desk desk, SchoolStore schools, ReaderStore readers, AssignmentStore assignments, GoalStore goals)
+    private static async Task<GoalsView> View(
+        Guid classId,
+        Desk desk,
+        SchoolStore schools,
+        ReaderStore readers,
+        AssignmentStore assignments,
+        GoalStore goals
+    )
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var school = await desk.School();
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
-        if (year.TermOn(today) is not { } term) return new(null, school.MinutesADay, 0, []);
+        if (year.TermOn(today) is not { } term)
+            return new(null, school.MinutesADay, 0, []);
         var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
-        var readings = (await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))).ToLookup(r => r.ReaderId);
+        var readings = (
+            await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))
+        ).ToLookup(r => r.ReaderId);
         var roster = await readers.Roster(classId, await desk.Moment());
         var clock = await desk.Clock();
-        var perWeek = roster.Select(r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore).Average(w => w.Words)).DefaultIfEmpty(0).Average();
+        var perWeek = roster
+            .Select(r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore).Average(w => w.Words))
+            .DefaultIfEmpty(0)
+            .Average();
         var lines = roster.Select(r =>
         {
             var weeks = GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore);
             var scores = weeks.SelectMany(w => w.Scores).ToList();
             var words = weeks.Sum(w => w.Words);
             var rate = GoalRules.SilentRate(new(r.Depth), school.Chart);
-            return new GoalLine(r.Id, r.GivenName, r.FamilyName, r.Depth, words, scores.Count == 0 ? null : scores.Average() * 100, scores.Count, GoalRules.SuggestWords(words, words > 0 ? weeks.Average(w => w.Words) : perWeek / 2, school.MinutesADay * rate * 5, left / 5.0),
-                GoalRules.SuggestComprehension(scores), [.. set[r.Id].OrderBy(g => g.Kind).Select(g => GoalBook.Standing(g, weeks, year, term, today))]);
+            return new GoalLine(
+                r.Id,
+                r.GivenName,
+                r.FamilyName,
+                r.Depth,
+                words,
+                scores.Count == 0 ? null : scores.Average() * 100,
+                scores.Count,
+                GoalRules.SuggestWords(
+                    words,
+                    words > 0 ? weeks.Average(w => w.Words) : perWeek / 2,
+                    school.MinutesADay * rate * 5,
+                    left / 5.0
+                ),
+                GoalRules.SuggestComprehension(scores),
+                [.. set[r.Id].OrderBy(g => g.Kind).Select(g => GoalBook.Standing(g, weeks, year, term, today))]
+            );
         });
         return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, left, [.. lines]);
     }
 
-    private static async Task<SetGoalsView> Set(Guid classId, SetGoalsRequest request, Desk desk, SchoolStore schools, ReaderStore readers, ChangeStore changes)
+    private static async Task<SetGoalsView> Set(
+        Guid classId,
+        SetGoalsRequest request,
+        Desk desk,
+        SchoolStore schools,
+        ReaderStore readers,
+        ChangeStore changes
+    )
     {
         var place = await desk.Class(classId, Deed.SetGoals);
         var year = await schools.Year(place.SchoolYearId);
         var today = await desk.Today();
         var term = year.TermOn(today) ?? throw Refused.Conflict("no-term", "There is no term to set goals for.");
-        if (term.LastDay < today) throw Refused.Conflict("term-closed", "This term is over; its goals cannot change any more.");
+        if (term.LastDay < today)
+            throw Refused.Conflict("term-closed", "This term is over; its goals cannot change any more.");
         var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
-        if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId))) throw Refused.NotFound();
+        if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId)))
+            throw Refused.NotFound();
         foreach (var t in request.Targets)
         {
-            if (t.Comprehension is { } c && !(c is >= 1 and <= 100)) throw Refused.Field($"comprehension.{t.ReaderId}", "Comprehension lies between 1 and 100 %.");
-            if (t.Words is { } w && !(w is >= 1 and <= MostWords)) throw Refused.Field($"words.{t.ReaderId}", "Words lie between 1 and 1,000,000.");
+            if (t.Comprehension is { } c && !(c is >= 1 and <= 100))
+                throw Refused.Field($"comprehension.{t.ReaderId}", "Comprehension lies between 1 and 100 %.");
+            if (t.Words is { } w && !(w is >= 1 and <= MostWords))
+                throw Refused.Field($"words.{t.ReaderId}", "Words lie between 1 and 1,000,000.");
         }
-        var wanted = request.Targets.SelectMany(t => new (Guid ReaderId, string Kind, double? Target)[] { (t.ReaderId, "comprehension", t.Comprehension), (t.ReaderId, "words", t.Words) })
-            .Where(x => x.Target is not null).Select(x => (x.ReaderId, x.Kind, x.Target!.Value));
+        var wanted = request
+            .Targets.SelectMany(t =>
+                new (Guid ReaderId, string Kind, double? Target)[]
+                {
+                    (t.ReaderId, "comprehension", t.Comprehension),
+                    (t.ReaderId, "words", t.Words),
+                }
+            )
+            .Where(x => x.Target is not null)
+            .Select(x => (x.ReaderId, x.Kind, x.Target!.Value));
         var set = 0;
-        var change = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoGoals.Name, async (c, t) =>
-        {
-            var made = await GoalStore.Set(c, t, term.Id, wanted, request.Reason?.Trim() ?? "", desk.Who.Id, desk.Now);
-            set = made.Count;
-            var people = made.Select(m => m.ReaderId).Distinct().Count();
-            return set == 0 ? null : new(made, $"Set goals for {Counted.Readers(people)}");
-        });
+        var change = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoGoals.Name,
+            async (c, t) =>
+            {
+                var made = await GoalStore.Set(
+                    c,
+                    t,
+                    term.Id,
+                    wanted,
+                    request.Reason?.Trim() ?? "",
+                    desk.Who.Id,
+                    desk.Now
+                );
+                set = made.Count;
+                var people = made.Select(m => m.ReaderId).Distinct().Count();
+                return set == 0 ? null : new(made, $"Set goals for {Counted.Readers(people)}");
+            }
+        );
         return new(change?.Id, set);
     }
 }

@@ -9,5 +9,7 @@ internal sealed class UndoGoals() : Undoes<List<GoalChange>>(Name, Deed.SetGoals
     public const string Name = "goals";
 
     protected override async Task<string> Undo(UndoAt at, List<GoalChange> did) =>
-        await GoalStore.Undo(at.C, at.T, did) > 0 ? "The goals are as they were before." : throw UndoAt.BuiltOn("These goals have been changed again since.");
+        await GoalStore.Undo(at.C, at.T, did) > 0
+            ? "The goals are as they were before."
+            : throw UndoAt.BuiltOn("These goals have been changed again since.");
 }

@@ -15,9 +15,22 @@ public sealed record ProposalRequest(int Groups, int Smallest, int Largest);
 /// <param name="Away">Distance to the middle of the group, fm.</param>
 /// <param name="NearestOther">Index of the next nearest group, or −1.</param>
 /// <param name="Need">The strand with the lowest mastery, if any was asked often enough.</param>
-public sealed record PlacementView(Guid ReaderId, double Depth, double Away, int NearestOther, double OtherAway, string? Need);
+public sealed record PlacementView(
+    Guid ReaderId,
+    double Depth,
+    double Away,
+    int NearestOther,
+    double OtherAway,
+    string? Need
+);
 
-public sealed record ProposedGroup(string Name, Guid MiddleReaderId, double Shallowest, double Deepest, IReadOnlyList<PlacementView> Readers);
+public sealed record ProposedGroup(
+    string Name,
+    Guid MiddleReaderId,
+    double Shallowest,
+    double Deepest,
+    IReadOnlyList<PlacementView> Readers
+);
 
 public sealed record ProposalView(IReadOnlyList<ProposedGroup> Groups, double Cost, bool ProvenBest, double Gap);
 
@@ -28,8 +41,23 @@ public sealed record SavedGroups(Guid? ChangeId);
 /// <summary>Guided reading groups: proposing, and saving what the teacher decided.</summary>
 public static class GroupEndpoints
 {
-    private const int EnoughAsked = 3, MostGroups = 12;
-    private static readonly string[] Names = ["Kelp", "Ferry", "Mill", "Beacon", "Harbour", "Estuary", "Lantern", "Compass", "Barnacle", "Heron", "Sluice", "Anchor"];
+    private const int EnoughAsked = 3,
+        MostGroups = 12;
+    private static readonly string[] Names =
+    [
+        "Kelp",
+        "Ferry",
+        "Mill",
+        "Beacon",
+        "Harbour",
+        "Estuary",
+        "Lantern",
+        "Compass",
+        "Barnacle",
+        "Heron",
+        "Sluice",
+        "Anchor",
+    ];
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -37,45 +65,107 @@ public static class GroupEndpoints
         api.MapPut("/classes/{classId:guid}/groups", Save);
     }
 
-    private static async Task<ProposalView> Propose(Guid classId, ProposalRequest request, Desk desk, ReaderStore readers, AssignmentStore assignments)
+    private static async Task<ProposalView> Propose(
+        Guid classId,
+        ProposalRequest request,
+        Desk desk,
+        ReaderStore readers,
+        AssignmentStore assignments
+    )
     {
         await desk.Class(classId, Deed.FormGroups);
-        if (request.Groups is < 1 or > MostGroups) throw Refused.Field("groups", $"Ask for 1 to {MostGroups} groups.");
+        if (request.Groups is < 1 or > MostGroups)
+            throw Refused.Field("groups", $"Ask for 1 to {MostGroups} groups.");
         var strands = (await assignments.Strands(classId, desk.Now - Mastery.Span)).ToLookup(s => s.ReaderId);
-        var candidates = (await readers.Roster(classId, await desk.Moment())).Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), Masteries(strands[r.Id]))).ToList();
+        var candidates = (await readers.Roster(classId, await desk.Moment()))
+            .Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), Masteries(strands[r.Id])))
+            .ToList();
         var rules = new GroupRules(request.Groups, request.Smallest, request.Largest);
-        if (rules.Conflict(candidates.Count) is { } conflict) throw Refused.Field("groups", conflict);
+        if (rules.Conflict(candidates.Count) is { } conflict)
+            throw Refused.Field("groups", conflict);
         var plan = await Task.Run(() => GroupPlanner.Propose(candidates, rules));
-        return new([.. plan.Groups.Select((g, i) => new ProposedGroup(Names[i], Guid.Parse(g.Representative.Key), g.Readers[0].Depth.Value, g.Readers[^1].Depth.Value,
-            [.. g.Readers.Select(r => Place(plan, i, r, strands[Guid.Parse(r.Key)]))]))], plan.Cost, plan.Gap == 0, plan.Gap);
+        return new(
+            [
+                .. plan.Groups.Select(
+                    (g, i) =>
+                        new ProposedGroup(
+                            Names[i],
+                            Guid.Parse(g.Representative.Key),
+                            g.Readers[0].Depth.Value,
+                            g.Readers[^1].Depth.Value,
+                            [.. g.Readers.Select(r => Place(plan, i, r, strands[Guid.Parse(r.Key)]))]
+                        )
+                ),
+            ],
+            plan.Cost,
+            plan.Gap == 0,
+            plan.Gap
+        );
     }
 
-    private static PlacementView Place(GroupProposal plan, int group, GroupCandidate r, IEnumerable<(Guid, string Strand, int Right, int Asked)> strands)
+    private static PlacementView Place(
+        GroupProposal plan,
+        int group,
+        GroupCandidate r,
+        IEnumerable<(Guid, string Strand, int Right, int Asked)> strands
+    )
     {
         var (own, other, away) = GroupPlanner.Reason(plan, group, r);
-        var need = strands.Where(s => s.Asked >= EnoughAsked).OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean).Select(s => s.Strand).FirstOrDefault();
+        var need = strands
+            .Where(s => s.Asked >= EnoughAsked)
+            .OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean)
+            .Select(s => s.Strand)
+            .FirstOrDefault();
         return new(Guid.Parse(r.Key), r.Depth.Value, own, other, away, need);
     }
 
     private static double[] Masteries(IEnumerable<(Guid, string Strand, int Right, int Asked)> strands)
     {
         var asked = strands.ToDictionary(s => Enum.Parse<Strand>(s.Strand), s => (s.Right, s.Asked));
-        return [.. Enum.GetValues<Strand>().Select(s => asked.GetValueOrDefault(s) is var (right, n) ? Mastery.Estimate(right, n).Mean * 100 : 0)];
+        return
+        [
+            .. Enum.GetValues<Strand>()
+                .Select(s => asked.GetValueOrDefault(s) is var (right, n) ? Mastery.Estimate(right, n).Mean * 100 : 0),
+        ];
     }
 
-    private static async Task<SavedGroups> Save(Guid classId, SaveGroupsRequest request, Desk desk, ReaderStore readers, ChangeStore changes)
+    private static async Task<SavedGroups> Save(
+        Guid classId,
+        SaveGroupsRequest request,
+        Desk desk,
+        ReaderStore readers,
+        ChangeStore changes
+    )
     {
         await desk.Class(classId, Deed.FormGroups);
-        if (request.Groups.Count is 0 or > MostGroups) throw Refused.Field("groups", $"Save 1 to {MostGroups} groups.");
-        if (request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40)) throw Refused.Field("groups", "Give every group a name of at most 40 letters.");
-        if (request.Groups.Select(g => g.Name.Trim().ToLowerInvariant()).Distinct().Count() != request.Groups.Count) throw Refused.Field("groups", "Two groups have the same name.");
+        if (request.Groups.Count is 0 or > MostGroups)
+            throw Refused.Field("groups", $"Save 1 to {MostGroups} groups.");
+        if (request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40))
+            throw Refused.Field("groups", "Give every group a name of at most 40 letters.");
+        if (request.Groups.Select(g => g.Name.Trim().ToLowerInvariant()).Distinct().Count() != request.Groups.Count)
+            throw Refused.Field("groups", "Two groups have the same name.");
         var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
         var placed = request.Groups.SelectMany(g => g.ReaderIds).ToList();
-        if (placed.Any(id => !roster.Contains(id))) throw Refused.NotFound();
-        if (placed.Distinct().Count() != placed.Count) throw Refused.Field("groups", "A reader stands in two of these groups.");
+        if (placed.Any(id => !roster.Contains(id)))
+            throw Refused.NotFound();
+        if (placed.Distinct().Count() != placed.Count)
+            throw Refused.Field("groups", "A reader stands in two of these groups.");
         var count = request.Groups.Count;
-        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoGroups.Name, async (c, t) =>
-            new(await GroupStore.Replace(c, t, classId, [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })], desk.Now), $"Formed {Counted.Of(count, "group", "groups")}"));
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoGroups.Name,
+            async (c, t) =>
+                new(
+                    await GroupStore.Replace(
+                        c,
+                        t,
+                        classId,
+                        [.. request.Groups.Select(g => g with { Name = g.Name.Trim() })],
+                        desk.Now
+                    ),
+                    $"Formed {Counted.Of(count, "group", "groups")}"
+                )
+        );
         return new(made?.Id);
     }
 }

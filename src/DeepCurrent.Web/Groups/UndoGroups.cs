@@ -9,5 +9,7 @@ internal sealed class UndoGroups() : Undoes<Regrouping>(Name, Deed.FormGroups)
     public const string Name = "groups";
 
     protected override async Task<string> Undo(UndoAt at, Regrouping did) =>
-        await GroupStore.Undo(at.C, at.T, at.Change.ClassId!.Value, did) ? "The groups are as they were before." : throw UndoAt.BuiltOn("The groups have been changed again since. Undo that first.");
+        await GroupStore.Undo(at.C, at.T, at.Change.ClassId!.Value, did)
+            ? "The groups are as they were before."
+            : throw UndoAt.BuiltOn("The groups have been changed again since. Undo that first.");
 }

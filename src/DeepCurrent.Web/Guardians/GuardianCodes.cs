@@ -4,20 +4,51 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Guardians;
 
-/// <summary>The codes in guardians' letters: the same letter printed again has the same code, until it is withdrawn or runs out.</summary>
+/// <summary>The codes in guardians' letters: the same letter printed again has the same code, until it is withdrawn or
+/// runs out.</summary>
 public sealed class GuardianCodes(GuardianStore guardians, Secrets secrets, Desk desk)
 {
     // Letters and digits that are not mistaken for one another.
     private const string Signs = "ABCDEFGHJKMNPQRTUVWXY346789";
-    private static readonly TimeSpan Good = TimeSpan.FromDays(60), StillGood = TimeSpan.FromDays(14);
+    private static readonly TimeSpan Good = TimeSpan.FromDays(60),
+        StillGood = TimeSpan.FromDays(14);
 
-    /// <summary>A code and its last day for each reader, made where there is none that lasts long enough to be worth printing.</summary>
-    public async Task<IReadOnlyDictionary<Guid, (string Code, DateTimeOffset Until)>> For(IReadOnlyCollection<Guid> readerIds, Guid schoolId)
+    /// <summary>A code and its last day for each reader, made where there is none that lasts long enough to be worth
+    /// printing.</summary>
+    public async Task<IReadOnlyDictionary<Guid, (string Code, DateTimeOffset Until)>> For(
+        IReadOnlyCollection<Guid> readerIds,
+        Guid schoolId
+    )
     {
-        var open = (await guardians.Open(readerIds, desk.Now + StillGood)).ToDictionary(c => c.ReaderId, c => (Code: secrets.Open(c.Secret), Until: c.ExpiresAt));
-        var made = readerIds.Where(id => !open.ContainsKey(id)).Distinct().Select(id => (Id: id, Code: NewCode())).ToList();
-        if (made.Count > 0) await guardians.Add([.. made.Select(m => (new GuardianCode(Guid.CreateVersion7(), schoolId, m.Id, secrets.Seal(m.Code), desk.Now + Good), Secrets.HashOf(Plain(m.Code))))], desk.Now);
-        foreach (var (id, code) in made) open[id] = (code, desk.Now + Good);
+        var open = (await guardians.Open(readerIds, desk.Now + StillGood)).ToDictionary(
+            c => c.ReaderId,
+            c => (Code: secrets.Open(c.Secret), Until: c.ExpiresAt)
+        );
+        var made = readerIds
+            .Where(id => !open.ContainsKey(id))
+            .Distinct()
+            .Select(id => (Id: id, Code: NewCode()))
+            .ToList();
+        if (made.Count > 0)
+            await guardians.Add(
+                [
+                    .. made.Select(m =>
+                        (
+                            new GuardianCode(
+                                Guid.CreateVersion7(),
+                                schoolId,
+                                m.Id,
+                                secrets.Seal(m.Code),
+                                desk.Now + Good
+                            ),
+                            Secrets.HashOf(Plain(m.Code))
+                        )
+                    ),
+                ],
+                desk.Now
+            );
+        foreach (var (id, code) in made)
+            open[id] = (code, desk.Now + Good);
         return open;
     }
 

@@ -21,7 +21,15 @@ public sealed record RegisteredView(bool Confirm, string Sentence);
 public sealed record ConfirmRequest(string Token);
 
 /// <param name="Level">The level in words, such as "Reads what is typical in the middle of grade 4".</param>
-public sealed record ChildView(Guid Id, string GivenName, int Grade, string Level, string Trend, IReadOnlyList<ChildReading> Readings, IReadOnlyList<GoalStandingView> Goals);
+public sealed record ChildView(
+    Guid Id,
+    string GivenName,
+    int Grade,
+    string Level,
+    string Trend,
+    IReadOnlyList<ChildReading> Readings,
+    IReadOnlyList<GoalStandingView> Goals
+);
 
 public sealed record WithdrawRequest(bool Guardians);
 
@@ -35,77 +43,185 @@ public static class GuardianEndpoints
         api.MapPost("/guardian/register", Register).AllowAnonymous();
         api.MapPost("/guardian/confirm", Confirm).AllowAnonymous();
         api.MapGet("/guardian/children", Children);
-        api.MapGet("/classes/{classId:guid}/guardians", async (Guid classId, Desk desk, GuardianStore guardians) => { await desk.Class(classId, Deed.ChangeRoster); return await guardians.Of(classId); });
+        api.MapGet("/classes/{classId:guid}/guardians", async (Guid classId, Desk desk, GuardianStore guardians) =>
+        {
+            await desk.Class(classId, Deed.ChangeRoster);
+            return await guardians.Of(classId);
+        });
         api.MapPost("/readers/{readerId:guid}/guardian-code/withdraw", Withdraw);
     }
 
-    private static async Task<RegisteredView> Register(RegisterRequest request, GuardianStore guardians, AdultStore adults, Secrets secrets, SignInLimits limits, IMailer mailer, Desk desk, HttpContext http)
+    private static async Task<RegisteredView> Register(
+        RegisterRequest request,
+        GuardianStore guardians,
+        AdultStore adults,
+        Secrets secrets,
+        SignInLimits limits,
+        IMailer mailer,
+        Desk desk,
+        HttpContext http
+    )
     {
-        string name = Names.Tidy(request.Name), mail = (request.Mail ?? "").Trim().ToLowerInvariant();
-        if (name.Length is 0 or > 120) throw Refused.Field("name", "Write your name.");
-        if (!Mail.Holds(mail)) throw Refused.Field("mail", "This is no e-mail address.");
-        if (PasswordRules.FaultOf(request.Password, name, mail) is { } weak) throw Refused.Field("password", weak);
+        string name = Names.Tidy(request.Name),
+            mail = (request.Mail ?? "").Trim().ToLowerInvariant();
+        if (name.Length is 0 or > 120)
+            throw Refused.Field("name", "Write your name.");
+        if (!Mail.Holds(mail))
+            throw Refused.Field("mail", "This is no e-mail address.");
+        if (PasswordRules.FaultOf(request.Password, name, mail) is { } weak)
+            throw Refused.Field("password", weak);
         GuardianCode? code = null;
-        if (!await limits.Code(http, "guardian", async () => (code = await guardians.ByHash(Secrets.HashOf(GuardianCodes.Plain(request.Code ?? "")), desk.Now)) is not null))
-            throw Refused.Field("code", "This code is not right, or does not work any more. Ask the school for a new letter.");
+        if (
+            !await limits.Code(http, "guardian", async () =>
+                (code = await guardians.ByHash(Secrets.HashOf(GuardianCodes.Plain(request.Code ?? "")), desk.Now))
+                    is not null
+            )
+        )
+            throw Refused.Field(
+                "code",
+                "This code is not right, or does not work any more. Ask the school for a new letter."
+            );
         var known = await adults.Find(mail);
         if (known is not null)
         {
             // Somebody who is registered adds another child with the password they have.
-            if (known.Kind != "guardian" || known.SchoolId != code!.SchoolId || !await limits.Account(http, $"adult {mail}", new(known.SchoolId, AdultId: known.Id), () => secrets.Matches(known, request.Password)))
-                throw Refused.Field("password", "Somebody is registered with this address already. If it is you, type the password you chose then.");
+            if (
+                known.Kind != "guardian"
+                || known.SchoolId != code!.SchoolId
+                || !await limits.Account(http, $"adult {mail}", new(known.SchoolId, AdultId: known.Id), () =>
+                    secrets.Matches(known, request.Password)
+                )
+            )
+                throw Refused.Field(
+                    "password",
+                    "Somebody is registered with this address already. If it is you, type the password you chose then."
+                );
             await guardians.Link(known.Id, code, desk.Now);
             return new(Confirm: false, "Added. Sign in with your address and password.");
         }
-        var adult = new Adult(Guid.CreateVersion7(), code!.SchoolId, name, mail, secrets.Hash(request.Password), "guardian", Mail: mail);
+        var adult = new Adult(
+            Guid.CreateVersion7(),
+            code!.SchoolId,
+            name,
+            mail,
+            secrets.Hash(request.Password),
+            "guardian",
+            Mail: mail
+        );
         await adults.Add(adult);
         await guardians.Link(adult.Id, code, desk.Now);
         var (token, hash) = Secrets.NewToken();
-        await adults.AddPass(Guid.CreateVersion7(), adult.SchoolId, adult.Id, "confirmation", hash, desk.Now, desk.Now + ConfirmWithin);
-        await mailer.Send(adult.SchoolId, mail, "Confirm your address", $"Good day {name},\n\nopen this link to confirm that this is your address:\n{PrintRoom.Address(http)}/guardian/confirm#{token}\n\nIt works for three days. If you have not registered, leave this mail be; nothing happens then.");
-        return new(Confirm: true, "We sent you a mail. Open the link in it, then sign in with your address and password.");
+        await adults.AddPass(
+            Guid.CreateVersion7(),
+            adult.SchoolId,
+            adult.Id,
+            "confirmation",
+            hash,
+            desk.Now,
+            desk.Now + ConfirmWithin
+        );
+        await mailer.Send(
+            adult.SchoolId,
+            mail,
+            "Confirm your address",
+            $"Good day {name},\n\nopen this link to confirm that this is your address:\n"
+                + $"{PrintRoom.Address(http)}/guardian/confirm#{token}\n\nIt works for three days. If you have not "
+                + "registered, leave this mail be; nothing happens then."
+        );
+        return new(
+            Confirm: true,
+            "We sent you a mail. Open the link in it, then sign in with your address and password."
+        );
     }
 
-    private static async Task Confirm(ConfirmRequest request, AdultStore adults, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task Confirm(
+        ConfirmRequest request,
+        AdultStore adults,
+        SignInLimits limits,
+        Desk desk,
+        HttpContext http
+    )
     {
         Pass? pass = null;
-        if (!await limits.Code(http, "pass", async () => (pass = await adults.OpenPass(Secrets.HashOf(request.Token ?? ""), desk.Now)) is { Purpose: "confirmation" }) || !await adults.Confirm(pass!, desk.Now))
-            throw Refused.Conflict("no-such-pass", "This link has been used already or does not work any more. Try to sign in; if that fails, register again.");
+        if (
+            !await limits.Code(http, "pass", async () =>
+                (pass = await adults.OpenPass(Secrets.HashOf(request.Token ?? ""), desk.Now))
+                    is { Purpose: "confirmation" }
+            ) || !await adults.Confirm(pass!, desk.Now)
+        )
+            throw Refused.Conflict(
+                "no-such-pass",
+                "This link has been used already or does not work any more. Try to sign in; if that fails, "
+                    + "register again."
+            );
     }
 
-    private static async Task<IReadOnlyList<ChildView>> Children(Desk desk, GuardianStore guardians, ReaderStore readers, GoalBook goals, LookStore looks)
+    private static async Task<IReadOnlyList<ChildView>> Children(
+        Desk desk,
+        GuardianStore guardians,
+        ReaderStore readers,
+        GoalBook goals,
+        LookStore looks
+    )
     {
-        if (!desk.May(Deed.SeeOwnChild, own: true)) throw Refused.NotFound();
+        if (!desk.May(Deed.SeeOwnChild, own: true))
+            throw Refused.NotFound();
         var school = await desk.School();
         var seen = new List<ChildView>();
         foreach (var child in await guardians.Children(desk.Who.Id, school.Id, await desk.Moment()))
         {
             var head = (await readers.Find(child.Id, school.Id, desk.Who.Id))!;
             await looks.Seen(school.Id, desk.Who.Id, desk.Now, child.Id);
-            seen.Add(new(child.Id, child.GivenName, child.Grade, LevelWords(school, child), TrendWords(child), await guardians.Readings(child.Id), await goals.OfReader(head, school)));
+            seen.Add(
+                new(
+                    child.Id,
+                    child.GivenName,
+                    child.Grade,
+                    LevelWords(school, child),
+                    TrendWords(child),
+                    await guardians.Readings(child.Id),
+                    await goals.OfReader(head, school)
+                )
+            );
         }
         return seen;
     }
 
-    private static async Task<RosterWithdrawn> Withdraw(Guid readerId, WithdrawRequest request, Desk desk, GuardianStore guardians)
+    private static async Task<RosterWithdrawn> Withdraw(
+        Guid readerId,
+        WithdrawRequest request,
+        Desk desk,
+        GuardianStore guardians
+    )
     {
         var reader = await desk.Reader(readerId, Deed.ChangeRoster);
         await guardians.Withdraw(readerId, request.Guardians, desk.Now);
-        return new(request.Guardians ? $"The code does not work any more, and nobody sees {reader.GivenName} as a guardian now." : "The code does not work any more.");
+        return new(
+            request.Guardians
+                ? $"The code does not work any more, and nobody sees {reader.GivenName} as a guardian now."
+                : "The code does not work any more."
+        );
     }
 
     private static string LevelWords(School school, Child child)
     {
         var grade = school.Chart.GradeAt(new(child.Depth));
         var whole = Math.Clamp((int)Math.Ceiling(grade), 0, Grades.Highest);
-        var part = grade - Math.Floor(grade) is var gone && gone is 0 or > 0.75 ? "at the end of" : gone > 0.4 ? "in the middle of" : "at the beginning of";
+        var part =
+            grade - Math.Floor(grade) is var gone && gone is 0 or > 0.75 ? "at the end of"
+            : gone > 0.4 ? "in the middle of"
+            : "at the beginning of";
         return $"Reads what is typical {part} {(whole == 0 ? "kindergarten" : $"grade {whole}")}";
     }
 
-    private static string TrendWords(Child child) => child.SixWeeks switch
-    {
-        null => "We are still finding out how it goes.", > 0.8 => "Reading deeper than six weeks ago.", < -0.8 => "Reading a little easier texts than six weeks ago.", _ => "About the same as six weeks ago.",
-    };
+    private static string TrendWords(Child child) =>
+        child.SixWeeks switch
+        {
+            null => "We are still finding out how it goes.",
+            > 0.8 => "Reading deeper than six weeks ago.",
+            < -0.8 => "Reading a little easier texts than six weeks ago.",
+            _ => "About the same as six weeks ago.",
+        };
 }
 
 public sealed record RosterWithdrawn(string Sentence);

@@ -11,5 +11,6 @@ public interface IMailer
 /// <summary>The mailer that ships: keeps what it would send in an outbox that the school lead can read.</summary>
 public sealed class OutboxMailer(AdultStore adults, TimeProvider clock) : IMailer
 {
-    public Task Send(Guid schoolId, string to, string subject, string body) => adults.Send(schoolId, to, subject, body, clock.GetUtcNow());
+    public Task Send(Guid schoolId, string to, string subject, string body) =>
+        adults.Send(schoolId, to, subject, body, clock.GetUtcNow());
 }

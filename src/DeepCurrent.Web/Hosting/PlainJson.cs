@@ -16,10 +16,13 @@ public static class PlainJson
     /// <summary>A list of things has a thing in each place: [null] is no list of readers.</summary>
     private static void NoEmptyPlaces(JsonTypeInfo type)
     {
-        if (type.Kind is not JsonTypeInfoKind.Enumerable || type.ElementType is not { IsValueType: false }) return;
+        if (type.Kind is not JsonTypeInfoKind.Enumerable || type.ElementType is not { IsValueType: false })
+            return;
         type.OnDeserialized = list =>
         {
-            foreach (var item in (System.Collections.IEnumerable)list) if (item is null) throw new JsonException("A list has an empty place in it.");
+            foreach (var item in (System.Collections.IEnumerable)list)
+                if (item is null)
+                    throw new JsonException("A list has an empty place in it.");
         };
     }
 }

@@ -26,52 +26,102 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
         }
         catch (Unreadable unreadable)
         {
-            if (unreadable.InnerException is { } inner) log.LogWarning("A file could not be read: {Kind}", inner.GetType().Name);
+            if (unreadable.InnerException is { } inner)
+                log.LogWarning("A file could not be read: {Kind}", inner.GetType().Name);
             await Write(http, StatusCodes.Status422UnprocessableEntity, "unreadable", unreadable.Message);
         }
         catch (AntiforgeryValidationException)
         {
-            await Write(http, StatusCodes.Status400BadRequest, "stale-page", "This page is no longer signed in the way it was. Load it again and repeat the last step.");
+            await Write(
+                http,
+                StatusCodes.Status400BadRequest,
+                "stale-page",
+                "This page is no longer signed in the way it was. Load it again and repeat the last step."
+            );
         }
         catch (BadHttpRequestException large) when (large.StatusCode == StatusCodes.Status413PayloadTooLarge)
         {
-            await Write(http, large.StatusCode, "too-large", "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 MB. Nothing was changed.");
+            await Write(
+                http,
+                large.StatusCode,
+                "too-large",
+                "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 "
+                    + "MB. Nothing was changed."
+            );
         }
         catch (BadHttpRequestException bad)
         {
             await Write(http, bad.StatusCode, "bad-request", "The request could not be read.");
         }
-        catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.CharacterNotInRepertoire or PostgresErrorCodes.UntranslatableCharacter)
+        catch (PostgresException e)
+            when (e.SqlState
+                    is PostgresErrorCodes.CharacterNotInRepertoire
+                        or PostgresErrorCodes.UntranslatableCharacter
+            )
         {
-            await Write(http, StatusCodes.Status422UnprocessableEntity, "invalid", "There is a sign in this that cannot be kept. Type it again.");
+            await Write(
+                http,
+                StatusCodes.Status422UnprocessableEntity,
+                "invalid",
+                "There is a sign in this that cannot be kept. Type it again."
+            );
         }
         catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation)
         {
-            await Write(http, StatusCodes.Status409Conflict, "taken", "Something with this ID is there already. Nothing was changed. Reload and try again.");
+            await Write(
+                http,
+                StatusCodes.Status409Conflict,
+                "taken",
+                "Something with this ID is there already. Nothing was changed. Reload and try again."
+            );
         }
         catch (Exception e) when (DatabaseAway(e))
         {
             log.LogWarning("The database did not answer: {Kind}", e.GetType().Name);
-            await Write(http, StatusCodes.Status503ServiceUnavailable, "database-away", "The database does not answer just now. Nothing that was saved is lost. Try again in a moment.");
+            await Write(
+                http,
+                StatusCodes.Status503ServiceUnavailable,
+                "database-away",
+                "The database does not answer just now. Nothing that was saved is lost. Try again in a moment."
+            );
         }
         catch (Exception e) when (!http.RequestAborted.IsCancellationRequested)
         {
             log.LogError(e, "Request failed");
-            await Write(http, StatusCodes.Status500InternalServerError, "failed", "Something went wrong on the server. What was saved before is kept.");
+            await Write(
+                http,
+                StatusCodes.Status500InternalServerError,
+                "failed",
+                "Something went wrong on the server. What was saved before is kept."
+            );
         }
     }
 
     private static bool DatabaseAway(Exception e) =>
-        e is NpgsqlException { IsTransient: true } or PostgresException { SqlState: "57P01" or "57P03" or "57P02" } || e is NpgsqlException { InnerException: SocketException or IOException or TimeoutException };
+        e is NpgsqlException { IsTransient: true } or PostgresException { SqlState: "57P01" or "57P03" or "57P02" }
+        || e is NpgsqlException { InnerException: SocketException or IOException or TimeoutException };
 
-    internal static Task Write(HttpContext http, int status, string code, string sentence, IReadOnlyDictionary<string, string[]>? fields = null)
+    internal static Task Write(
+        HttpContext http,
+        int status,
+        string code,
+        string sentence,
+        IReadOnlyDictionary<string, string[]>? fields = null
+    )
     {
-        if (http.Response.HasStarted) return Task.CompletedTask;
+        if (http.Response.HasStarted)
+            return Task.CompletedTask;
         http.Response.StatusCode = status;
-        var problem = new ProblemDetails { Status = status, Title = sentence, Type = $"urn:deepcurrent:{code}" };
+        var problem = new ProblemDetails
+        {
+            Status = status,
+            Title = sentence,
+            Type = $"urn:deepcurrent:{code}",
+        };
         problem.Extensions["code"] = code;
         problem.Extensions["requestId"] = http.TraceIdentifier;
-        if (fields is not null) problem.Extensions["fields"] = fields;
+        if (fields is not null)
+            problem.Extensions["fields"] = fields;
         return http.Response.WriteAsJsonAsync(problem, options: null, contentType: "application/problem+json");
     }
 }

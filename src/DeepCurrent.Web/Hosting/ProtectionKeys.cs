@@ -9,5 +9,6 @@ public sealed class ProtectionKeys(KeyStore keys) : IXmlRepository
 {
     public IReadOnlyCollection<XElement> GetAllElements() => [.. keys.All().Select(XElement.Parse)];
 
-    public void StoreElement(XElement element, string friendlyName) => keys.Add(friendlyName, element.ToString(SaveOptions.DisableFormatting));
+    public void StoreElement(XElement element, string friendlyName) =>
+        keys.Add(friendlyName, element.ToString(SaveOptions.DisableFormatting));
 }

@@ -9,12 +9,23 @@ public static class Repeated
 
     /// <summary>Begins again after a pause where the database was away.</summary>
     /// <param name="waits">What waits meanwhile, for the log.</param>
-    public static async Task Until(CancellationToken stop, Func<CancellationToken, Task> work, ILogger log, string waits)
+    public static async Task Until(
+        CancellationToken stop,
+        Func<CancellationToken, Task> work,
+        ILogger log,
+        string waits
+    )
     {
         while (!stop.IsCancellationRequested)
         {
-            try { await work(stop); }
-            catch (OperationCanceledException) { return; }
+            try
+            {
+                await work(stop);
+            }
+            catch (OperationCanceledException)
+            {
+                return;
+            }
             catch (Exception e) when (e is NpgsqlException or IOException or TimeoutException)
             {
                 log.LogWarning("The database did not answer; {What} wait", waits);

@@ -15,9 +15,19 @@ public sealed class Tidying(TidyStore store, TimeProvider clock, ILogger<Tidying
         using var timer = new PeriodicTimer(Between, clock);
         do
         {
-            try { await store.Forget(clock.GetUtcNow() - Kept); }
-            catch (NpgsqlException) { log.LogWarning("The database did not answer; tidying waits"); }
-        }
-        while (await timer.WaitForNextTickAsync(stop).AsTask().ContinueWith(t => t.IsCompletedSuccessfully && t.Result, CancellationToken.None));
+            try
+            {
+                await store.Forget(clock.GetUtcNow() - Kept);
+            }
+            catch (NpgsqlException)
+            {
+                log.LogWarning("The database did not answer; tidying waits");
+            }
+        } while (
+            await timer
+                .WaitForNextTickAsync(stop)
+                .AsTask()
+                .ContinueWith(t => t.IsCompletedSuccessfully && t.Result, CancellationToken.None)
+        );
     }
 }

@@ -11,7 +11,19 @@ using Microsoft.AspNetCore.Mvc;
 namespace DeepCurrent.Web.Imports;
 
 /// <param name="State">waiting, working, ready, applied or failed.</param>
-public sealed record ImportView(Guid Id, string Name, DateTimeOffset MadeAt, string? Org, string State, double Progress, string Stage, ImportPreview? Preview, string? Error, Guid? ChangeId, IReadOnlyList<MendRow> Mends);
+public sealed record ImportView(
+    Guid Id,
+    string Name,
+    DateTimeOffset MadeAt,
+    string? Org,
+    string State,
+    double Progress,
+    string Stage,
+    ImportPreview? Preview,
+    string? Error,
+    Guid? ChangeId,
+    IReadOnlyList<MendRow> Mends
+);
 
 public sealed record ImportRow(Guid Id, string Name, DateTimeOffset MadeAt, string State, Guid? ChangeId);
 
@@ -35,19 +47,42 @@ public static class ImportEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/school/imports", All);
-        api.MapPost("/school/imports", Upload).WithMetadata(new RequestSizeLimitAttribute(LargestFile)).Accepts<byte[]>("application/octet-stream").Produces<MadeImport>();
+        api.MapPost("/school/imports", Upload)
+            .WithMetadata(new RequestSizeLimitAttribute(LargestFile))
+            .Accepts<byte[]>("application/octet-stream")
+            .Produces<MadeImport>();
         api.MapPost("/school/imports/source", FromSource);
         api.MapGet("/school/imports/{importId:guid}", View);
-        api.MapPost("/school/imports/{importId:guid}/preview", (Guid importId, ImportWish wish, Desk desk, ImportStore imports) => Want(importId, "preview", wish, desk, imports));
+        api.MapPost(
+            "/school/imports/{importId:guid}/preview",
+            (Guid importId, ImportWish wish, Desk desk, ImportStore imports) =>
+                Want(importId, "preview", wish, desk, imports)
+        );
         api.MapPost("/school/imports/{importId:guid}/apply", Apply);
-        api.MapDelete("/school/imports/{importId:guid}", async (Guid importId, Desk desk, ImportStore imports) => { await desk.Lead(); if (!await imports.Discard(importId, desk.Who.SchoolId)) throw Refused.NotFound(); });
+        api.MapDelete("/school/imports/{importId:guid}", async (Guid importId, Desk desk, ImportStore imports) =>
+        {
+            await desk.Lead();
+            if (!await imports.Discard(importId, desk.Who.SchoolId))
+                throw Refused.NotFound();
+        });
         api.MapGet("/school/roster.zip", Export).Produces<byte[]>(contentType: "application/zip");
     }
 
     private static async Task<ImportsView> All(Desk desk, ImportStore imports, IRosterSource source)
     {
         await desk.Lead();
-        return new([.. (await imports.Of(desk.Who.SchoolId)).Select(i => new ImportRow(i.Id, i.Name, i.MadeAt, i.State, i.ChangeId))], source.Name);
+        return new(
+            [
+                .. (await imports.Of(desk.Who.SchoolId)).Select(i => new ImportRow(
+                    i.Id,
+                    i.Name,
+                    i.MadeAt,
+                    i.State,
+                    i.ChangeId
+                )),
+            ],
+            source.Name
+        );
     }
 
     private static async Task<MadeImport> Upload(string? name, HttpRequest request, Desk desk, ImportStore imports)
@@ -55,11 +90,17 @@ public static class ImportEndpoints
         await desk.Lead();
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
-        if (body.Length == 0) throw Refused.Field("file", "There is nothing in this file.");
+        if (body.Length == 0)
+            throw Refused.Field("file", "There is nothing in this file.");
         return await Add(name is { Length: > 0 and <= 120 } ? name : "OneRoster file", body.ToArray(), desk, imports);
     }
 
-    private static async Task<MadeImport> FromSource(Desk desk, ImportStore imports, IRosterSource source, CancellationToken stop)
+    private static async Task<MadeImport> FromSource(
+        Desk desk,
+        ImportStore imports,
+        IRosterSource source,
+        CancellationToken stop
+    )
     {
         await desk.Lead();
         return await Add(source.Name ?? "", await source.Fetch(stop), desk, imports);
@@ -76,17 +117,32 @@ public static class ImportEndpoints
     {
         await desk.Lead();
         var i = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        return new(i.Id, i.Name, i.MadeAt, i.Org, i.State, i.Progress, i.Stage, i.Preview is null ? null : Database.FromJson<ImportPreview>(i.Preview), i.Error, i.ChangeId, Database.FromJson<List<MendRow>>(i.Mends));
+        return new(
+            i.Id,
+            i.Name,
+            i.MadeAt,
+            i.Org,
+            i.State,
+            i.Progress,
+            i.Stage,
+            i.Preview is null ? null : Database.FromJson<ImportPreview>(i.Preview),
+            i.Error,
+            i.ChangeId,
+            Database.FromJson<List<MendRow>>(i.Mends)
+        );
     }
 
     private static async Task Apply(Guid importId, ImportConsent consent, Desk desk, ImportStore imports)
     {
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (found.State != "ready" || found.Preview is null) throw Refused.Conflict("not-looked-at", "Check this file first. Nothing was imported.");
+        if (found.State != "ready" || found.Preview is null)
+            throw Refused.Conflict("not-looked-at", "Check this file first. Nothing was imported.");
         var preview = Database.FromJson<ImportPreview>(found.Preview);
-        if (preview.AsksOrg) throw Refused.Field("org", "Choose your school in the file.");
-        if (preview.Endings.Type is { } number && consent.Typed != number) throw Refused.Field("typed", $"Type {number} to end {number}.");
+        if (preview.AsksOrg)
+            throw Refused.Field("org", "Choose your school in the file.");
+        if (preview.Endings.Type is { } number && consent.Typed != number)
+            throw Refused.Field("typed", $"Type {number} to end {number}.");
         await Want(importId, "apply", null, desk, imports);
     }
 
@@ -94,19 +150,40 @@ public static class ImportEndpoints
     {
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (wish?.Mends.Count > 10_000) throw Refused.Field("mends", "That is more than can be put right here. Mend the file and choose it again.");
-        if (!await imports.Want(importId, desk.Who.SchoolId, wanted, wish is null ? found.Org : wish.Org, wish?.Mends)) throw Refused.Conflict("working", "This import is being worked on. Wait until it is done.");
+        if (wish?.Mends.Count > 10_000)
+            throw Refused.Field("mends", "That is more than can be put right here. Mend the file and choose it again.");
+        if (!await imports.Want(importId, desk.Who.SchoolId, wanted, wish is null ? found.Org : wish.Org, wish?.Mends))
+            throw Refused.Conflict("working", "This import is being worked on. Wait until it is done.");
     }
 
     private static async Task<IResult> Export(Desk desk, RosterStore rosters, SchoolStore schools, LookStore looks)
     {
         var school = await desk.Lead();
-        var year = await schools.CurrentYear(school.Id, await desk.Today()) ?? throw Refused.Conflict("no-school-year", "No school year has begun yet.");
+        var year = await schools.CurrentYear(school.Id, await desk.Today())
+            ?? throw Refused.Conflict("no-school-year", "No school year has begun yet.");
         var state = await rosters.Load(school.Id);
-        await looks.Add(school.Id, desk.Who.Id, desk.Now, "roster-exported", null, $"{state.Readers.Values.Count(r => !r.Left)} readers");
+        await looks.Add(
+            school.Id,
+            desk.Who.Id,
+            desk.Now,
+            "roster-exported",
+            null,
+            $"{state.Readers.Values.Count(r => !r.Left)} readers"
+        );
         var name = $"{school.Name} {await desk.Today():yyyy-MM-dd}.zip";
         using var body = new MemoryStream();
-        OneRosterWriter.Write(body, new(school.Id, school.Name, [(year.Id, year.Name, year.FirstDay, year.LastDay), .. year.Terms.Select(t => (t.Id, t.Name, t.FirstDay, t.LastDay))]), state);
+        OneRosterWriter.Write(
+            body,
+            new(
+                school.Id,
+                school.Name,
+                [
+                    (year.Id, year.Name, year.FirstDay, year.LastDay),
+                    .. year.Terms.Select(t => (t.Id, t.Name, t.FirstDay, t.LastDay)),
+                ]
+            ),
+            state
+        );
         return Results.File(body.ToArray(), "application/zip", name);
     }
 }

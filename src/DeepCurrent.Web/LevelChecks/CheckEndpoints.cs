@@ -6,21 +6,32 @@ using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
-using DeepCurrent.Web.Tickets;
 using DeepCurrent.Web.SignIn;
+using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.LevelChecks;
 
 /// <summary>Level checks on the teacher's side: made, given, watched, given again, ended.</summary>
 public static class CheckEndpoints
 {
-    private const int LongestTitle = 80, LongestDirections = 500, MostAims = 600, MostReaders = 5000;
+    private const int LongestTitle = 80,
+        LongestDirections = 500,
+        MostAims = 600,
+        MostReaders = 5000;
     private static readonly string[] Seasons = ["autumn", "winter", "spring"];
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/classes/{classId:guid}/checks", async (Guid classId, Desk desk, CheckStore checks) => { await desk.Class(classId, Deed.SeeClass); return await checks.Of(classId, desk.Who.Id); });
-        api.MapGet("/school/checks", async (Desk desk, CheckStore checks) => { await desk.Lead(); return await checks.OfSchool(desk.Who.SchoolId); });
+        api.MapGet("/classes/{classId:guid}/checks", async (Guid classId, Desk desk, CheckStore checks) =>
+        {
+            await desk.Class(classId, Deed.SeeClass);
+            return await checks.Of(classId, desk.Who.Id);
+        });
+        api.MapGet("/school/checks", async (Desk desk, CheckStore checks) =>
+        {
+            await desk.Lead();
+            return await checks.OfSchool(desk.Who.SchoolId);
+        });
         api.MapGet("/checks/choices", Choices);
         api.MapGet("/checks/{checkId:guid}", View);
         api.MapPut("/checks/{checkId:guid}", Save);
@@ -40,113 +51,288 @@ public static class CheckEndpoints
         {
             var depth = chart.Typical((int)r.Grade, gone);
             double Minutes(CheckPart part) => one.Expected(one.Of(part)!, depth, chart);
-            return new ExpectedRow(r.GradeLabel, depth.Value, Minutes(CheckPart.WordReading), Minutes(CheckPart.WordMeaning), Minutes(CheckPart.Passages));
+            return new ExpectedRow(
+                r.GradeLabel,
+                depth.Value,
+                Minutes(CheckPart.WordReading),
+                Minutes(CheckPart.WordMeaning),
+                Minutes(CheckPart.Passages)
+            );
         });
-        var staff = (await adults.Staff(desk.Who.SchoolId, desk.Now)).Where(a => !a.LeftSchool && a.Id != desk.Who.Id).Select(a => new ColleagueChoice(a.Id, a.Name));
-        return new([.. CheckPlan.Usual.Select(PartPlanView.Of)], [.. rows], [.. staff], await checks.Passages(desk.Who.SchoolId));
+        var staff = (await adults.Staff(desk.Who.SchoolId, desk.Now))
+            .Where(a => !a.LeftSchool && a.Id != desk.Who.Id)
+            .Select(a => new ColleagueChoice(a.Id, a.Name));
+        return new(
+            [.. CheckPlan.Usual.Select(PartPlanView.Of)],
+            [.. rows],
+            [.. staff],
+            await checks.Passages(desk.Who.SchoolId)
+        );
     }
 
-    private static async Task<CheckView> View(Guid checkId, Desk desk, CheckDesk at, CheckStore checks, SetAsideStore aside)
+    private static async Task<CheckView> View(
+        Guid checkId,
+        Desk desk,
+        CheckDesk at,
+        CheckStore checks,
+        SetAsideStore aside
+    )
     {
         var (check, classes, mayChange) = await at.Find(checkId, Deed.WatchCheck);
         var over = check.Over(await desk.Today());
         var sittings = await checks.Sittings(checkId, classes);
         var seen = sittings.Select(s => s.Id).ToHashSet();
-        var refused = (await aside.Of(checkId)).Where(s => seen.Contains(s.About)).Select(s => new SittingSetAside(s.About, SetAsideView.Of(s))).ToList();
-        return new(check.Id, check.Revision, check.StaffTitle, check.ReaderTitle, check.Directions, check.Season, PlanView.Of(check.Plan), AimView.Of(await checks.Aims(checkId)), check.OpensOn, check.ClosesOn, check.Draft, over, check.Gone, check.By, check.MadeAt, mayChange,
-            sittings.Any(s => s.Parts.Any(p => p.StartedAt is not null)), [.. (await checks.Colleagues(checkId)).Select(a => new ColleagueView(a.Id, a.Name))], [.. sittings.Select(s => SittingView.Of(s, over))], refused);
+        var refused = (await aside.Of(checkId))
+            .Where(s => seen.Contains(s.About))
+            .Select(s => new SittingSetAside(s.About, SetAsideView.Of(s)))
+            .ToList();
+        return new(
+            check.Id,
+            check.Revision,
+            check.StaffTitle,
+            check.ReaderTitle,
+            check.Directions,
+            check.Season,
+            PlanView.Of(check.Plan),
+            AimView.Of(await checks.Aims(checkId)),
+            check.OpensOn,
+            check.ClosesOn,
+            check.Draft,
+            over,
+            check.Gone,
+            check.By,
+            check.MadeAt,
+            mayChange,
+            sittings.Any(s => s.Parts.Any(p => p.StartedAt is not null)),
+            [.. (await checks.Colleagues(checkId)).Select(a => new ColleagueView(a.Id, a.Name))],
+            [.. sittings.Select(s => SittingView.Of(s, over))],
+            refused
+        );
     }
 
-    private static async Task<CheckChanged> Save(Guid checkId, CheckRequest r, Desk desk, CheckDesk at, CheckStore checks, ChangeStore changes)
+    private static async Task<CheckChanged> Save(
+        Guid checkId,
+        CheckRequest r,
+        Desk desk,
+        CheckDesk at,
+        CheckStore checks,
+        ChangeStore changes
+    )
     {
         desk.Library();
         var before = r.Revision == 0 ? null : (await at.Find(checkId, Deed.ChangeCheck)).Check;
         var aims = r.For ?? throw Refused.Field("for", "Choose who takes it.");
-        if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims) throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
+        if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims)
+            throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
         await at.Allow(aims);
         var plan = await Plan(r, checks, desk);
-        if (before is not null && Database.ToJson(plan) != Database.ToJson(before.Plan) && (await checks.Sittings(checkId, null)).Any(s => s.Parts.Any(p => p.StartedAt is not null)))
-            throw Refused.Conflict("begun", "Somebody has begun, so the parts stay as they are. Titles, days and readers can still be changed.");
-        if (before is { Draft: false } && r.Draft) throw Refused.Field("draft", "It has been given already. Take it back from its readers instead.");
+        if (
+            before is not null
+            && Database.ToJson(plan) != Database.ToJson(before.Plan)
+            && (await checks.Sittings(checkId, null)).Any(s => s.Parts.Any(p => p.StartedAt is not null))
+        )
+            throw Refused.Conflict(
+                "begun",
+                "Somebody has begun, so the parts stay as they are. Titles, days and readers can still be changed."
+            );
+        if (before is { Draft: false } && r.Draft)
+            throw Refused.Field("draft", "It has been given already. Take it back from its readers instead.");
         var (_, year) = await at.Yardstick();
-        var check = new NewCheck(checkId, desk.Who.SchoolId, before?.SchoolYearId ?? year.Id, r.Season, Title(r.StaffTitle, "staffTitle", "colleagues"), Title(r.ReaderTitle, "readerTitle", "readers"), r.Directions?.Trim() ?? "", plan, r.Draft, r.OpensOn, r.ClosesOn, desk.Who.Id, desk.Now, r.Revision);
+        var check = new NewCheck(
+            checkId,
+            desk.Who.SchoolId,
+            before?.SchoolYearId ?? year.Id,
+            r.Season,
+            Title(r.StaffTitle, "staffTitle", "colleagues"),
+            Title(r.ReaderTitle, "readerTitle", "readers"),
+            r.Directions?.Trim() ?? "",
+            plan,
+            r.Draft,
+            r.OpensOn,
+            r.ClosesOn,
+            desk.Who.Id,
+            desk.Now,
+            r.Revision
+        );
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
-        if (!r.Draft && meant.Count == 0) throw Refused.Field("for", "Nobody is there to take it. Choose classes, groups or readers.");
-        if (meant.Count > MostReaders) throw Refused.Field("for", $"Give it to at most {MostReaders:N0} readers at a time.");
-        var gave = await changes.Do(new(desk.Who.SchoolId, aims.Grades.Count > 0 || meant.Count == 0 ? null : meant[0].ClassId, desk.Who.Id, desk.Now), UndoCheckGiven.Name, async (c, t) =>
-        {
-            if (!await CheckStore.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)])) throw Refused.Conflict("stale", "This check has been changed elsewhere meanwhile. Load it again.");
-            var now = r.Draft ? [] : await CheckStore.Give(c, t, checkId, plan, meant, desk.Now);
-            return now.Count == 0 ? null : new(new CheckGiven(checkId, now), $"Gave {check.StaffTitle} to {Counted.Readers(now.Count)}");
-        });
+        if (!r.Draft && meant.Count == 0)
+            throw Refused.Field("for", "Nobody is there to take it. Choose classes, groups or readers.");
+        if (meant.Count > MostReaders)
+            throw Refused.Field("for", $"Give it to at most {MostReaders:N0} readers at a time.");
+        var gave = await changes.Do(
+            new(
+                desk.Who.SchoolId,
+                aims.Grades.Count > 0 || meant.Count == 0 ? null : meant[0].ClassId,
+                desk.Who.Id,
+                desk.Now
+            ),
+            UndoCheckGiven.Name,
+            async (c, t) =>
+            {
+                if (!await CheckStore.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)]))
+                    throw Refused.Conflict("stale", "This check has been changed elsewhere meanwhile. Load it again.");
+                var now = r.Draft ? [] : await CheckStore.Give(c, t, checkId, plan, meant, desk.Now);
+                return now.Count == 0
+                    ? null
+                    : new(new CheckGiven(checkId, now), $"Gave {check.StaffTitle} to {Counted.Readers(now.Count)}");
+            }
+        );
         return new(gave?.Id, gave?.Summary ?? (r.Draft ? "Kept as a draft." : "Saved."));
     }
 
-    private static string Title(string? title, string field, string whom) => title?.Trim() is { Length: > 0 and <= LongestTitle } t ? t : throw Refused.Field(field, $"Give it a title for {whom}, in at most {LongestTitle} letters.");
+    private static string Title(string? title, string field, string whom) =>
+        title?.Trim() is { Length: > 0 and <= LongestTitle } t
+            ? t
+            : throw Refused.Field(field, $"Give it a title for {whom}, in at most {LongestTitle} letters.");
 
     private static async Task<CheckPlan> Plan(CheckRequest r, CheckStore checks, Desk desk)
     {
         var p = r.Plan ?? throw Refused.Field("plan", "Pick the parts.");
-        var parts = (p.Parts ?? []).Select(x => x.Read() ?? throw Refused.Field("plan", "There is no such part.")).OrderBy(x => x.Part).ToList();
-        if (!Enum.TryParse<CheckStart>(p.Start, out var start) || !Enum.IsDefined(start)) throw Refused.Field("plan", "Say where it starts.");
-        var plan = new CheckPlan(parts, start, p.From, p.To, p.TimerShown, p.MostPassages, p.SureAt, p.APartADay, p.Form ?? []);
-        if (plan.Fault() is { } fault) throw Refused.Field("plan", fault);
-        if (plan.Form.Count > 0 && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any()) throw Refused.Field("plan", "A passage of the fixed form is not in the library, or has too few questions.");
-        if (r.Season is not null && !Seasons.Contains(r.Season)) throw Refused.Field("season", "A window is in autumn, winter or spring.");
-        if (r.Directions?.Length > LongestDirections) throw Refused.Field("directions", $"Keep the directions under {LongestDirections} letters.");
-        if (r.ClosesOn < r.OpensOn) throw Refused.Field("closesOn", "It ends before it begins.");
-        if (r.Revision == 0 && r.ClosesOn < await desk.Today()) throw Refused.Field("closesOn", "This day has passed. Choose today or a later day.");
+        var parts = (p.Parts ?? [])
+            .Select(x => x.Read() ?? throw Refused.Field("plan", "There is no such part."))
+            .OrderBy(x => x.Part)
+            .ToList();
+        if (!Enum.TryParse<CheckStart>(p.Start, out var start) || !Enum.IsDefined(start))
+            throw Refused.Field("plan", "Say where it starts.");
+        var plan = new CheckPlan(
+            parts,
+            start,
+            p.From,
+            p.To,
+            p.TimerShown,
+            p.MostPassages,
+            p.SureAt,
+            p.APartADay,
+            p.Form ?? []
+        );
+        if (plan.Fault() is { } fault)
+            throw Refused.Field("plan", fault);
+        if (
+            plan.Form.Count > 0
+            && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any()
+        )
+            throw Refused.Field("plan", "A passage of the fixed form is not in the library, or has too few questions.");
+        if (r.Season is not null && !Seasons.Contains(r.Season))
+            throw Refused.Field("season", "A window is in autumn, winter or spring.");
+        if (r.Directions?.Length > LongestDirections)
+            throw Refused.Field("directions", $"Keep the directions under {LongestDirections} letters.");
+        if (r.ClosesOn < r.OpensOn)
+            throw Refused.Field("closesOn", "It ends before it begins.");
+        if (r.Revision == 0 && r.ClosesOn < await desk.Today())
+            throw Refused.Field("closesOn", "This day has passed. Choose today or a later day.");
         return plan;
     }
 
-    private static async Task<CheckChanged> Again(Guid checkId, AgainRequest request, Desk desk, CheckDesk at, CheckStore checks, ChangeStore changes)
+    private static async Task<CheckChanged> Again(
+        Guid checkId,
+        AgainRequest request,
+        Desk desk,
+        CheckDesk at,
+        CheckStore checks,
+        ChangeStore changes
+    )
     {
         var (check, classes, _) = await at.Find(checkId, Deed.WatchCheck);
         var today = await desk.Today();
         var over = check.Over(today);
         var wanted = request.ReaderIds?.ToHashSet();
-        var parts = (await checks.Sittings(checkId, classes)).Where(s => wanted is null || wanted.Contains(s.ReaderId))
-            .SelectMany(s => s.Parts.GroupBy(p => p.Part).Select(g => (Sitting: s, Part: g.MaxBy(p => p.Round)!))).Where(x => PartRules.Again(x.Part.State, x.Part.Flag, over)).ToList();
-        if (parts.Count == 0) throw Refused.Conflict("no-change", "Nobody here has a part that was rushed, thin or missed.");
-        var made = await changes.Do(new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Id, desk.Now), UndoCheckAgain.Name, async (c, t) =>
-        {
-            // A check that is over has to be open for them.
-            if (over) await SittingStore.Reopen(c, t, checkId, today);
-            var again = await CheckStore.Again(c, t, checkId, [.. parts.Select(x => x.Part.Id)], desk.Now);
-            var readers = parts.Select(x => x.Sitting.ReaderId).Distinct().Count();
-            return new(new CheckAgain(again), $"Gave {Counted.Of(again.Count, "part", "parts")} of {check.StaffTitle} to {Counted.Readers(readers)} again");
-        });
+        var parts = (await checks.Sittings(checkId, classes))
+            .Where(s => wanted is null || wanted.Contains(s.ReaderId))
+            .SelectMany(s => s.Parts.GroupBy(p => p.Part).Select(g => (Sitting: s, Part: g.MaxBy(p => p.Round)!)))
+            .Where(x => PartRules.Again(x.Part.State, x.Part.Flag, over))
+            .ToList();
+        if (parts.Count == 0)
+            throw Refused.Conflict("no-change", "Nobody here has a part that was rushed, thin or missed.");
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Id, desk.Now),
+            UndoCheckAgain.Name,
+            async (c, t) =>
+            {
+                // A check that is over has to be open for them.
+                if (over)
+                    await SittingStore.Reopen(c, t, checkId, today);
+                var again = await CheckStore.Again(c, t, checkId, [.. parts.Select(x => x.Part.Id)], desk.Now);
+                var readers = parts.Select(x => x.Sitting.ReaderId).Distinct().Count();
+                return new(
+                    new CheckAgain(again),
+                    $"Gave {Counted.Of(again.Count, "part", "parts")} of {check.StaffTitle} to "
+                        + $"{Counted.Readers(readers)} again"
+                );
+            }
+        );
         return new(made!.Id, made.Summary);
     }
 
     /// <summary>Ends a check for everybody, or opens it again.</summary>
-    private static async Task<CheckChanged> Close(Guid checkId, CloseRequest request, CheckDesk at, SittingStore sittings, Desk desk)
+    private static async Task<CheckChanged> Close(
+        Guid checkId,
+        CloseRequest request,
+        CheckDesk at,
+        SittingStore sittings,
+        Desk desk
+    )
     {
         var (check, _, _) = await at.Find(checkId, Deed.ChangeCheck);
-        if (check.Draft) throw Refused.Conflict("draft", "It has not been given yet.");
-        if (request.Closed) await sittings.Close(check, await at.Yardstick(), desk.Now);
-        else await sittings.Reopen(checkId, await desk.Today());
-        return new(null, request.Closed ? "The check has ended. What readers had done counts as far as it went." : "The check is open again.");
+        if (check.Draft)
+            throw Refused.Conflict("draft", "It has not been given yet.");
+        if (request.Closed)
+            await sittings.Close(check, await at.Yardstick(), desk.Now);
+        else
+            await sittings.Reopen(checkId, await desk.Today());
+        return new(
+            null,
+            request.Closed
+                ? "The check has ended. What readers had done counts as far as it went."
+                : "The check is open again."
+        );
     }
 
-    private static async Task<CheckChanged> Withdraw(Guid checkId, CheckReadersRequest request, Desk desk, CheckDesk at, CheckStore checks, ChangeStore changes)
+    private static async Task<CheckChanged> Withdraw(
+        Guid checkId,
+        CheckReadersRequest request,
+        Desk desk,
+        CheckDesk at,
+        CheckStore checks,
+        ChangeStore changes
+    )
     {
         var (check, classes, _) = await at.Find(checkId, Deed.WatchCheck);
-        var theirs = (await checks.Sittings(checkId, classes)).Where(s => request.ReaderIds.Contains(s.ReaderId)).ToList();
-        if (theirs.Count == 0) throw Refused.NotFound();
+        var theirs = (await checks.Sittings(checkId, classes))
+            .Where(s => request.ReaderIds.Contains(s.ReaderId))
+            .ToList();
+        if (theirs.Count == 0)
+            throw Refused.NotFound();
         CheckWithdrawn taken = new(checkId, [.. theirs.Select(s => s.ReaderId)]);
-        var made = await changes.Do(new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Id, desk.Now), UndoCheckWithdrawn.Name, async (c, t) =>
-        {
-            await CheckStore.Withdraw(c, t, checkId, taken.ReaderIds, desk.Now);
-            return new(taken, $"Took {check.StaffTitle} back from {Counted.Readers(theirs.Count)}; what was done is kept");
-        });
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Id, desk.Now),
+            UndoCheckWithdrawn.Name,
+            async (c, t) =>
+            {
+                await CheckStore.Withdraw(c, t, checkId, taken.ReaderIds, desk.Now);
+                return new(
+                    taken,
+                    $"Took {check.StaffTitle} back from {Counted.Readers(theirs.Count)}; what was done is kept"
+                );
+            }
+        );
         return new(made!.Id, made.Summary);
     }
 
-    private static async Task<CheckChanged> Discard(Guid checkId, GoneRequest request, CheckDesk at, CheckStore checks, Desk desk)
+    private static async Task<CheckChanged> Discard(
+        Guid checkId,
+        GoneRequest request,
+        CheckDesk at,
+        CheckStore checks,
+        Desk desk
+    )
     {
         await at.Find(checkId, Deed.ChangeCheck);
         await checks.Discard(checkId, request.Gone, desk.Now);
-        return new(null, request.Gone ? "The check is taken back from everybody. What was done is kept." : "The check is there again.");
+        return new(
+            null,
+            request.Gone
+                ? "The check is taken back from everybody. What was done is kept."
+                : "The check is there again."
+        );
     }
 }

@@ -5,56 +5,181 @@ using DeepCurrent.Web.Tickets;
 namespace DeepCurrent.Web.LevelChecks;
 
 /// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
-public sealed record PartPlanView(string Part, int Minutes, double? SkipBelow, double? SkipAbove, bool SkipMastered, bool SkipUndecoding)
+public sealed record PartPlanView(
+    string Part,
+    int Minutes,
+    double? SkipBelow,
+    double? SkipAbove,
+    bool SkipMastered,
+    bool SkipUndecoding
+)
 {
-    public static PartPlanView Of(PartPlan p) => new(p.Part.ToString(), p.Minutes, p.SkipBelow, p.SkipAbove, p.SkipMastered, p.SkipUndecoding);
+    public static PartPlanView Of(PartPlan p) =>
+        new(p.Part.ToString(), p.Minutes, p.SkipBelow, p.SkipAbove, p.SkipMastered, p.SkipUndecoding);
 
-    public PartPlan? Read() => Enum.TryParse<CheckPart>(Part, out var part) && Enum.IsDefined(part) ? new(part, Minutes, SkipBelow, SkipAbove, SkipMastered, SkipUndecoding) : null;
+    public PartPlan? Read() =>
+        Enum.TryParse<CheckPart>(Part, out var part) && Enum.IsDefined(part)
+            ? new(part, Minutes, SkipBelow, SkipAbove, SkipMastered, SkipUndecoding)
+            : null;
 }
 
 /// <param name="Start">OwnLevel or Band.</param>
-public sealed record PlanView(IReadOnlyList<PartPlanView> Parts, string Start, double From, double To, bool TimerShown, int MostPassages, double SureAt, bool APartADay, IReadOnlyList<Guid> Form)
+public sealed record PlanView(
+    IReadOnlyList<PartPlanView> Parts,
+    string Start,
+    double From,
+    double To,
+    bool TimerShown,
+    int MostPassages,
+    double SureAt,
+    bool APartADay,
+    IReadOnlyList<Guid> Form
+)
 {
-    public static PlanView Of(CheckPlan p) => new([.. p.Parts.Select(PartPlanView.Of)], p.Start.ToString(), p.From, p.To, p.TimerShown, p.MostPassages, p.SureAt, p.APartADay, p.Form);
+    public static PlanView Of(CheckPlan p) =>
+        new(
+            [.. p.Parts.Select(PartPlanView.Of)],
+            p.Start.ToString(),
+            p.From,
+            p.To,
+            p.TimerShown,
+            p.MostPassages,
+            p.SureAt,
+            p.APartADay,
+            p.Form
+        );
 }
 
 /// <summary>Whom a check is for.</summary>
-public sealed record AimView(IReadOnlyList<Guid> ClassIds, IReadOnlyList<Guid> GroupIds, IReadOnlyList<Guid> ReaderIds, IReadOnlyList<int> Grades)
+public sealed record AimView(
+    IReadOnlyList<Guid> ClassIds,
+    IReadOnlyList<Guid> GroupIds,
+    IReadOnlyList<Guid> ReaderIds,
+    IReadOnlyList<int> Grades
+)
 {
     public static AimView Of(IReadOnlyList<CheckAim> aims)
     {
         List<Guid> Ids(string kind) => [.. aims.Where(a => a.Kind == kind).Select(a => Guid.Parse(a.Key))];
-        return new(Ids("class"), Ids("group"), Ids("reader"), [.. aims.Where(a => a.Kind == "grade").Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))]);
+        return new(
+            Ids("class"),
+            Ids("group"),
+            Ids("reader"),
+            [
+                .. aims.Where(a => a.Kind == "grade")
+                    .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture)),
+            ]
+        );
     }
 
-    public IReadOnlyList<CheckAim> Read() => [.. ClassIds.Distinct().Select(i => new CheckAim("class", i.ToString())), .. GroupIds.Distinct().Select(i => new CheckAim("group", i.ToString())), .. ReaderIds.Distinct().Select(i => new CheckAim("reader", i.ToString())),
-        .. Grades.Distinct().Select(g => new CheckAim("grade", g.ToString(System.Globalization.CultureInfo.InvariantCulture)))];
+    public IReadOnlyList<CheckAim> Read() =>
+        [
+            .. ClassIds.Distinct().Select(i => new CheckAim("class", i.ToString())),
+            .. GroupIds.Distinct().Select(i => new CheckAim("group", i.ToString())),
+            .. ReaderIds.Distinct().Select(i => new CheckAim("reader", i.ToString())),
+            .. Grades
+                .Distinct()
+                .Select(g => new CheckAim("grade", g.ToString(System.Globalization.CultureInfo.InvariantCulture))),
+        ];
 }
 
 /// <param name="Revision">The revision that was changed; 0 for a new check.</param>
 /// <param name="Season">autumn, winter or spring for a benchmark window; null for a check in between.</param>
 /// <param name="Draft">Kept, and not yet given.</param>
-public sealed record CheckRequest(int Revision, string? StaffTitle, string? ReaderTitle, string? Directions, string? Season, PlanView? Plan, AimView? For, DateOnly? OpensOn, DateOnly? ClosesOn, bool Draft, IReadOnlyList<Guid>? Colleagues);
+public sealed record CheckRequest(
+    int Revision,
+    string? StaffTitle,
+    string? ReaderTitle,
+    string? Directions,
+    string? Season,
+    PlanView? Plan,
+    AimView? For,
+    DateOnly? OpensOn,
+    DateOnly? ClosesOn,
+    bool Draft,
+    IReadOnlyList<Guid>? Colleagues
+);
 
 /// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
 /// <param name="State">Waiting, UnderWay, Done or Skipped.</param>
 /// <param name="Flag">Fine, Rushed, Thin or Missing.</param>
 /// <param name="Rounds">How often it was given.</param>
 /// <param name="Score">Of a maze passage, right less half the wrong ones a minute.</param>
-public sealed record PartView(Guid Id, string Part, string State, string Flag, string Note, int Rounds, int Answered, int Asked, int Correct, int Rushed, double Seconds, double? Score);
+public sealed record PartView(
+    Guid Id,
+    string Part,
+    string State,
+    string Flag,
+    string Note,
+    int Rounds,
+    int Answered,
+    int Asked,
+    int Correct,
+    int Rushed,
+    double Seconds,
+    double? Score
+);
 
 /// <param name="Again">Parts that were rushed, thin or missed.</param>
-/// <param name="Before">The level without the check: as it was given, or as it would stand now without what the check moved.</param>
+/// <param name="Before">The level without the check: as it was given, or as it would stand now without what the check
+/// moved.</param>
 /// <param name="Moved">What the check moved, fm, and nothing else.</param>
 /// <param name="Late">Answers given before the check ended and heard of after it.</param>
-public sealed record SittingView(Guid Id, Guid ReaderId, string GivenName, string FamilyName, int Grade, string? Class, double Before, double? After, double? Sd, DateTimeOffset ChangedAt, IReadOnlyList<PartView> Parts, int Again, int Late, double Moved)
+public sealed record SittingView(
+    Guid Id,
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    int Grade,
+    string? Class,
+    double Before,
+    double? After,
+    double? Sd,
+    DateTimeOffset ChangedAt,
+    IReadOnlyList<PartView> Parts,
+    int Again,
+    int Late,
+    double Moved
+)
 {
     public static SittingView Of(SittingRow s, bool over)
     {
-        var last = s.Parts.GroupBy(p => p.Part).Select(g => (Part: g.MaxBy(p => p.Round)!, Rounds: g.Count())).OrderBy(p => p.Part.Position).ToList();
-        return new(s.Id, s.ReaderId, s.GivenName, s.FamilyName, s.Grade, s.Class, s.AfterMean - s.Moved ?? s.BeforeMean, s.AfterMean, s.AfterSd, s.ChangedAt,
-            [.. last.Select(p => new PartView(p.Part.Id, p.Part.Part.ToString(), p.Part.State.ToString(), PartRules.FlagOf(p.Part.State, p.Part.Flag, over).ToString(), p.Part.Note, p.Rounds, p.Part.Answered, p.Part.Asked, p.Part.Correct, p.Part.Rushed, p.Part.Seconds, p.Part.Score))],
-            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)), s.Late, s.Moved);
+        var last = s
+            .Parts.GroupBy(p => p.Part)
+            .Select(g => (Part: g.MaxBy(p => p.Round)!, Rounds: g.Count()))
+            .OrderBy(p => p.Part.Position)
+            .ToList();
+        return new(
+            s.Id,
+            s.ReaderId,
+            s.GivenName,
+            s.FamilyName,
+            s.Grade,
+            s.Class,
+            s.AfterMean - s.Moved ?? s.BeforeMean,
+            s.AfterMean,
+            s.AfterSd,
+            s.ChangedAt,
+            [
+                .. last.Select(p => new PartView(
+                    p.Part.Id,
+                    p.Part.Part.ToString(),
+                    p.Part.State.ToString(),
+                    PartRules.FlagOf(p.Part.State, p.Part.Flag, over).ToString(),
+                    p.Part.Note,
+                    p.Rounds,
+                    p.Part.Answered,
+                    p.Part.Asked,
+                    p.Part.Correct,
+                    p.Part.Rushed,
+                    p.Part.Seconds,
+                    p.Part.Score
+                )),
+            ],
+            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)),
+            s.Late,
+            s.Moved
+        );
     }
 }
 
@@ -63,7 +188,28 @@ public sealed record ColleagueView(Guid Id, string Name);
 /// <param name="Over">Nothing can be answered any more.</param>
 /// <param name="MayChange">The asker may change the check itself: it is theirs, or they lead the school.</param>
 /// <param name="Begun">Somebody has begun, so that the plan stays as it is.</param>
-public sealed record CheckView(Guid Id, int Revision, string StaffTitle, string ReaderTitle, string Directions, string? Season, PlanView Plan, AimView For, DateOnly? OpensOn, DateOnly? ClosesOn, bool Draft, bool Over, bool Gone, string By, DateTimeOffset MadeAt, bool MayChange, bool Begun, IReadOnlyList<ColleagueView> Colleagues, IReadOnlyList<SittingView> Sittings, IReadOnlyList<SittingSetAside> SetAside);
+public sealed record CheckView(
+    Guid Id,
+    int Revision,
+    string StaffTitle,
+    string ReaderTitle,
+    string Directions,
+    string? Season,
+    PlanView Plan,
+    AimView For,
+    DateOnly? OpensOn,
+    DateOnly? ClosesOn,
+    bool Draft,
+    bool Over,
+    bool Gone,
+    string By,
+    DateTimeOffset MadeAt,
+    bool MayChange,
+    bool Begun,
+    IReadOnlyList<ColleagueView> Colleagues,
+    IReadOnlyList<SittingView> Sittings,
+    IReadOnlyList<SittingSetAside> SetAside
+);
 
 /// <summary>What a reader did and could not be taken.</summary>
 public sealed record SittingSetAside(Guid SittingId, SetAsideView Work);
@@ -89,9 +235,28 @@ public sealed record ColleagueChoice(Guid Id, string Name);
 /// <summary>What a check can be made of and for.</summary>
 /// <param name="Usual">Parts with the time they usually take.</param>
 /// <param name="Grades">For each grade its typical depth now, to choose a band by.</param>
-public sealed record CheckChoices(IReadOnlyList<PartPlanView> Usual, IReadOnlyList<ExpectedRow> Grades, IReadOnlyList<ColleagueChoice> Colleagues, IReadOnlyList<FormPassage> Passages);
+public sealed record CheckChoices(
+    IReadOnlyList<PartPlanView> Usual,
+    IReadOnlyList<ExpectedRow> Grades,
+    IReadOnlyList<ColleagueChoice> Colleagues,
+    IReadOnlyList<FormPassage> Passages
+);
 
-public sealed record WindowGrade(int Grade, int Readers, int Given, int Finished, int Again, DepthSpread Now, DepthSpread? Before);
+public sealed record WindowGrade(
+    int Grade,
+    int Readers,
+    int Given,
+    int Finished,
+    int Again,
+    DepthSpread Now,
+    DepthSpread? Before
+);
 
 /// <param name="Last">The window before it, as it is called; null if there is none.</param>
-public sealed record WindowView(Guid YearId, string Year, string Season, string? Last, IReadOnlyList<WindowGrade> Grades);
+public sealed record WindowView(
+    Guid YearId,
+    string Year,
+    string Season,
+    string? Last,
+    IReadOnlyList<WindowGrade> Grades
+);

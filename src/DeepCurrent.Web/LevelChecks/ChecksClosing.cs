@@ -5,9 +5,16 @@ using DeepCurrent.Data.Schools;
 namespace DeepCurrent.Web.LevelChecks;
 
 /// <summary>Ends checks whose last day has passed, so that what readers were in the middle of counts.</summary>
-public sealed class ChecksClosing(SittingStore sittings, CheckStore checks, SchoolStore schools, TimeProvider clock, ILogger<ChecksClosing> log) : BackgroundService
+public sealed class ChecksClosing(
+    SittingStore sittings,
+    CheckStore checks,
+    SchoolStore schools,
+    TimeProvider clock,
+    ILogger<ChecksClosing> log
+) : BackgroundService
 {
-    private static readonly TimeSpan First = TimeSpan.FromMinutes(2), Every = TimeSpan.FromMinutes(30);
+    private static readonly TimeSpan First = TimeSpan.FromMinutes(2),
+        Every = TimeSpan.FromMinutes(30);
 
     protected override async Task ExecuteAsync(CancellationToken stop)
     {
@@ -16,10 +23,17 @@ public sealed class ChecksClosing(SittingStore sittings, CheckStore checks, Scho
             try
             {
                 await Task.Delay(wait, clock, stop);
-                if (await Close() is > 0 and var ended) log.LogInformation("{Checks} level checks have ended", ended);
+                if (await Close() is > 0 and var ended)
+                    log.LogInformation("{Checks} level checks have ended", ended);
             }
-            catch (OperationCanceledException) { return; }
-            catch (Exception e) { log.LogError(e, "Level checks could not be ended"); }
+            catch (OperationCanceledException)
+            {
+                return;
+            }
+            catch (Exception e)
+            {
+                log.LogError(e, "Level checks could not be ended");
+            }
         }
     }
 
@@ -33,7 +47,12 @@ public sealed class ChecksClosing(SittingStore sittings, CheckStore checks, Scho
         {
             var school = await schools.Get(schoolId);
             var today = new SchoolClock(school.TimeZone).DayOf(now);
-            if (await checks.Find(id, schoolId) is not { } check || !(check.ClosesOn < today) || await schools.CurrentYear(schoolId, today) is not { } year) continue;
+            if (
+                await checks.Find(id, schoolId) is not { } check
+                || !(check.ClosesOn < today)
+                || await schools.CurrentYear(schoolId, today) is not { } year
+            )
+                continue;
             await sittings.Close(check, new(school.Chart, year), now);
             ended++;
         }

@@ -15,28 +15,76 @@ public sealed record MyPart(string Part, string State);
 /// <param name="Kind">Single, Multiple, Order, Match or Sentence.</param>
 /// <param name="Rights">What stands on the right of a match.</param>
 /// <param name="Wanted">How many to choose.</param>
-public sealed record MyItem(string Kind, string Stem, IReadOnlyList<string> Choices, IReadOnlyList<string> Rights, int Wanted);
+public sealed record MyItem(
+    string Kind,
+    string Stem,
+    IReadOnlyList<string> Choices,
+    IReadOnlyList<string> Rights,
+    int Wanted
+);
 
 public sealed record MyPicks(int Item, IReadOnlyList<int> Picks);
 
 /// <param name="Pages">Of a passage; of a maze passage what stands before each choice, and after the last.</param>
 /// <param name="Place">Which stage of the part it is, from 1.</param>
 /// <param name="Sentences">Paragraph by paragraph, where a sentence of the passage is to be picked.</param>
-public sealed record MyStage(Guid Id, int Place, string Title, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<IReadOnlyList<string>> Sentences, IReadOnlyList<MyItem> Items, IReadOnlyList<MyPicks> Answers, double Seconds)
+public sealed record MyStage(
+    Guid Id,
+    int Place,
+    string Title,
+    double Depth,
+    IReadOnlyList<IReadOnlyList<string>> Pages,
+    IReadOnlyList<IReadOnlyList<string>> Sentences,
+    IReadOnlyList<MyItem> Items,
+    IReadOnlyList<MyPicks> Answers,
+    double Seconds
+)
 {
-    public static MyStage Of(Stage s, CheckPart part) => new(s.Id, s.Position + 1, part is CheckPart.Passages or CheckPart.Maze ? s.Title : "", s.TextDepth ?? 0, s.Pages, s.Items.Any(i => i.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(s.Pages) : [],
-        [.. s.Items.Select(i => new MyItem(i.Kind.ToString(), i.Stem, i.Choices, i.Rights ?? [], i.Wanted))], [.. s.Answers.Select(a => new MyPicks(a.Item, a.Picks))], s.Seconds);
+    public static MyStage Of(Stage s, CheckPart part) =>
+        new(
+            s.Id,
+            s.Position + 1,
+            part is CheckPart.Passages or CheckPart.Maze ? s.Title : "",
+            s.TextDepth ?? 0,
+            s.Pages,
+            s.Items.Any(i => i.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(s.Pages) : [],
+            [.. s.Items.Select(i => new MyItem(i.Kind.ToString(), i.Stem, i.Choices, i.Rights ?? [], i.Wanted))],
+            [.. s.Answers.Select(a => new MyPicks(a.Item, a.Picks))],
+            s.Seconds
+        );
 }
 
 /// <param name="Now">The part that is under way or comes next; null when all is done.</param>
 /// <param name="Left">Seconds the part may still take, this stage's own time not counted.</param>
 /// <param name="Tomorrow">The next part opens on another day.</param>
 /// <param name="Refused">Answers just sent that were given after the check had ended.</param>
-public sealed record MyCheckView(Guid Id, string Title, string Directions, IReadOnlyList<MyPart> Parts, string? Now, MyStage? Stage, double Left, bool TimerShown, bool OneChoice, bool Tomorrow, int Refused = 0)
+public sealed record MyCheckView(
+    Guid Id,
+    string Title,
+    string Directions,
+    IReadOnlyList<MyPart> Parts,
+    string? Now,
+    MyStage? Stage,
+    double Left,
+    bool TimerShown,
+    bool OneChoice,
+    bool Tomorrow,
+    int Refused = 0
+)
 {
-    public static MyCheckView Of(Sitting s) => new(s.Id, s.Check.ReaderTitle, s.Check.Directions, [.. s.Parts.Select(p => new MyPart(p.Part.ToString(), p.State.ToString()))], s.Now?.Part.ToString(),
-        s.Stage is { } stage ? MyStage.Of(stage, s.Now!.Part) : null,
-        Math.Max(0, s.Limit - s.Spent), s.Check.Plan.TimerShown && !s.Supports.HideTimer, s.Supports.OneChoice, s.Tomorrow);
+    public static MyCheckView Of(Sitting s) =>
+        new(
+            s.Id,
+            s.Check.ReaderTitle,
+            s.Check.Directions,
+            [.. s.Parts.Select(p => new MyPart(p.Part.ToString(), p.State.ToString()))],
+            s.Now?.Part.ToString(),
+            s.Stage is { } stage ? MyStage.Of(stage, s.Now!.Part) : null,
+            Math.Max(0, s.Limit - s.Spent),
+            s.Check.Plan.TimerShown && !s.Supports.HideTimer,
+            s.Supports.OneChoice,
+            s.Tomorrow
+        );
 }
 
 /// <param name="Id">Made by the page: the same answer sent twice is kept once.</param>
@@ -55,7 +103,9 @@ public static class MyCheckEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/my/checks", async (Desk desk, SittingStore sittings) => await sittings.Mine(desk.Self(), desk.Who.SchoolId, (await desk.Moment()).Today));
+        api.MapGet("/my/checks", async (Desk desk, SittingStore sittings) =>
+            await sittings.Mine(desk.Self(), desk.Who.SchoolId, (await desk.Moment()).Today)
+        );
         api.MapGet("/my/checks/{sittingId:guid}", Find);
         api.MapPost("/my/checks/{sittingId:guid}/begin", Begin);
         api.MapPut("/my/checks/{sittingId:guid}/stages/{stageId:guid}", Keep);
@@ -64,30 +114,64 @@ public static class MyCheckEndpoints
     private static async Task<MyCheckView> Find(Guid sittingId, Desk desk, SittingStore sittings)
     {
         var moment = await desk.Moment();
-        return MyCheckView.Of(Open(await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, moment) ?? throw Refused.NotFound(), moment));
+        return MyCheckView.Of(
+            Open(
+                await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, moment) ?? throw Refused.NotFound(),
+                moment
+            )
+        );
     }
 
     /// <summary>A check that is over has nothing left to do.</summary>
-    private static Sitting Open(Sitting s, Moment at) => s.Check.Over(at.Today) ? s with { Now = null, Stage = null } : s;
+    private static Sitting Open(Sitting s, Moment at) =>
+        s.Check.Over(at.Today) ? s with { Now = null, Stage = null } : s;
 
     private static async Task<MyCheckView> Begin(Guid sittingId, Desk desk, SittingStore sittings, CheckDesk at)
     {
         var readerId = desk.Self();
-        return await sittings.Begin(sittingId, readerId, desk.Who.SchoolId, await at.Yardstick(), await desk.Moment()) is { } s ? MyCheckView.Of(s) : throw await Shut(sittingId, desk, sittings);
+        return
+            await sittings.Begin(sittingId, readerId, desk.Who.SchoolId, await at.Yardstick(), await desk.Moment())
+                is { } s
+            ? MyCheckView.Of(s)
+            : throw await Shut(sittingId, desk, sittings);
     }
 
-    private static async Task<MyCheckView> Keep(Guid sittingId, Guid stageId, StageRequest r, Desk desk, SittingStore sittings, CheckDesk at)
+    private static async Task<MyCheckView> Keep(
+        Guid sittingId,
+        Guid stageId,
+        StageRequest r,
+        Desk desk,
+        SittingStore sittings,
+        CheckDesk at
+    )
     {
         var readerId = desk.Self();
-        if (!(r.Seconds is >= 0 and <= LongestStage)) throw Refused.Field("seconds", "This is no time spent on a page.");
-        if (r.Answers?.Count > MostAnswers) throw Refused.Field("answers", "These are too many answers.");
-        var answers = (r.Answers ?? []).Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], desk.Given(a.At), a.Milliseconds)).ToList();
+        if (!(r.Seconds is >= 0 and <= LongestStage))
+            throw Refused.Field("seconds", "This is no time spent on a page.");
+        if (r.Answers?.Count > MostAnswers)
+            throw Refused.Field("answers", "These are too many answers.");
+        var answers = (r.Answers ?? [])
+            .Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], desk.Given(a.At), a.Milliseconds))
+            .ToList();
         var moment = await desk.Moment();
-        var kept = await sittings.Keep(sittingId, readerId, desk.Who.SchoolId, stageId, answers, r.Seconds, r.Done, await at.Yardstick(), moment, await desk.Clock()) ?? throw await Shut(sittingId, desk, sittings);
+        var kept = await sittings.Keep(
+            sittingId,
+            readerId,
+            desk.Who.SchoolId,
+            stageId,
+            answers,
+            r.Seconds,
+            r.Done,
+            await at.Yardstick(),
+            moment,
+            await desk.Clock()
+        ) ?? throw await Shut(sittingId, desk, sittings);
         return MyCheckView.Of(Open(kept.Sitting, moment)) with { Refused = kept.Refused };
     }
 
     /// <summary>Why nothing can be done: it is not theirs, or it has ended.</summary>
     private static async Task<Refused> Shut(Guid sittingId, Desk desk, SittingStore sittings) =>
-        await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) is null ? Refused.NotFound() : Refused.Conflict("over", "This has ended. What you did before is kept.");
+        await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) is null
+            ? Refused.NotFound()
+            : Refused.Conflict("over", "This has ended. What you did before is kept.");
 }

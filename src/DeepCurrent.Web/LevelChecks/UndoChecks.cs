@@ -17,7 +17,8 @@ internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(Name, Deed.GiveCheck
     protected override async Task<string> Undo(UndoAt at, CheckGiven did)
     {
         var taken = await CheckStore.Withdraw(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
-        if (taken == 0) throw UndoAt.BuiltOn("It was taken back from them already.");
+        if (taken == 0)
+            throw UndoAt.BuiltOn("It was taken back from them already.");
         await CheckStore.DiscardEmpty(at.C, at.T, did.CheckId, at.Now);
         return $"The level check is taken back from {Counted.Readers(taken)}. What was done is kept.";
     }
@@ -28,7 +29,9 @@ internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(Name, Deed.GiveCheck
     public const string Name = "check-again";
 
     protected override async Task<string> Undo(UndoAt at, CheckAgain did) =>
-        await CheckStore.UndoAgain(at.C, at.T, did.Parts) > 0 ? "Those parts are not given again. What was begun is kept." : throw UndoAt.BuiltOn("Everybody has begun already, so nothing is taken back.");
+        await CheckStore.UndoAgain(at.C, at.T, did.Parts) > 0
+            ? "Those parts are not given again. What was begun is kept."
+            : throw UndoAt.BuiltOn("Everybody has begun already, so nothing is taken back.");
 }
 
 internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(Name, Deed.GiveCheck)
@@ -36,5 +39,7 @@ internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(Name, Deed.G
     public const string Name = "check-withdrawn";
 
     protected override async Task<string> Undo(UndoAt at, CheckWithdrawn did) =>
-        await CheckStore.GiveBack(at.C, at.T, did, at.Now) ? "They have it again, as far as they were." : throw UndoAt.BuiltOn("Nothing is left to give back.");
+        await CheckStore.GiveBack(at.C, at.T, did, at.Now)
+            ? "They have it again, as far as they were."
+            : throw UndoAt.BuiltOn("Nothing is left to give back.");
 }

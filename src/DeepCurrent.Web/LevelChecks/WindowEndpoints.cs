@@ -4,7 +4,8 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.LevelChecks;
 
-/// <summary>Benchmark windows of the whole school: how far they are, and how depths are spread by grade beside the window before.</summary>
+/// <summary>Benchmark windows of the whole school: how far they are, and how depths are spread by grade beside the
+/// window before.</summary>
 public static class WindowEndpoints
 {
     private static readonly string[] Seasons = ["autumn", "winter", "spring"];
@@ -18,16 +19,42 @@ public static class WindowEndpoints
         var grades = await windows.Grades(desk.Who.SchoolId);
         var begun = years.ToDictionary(y => y.Id);
         // Latest first: the year, then the season within it.
-        var all = readers.Where(r => begun.ContainsKey(r.YearId)).GroupBy(r => (r.YearId, r.Season)).OrderByDescending(w => begun[w.Key.YearId].FirstDay).ThenByDescending(w => Array.IndexOf(Seasons, w.Key.Season)).ToList();
-        return [.. all.Select((w, i) =>
-        {
-            var last = i + 1 < all.Count ? all[i + 1] : null;
-            var current = w.Key.YearId == years[0].Id;
-            var rows = w.GroupBy(r => r.Grade).OrderBy(g => g.Key).Select(g => new WindowGrade(g.Key, current ? Math.Max(g.Count(), grades.GetValueOrDefault(g.Key)) : g.Count(), g.Count(), g.Count(r => !r.Left), g.Count(r => r.Again),
-                WindowPicture.Spread(Depths(g)), last is null ? null : WindowPicture.Spread(Depths(last.Where(r => r.Grade == g.Key)))));
-            return new WindowView(w.Key.YearId, begun[w.Key.YearId].Year, w.Key.Season, last is null ? null : $"{last.Key.Season} {begun[last.Key.YearId].Year}", [.. rows]);
-        })];
+        var all = readers
+            .Where(r => begun.ContainsKey(r.YearId))
+            .GroupBy(r => (r.YearId, r.Season))
+            .OrderByDescending(w => begun[w.Key.YearId].FirstDay)
+            .ThenByDescending(w => Array.IndexOf(Seasons, w.Key.Season))
+            .ToList();
+        return
+        [
+            .. all.Select(
+                (w, i) =>
+                {
+                    var last = i + 1 < all.Count ? all[i + 1] : null;
+                    var current = w.Key.YearId == years[0].Id;
+                    var rows = w.GroupBy(r => r.Grade)
+                        .OrderBy(g => g.Key)
+                        .Select(g => new WindowGrade(
+                            g.Key,
+                            current ? Math.Max(g.Count(), grades.GetValueOrDefault(g.Key)) : g.Count(),
+                            g.Count(),
+                            g.Count(r => !r.Left),
+                            g.Count(r => r.Again),
+                            WindowPicture.Spread(Depths(g)),
+                            last is null ? null : WindowPicture.Spread(Depths(last.Where(r => r.Grade == g.Key)))
+                        ));
+                    return new WindowView(
+                        w.Key.YearId,
+                        begun[w.Key.YearId].Year,
+                        w.Key.Season,
+                        last is null ? null : $"{last.Key.Season} {begun[last.Key.YearId].Year}",
+                        [.. rows]
+                    );
+                }
+            ),
+        ];
     }
 
-    private static List<double> Depths(IEnumerable<WindowReader> readers) => [.. readers.Where(r => r.Depth is not null).Select(r => r.Depth!.Value)];
+    private static List<double> Depths(IEnumerable<WindowReader> readers) =>
+        [.. readers.Where(r => r.Depth is not null).Select(r => r.Depth!.Value)];
 }

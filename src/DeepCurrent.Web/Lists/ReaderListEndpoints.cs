@@ -13,9 +13,24 @@ public sealed record ListFilter(string Asked);
 
 /// <param name="Mark">Name of the sign the list is marked with; empty for none.</param>
 /// <param name="Filter">Null for a list that is made by hand.</param>
-public sealed record ReaderListView(Guid Id, string Name, string Mark, string Note, int Position, ListFilter? Filter, IReadOnlyList<Guid> ReaderIds);
+public sealed record ReaderListView(
+    Guid Id,
+    string Name,
+    string Mark,
+    string Note,
+    int Position,
+    ListFilter? Filter,
+    IReadOnlyList<Guid> ReaderIds
+);
 
-public sealed record ReaderListRequest(string Name, string Mark, string? Note, int Position, ListFilter? Filter, IReadOnlyList<Guid> ReaderIds);
+public sealed record ReaderListRequest(
+    string Name,
+    string Mark,
+    string? Note,
+    int Position,
+    ListFilter? Filter,
+    IReadOnlyList<Guid> ReaderIds
+);
 
 /// <summary>Lists of readers a teacher keeps. A reader may be in as many as one likes.</summary>
 public static class ReaderListEndpoints
@@ -26,23 +41,58 @@ public static class ReaderListEndpoints
     {
         api.MapGet("/classes/{classId:guid}/lists", All);
         api.MapPut("/classes/{classId:guid}/lists/{listId:guid}", Put);
-        api.MapDelete("/classes/{classId:guid}/lists/{listId:guid}", async (Guid classId, Guid listId, Desk desk, ListStore lists) => { await desk.Class(classId, Deed.FormGroups); await lists.Remove(listId, classId); });
+        api.MapDelete(
+            "/classes/{classId:guid}/lists/{listId:guid}",
+            async (Guid classId, Guid listId, Desk desk, ListStore lists) =>
+            {
+                await desk.Class(classId, Deed.FormGroups);
+                await lists.Remove(listId, classId);
+            }
+        );
     }
 
     private static async Task<IReadOnlyList<ReaderListView>> All(Guid classId, Desk desk, ListStore lists)
     {
         await desk.Class(classId, Deed.SeeClass);
-        return [.. (await lists.Of(classId)).Select(l => new ReaderListView(l.Id, l.Name, l.Mark, l.Note, l.Position, l.Filter is null ? null : JsonSerializer.Deserialize<ListFilter>(l.Filter, JsonSerializerOptions.Web), l.ReaderIds))];
+        return
+        [
+            .. (await lists.Of(classId)).Select(l => new ReaderListView(
+                l.Id,
+                l.Name,
+                l.Mark,
+                l.Note,
+                l.Position,
+                l.Filter is null ? null : JsonSerializer.Deserialize<ListFilter>(l.Filter, JsonSerializerOptions.Web),
+                l.ReaderIds
+            )),
+        ];
     }
 
     private static async Task Put(Guid classId, Guid listId, ReaderListRequest request, Desk desk, ListStore lists)
     {
         await desk.Class(classId, Deed.FormGroups);
-        if (Names.Tidy(request.Name) is not { Length: > 0 and <= 40 } name) throw Refused.Field("name", "Give the list a name of at most 40 letters.");
-        if (!Marks.Contains(request.Mark)) throw Refused.Field("mark", "Choose one of the marks.");
-        if (request.Note?.Length > 500) throw Refused.Field("note", "A note has at most 500 letters.");
-        if (request.Filter?.Asked.Length > 100) throw Refused.Field("filter", "This filter is too long.");
-        if (request.ReaderIds?.Count > 2000) throw Refused.Field("readerIds", "A list has at most 2,000 readers.");
-        await lists.Put(classId, new(listId, name, request.Mark, request.Note?.Trim() ?? "", request.Position, request.Filter is null ? null : JsonSerializer.Serialize(request.Filter, JsonSerializerOptions.Web), [.. request.ReaderIds ?? []]), desk.Now);
+        if (Names.Tidy(request.Name) is not { Length: > 0 and <= 40 } name)
+            throw Refused.Field("name", "Give the list a name of at most 40 letters.");
+        if (!Marks.Contains(request.Mark))
+            throw Refused.Field("mark", "Choose one of the marks.");
+        if (request.Note?.Length > 500)
+            throw Refused.Field("note", "A note has at most 500 letters.");
+        if (request.Filter?.Asked.Length > 100)
+            throw Refused.Field("filter", "This filter is too long.");
+        if (request.ReaderIds?.Count > 2000)
+            throw Refused.Field("readerIds", "A list has at most 2,000 readers.");
+        await lists.Put(
+            classId,
+            new(
+                listId,
+                name,
+                request.Mark,
+                request.Note?.Trim() ?? "",
+                request.Position,
+                request.Filter is null ? null : JsonSerializer.Serialize(request.Filter, JsonSerializerOptions.Web),
+                [.. request.ReaderIds ?? []]
+            ),
+            desk.Now
+        );
     }
 }

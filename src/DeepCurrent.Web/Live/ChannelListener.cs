@@ -3,7 +3,8 @@ using Npgsql;
 
 namespace DeepCurrent.Web.Live;
 
-/// <summary>Listens to one channel of the database's notices, so that it does not matter which instance wrote; a lost line is taken up again.</summary>
+/// <summary>Listens to one channel of the database's notices, so that it does not matter which instance wrote; a lost
+/// line is taken up again.</summary>
 public abstract class ChannelListener(NpgsqlDataSource db, string channel, ILogger log) : BackgroundService
 {
     /// <summary>The line is there; what was said before it was is not known.</summary>
@@ -11,19 +12,22 @@ public abstract class ChannelListener(NpgsqlDataSource db, string channel, ILogg
 
     protected abstract Task Heard(string payload, CancellationToken stop);
 
-    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, Listen, log, $"notices of {channel}");
+    protected override Task ExecuteAsync(CancellationToken stop) =>
+        Repeated.Until(stop, Listen, log, $"notices of {channel}");
 
     private async Task Listen(CancellationToken stop)
     {
         await using var c = await db.OpenConnectionAsync(stop);
         var waiting = new Queue<string>();
         c.Notification += (_, notice) => waiting.Enqueue(notice.Payload);
-        await using (var listen = new NpgsqlCommand($"listen {channel}", c)) await listen.ExecuteNonQueryAsync(stop);
+        await using (var listen = new NpgsqlCommand($"listen {channel}", c))
+            await listen.ExecuteNonQueryAsync(stop);
         await Begun();
         while (true)
         {
             await c.WaitAsync(stop);
-            while (waiting.TryDequeue(out var payload)) await Heard(payload, stop);
+            while (waiting.TryDequeue(out var payload))
+                await Heard(payload, stop);
         }
     }
 }

@@ -11,8 +11,10 @@ using Npgsql;
 
 namespace DeepCurrent.Web.Live;
 
-/// <summary>Tells teachers' pages that something in a class has changed; the page then asks for what it shows.</summary>
-/// <remarks>Pages come by WebSocket at once, without negotiating first: nothing is kept between two requests, so it does not matter which instance a balancer sends them to.</remarks>
+/// <summary>Tells teachers' pages that something in a class has changed; the page then asks for what it
+/// shows.</summary>
+/// <remarks>Pages come by WebSocket at once, without negotiating first: nothing is kept between two requests, so it
+/// does not matter which instance a balancer sends them to.</remarks>
 [Authorize(Roles = nameof(Role.Teacher))]
 public sealed class LiveHub(SchoolStore schools, LiveLines lines) : Hub
 {
@@ -31,7 +33,15 @@ public sealed class LiveHub(SchoolStore schools, LiveLines lines) : Hub
     public async Task Watch(Guid classId)
     {
         var who = Who.From(Context.User!);
-        if (await schools.Place(classId, who.SchoolId, who.Id) is not { } place || !AccessRules.May(who.Role, Deed.SeeClass, new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, who.Lead))) throw new HubException("This class is not yours.");
+        if (
+            await schools.Place(classId, who.SchoolId, who.Id) is not { } place
+            || !AccessRules.May(
+                who.Role,
+                Deed.SeeClass,
+                new(SameSchool: true, AccessRules.PartOf(place.Part), Self: false, who.Lead)
+            )
+        )
+            throw new HubException("This class is not yours.");
         await Groups.AddToGroupAsync(Context.ConnectionId, classId.ToString());
     }
 }
@@ -45,13 +55,18 @@ public sealed class LiveLines
 
     public void Closed(HubCallerContext line) => open.TryRemove(line.ConnectionId, out _);
 
-    public IReadOnlyList<(Who Who, HubCallerContext Line)> Of(Guid personId) => [.. open.Values.Where(l => l.Who.Id == personId)];
+    public IReadOnlyList<(Who Who, HubCallerContext Line)> Of(Guid personId) =>
+        [.. open.Values.Where(l => l.Who.Id == personId)];
 }
 
-/// <summary>Carries the database's notices of work to the pages that watch: a page hears of its class at most twice a second.</summary>
-public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub, ILogger<NoticeListener> log) : ChannelListener(db, Notices.Channel, log)
+/// <summary>Carries the database's notices of work to the pages that watch: a page hears of its class at most twice a
+/// second.</summary>
+public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub, ILogger<NoticeListener> log)
+    : ChannelListener(db, Notices.Channel, log)
 {
-    private readonly Gathered<string> classes = new(TimeSpan.FromSeconds(0.5), (ids, stop) => Task.WhenAll(ids.Select(id => hub.Clients.Group(id).SendAsync("tickets", stop))));
+    private readonly Gathered<string> classes = new(TimeSpan.FromSeconds(0.5), (ids, stop) =>
+        Task.WhenAll(ids.Select(id => hub.Clients.Group(id).SendAsync("tickets", stop)))
+    );
 
     // What was told while the line was away is not known.
     protected override Task Begun() => hub.Clients.All.SendAsync("tickets");
@@ -62,7 +77,8 @@ public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub
         return Task.CompletedTask;
     }
 
-    protected override Task ExecuteAsync(CancellationToken stop) => Task.WhenAll(base.ExecuteAsync(stop), Repeated.Until(stop, classes.Run, log, "notices"));
+    protected override Task ExecuteAsync(CancellationToken stop) =>
+        Task.WhenAll(base.ExecuteAsync(stop), Repeated.Until(stop, classes.Run, log, "notices"));
 }
 
 /// <summary>Tells the other instances, and this one's pages, of readers' work.</summary>
@@ -72,12 +88,20 @@ public sealed class NoticeSender(Notices notices, ILogger<NoticeSender> log) : B
 }
 
 /// <summary>Cuts the live connections of sessions that have ended, on whichever instance they ended.</summary>
-public sealed class EndedSessions(NpgsqlDataSource db, SessionStore sessions, LiveLines lines, TimeProvider clock, ILogger<EndedSessions> log) : ChannelListener(db, SessionStore.Channel, log)
+public sealed class EndedSessions(
+    NpgsqlDataSource db,
+    SessionStore sessions,
+    LiveLines lines,
+    TimeProvider clock,
+    ILogger<EndedSessions> log
+) : ChannelListener(db, SessionStore.Channel, log)
 {
     protected override async Task Heard(string payload, CancellationToken stop)
     {
-        if (!Guid.TryParse(payload, out var personId)) return;
+        if (!Guid.TryParse(payload, out var personId))
+            return;
         foreach (var (who, line) in lines.Of(personId))
-            if (await sessions.Find(who.Session, who.Id, reader: false, clock.GetUtcNow() - Who.Idle) is null) line.Abort();
+            if (await sessions.Find(who.Session, who.Id, reader: false, clock.GetUtcNow() - Who.Idle) is null)
+                line.Abort();
     }
 }

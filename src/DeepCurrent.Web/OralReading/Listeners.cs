@@ -37,24 +37,53 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
         limit.CancelAfter(TimeSpan.FromSeconds(settings.Seconds));
         try
         {
-            using var response = await http.PostAsJsonAsync($"{settings.Address}/listen", new { text = recording.Body, recording = recording.Id.ToString(), seconds = recording.Seconds, type = recording.Type, sound = recording.Sound }, limit.Token);
-            if (!response.IsSuccessStatusCode) throw new NotHeard("The listening device has failed.");
+            using var response = await http.PostAsJsonAsync(
+                $"{settings.Address}/listen",
+                new
+                {
+                    text = recording.Body,
+                    recording = recording.Id.ToString(),
+                    seconds = recording.Seconds,
+                    type = recording.Type,
+                    sound = recording.Sound,
+                },
+                limit.Token
+            );
+            if (!response.IsSuccessStatusCode)
+                throw new NotHeard("The listening device has failed.");
             var answer = await response.Content.ReadFromJsonAsync<Answer>(limit.Token);
             return Checked(answer?.Words, recording.Seconds);
         }
-        catch (OperationCanceledException) when (!stop.IsCancellationRequested) { throw new NotHeard("The listening device took too long."); }
-        catch (HttpRequestException) { throw new NotHeard("The listening device cannot be reached."); }
-        catch (Exception e) when (e is JsonException or NotSupportedException) { throw new NotHeard("The listening device gave an answer that makes no sense."); }
+        catch (OperationCanceledException) when (!stop.IsCancellationRequested)
+        {
+            throw new NotHeard("The listening device took too long.");
+        }
+        catch (HttpRequestException)
+        {
+            throw new NotHeard("The listening device cannot be reached.");
+        }
+        catch (Exception e) when (e is JsonException or NotSupportedException)
+        {
+            throw new NotHeard("The listening device gave an answer that makes no sense.");
+        }
     }
 
     /// <summary>Words whose times can be: in order, within the recording.</summary>
     internal static IReadOnlyList<HeardWord> Checked(List<HeardWord>? words, double seconds)
     {
-        if (words is null or { Count: > MostWords }) throw new NotHeard("The listening device gave an answer that makes no sense.");
+        if (words is null or { Count: > MostWords })
+            throw new NotHeard("The listening device gave an answer that makes no sense.");
         var last = 0.0;
         foreach (var w in words)
         {
-            if (string.IsNullOrWhiteSpace(w.Word) || w.Word.Length > RecordSheet.LongestHeard || !(w.Start >= last) || !(w.End >= w.Start) || !(w.End <= seconds + Slack) || !(w.Confidence is >= 0 and <= 1))
+            if (
+                string.IsNullOrWhiteSpace(w.Word)
+                || w.Word.Length > RecordSheet.LongestHeard
+                || !(w.Start >= last)
+                || !(w.End >= w.Start)
+                || !(w.End <= seconds + Slack)
+                || !(w.Confidence is >= 0 and <= 1)
+            )
                 throw new NotHeard("The listening device gave an answer that makes no sense.");
             last = w.Start;
         }
@@ -63,27 +92,45 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
 }
 
 /// <summary>Has recordings listened to, one after the other, on whichever instance is free.</summary>
-public sealed class ListeningWork(RunningRecordStore records, IListener listener, TimeProvider clock, ILogger<ListeningWork> log) : BackgroundService
+public sealed class ListeningWork(
+    RunningRecordStore records,
+    IListener listener,
+    TimeProvider clock,
+    ILogger<ListeningWork> log
+) : BackgroundService
 {
     private static readonly TimeSpan Every = TimeSpan.FromSeconds(1.5);
 
     protected override async Task ExecuteAsync(CancellationToken stop)
     {
-        if (!listener.Ready) return;
+        if (!listener.Ready)
+            return;
         using var timer = new PeriodicTimer(Every, clock);
         do
         {
-            try { while (await One(stop)) { } }
-            catch (Exception e) when (e is not OperationCanceledException) { log.LogWarning("Recordings could not be taken up: {Kind}", e.GetType().Name); }
-        }
-        while (await timer.WaitForNextTickAsync(stop));
+            try
+            {
+                while (await One(stop)) { }
+            }
+            catch (Exception e) when (e is not OperationCanceledException)
+            {
+                log.LogWarning("Recordings could not be taken up: {Kind}", e.GetType().Name);
+            }
+        } while (await timer.WaitForNextTickAsync(stop));
     }
 
     private async Task<bool> One(CancellationToken stop)
     {
-        if (await records.Take(clock.GetUtcNow()) is not { } recording) return false;
-        try { await records.Heard(recording.Id, await listener.Listen(recording, stop), ""); }
-        catch (NotHeard no) { await records.Heard(recording.Id, null, no.Message); }
+        if (await records.Take(clock.GetUtcNow()) is not { } recording)
+            return false;
+        try
+        {
+            await records.Heard(recording.Id, await listener.Listen(recording, stop), "");
+        }
+        catch (NotHeard no)
+        {
+            await records.Heard(recording.Id, null, no.Message);
+        }
         return true;
     }
 }

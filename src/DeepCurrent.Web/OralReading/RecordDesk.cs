@@ -14,13 +14,23 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.OralReading;
 
 /// <summary>Finds running records for the one who asks, shows them, and turns them into evidence.</summary>
-public sealed class RecordDesk(Desk desk, RunningRecordStore records, RosterDesk roster, TextStore texts, IListener listener)
+public sealed class RecordDesk(
+    Desk desk,
+    RunningRecordStore records,
+    RosterDesk roster,
+    TextStore texts,
+    IListener listener
+)
 {
     private Yardstick? yardstick;
 
     public async Task<Yardstick> Yardstick() => yardstick ??= await roster.Yardstick();
 
-    public async Task<(ReaderHead Reader, RunningRecord Record)> Find(Guid readerId, Guid recordId, Deed deed = Deed.TakeRecords)
+    public async Task<(ReaderHead Reader, RunningRecord Record)> Find(
+        Guid readerId,
+        Guid recordId,
+        Deed deed = Deed.TakeRecords
+    )
     {
         var reader = await desk.Reader(readerId, deed);
         return (reader, await records.Find(recordId, readerId) ?? throw Refused.NotFound());
@@ -35,31 +45,93 @@ public sealed class RecordDesk(Desk desk, RunningRecordStore records, RosterDesk
     public async Task<FiguresOfRecord> Figures(RunningRecord k, int grade, SheetData? sheet = null)
     {
         var s = sheet ?? k.Sheet;
-        return FiguresOfRecord.Of(RecordSheet.Figures(s.Marks, SpokenForms.Of(k.Body), s.LastWord, s.Seconds, s.Pauses), s, grade, await SeasonOf(k.ReadAt));
+        return FiguresOfRecord.Of(
+            RecordSheet.Figures(s.Marks, SpokenForms.Of(k.Body), s.LastWord, s.Seconds, s.Pauses),
+            s,
+            grade,
+            await SeasonOf(k.ReadAt)
+        );
     }
 
     public async Task<RecordView> View(ReaderHead reader, RunningRecord k)
     {
         var passage = SpokenForms.Of(k.Body);
         var names = RunningRecords.ProperNouns(passage);
-        var now = k.TextId is { } id && await texts.Find(id, desk.Who.SchoolId, desk.Who.Id) is not null ? (await texts.Bodies(id)).FirstOrDefault(v => v.Id == k.VersionId) : null;
-        return new(k.Id, k.ReaderId, reader.GivenName, reader.FamilyName, k.Title, now is null ? null : k.TextId, k.TextDepth, Forecast.Comprehension(new(reader.Depth), new(k.TextDepth)).Value, k.Done, k.Gone, k.ReadAt, k.By, k.Revision, k.Body,
-            [.. passage.Select(w => new WordOfRecord(w.Start, w.Shown.Length, names.Contains(w.Key)))], SheetView.Of(k.Sheet), await Figures(k, reader.Grade), RecordSheet.Totals(k.Sheet.Marks), Retelling.Parts(k.Fiction),
-            [.. (await Questions(k)).Select(q => new QuestionOfRecord(q.Id, q.Strand.ToString(), q.Stem, Answers(q)))], now is not null && RecordSheet.Body(now.Pages) != k.Body, k.SoundSeconds, k.Listening, k.ListenNote, k.SoundSeconds is not null && listener.Ready, await Draft(reader, k));
+        var now =
+            k.TextId is { } id && await texts.Find(id, desk.Who.SchoolId, desk.Who.Id) is not null
+                ? (await texts.Bodies(id)).FirstOrDefault(v => v.Id == k.VersionId)
+                : null;
+        return new(
+            k.Id,
+            k.ReaderId,
+            reader.GivenName,
+            reader.FamilyName,
+            k.Title,
+            now is null ? null : k.TextId,
+            k.TextDepth,
+            Forecast.Comprehension(new(reader.Depth), new(k.TextDepth)).Value,
+            k.Done,
+            k.Gone,
+            k.ReadAt,
+            k.By,
+            k.Revision,
+            k.Body,
+            [.. passage.Select(w => new WordOfRecord(w.Start, w.Shown.Length, names.Contains(w.Key)))],
+            SheetView.Of(k.Sheet),
+            await Figures(k, reader.Grade),
+            RecordSheet.Totals(k.Sheet.Marks),
+            Retelling.Parts(k.Fiction),
+            [.. (await Questions(k)).Select(q => new QuestionOfRecord(q.Id, q.Strand.ToString(), q.Stem, Answers(q)))],
+            now is not null && RecordSheet.Body(now.Pages) != k.Body,
+            k.SoundSeconds,
+            k.Listening,
+            k.ListenNote,
+            k.SoundSeconds is not null && listener.Ready,
+            await Draft(reader, k)
+        );
     }
 
     private async Task<DraftOfRecord?> Draft(ReaderHead reader, RunningRecord k)
     {
-        if (k.Heard is null) return null;
+        if (k.Heard is null)
+            return null;
         var draft = RecordSheet.Draft(ReadingAligner.Align(k.Body, k.Heard), k.Heard);
-        var figures = await Figures(k, reader.Grade, SheetData.Blank with { Marks = draft.Marks, LastWord = draft.LastWord, Seconds = draft.Seconds, Pauses = draft.Pauses });
-        return new([.. draft.Marks.Select(MarkOfRecord.Of)], draft.LastWord, draft.Seconds, draft.Pauses, draft.Sure, figures, [.. draft.Times.Select(t => t is { } time ? new[] { time.Start, time.End } : null)]);
+        var figures = await Figures(
+            k,
+            reader.Grade,
+            SheetData.Blank with
+            {
+                Marks = draft.Marks,
+                LastWord = draft.LastWord,
+                Seconds = draft.Seconds,
+                Pauses = draft.Pauses,
+            }
+        );
+        return new(
+            [.. draft.Marks.Select(MarkOfRecord.Of)],
+            draft.LastWord,
+            draft.Seconds,
+            draft.Pauses,
+            draft.Sure,
+            figures,
+            [.. draft.Times.Select(t => t is { } time ? new[] { time.Start, time.End } : null)]
+        );
     }
 
     /// <summary>Questions that can be asked aloud.</summary>
-    public async Task<IReadOnlyList<Question>> Questions(RunningRecord k) => k.TextId is { } id ? [.. (await texts.Questions(id)).Where(q => !q.Guided && q.Kind is QuestionKind.Single or QuestionKind.Short or QuestionKind.Long)] : [];
+    public async Task<IReadOnlyList<Question>> Questions(RunningRecord k) =>
+        k.TextId is { } id
+            ?
+            [
+                .. (await texts.Questions(id)).Where(q =>
+                    !q.Guided && q.Kind is QuestionKind.Single or QuestionKind.Short or QuestionKind.Long
+                ),
+            ]
+            : [];
 
-    private static IReadOnlyList<string> Answers(Question q) => q.Written ? q.Rubric?.Samples.Take(1).ToList() ?? [] : [.. q.Choices.Where(c => c.Right).Select(c => c.Text)];
+    private static IReadOnlyList<string> Answers(Question q) =>
+        q.Written ? q.Rubric?.Samples.Take(1).ToList() ?? [] : [.. q.Choices.Where(c => c.Right).Select(c => c.Text)];
 
-    public async Task<IReadOnlyList<EvidenceRow>> Evidence(RunningRecord k, SheetData sheet, DateTimeOffset readAt) => RecordEvidence.Of(k, sheet, readAt, await Questions(k));
+    public async Task<IReadOnlyList<EvidenceRow>> Evidence(RunningRecord k, SheetData sheet, DateTimeOffset readAt) =>
+        RecordEvidence.Of(k, sheet, readAt, await Questions(k));
 }

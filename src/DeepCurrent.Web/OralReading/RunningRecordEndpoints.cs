@@ -14,9 +14,11 @@ namespace DeepCurrent.Web.OralReading;
 public static class RunningRecordEndpoints
 {
     internal const long LargestSound = 20 << 20;
-    internal const double ShortestSound = 1, LongestSound = 30 * 60;
+    internal const double ShortestSound = 1,
+        LongestSound = 30 * 60;
     private const double LongestReading = 3600;
-    private const int LongestNote = 1000, MostPauses = 1000;
+    private const int LongestNote = 1000,
+        MostPauses = 1000;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -26,9 +28,11 @@ public static class RunningRecordEndpoints
         api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}", View);
         api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}/sheet", Keep);
         api.MapPost("/readers/{readerId:guid}/records/{recordId:guid}/discard", Discard);
-        api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/record.pdf", Print).Produces<byte[]>(contentType: "application/pdf");
+        api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/record.pdf", Print)
+            .Produces<byte[]>(contentType: "application/pdf");
         api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/sound", Play);
-        api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}/sound", Record).WithMetadata(new RequestSizeLimitAttribute(LargestSound));
+        api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}/sound", Record)
+            .WithMetadata(new RequestSizeLimitAttribute(LargestSound));
         api.MapPost("/readers/{readerId:guid}/records/{recordId:guid}/listen", Listen);
     }
 
@@ -43,9 +47,27 @@ public static class RunningRecordEndpoints
         var reader = await desk.Reader(readerId, Deed.SeeReader);
         var all = await records.Of(readerId);
         var rows = new List<RecordRow>();
-        foreach (var k in all) rows.Add(new(k.Id, k.Title, k.TextDepth, k.Done, k.ReadAt, k.By, await at.Figures(k, reader.Grade), k.SoundSeconds is not null, k.Listening));
+        foreach (var k in all)
+            rows.Add(
+                new(
+                    k.Id,
+                    k.Title,
+                    k.TextDepth,
+                    k.Done,
+                    k.ReadAt,
+                    k.By,
+                    await at.Figures(k, reader.Grade),
+                    k.SoundSeconds is not null,
+                    k.Listening
+                )
+            );
         var practice = PracticeWords.Of(all.Where(k => k.Done).Select(Practice));
-        return new(reader.Grade, rows, [.. practice.Select(w => new PracticeRow(w.Word, w.Missed, w.Met, w.Corrected, w.LastMissed, w.Said))], desk.May(Deed.TakeRecords, reader));
+        return new(
+            reader.Grade,
+            rows,
+            [.. practice.Select(w => new PracticeRow(w.Word, w.Missed, w.Met, w.Corrected, w.LastMissed, w.Said))],
+            desk.May(Deed.TakeRecords, reader)
+        );
     }
 
     private static PracticeReading Practice(RunningRecord k)
@@ -54,14 +76,42 @@ public static class RunningRecordEndpoints
         return new(k.ReadAt, read, RecordSheet.Whole(k.Sheet.Marks, read));
     }
 
-    private static async Task<RecordView> Begin(Guid readerId, Guid recordId, BeginRequest request, Desk desk, RecordDesk at, RunningRecordStore records, TextStore texts)
+    private static async Task<RecordView> Begin(
+        Guid readerId,
+        Guid recordId,
+        BeginRequest request,
+        Desk desk,
+        RecordDesk at,
+        RunningRecordStore records,
+        TextStore texts
+    )
     {
         var reader = await desk.Reader(readerId, Deed.TakeRecords);
-        var text = await texts.Find(request.TextId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.Field("textId", "There is no such text.");
-        var version = (await texts.Bodies(text.Id)).FirstOrDefault(v => v.Id == request.VersionId) ?? throw Refused.Field("versionId", "The text has no such version.");
+        var text = await texts.Find(request.TextId, desk.Who.SchoolId, desk.Who.Id)
+            ?? throw Refused.Field("textId", "There is no such text.");
+        var version = (await texts.Bodies(text.Id)).FirstOrDefault(v => v.Id == request.VersionId)
+            ?? throw Refused.Field("versionId", "The text has no such version.");
         var body = RecordSheet.Body(version.Pages);
-        if (SpokenForms.Of(body).Count == 0) throw Refused.Field("versionId", "This text has no words to read aloud.");
-        if (!await records.Begin(new(recordId, readerId, version.Id, text.Id, null, desk.Who.Id, text.Title, body, version.Depth, text.Fiction, desk.Now))) throw Refused.NotFound();
+        if (SpokenForms.Of(body).Count == 0)
+            throw Refused.Field("versionId", "This text has no words to read aloud.");
+        if (
+            !await records.Begin(
+                new(
+                    recordId,
+                    readerId,
+                    version.Id,
+                    text.Id,
+                    null,
+                    desk.Who.Id,
+                    text.Title,
+                    body,
+                    version.Depth,
+                    text.Fiction,
+                    desk.Now
+                )
+            )
+        )
+            throw Refused.NotFound();
         return await at.View(reader, (await records.Find(recordId, readerId))!);
     }
 
@@ -71,37 +121,100 @@ public static class RunningRecordEndpoints
         return await at.View(reader, record);
     }
 
-    private static async Task<RecordView> Keep(Guid readerId, Guid recordId, KeepRequest r, Desk desk, RecordDesk at, RunningRecordStore records)
+    private static async Task<RecordView> Keep(
+        Guid readerId,
+        Guid recordId,
+        KeepRequest r,
+        Desk desk,
+        RecordDesk at,
+        RunningRecordStore records
+    )
     {
         var (reader, record) = await at.Find(readerId, recordId);
         var sheet = Sheet(r, record);
         var questions = (await at.Questions(record)).Select(q => q.Id).ToHashSet();
-        if (sheet.Answers.Any(a => !questions.Contains(a.QuestionId))) throw Refused.Field("answers", "A question is not one of this text.");
-        var readAt = r.ReadAt is { } said ? said > desk.Now ? desk.Now : said < desk.Now.AddYears(-1) ? throw Refused.Field("readAt", "This was read more than a year ago.") : said : record.ReadAt;
+        if (sheet.Answers.Any(a => !questions.Contains(a.QuestionId)))
+            throw Refused.Field("answers", "A question is not one of this text.");
+        var readAt = r.ReadAt is { } said
+            ? said > desk.Now
+                ? desk.Now
+                : said < desk.Now.AddYears(-1)
+                    ? throw Refused.Field("readAt", "This was read more than a year ago.")
+                    : said
+            : record.ReadAt;
         var yardstick = await at.Yardstick();
         var evidence = r.Done ? await at.Evidence(record, sheet, readAt) : [];
-        _ = await records.Keep(record, sheet, readAt, r.Revision, r.Done, desk.Who.Id, evidence, yardstick.Year, yardstick.Chart, desk.Now)
-            ?? throw Refused.Conflict("stale", "This record has been changed elsewhere meanwhile. What you marked is still here; load the page again to see the other.");
+        _ = await records.Keep(
+            record,
+            sheet,
+            readAt,
+            r.Revision,
+            r.Done,
+            desk.Who.Id,
+            evidence,
+            yardstick.Year,
+            yardstick.Chart,
+            desk.Now
+        )
+            ?? throw Refused.Conflict(
+                "stale",
+                "This record has been changed elsewhere meanwhile. What you marked is still here; load the "
+                    + "page again to see the other."
+            );
         return await at.View(await desk.Reader(reader.Id, Deed.TakeRecords), (await records.Find(recordId, readerId))!);
     }
 
     private static SheetData Sheet(KeepRequest r, RunningRecord record)
     {
-        var marks = (r.Marks ?? []).Select(m => m.Read() ?? throw Refused.Field("marks", "There is no such mark.")).ToList();
-        if (RecordSheet.Fault(marks, SpokenForms.Of(record.Body).Count, r.LastWord) is { } fault) throw Refused.Field("marks", fault);
-        if (!(r.Seconds is >= 0 and <= LongestReading)) throw Refused.Field("seconds", "A reading takes no longer than an hour.");
-        if (r.Pauses is < 0 or > MostPauses) throw Refused.Field("pauses", "This is no number of pauses.");
-        if (r.Note?.Length > LongestNote) throw Refused.Field("note", $"Keep the note under {LongestNote:N0} letters.");
+        var marks = (r.Marks ?? [])
+            .Select(m => m.Read() ?? throw Refused.Field("marks", "There is no such mark."))
+            .ToList();
+        if (RecordSheet.Fault(marks, SpokenForms.Of(record.Body).Count, r.LastWord) is { } fault)
+            throw Refused.Field("marks", fault);
+        if (!(r.Seconds is >= 0 and <= LongestReading))
+            throw Refused.Field("seconds", "A reading takes no longer than an hour.");
+        if (r.Pauses is < 0 or > MostPauses)
+            throw Refused.Field("pauses", "This is no number of pauses.");
+        if (r.Note?.Length > LongestNote)
+            throw Refused.Field("note", $"Keep the note under {LongestNote:N0} letters.");
         var retelling = r.Retelling ?? new Dictionary<string, int>();
-        if (retelling.Any(p => !Retelling.Parts(record.Fiction).Contains(p.Key) || p.Value is < 0 or > Retelling.MostPoints)) throw Refused.Field("retelling", "A part of the retelling has 0, 1 or 2 points.");
-        return new(marks, r.Seconds, r.LastWord, r.Pauses, retelling, [.. (r.Answers ?? []).DistinctBy(a => a.QuestionId).Select(a => new OralAnswer(a.QuestionId, a.Right))], r.Note?.Trim() ?? "");
+        if (
+            retelling.Any(p =>
+                !Retelling.Parts(record.Fiction).Contains(p.Key) || p.Value is < 0 or > Retelling.MostPoints
+            )
+        )
+            throw Refused.Field("retelling", "A part of the retelling has 0, 1 or 2 points.");
+        return new(
+            marks,
+            r.Seconds,
+            r.LastWord,
+            r.Pauses,
+            retelling,
+            [.. (r.Answers ?? []).DistinctBy(a => a.QuestionId).Select(a => new OralAnswer(a.QuestionId, a.Right))],
+            r.Note?.Trim() ?? ""
+        );
     }
 
-    private static async Task<RecordView> Discard(Guid readerId, Guid recordId, DiscardRequest request, Desk desk, RecordDesk at, RunningRecordStore records)
+    private static async Task<RecordView> Discard(
+        Guid readerId,
+        Guid recordId,
+        DiscardRequest request,
+        Desk desk,
+        RecordDesk at,
+        RunningRecordStore records
+    )
     {
         var (reader, record) = await at.Find(readerId, recordId);
         var yardstick = await at.Yardstick();
-        await records.Discard(record, request.Gone, desk.Who.Id, await at.Evidence(record, record.Sheet, record.ReadAt), yardstick.Year, yardstick.Chart, desk.Now);
+        await records.Discard(
+            record,
+            request.Gone,
+            desk.Who.Id,
+            await at.Evidence(record, record.Sheet, record.ReadAt),
+            yardstick.Year,
+            yardstick.Chart,
+            desk.Now
+        );
         return await at.View(reader, (await records.Find(recordId, readerId))!);
     }
 
@@ -110,16 +223,48 @@ public static class RunningRecordEndpoints
         var (reader, k) = await at.Find(readerId, recordId, Deed.SeeReader);
         var v = await at.View(reader, k);
         using var body = new MemoryStream();
-        RunningRecordPrint.Write(body, string.Equals(paper, "letter", StringComparison.OrdinalIgnoreCase) ? PaperSize.Letter : PaperSize.A4, Printed(v, k, (await desk.School()).Name));
+        RunningRecordPrint.Write(
+            body,
+            string.Equals(paper, "letter", StringComparison.OrdinalIgnoreCase) ? PaperSize.Letter : PaperSize.A4,
+            Printed(v, k, (await desk.School()).Name)
+        );
         return Results.File(body.ToArray(), "application/pdf", "running record.pdf");
     }
 
     private static PrintedRecord Printed(RecordView v, RunningRecord k, string school)
     {
         var answers = k.Sheet.Answers.ToDictionary(a => a.QuestionId, a => a.Right);
-        return new(school, $"{v.GivenName} {v.FamilyName}".Trim(), k.Title, k.TextDepth, k.ReadAt, k.By ?? "", k.Body, SpokenForms.Of(k.Body), k.Sheet.Marks, k.Sheet.LastWord, k.Sheet.Seconds,
-            RecordSheet.Figures(k.Sheet.Marks, SpokenForms.Of(k.Body), k.Sheet.LastWord, k.Sheet.Seconds, k.Sheet.Pauses), v.Figures.Zone.ToLowerInvariant(), v.Figures.Percentile is { } p ? $"{p} of 100 readers of the grade in {v.Figures.Season.ToLowerInvariant()} read at this rate or slower" : "",
-            RecordSheet.Totals(k.Sheet.Marks), v.Parts.Where(k.Sheet.Retelling.ContainsKey).Select(x => (x.Replace('-', ' '), k.Sheet.Retelling[x])).ToList(), v.Questions.Where(q => answers.ContainsKey(q.Id)).Select(q => (q.Stem, answers[q.Id])).ToList(), k.Sheet.Note);
+        return new(
+            school,
+            $"{v.GivenName} {v.FamilyName}".Trim(),
+            k.Title,
+            k.TextDepth,
+            k.ReadAt,
+            k.By ?? "",
+            k.Body,
+            SpokenForms.Of(k.Body),
+            k.Sheet.Marks,
+            k.Sheet.LastWord,
+            k.Sheet.Seconds,
+            RecordSheet.Figures(
+                k.Sheet.Marks,
+                SpokenForms.Of(k.Body),
+                k.Sheet.LastWord,
+                k.Sheet.Seconds,
+                k.Sheet.Pauses
+            ),
+            v.Figures.Zone.ToLowerInvariant(),
+            v.Figures.Percentile is { } p
+                ? $"{p} of 100 readers of the grade in {v.Figures.Season.ToLowerInvariant()} read at this rate or "
+                    + "slower"
+                : "",
+            RecordSheet.Totals(k.Sheet.Marks),
+            v.Parts.Where(k.Sheet.Retelling.ContainsKey)
+                .Select(x => (x.Replace('-', ' '), k.Sheet.Retelling[x]))
+                .ToList(),
+            v.Questions.Where(q => answers.ContainsKey(q.Id)).Select(q => (q.Stem, answers[q.Id])).ToList(),
+            k.Sheet.Note
+        );
     }
 
     private static async Task<IResult> Play(Guid readerId, Guid recordId, RecordDesk at, RunningRecordStore records)
@@ -130,7 +275,15 @@ public static class RunningRecordEndpoints
     }
 
     /// <param name="seconds">How long it is, as the recorder says.</param>
-    private static async Task<RecordView> Record(Guid readerId, Guid recordId, double? seconds, HttpRequest request, RecordDesk at, RunningRecordStore records, IListener listener)
+    private static async Task<RecordView> Record(
+        Guid readerId,
+        Guid recordId,
+        double? seconds,
+        HttpRequest request,
+        RecordDesk at,
+        RunningRecordStore records,
+        IListener listener
+    )
     {
         var (reader, _) = await at.Find(readerId, recordId);
         await KeepSound(recordId, readerId, seconds, request, records, listener);
@@ -138,17 +291,42 @@ public static class RunningRecordEndpoints
     }
 
     /// <summary>Keeps a recording that was sent.</summary>
-    internal static async Task KeepSound(Guid recordId, Guid readerId, double? seconds, HttpRequest request, RunningRecordStore records, IListener listener)
+    internal static async Task KeepSound(
+        Guid recordId,
+        Guid readerId,
+        double? seconds,
+        HttpRequest request,
+        RunningRecordStore records,
+        IListener listener
+    )
     {
-        if (!(seconds >= ShortestSound)) throw Refused.Field("seconds", "Nothing was recorded. Try again, and wait until the clock runs.");
-        if (!(seconds <= LongestSound)) throw Refused.Field("seconds", $"A recording has at most {LongestSound / 60:0} minutes.");
-        if (!await records.KeepSound(recordId, readerId, await ReadingEndpoints.Sent(request), seconds.Value, listener.Ready)) throw Refused.Conflict("done", "This reading has been marked already, so the recording stays as it is.");
+        if (!(seconds >= ShortestSound))
+            throw Refused.Field("seconds", "Nothing was recorded. Try again, and wait until the clock runs.");
+        if (!(seconds <= LongestSound))
+            throw Refused.Field("seconds", $"A recording has at most {LongestSound / 60:0} minutes.");
+        if (
+            !await records.KeepSound(
+                recordId,
+                readerId,
+                await ReadingEndpoints.Sent(request),
+                seconds.Value,
+                listener.Ready
+            )
+        )
+            throw Refused.Conflict("done", "This reading has been marked already, so the recording stays as it is.");
     }
 
-    private static async Task<RecordView> Listen(Guid readerId, Guid recordId, RecordDesk at, RunningRecordStore records, IListener listener)
+    private static async Task<RecordView> Listen(
+        Guid readerId,
+        Guid recordId,
+        RecordDesk at,
+        RunningRecordStore records,
+        IListener listener
+    )
     {
         var (reader, _) = await at.Find(readerId, recordId);
-        if (!listener.Ready) throw Refused.Conflict("no-device", "There is no listening device. Mark by hand.");
+        if (!listener.Ready)
+            throw Refused.Conflict("no-device", "There is no listening device. Mark by hand.");
         await records.ListenAgain(recordId, readerId);
         return await at.View(reader, (await records.Find(recordId, readerId))!);
     }

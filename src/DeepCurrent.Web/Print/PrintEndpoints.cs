@@ -23,51 +23,136 @@ public static class PrintEndpoints
     /// <param name="form">cards, list or letters.</param>
     /// <param name="readers">Ids of some readers, with commas between; all of the class where it is left out.</param>
     /// <param name="surnames">Show surnames, where the asker wants what the school usually does not.</param>
-    private static async Task<IResult> OfClass(Guid classId, string form, string? readers, string? paper, bool? surnames, Desk desk, MemberStore members, RosterStore rosters, PrintRoom room)
+    private static async Task<IResult> OfClass(
+        Guid classId,
+        string form,
+        string? readers,
+        string? paper,
+        bool? surnames,
+        Desk desk,
+        MemberStore members,
+        RosterStore rosters,
+        PrintRoom room
+    )
     {
         // A letter holds a code that lets somebody in: only who may change the roster hands those out.
         var place = await desk.Class(classId, form == "letters" ? Deed.ChangeRoster : Deed.PrintOneSecret);
         var wanted = Ids(readers);
-        if (!desk.May(Deed.PrintSecrets, place) && !(form == "cards" && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))) throw Refused.NotFound();
-        var ids = (await members.Of(classId)).Where(m => m.Until is null && (wanted is null || wanted.Contains(m.Id))).Select(m => m.Id).ToList();
+        if (
+            !desk.May(Deed.PrintSecrets, place)
+            && !(form == "cards" && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))
+        )
+            throw Refused.NotFound();
+        var ids = (await members.Of(classId))
+            .Where(m => m.Until is null && (wanted is null || wanted.Contains(m.Id)))
+            .Select(m => m.Id)
+            .ToList();
         var found = (await rosters.Readers(ids, place.SchoolId)).ToDictionary(r => r.Id);
-        return await room.Print(form, paper, surnames, [.. ids.Select(id => (place.Name, place.Code, found[id]))], $"{place.Name} {form}");
+        return await room.Print(
+            form,
+            paper,
+            surnames,
+            [.. ids.Select(id => (place.Name, place.Code, found[id]))],
+            $"{place.Name} {form}"
+        );
     }
 
     /// <param name="classes">Ids of some classes, with commas between; the whole school where it is left out.</param>
-    private static async Task<IResult> OfSchool(string form, string? classes, string? paper, bool? surnames, Desk desk, RosterStore rosters, PrintRoom room)
+    private static async Task<IResult> OfSchool(
+        string form,
+        string? classes,
+        string? paper,
+        bool? surnames,
+        Desk desk,
+        RosterStore rosters,
+        PrintRoom room
+    )
     {
         var school = await desk.Lead();
         var wanted = Ids(classes);
         var state = await rosters.Load(school.Id);
-        var all = state.Enrolments.Values.Where(e => e.To is null && state.Readers.TryGetValue(e.ReaderId, out var r) && !r.Left && state.Classes.TryGetValue(e.ClassId, out var c) && !c.Closed && (wanted is null || wanted.Contains(c.Id)))
-            .Select(e => (Class: state.Classes[e.ClassId], Reader: state.Readers[e.ReaderId])).OrderBy(x => x.Class.Name, StringComparer.Ordinal).ThenBy(x => x.Reader.GivenName, StringComparer.Ordinal).DistinctBy(x => x.Reader.Id);
-        return await room.Print(form, paper, surnames, [.. all.Select(x => (x.Class.Name, x.Class.Code, x.Reader))], $"{school.Name} {form}");
+        var all = state
+            .Enrolments.Values.Where(e =>
+                e.To is null
+                && state.Readers.TryGetValue(e.ReaderId, out var r)
+                && !r.Left
+                && state.Classes.TryGetValue(e.ClassId, out var c)
+                && !c.Closed
+                && (wanted is null || wanted.Contains(c.Id))
+            )
+            .Select(e => (Class: state.Classes[e.ClassId], Reader: state.Readers[e.ReaderId]))
+            .OrderBy(x => x.Class.Name, StringComparer.Ordinal)
+            .ThenBy(x => x.Reader.GivenName, StringComparer.Ordinal)
+            .DistinctBy(x => x.Reader.Id);
+        return await room.Print(
+            form,
+            paper,
+            surnames,
+            [.. all.Select(x => (x.Class.Name, x.Class.Code, x.Reader))],
+            $"{school.Name} {form}"
+        );
     }
 
-    private static HashSet<Guid>? Ids(string? list) => list?.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(id => Guid.TryParse(id, out var g) ? g : Guid.Empty).ToHashSet();
+    private static HashSet<Guid>? Ids(string? list) =>
+        list
+            ?.Split(',', StringSplitOptions.RemoveEmptyEntries)
+            .Select(id => Guid.TryParse(id, out var g) ? g : Guid.Empty)
+            .ToHashSet();
 }
 
 /// <summary>Puts what is printed together.</summary>
-public sealed class PrintRoom(Desk desk, Secrets secrets, GuardianCodes codes, LookStore looks, IHttpContextAccessor http)
+public sealed class PrintRoom(
+    Desk desk,
+    Secrets secrets,
+    GuardianCodes codes,
+    LookStore looks,
+    IHttpContextAccessor http
+)
 {
     private static readonly string[] Marks = [.. Drawings.All.Keys];
 
-    public async Task<IResult> Print(string form, string? paper, bool? surnames, IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers, string name)
+    public async Task<IResult> Print(
+        string form,
+        string? paper,
+        bool? surnames,
+        IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,
+        string name
+    )
     {
-        if (readers.Count == 0) throw Refused.Conflict("nobody", "There is nobody to print this for. Put readers into the class first.");
+        if (readers.Count == 0)
+            throw Refused.Conflict("nobody", "There is nobody to print this for. Put readers into the class first.");
         var school = await desk.School();
         var size = string.Equals(paper, "letter", StringComparison.OrdinalIgnoreCase) ? PaperSize.Letter : PaperSize.A4;
         var address = Address(http.HttpContext!);
-        await looks.Add(school.Id, desk.Who.Id, desk.Now, $"{form}-printed", readers.Count == 1 ? readers[0].Reader.Id : null, $"{readers.Count} readers");
+        await looks.Add(
+            school.Id,
+            desk.Who.Id,
+            desk.Now,
+            $"{form}-printed",
+            readers.Count == 1 ? readers[0].Reader.Id : null,
+            $"{readers.Count} readers"
+        );
         using var body = new MemoryStream();
-        IEnumerable<(PrintedClass, PrintedReader)> Printed() => readers.Select(r => (new PrintedClass(school.Name, r.Class, r.Code, $"{address}/read"), Reader(r.Reader, r.Code, address, surnames ?? school.SurnamesOnCards)));
+        IEnumerable<(PrintedClass, PrintedReader)> Printed() =>
+            readers.Select(r =>
+                (
+                    new PrintedClass(school.Name, r.Class, r.Code, $"{address}/read"),
+                    Reader(r.Reader, r.Code, address, surnames ?? school.SurnamesOnCards)
+                )
+            );
         switch (form)
         {
-            case "cards": SignInPrint.Cards(body, size, Printed()); break;
-            case "list": SignInPrint.List(body, size, Printed()); break;
-            case "letters": LetterPrint.Write(body, size, await Letters(school, readers, address)); break;
-            default: throw Refused.NotFound();
+            case "cards":
+                SignInPrint.Cards(body, size, Printed());
+                break;
+            case "list":
+                SignInPrint.List(body, size, Printed());
+                break;
+            case "letters":
+                LetterPrint.Write(body, size, await Letters(school, readers, address));
+                break;
+            default:
+                throw Refused.NotFound();
         }
         return Results.File(body.ToArray(), "application/pdf", $"{name}.pdf");
     }
@@ -78,24 +163,59 @@ public sealed class PrintRoom(Desk desk, Secrets secrets, GuardianCodes codes, L
     private PrintedReader Reader(RosterReader r, string code, string address, bool surnames)
     {
         var secret = secrets.Open(r.Secret);
-        return new(r.GivenName, surnames ? r.FamilyName : "", r.UserName, r.SecretKind == SecretKind.Pictures ? secret.Split(' ') : [], r.SecretKind == SecretKind.Pictures ? "" : secret, $"{address}/read/{code}?tile={r.Id}", MarkOf(r.Id));
+        return new(
+            r.GivenName,
+            surnames ? r.FamilyName : "",
+            r.UserName,
+            r.SecretKind == SecretKind.Pictures ? secret.Split(' ') : [],
+            r.SecretKind == SecretKind.Pictures ? "" : secret,
+            $"{address}/read/{code}?tile={r.Id}",
+            MarkOf(r.Id)
+        );
     }
 
     /// <summary>The picture of a reader's name tile; the pages work it out the same way.</summary>
-    public static string MarkOf(Guid id) => Marks[id.ToString().Aggregate(7, (sum, c) => (sum * 31 + c) % 9973) % Marks.Length];
+    public static string MarkOf(Guid id) =>
+        Marks[id.ToString().Aggregate(7, (sum, c) => (sum * 31 + c) % 9973) % Marks.Length];
 
-    private async Task<IReadOnlyList<Letter>> Letters(Data.Schools.School school, IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers, string address)
+    private async Task<IReadOnlyList<Letter>> Letters(
+        Data.Schools.School school,
+        IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,
+        string address
+    )
     {
-        if (!school.GuardiansAllowed) throw Refused.Conflict("no-guardians", "This school does not let guardians register. A school lead can change that.");
-        var words = school.Letter is null ? LetterWords.Usual : Data.Storage.Database.FromJson<LetterWords>(school.Letter);
+        if (!school.GuardiansAllowed)
+            throw Refused.Conflict(
+                "no-guardians",
+                "This school does not let guardians register. A school lead can change that."
+            );
+        var words = school.Letter is null
+            ? LetterWords.Usual
+            : Data.Storage.Database.FromJson<LetterWords>(school.Letter);
         var open = await codes.For([.. readers.Select(r => r.Reader.Id)], school.Id);
-        return [.. readers.Select(r =>
-        {
-            var (code, until) = open[r.Reader.Id];
-            return new Letter(school.Name, words.With(new Dictionary<string, string>
+        return
+        [
+            .. readers.Select(r =>
             {
-                ["{reader}"] = r.Reader.GivenName, ["{class}"] = r.Class, ["{school}"] = school.Name, ["{code}"] = code, ["{address}"] = $"{address}/guardian", ["{until}"] = $"{until:d MMMM yyyy}", ["{teacher}"] = desk.Who.Name,
-            }), code, $"{address}/guardian#{code}");
-        })];
+                var (code, until) = open[r.Reader.Id];
+                return new Letter(
+                    school.Name,
+                    words.With(
+                        new Dictionary<string, string>
+                        {
+                            ["{reader}"] = r.Reader.GivenName,
+                            ["{class}"] = r.Class,
+                            ["{school}"] = school.Name,
+                            ["{code}"] = code,
+                            ["{address}"] = $"{address}/guardian",
+                            ["{until}"] = $"{until:d MMMM yyyy}",
+                            ["{teacher}"] = desk.Who.Name,
+                        }
+                    ),
+                    code,
+                    $"{address}/guardian#{code}"
+                );
+            }),
+        ];
     }
 }

@@ -20,17 +20,49 @@ namespace DeepCurrent.Web.Readers;
 /// <param name="After">The level with it; null where nothing of it counts.</param>
 /// <param name="Reason">A teacher's reason for leaving it out; null while it counts.</param>
 /// <param name="May">Whether somebody may leave it out: there is something that is not left out by rule.</param>
-public sealed record PieceView(IReadOnlyList<Guid> Ids, DateTimeOffset At, string What, string Note, Guid? TicketId, int Counted, IReadOnlyList<string> LeftOut, double Moved, double? After, double? SdAfter, string? Reason, bool May, Guid? RecordId);
+public sealed record PieceView(
+    IReadOnlyList<Guid> Ids,
+    DateTimeOffset At,
+    string What,
+    string Note,
+    Guid? TicketId,
+    int Counted,
+    IReadOnlyList<string> LeftOut,
+    double Moved,
+    double? After,
+    double? SdAfter,
+    string? Reason,
+    bool May,
+    Guid? RecordId
+);
 
 public sealed record LabelView(string System, string Label);
 
 /// <param name="Level">Fathoms.</param>
 /// <param name="Until">Its last day; null until the next level check.</param>
 /// <param name="Estimate">What the evidence says beneath it, in fathoms, with its standard error.</param>
-public sealed record SetLevelView(double Level, DateOnly? Until, string By, DateTimeOffset At, string Reason, double Estimate, double EstimateSd)
+public sealed record SetLevelView(
+    double Level,
+    DateOnly? Until,
+    string By,
+    DateTimeOffset At,
+    string Reason,
+    double Estimate,
+    double EstimateSd
+)
 {
-    internal static SetLevelView? Of(SetLevel? set, SchoolClock clock) => set is null ? null
-        : new(set.Value, set.UntilAt is { } over ? clock.DayOf(over.AddMinutes(-1)) : null, set.By, set.At, set.Reason, set.EstimateMean, set.EstimateSd);
+    internal static SetLevelView? Of(SetLevel? set, SchoolClock clock) =>
+        set is null
+            ? null
+            : new(
+                set.Value,
+                set.UntilAt is { } over ? clock.DayOf(over.AddMinutes(-1)) : null,
+                set.By,
+                set.At,
+                set.Reason,
+                set.EstimateMean,
+                set.EstimateSd
+            );
 }
 
 /// <param name="Depth">The level that counts: the estimate, or what a teacher has set.</param>
@@ -39,7 +71,15 @@ public sealed record SetLevelView(double Level, DateOnly? Until, string By, Date
 /// <param name="Surer">What would make the estimate surer.</param>
 /// <param name="Labels">The level in every label system of the school.</param>
 /// <param name="Set">Null while the estimate counts.</param>
-public sealed record AccountView(double Depth, double Sd, bool MayJudge, IReadOnlyList<PieceView> Pieces, IReadOnlyList<SurerBy> Surer, IReadOnlyList<LabelView> Labels, SetLevelView? Set);
+public sealed record AccountView(
+    double Depth,
+    double Sd,
+    bool MayJudge,
+    IReadOnlyList<PieceView> Pieces,
+    IReadOnlyList<SurerBy> Surer,
+    IReadOnlyList<LabelView> Labels,
+    SetLevelView? Set
+);
 
 /// <param name="Reason">Why they are left out; null takes them in again.</param>
 public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
@@ -52,7 +92,8 @@ public sealed record JudgementRequest(string Level, string? System, double Sd, s
 /// <param name="Until">Its last day; null until the next level check.</param>
 public sealed record SetLevelRequest(Guid Id, string Level, string? System, DateOnly? Until, string? Reason);
 
-/// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, judged with a reason, or set for a time.</summary>
+/// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, judged with a
+/// reason, or set for a time.</summary>
 public static class EvidenceEndpoints
 {
     private const int LongestReason = 200;
@@ -67,33 +108,92 @@ public static class EvidenceEndpoints
         api.MapDelete("/classes/{classId:guid}/readers/{readerId:guid}/level", End);
     }
 
-    private static async Task<AccountView> Account(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, RosterDesk roster)
+    private static async Task<AccountView> Account(
+        Guid readerId,
+        Desk desk,
+        DepthKeeper keeper,
+        AssignmentStore assignments,
+        RosterDesk roster
+    )
     {
         var r = await desk.Reader(readerId, Deed.SeeReader);
         var yardstick = await roster.Yardstick();
         var evidence = await keeper.Evidence(readerId);
-        var effects = (await keeper.Effects(readerId, evidence, yardstick.Year, yardstick.Chart)).ToDictionary(e => e.Row.Id, e => e.Effect);
+        var effects = (await keeper.Effects(readerId, evidence, yardstick.Year, yardstick.Chart)).ToDictionary(
+            e => e.Row.Id,
+            e => e.Effect
+        );
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
-        var pieces = evidence.GroupBy(e => e.TicketId ?? e.RecordId ?? e.PartId ?? e.Id).Select(g => Piece([.. g], effects, titles)).OrderByDescending(p => p.At).ToList();
+        var pieces = evidence
+            .GroupBy(e => e.TicketId ?? e.RecordId ?? e.PartId ?? e.Id)
+            .Select(g => Piece([.. g], effects, titles))
+            .OrderByDescending(p => p.At)
+            .ToList();
         var mayJudge = desk.May(Deed.JudgeLevel, r);
         var set = await keeper.Set(readerId, desk.Now);
         var sd = set?.EstimateSd ?? r.Sd;
-        return new(r.Depth, sd, mayJudge, pieces, EvidenceAccount.Surer(sd), [.. LevelLabels.Systems(yardstick.Chart).Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart))).Where(l => l.Label.Length > 0)], SetLevelView.Of(set, await desk.Clock()));
+        return new(
+            r.Depth,
+            sd,
+            mayJudge,
+            pieces,
+            EvidenceAccount.Surer(sd),
+            [
+                .. LevelLabels
+                    .Systems(yardstick.Chart)
+                    .Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart)))
+                    .Where(l => l.Label.Length > 0),
+            ],
+            SetLevelView.Of(set, await desk.Clock())
+        );
     }
 
-    private static PieceView Piece(IReadOnlyList<EvidenceRow> rows, Dictionary<Guid, EvidenceEffect> effects, Dictionary<Guid, string> titles)
+    private static PieceView Piece(
+        IReadOnlyList<EvidenceRow> rows,
+        Dictionary<Guid, EvidenceEffect> effects,
+        Dictionary<Guid, string> titles
+    )
     {
         var counted = rows.Where(e => effects.ContainsKey(e.Id)).ToList();
         var last = counted.Count == 0 ? null : effects[counted[^1].Id].After;
-        var byTeacher = rows.Where(e => e.LeftOut?.StartsWith(DepthKeeper.ByTeacher, StringComparison.Ordinal) == true).ToList();
-        var byRule = rows.Except(byTeacher).Where(e => e.LeftOut is not null).GroupBy(e => e.LeftOut!).Select(g => $"{g.Count()} {(g.Key == "rushed" ? "answered faster than the question could be read" : g.Key)}");
+        var byTeacher = rows.Where(e => e.LeftOut?.StartsWith(DepthKeeper.ByTeacher, StringComparison.Ordinal) == true)
+            .ToList();
+        var byRule = rows.Except(byTeacher)
+            .Where(e => e.LeftOut is not null)
+            .GroupBy(e => e.LeftOut!)
+            .Select(g =>
+                $"{g.Count()} {(g.Key == "rushed" ? "answered faster than the question could be read" : g.Key)}"
+            );
         var first = rows.FirstOrDefault(e => e.Kind != "answer") ?? rows[0];
         var quiz = first.Kind == "answer";
         var right = rows.Count(e => e.Correct == true);
-        if (first.PartId is not null) quiz = false;
-        var note = first.PartId is not null ? CheckNote(first, right, rows) : quiz ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} right at the first try" : first.Kind == "level" ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}" : rows.Count == 1 ? first.Note : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
-        return new([.. rows.Select(e => e.Id)], rows[^1].At, first.PartId is not null ? "level check" : quiz ? "quiz" : first.Kind, note, first.TicketId, counted.Count, [.. byRule], counted.Sum(e => effects[e.Id].Moved), last?.Mean, last?.Sd,
-            byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null, counted.Count + byTeacher.Count > 0, first.RecordId);
+        if (first.PartId is not null)
+            quiz = false;
+        var note =
+            first.PartId is not null ? CheckNote(first, right, rows)
+            : quiz
+                ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} "
+                    + "right at the first try"
+            : first.Kind == "level" ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}"
+            : rows.Count == 1 ? first.Note
+            : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
+        return new(
+            [.. rows.Select(e => e.Id)],
+            rows[^1].At,
+            first.PartId is not null ? "level check"
+                : quiz ? "quiz"
+                : first.Kind,
+            note,
+            first.TicketId,
+            counted.Count,
+            [.. byRule],
+            counted.Sum(e => effects[e.Id].Moved),
+            last?.Mean,
+            last?.Sd,
+            byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null,
+            counted.Count + byTeacher.Count > 0,
+            first.RecordId
+        );
     }
 
     /// <summary>A stated level with half its 90 % range: what stands behind every ± of a level.</summary>
@@ -102,83 +202,214 @@ public static class EvidenceEndpoints
     /// <summary>What a part of a level check says, in words: its texts, and how many answers were right.</summary>
     private static string CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
     {
-        if (first.Kind == "level") return $"{first.Note}, {Ranged(first)}";
+        if (first.Kind == "level")
+            return $"{first.Note}, {Ranged(first)}";
         var (check, titles) = (first.Note.Split(": ")[0], rows.Select(e => e.Note.Split(": ", 2)[^1]).Distinct());
         return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
     }
 
-    private static async Task<RosterChanged> LeaveOut(Guid classId, Guid readerId, LeaveOutRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    private static async Task<RosterChanged> LeaveOut(
+        Guid classId,
+        Guid readerId,
+        LeaveOutRequest request,
+        Desk desk,
+        ReaderStore readers,
+        RosterDesk roster,
+        ChangeStore changes
+    )
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim();
-        if (reason is { Length: 0 or > LongestReason }) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
-        if (request.Ids is not { Count: > 0 and <= 500 }) throw Refused.Field("ids", "Choose what is left out.");
+        if (reason is { Length: 0 or > LongestReason })
+            throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
+        if (request.Ids is not { Count: > 0 and <= 500 })
+            throw Refused.Field("ids", "Choose what is left out.");
         var yardstick = await roster.Yardstick();
-        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
-        {
-            var before = await DepthKeeper.LeaveOut(c, t, readerId, request.Ids, reason, yardstick.Year, yardstick.Chart, desk.Now);
-            var what = $"{Count(before.Count)} of {reader.GivenName}’s";
-            return before.Count == 0 ? null : new(new EvidenceChange(readerId, before, null), reason is null ? $"Took {what} in again" : $"Left {what} out: {reason}");
-        }) ?? throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule.");
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoEvidence.Name,
+            async (c, t) =>
+            {
+                var before = await DepthKeeper.LeaveOut(
+                    c,
+                    t,
+                    readerId,
+                    request.Ids,
+                    reason,
+                    yardstick.Year,
+                    yardstick.Chart,
+                    desk.Now
+                );
+                var what = $"{Count(before.Count)} of {reader.GivenName}’s";
+                return before.Count == 0
+                    ? null
+                    : new(
+                        new EvidenceChange(readerId, before, null),
+                        reason is null ? $"Took {what} in again" : $"Left {what} out: {reason}"
+                    );
+            }
+        ) ?? throw Refused.Conflict("no-change", "Nothing has changed: it is so already, or was left out by rule.");
         return new(made.Id, made.Summary);
     }
 
-    private static async Task<RosterChanged> State(Guid classId, Guid readerId, JudgementRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    private static async Task<RosterChanged> State(
+        Guid classId,
+        Guid readerId,
+        JudgementRequest request,
+        Desk desk,
+        ReaderStore readers,
+        RosterDesk roster,
+        ChangeStore changes
+    )
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
-        if (reason.Length is 0 or > LongestReason) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
-        if (!Sures.Contains(request.Sd)) throw Refused.Field("sd", "Say how sure you are.");
+        if (reason.Length is 0 or > LongestReason)
+            throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
+        if (!Sures.Contains(request.Sd))
+            throw Refused.Field("sd", "Say how sure you are.");
         var yardstick = await roster.Yardstick();
-        if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        if (
+            LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart)
+                is not { } level
+            || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest
+        )
+            throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
         var id = request.Id ?? Guid.CreateVersion7();
-        if (await changes.Made(classId, UndoEvidence.Name, new { readerId, stated = id }) is { } before) return new(before.Id, before.Summary);
-        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
-        {
-            var written = await DepthKeeper.Insert(c, t, readerId, [new(id, desk.Now, "level", null, null, null, level.Value, request.Sd, null, null, null, null, null, null, reason)], desk.Who.Id);
-            if (written == 0) throw Refused.Conflict("taken", "Something with this ID is there already. Nothing was changed. Reload and try again.");
-            await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
-            return new(new EvidenceChange(readerId, [], id), $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}");
-        });
+        if (await changes.Made(classId, UndoEvidence.Name, new { readerId, stated = id }) is { } before)
+            return new(before.Id, before.Summary);
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoEvidence.Name,
+            async (c, t) =>
+            {
+                var written = await DepthKeeper.Insert(
+                    c,
+                    t,
+                    readerId,
+                    [
+                        new(
+                            id,
+                            desk.Now,
+                            "level",
+                            null,
+                            null,
+                            null,
+                            level.Value,
+                            request.Sd,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            reason
+                        ),
+                    ],
+                    desk.Who.Id
+                );
+                if (written == 0)
+                    throw Refused.Conflict(
+                        "taken",
+                        "Something with this ID is there already. Nothing was changed. Reload and try again."
+                    );
+                await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
+                return new(
+                    new EvidenceChange(readerId, [], id),
+                    $"Judged {reader.GivenName} to be at {level.Value:0.#} fm: {reason}"
+                );
+            }
+        );
         return new(made!.Id, made.Summary);
     }
 
-    private static async Task<RosterChanged> Set(Guid classId, Guid readerId, SetLevelRequest request, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    private static async Task<RosterChanged> Set(
+        Guid classId,
+        Guid readerId,
+        SetLevelRequest request,
+        Desk desk,
+        ReaderStore readers,
+        RosterDesk roster,
+        ChangeStore changes
+    )
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
-        if (reason.Length is 0 or > LongestReason) throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
-        if (request.Until < await desk.Today()) throw Refused.Field("until", "Choose today or a later day.");
+        if (reason.Length is 0 or > LongestReason)
+            throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
+        if (request.Until < await desk.Today())
+            throw Refused.Field("until", "Choose today or a later day.");
         var yardstick = await roster.Yardstick();
-        if (LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart) is not { } level || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest) throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
-        if (await changes.Made(classId, UndoEvidence.Name, new { set = new { id = request.Id } }) is { } before) return new(before.Id, before.Summary);
+        if (
+            LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart)
+                is not { } level
+            || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest
+        )
+            throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        if (await changes.Made(classId, UndoEvidence.Name, new { set = new { id = request.Id } }) is { } before)
+            return new(before.Id, before.Summary);
         DateTimeOffset? untilAt = request.Until is { } last ? (await desk.Clock()).End(last) : null;
-        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
-        {
-            var replaced = await SetLevels.Set(c, t, readerId, request.Id, desk.Who.Id, level.Value, untilAt, reason, desk.Now);
-            await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
-            return new(new EvidenceChange(readerId, [], null, new(request.Id, replaced)), $"Set {reader.GivenName}’s level to {level.Value:0.0} fm {(request.Until is { } day ? $"until {day:d MMM}" : "until the next level check")}: {reason}");
-        });
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoEvidence.Name,
+            async (c, t) =>
+            {
+                var replaced = await SetLevels.Set(
+                    c,
+                    t,
+                    readerId,
+                    request.Id,
+                    desk.Who.Id,
+                    level.Value,
+                    untilAt,
+                    reason,
+                    desk.Now
+                );
+                await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
+                return new(
+                    new EvidenceChange(readerId, [], null, new(request.Id, replaced)),
+                    $"Set {reader.GivenName}’s level to {level.Value:0.0} fm "
+                        + $"{(request.Until is { } day ? $"until {day:d MMM}" : "until the next level check")}: "
+                        + $"{reason}"
+                );
+            }
+        );
         return new(made!.Id, made.Summary);
     }
 
-    private static async Task<RosterChanged> End(Guid classId, Guid readerId, Desk desk, ReaderStore readers, RosterDesk roster, ChangeStore changes)
+    private static async Task<RosterChanged> End(
+        Guid classId,
+        Guid readerId,
+        Desk desk,
+        ReaderStore readers,
+        RosterDesk roster,
+        ChangeStore changes
+    )
     {
         var reader = await Member(classId, readerId, desk, readers);
         var yardstick = await roster.Yardstick();
-        var made = await changes.Do(new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now), UndoEvidence.Name, async (c, t) =>
-        {
-            if (await SetLevels.End(c, t, readerId, desk.Now) is not { } ended) return null;
-            await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
-            return new(new EvidenceChange(readerId, [], null, Ended: ended), $"Ended the level set for {reader.GivenName}: the estimate counts again");
-        }) ?? throw Refused.Conflict("no-change", "No level is set: the estimate counts.");
+        var made = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            UndoEvidence.Name,
+            async (c, t) =>
+            {
+                if (await SetLevels.End(c, t, readerId, desk.Now) is not { } ended)
+                    return null;
+                await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
+                return new(
+                    new EvidenceChange(readerId, [], null, Ended: ended),
+                    $"Ended the level set for {reader.GivenName}: the estimate counts again"
+                );
+            }
+        ) ?? throw Refused.Conflict("no-change", "No level is set: the estimate counts.");
         return new(made.Id, made.Summary);
     }
 
     private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)
     {
         await desk.Class(classId, Deed.JudgeLevel);
-        return (await readers.Roster(classId, await desk.Moment())).FirstOrDefault(r => r.Id == readerId) ?? throw Refused.NotFound();
+        return (await readers.Roster(classId, await desk.Moment())).FirstOrDefault(r => r.Id == readerId)
+            ?? throw Refused.NotFound();
     }
 
     private static string Count(int pieces) => pieces == 1 ? "one piece of evidence" : $"{pieces} pieces of evidence";

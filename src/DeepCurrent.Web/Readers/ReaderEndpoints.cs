@@ -21,7 +21,14 @@ namespace DeepCurrent.Web.Readers;
 
 /// <param name="Level">Starting level in fm.</param>
 /// <param name="Id">Made by the client: the same request again is the same reader.</param>
-public sealed record NewReaderRequest(string GivenName, string? FamilyName, int Grade, double Level, string? GuardianMail, Guid? Id = null);
+public sealed record NewReaderRequest(
+    string GivenName,
+    string? FamilyName,
+    int Grade,
+    double Level,
+    string? GuardianMail,
+    Guid? Id = null
+);
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
 public sealed record AddedReader(Guid Id, string UserName, string SecretKind, string Secret, Guid? ChangeId);
@@ -34,22 +41,67 @@ public sealed record StrandView(string Strand, int Right, int Asked, double Mean
 /// <param name="Moved">What it did to the depth, fm; null where that is not known.</param>
 public sealed record MarkView(DateTimeOffset At, string What, double Place, string Note, Guid? TicketId, double? Moved);
 
-public sealed record ReadingView(Guid TicketId, string Title, string Version, double VersionDepth, string State, double Forecast, double? Score, double Seconds, DateTimeOffset AssignedAt, DateOnly? DueOn,
-    DateTimeOffset? OpenedAt, DateTimeOffset? HandedInAt, double? BeforeMean, double? AfterMean);
+public sealed record ReadingView(
+    Guid TicketId,
+    string Title,
+    string Version,
+    double VersionDepth,
+    string State,
+    double Forecast,
+    double? Score,
+    double Seconds,
+    DateTimeOffset AssignedAt,
+    DateOnly? DueOn,
+    DateTimeOffset? OpenedAt,
+    DateTimeOffset? HandedInAt,
+    double? BeforeMean,
+    double? AfterMean
+);
 
-/// <param name="Set">The level a teacher has set, which counts instead of the estimate; null while the estimate counts.</param>
-public sealed record ReaderView(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, string? Group, double Depth, double Sd, double Low, double High, double ReachFrom, double ReachTo,
-    string GradeLabel, double SilentRate, IReadOnlyList<DepthDay> Trail, IReadOnlyList<MarkView> Marks, IReadOnlyList<StrandView> Strands, IReadOnlyList<ReadingView> Readings, IReadOnlyList<GoalStandingView> Goals, SetLevelView? Set);
+/// <param name="Set">The level a teacher has set, which counts instead of the estimate; null while the estimate
+/// counts.</param>
+public sealed record ReaderView(
+    Guid Id,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    string? Group,
+    double Depth,
+    double Sd,
+    double Low,
+    double High,
+    double ReachFrom,
+    double ReachTo,
+    string GradeLabel,
+    double SilentRate,
+    IReadOnlyList<DepthDay> Trail,
+    IReadOnlyList<MarkView> Marks,
+    IReadOnlyList<StrandView> Strands,
+    IReadOnlyList<ReadingView> Readings,
+    IReadOnlyList<GoalStandingView> Goals,
+    SetLevelView? Set
+);
 
 public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
 {
     public NewReaderRules()
     {
-        RuleFor(r => r.GivenName).Must(n => !string.IsNullOrWhiteSpace(n)).WithMessage("Write the reader's given name.").Must(n => Names.Fault(Names.Tidy(n)) is null).WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
-        RuleFor(r => r.FamilyName).Must(n => Names.Fault(Names.Tidy(n)) is null).WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
+        RuleFor(r => r.GivenName)
+            .Must(n => !string.IsNullOrWhiteSpace(n))
+            .WithMessage("Write the reader's given name.")
+            .Must(n => Names.Fault(Names.Tidy(n)) is null)
+            .WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
+        RuleFor(r => r.FamilyName)
+            .Must(n => Names.Fault(Names.Tidy(n)) is null)
+            .WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
         RuleFor(r => r.Grade).InclusiveBetween(0, 12).WithMessage("Choose a grade from K to 12.");
-        RuleFor(r => r.Level).InclusiveBetween(Fathoms.Shallowest, Fathoms.Deepest).WithMessage("Choose a level between −20 and 100 fm.");
-        RuleFor(r => r.GuardianMail).Must(m => string.IsNullOrWhiteSpace(m) || Mail.HoldsSeveral(m)).WithMessage("This is no e-mail address.");
+        RuleFor(r => r.Level)
+            .InclusiveBetween(Fathoms.Shallowest, Fathoms.Deepest)
+            .WithMessage("Choose a level between −20 and 100 fm.");
+        RuleFor(r => r.GuardianMail)
+            .Must(m => string.IsNullOrWhiteSpace(m) || Mail.HoldsSeveral(m))
+            .WithMessage("This is no e-mail address.");
     }
 }
 
@@ -65,19 +117,46 @@ public static class ReaderEndpoints
         api.MapGet("/readers/{readerId:guid}/history.csv", History).Produces<string>(contentType: "text/csv");
     }
 
-    private static async Task<AddedReader> Add(Guid classId, NewReaderRequest request, IValidator<NewReaderRequest> rules, Desk desk, RosterDesk roster, RosterStore rosters, Secrets secrets)
+    private static async Task<AddedReader> Add(
+        Guid classId,
+        NewReaderRequest request,
+        IValidator<NewReaderRequest> rules,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        Secrets secrets
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         rules.Check(request);
-        if (request.Id is { } again && (await rosters.OpenEnrolments([again], place.SchoolId)).Any(e => e.ClassId == classId) && await rosters.Reader(again, place.SchoolId) is { } there)
+        if (
+            request.Id is { } again
+            && (await rosters.OpenEnrolments([again], place.SchoolId)).Any(e => e.ClassId == classId)
+            && await rosters.Reader(again, place.SchoolId) is { } there
+        )
             return new(there.Id, there.UserName, there.SecretKind.ToString(), secrets.Open(there.Secret), null);
         var makers = await roster.Makers();
-        string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
+        string given = Names.Tidy(request.GivenName),
+            family = Names.Tidy(request.FamilyName);
         var (kind, secret) = makers.Secret(request.Grade);
-        var reader = new RosterReader(request.Id ?? makers.NewId(), null, given, family, makers.ReaderName(given, family), request.Grade, null, Mail.Several(request.GuardianMail), kind, secret, Supports.None, Left: false);
+        var reader = new RosterReader(
+            request.Id ?? makers.NewId(),
+            null,
+            given,
+            family,
+            makers.ReaderName(given, family),
+            request.Grade,
+            null,
+            Mail.Several(request.GuardianMail),
+            kind,
+            secret,
+            Supports.None,
+            Left: false
+        );
         var steps = ChangeSet.Nothing with
         {
-            Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))],
+            Readers = [new(null, reader)],
+            Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))],
             Levels = [new(null, new StatedLevel(makers.NewId(), reader.Id, request.Level, desk.Now))],
         };
         var change = await roster.Apply(steps, classId, $"Added {reader.FullName} to {place.Name}");
@@ -87,11 +166,19 @@ public static class ReaderEndpoints
     private static async Task<SignInView> SignIn(Guid readerId, Desk desk, Secrets secrets)
     {
         var reader = await desk.Reader(readerId, Deed.PrintOneSecret);
-        if (!desk.MayPrintOne(reader.Part, reader.AssistantsPrint)) throw Refused.NotFound();
+        if (!desk.MayPrintOne(reader.Part, reader.AssistantsPrint))
+            throw Refused.NotFound();
         return new(reader.GivenName, reader.UserName, reader.SecretKind, secrets.Open(reader.Secret));
     }
 
-    private static async Task<ReaderView> View(Guid readerId, Desk desk, DepthKeeper keeper, AssignmentStore assignments, GoalBook goals, LookStore looks)
+    private static async Task<ReaderView> View(
+        Guid readerId,
+        Desk desk,
+        DepthKeeper keeper,
+        AssignmentStore assignments,
+        GoalBook goals,
+        LookStore looks
+    )
     {
         var r = await desk.Reader(readerId, Deed.SeeReader);
         await looks.Seen(r.SchoolId, desk.Who.Id, desk.Now, readerId);
@@ -99,28 +186,97 @@ public static class ReaderEndpoints
         var evidence = await keeper.Evidence(readerId);
         var history = await assignments.History(readerId);
         var reach = Forecast.Reach(new(r.Depth), new(school.ZoneLow, school.ZoneHigh));
-        var readings = history.Select(h => new ReadingView(h.Ticket.Id, h.Title, h.Ticket.Version, h.Ticket.VersionDepth, h.Ticket.State, h.Ticket.Forecast, h.Ticket.Score, h.Ticket.Seconds, h.AssignedAt, h.DueOn,
-            h.Ticket.OpenedAt, h.Ticket.HandedInAt, h.Ticket.BeforeMean, h.Ticket.AfterMean)).ToList();
-        return new(r.Id, r.GivenName, r.FamilyName, r.UserName, r.Grade, r.Group, r.Depth, r.Sd, r.Low, r.High, reach.From.Value, reach.To.Value,
-            school.Chart.GradeLabel(new(r.Depth)), GoalRules.SilentRate(new(r.Depth), school.Chart),
-            await keeper.Days(readerId), Marks(evidence, readings), Strands(evidence, desk.Now), readings, await goals.OfReader(r, school), SetLevelView.Of(await keeper.Set(readerId, desk.Now), await desk.Clock()));
+        var readings = history
+            .Select(h => new ReadingView(
+                h.Ticket.Id,
+                h.Title,
+                h.Ticket.Version,
+                h.Ticket.VersionDepth,
+                h.Ticket.State,
+                h.Ticket.Forecast,
+                h.Ticket.Score,
+                h.Ticket.Seconds,
+                h.AssignedAt,
+                h.DueOn,
+                h.Ticket.OpenedAt,
+                h.Ticket.HandedInAt,
+                h.Ticket.BeforeMean,
+                h.Ticket.AfterMean
+            ))
+            .ToList();
+        return new(
+            r.Id,
+            r.GivenName,
+            r.FamilyName,
+            r.UserName,
+            r.Grade,
+            r.Group,
+            r.Depth,
+            r.Sd,
+            r.Low,
+            r.High,
+            reach.From.Value,
+            reach.To.Value,
+            school.Chart.GradeLabel(new(r.Depth)),
+            GoalRules.SilentRate(new(r.Depth), school.Chart),
+            await keeper.Days(readerId),
+            Marks(evidence, readings),
+            Strands(evidence, desk.Now),
+            readings,
+            await goals.OfReader(r, school),
+            SetLevelView.Of(await keeper.Set(readerId, desk.Now), await desk.Clock())
+        );
     }
 
-    /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running records by themselves.</summary>
+    /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running
+    /// records by themselves.</summary>
     private static List<MarkView> Marks(IReadOnlyList<EvidenceRow> evidence, IReadOnlyList<ReadingView> readings)
     {
-        var quizzes = readings.Where(r => r is { HandedInAt: not null, Score: not null })
-            .Select(r => new MarkView(r.HandedInAt!.Value, "quiz", Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)), $"{r.Title}, {r.Score:P0}", r.TicketId, r.AfterMean - r.BeforeMean));
-        var others = evidence.Where(e => e.Kind != "answer" && e.PartId is null).Select(e => e.Kind == "level"
-            ? new MarkView(e.At, LeftOut([e], "level"), e.Value!.Value, e.Note, null, null)
-            : new MarkView(e.At, LeftOut([e], "running record"), e.TextDepth!.Value + RunningRecordModel.Shift(e.Words!.Value, e.Errors!.Value), e.Note, null, null));
-        var checks = evidence.Where(e => e.PartId is not null).GroupBy(e => e.PartId).Select(g => g.ToList()).Select(g => new MarkView(g[^1].At, LeftOut(g, "level check"), g[0].Value ?? Placed(g), g[0].Note.Split(": ")[0], null, null));
+        var quizzes = readings
+            .Where(r => r is { HandedInAt: not null, Score: not null })
+            .Select(r => new MarkView(
+                r.HandedInAt!.Value,
+                "quiz",
+                Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value
+                    + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)),
+                $"{r.Title}, {r.Score:P0}",
+                r.TicketId,
+                r.AfterMean - r.BeforeMean
+            ));
+        var others = evidence
+            .Where(e => e.Kind != "answer" && e.PartId is null)
+            .Select(e =>
+                e.Kind == "level"
+                    ? new MarkView(e.At, LeftOut([e], "level"), e.Value!.Value, e.Note, null, null)
+                    : new MarkView(
+                        e.At,
+                        LeftOut([e], "running record"),
+                        e.TextDepth!.Value + RunningRecordModel.Shift(e.Words!.Value, e.Errors!.Value),
+                        e.Note,
+                        null,
+                        null
+                    )
+            );
+        var checks = evidence
+            .Where(e => e.PartId is not null)
+            .GroupBy(e => e.PartId)
+            .Select(g => g.ToList())
+            .Select(g => new MarkView(
+                g[^1].At,
+                LeftOut(g, "level check"),
+                g[0].Value ?? Placed(g),
+                g[0].Note.Split(": ")[0],
+                null,
+                null
+            ));
         return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
     }
 
-    private static string LeftOut(IReadOnlyList<EvidenceRow> rows, string what) => rows.All(e => e.LeftOut is not null) ? "left out" : what;
+    private static string LeftOut(IReadOnlyList<EvidenceRow> rows, string what) =>
+        rows.All(e => e.LeftOut is not null) ? "left out" : what;
 
-    /// <summary>Where answers by themselves would put a reader: their difficulty, moved by the share that was right beyond guessing.</summary>
+    /// <summary>Where answers by themselves would put a reader: their difficulty, moved by the share that was right
+    /// beyond guessing.</summary>
     private static double Placed(IReadOnlyList<EvidenceRow> answers)
     {
         var guess = answers.Average(e => e.Guess!.Value);
@@ -129,27 +285,57 @@ public static class ReaderEndpoints
     }
 
     // Where a score of all or nothing would put a reader is not a place on the scale; a little is taken off both ends.
-    private static double Logit(double score) => Math.Log(Math.Clamp(score, 0.1, 0.95) / (1 - Math.Clamp(score, 0.1, 0.95)));
+    private static double Logit(double score) =>
+        Math.Log(Math.Clamp(score, 0.1, 0.95) / (1 - Math.Clamp(score, 0.1, 0.95)));
 
     /// <summary>The same figures that groups are proposed by: first attempts of the last twelve weeks.</summary>
     private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence, DateTimeOffset now)
     {
-        var asked = evidence.Where(e => e is { Kind: "answer", LeftOut: null, Strand: not null } && e.At >= now - Mastery.Span).ToLookup(e => Enum.Parse<Strand>(e.Strand!));
-        return [.. Enum.GetValues<Strand>().Select(s => (s, m: Mastery.Estimate(asked[s].Count(e => e.Correct == true), asked[s].Count()))).Select(x => new StrandView(x.s.ToString(), x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High))];
+        var asked = evidence
+            .Where(e => e is { Kind: "answer", LeftOut: null, Strand: not null } && e.At >= now - Mastery.Span)
+            .ToLookup(e => Enum.Parse<Strand>(e.Strand!));
+        return
+        [
+            .. Enum.GetValues<Strand>()
+                .Select(s => (s, m: Mastery.Estimate(asked[s].Count(e => e.Correct == true), asked[s].Count())))
+                .Select(x => new StrandView(x.s.ToString(), x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High)),
+        ];
     }
 
     private static async Task<IResult> Export(Guid classId, Desk desk, ReaderStore readers)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
-        var rows = (await readers.Roster(classId, await desk.Moment())).Select(r => new RosterLine(r.GivenName, r.FamilyName, r.Grade, r.Group ?? "", Math.Round(r.Depth, 1), Math.Round(r.Low, 1), Math.Round(r.High, 1), r.LevelSet ? "yes" : "", r.FirstTry is { } f ? Math.Round(f * 100) : null, r.LastRead, r.Readings));
+        var rows = (await readers.Roster(classId, await desk.Moment())).Select(r => new RosterLine(
+            r.GivenName,
+            r.FamilyName,
+            r.Grade,
+            r.Group ?? "",
+            Math.Round(r.Depth, 1),
+            Math.Round(r.Low, 1),
+            Math.Round(r.High, 1),
+            r.LevelSet ? "yes" : "",
+            r.FirstTry is { } f ? Math.Round(f * 100) : null,
+            r.LastRead,
+            r.Readings
+        ));
         return Results.Text(CsvFiles.Write(rows), "text/csv");
     }
 
     private static async Task<IResult> History(Guid readerId, Desk desk, AssignmentStore assignments)
     {
         await desk.Reader(readerId, Deed.SeeReader);
-        var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(h.Title, h.Ticket.Version, Math.Round(h.Ticket.VersionDepth, 1), h.Ticket.State, h.AssignedAt, h.Ticket.HandedInAt, Math.Round(h.Ticket.Seconds / 60, 1),
-            h.Ticket.Score is { } s ? Math.Round(s * 100) : null, h.Ticket.BeforeMean is { } b ? Math.Round(b, 1) : null, h.Ticket.AfterMean is { } a ? Math.Round(a, 1) : null));
+        var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(
+            h.Title,
+            h.Ticket.Version,
+            Math.Round(h.Ticket.VersionDepth, 1),
+            h.Ticket.State,
+            h.AssignedAt,
+            h.Ticket.HandedInAt,
+            Math.Round(h.Ticket.Seconds / 60, 1),
+            h.Ticket.Score is { } s ? Math.Round(s * 100) : null,
+            h.Ticket.BeforeMean is { } b ? Math.Round(b, 1) : null,
+            h.Ticket.AfterMean is { } a ? Math.Round(a, 1) : null
+        ));
         return Results.Text(CsvFiles.Write(rows), "text/csv");
     }
 }

@@ -5,7 +5,13 @@ using DeepCurrent.Web.Changes;
 namespace DeepCurrent.Web.Readers;
 
 /// <summary>What was left out of a reader's evidence, or stated; or a level that was set, or ended.</summary>
-internal sealed record EvidenceChange(Guid ReaderId, IReadOnlyList<LeftOutBefore> Before, Guid? Stated, LevelWasSet? Set = null, Guid? Ended = null);
+internal sealed record EvidenceChange(
+    Guid ReaderId,
+    IReadOnlyList<LeftOutBefore> Before,
+    Guid? Stated,
+    LevelWasSet? Set = null,
+    Guid? Ended = null
+);
 
 /// <param name="Before">The level that stood before it.</param>
 internal sealed record LevelWasSet(Guid Id, Guid? Before);
@@ -18,13 +24,29 @@ internal sealed class UndoEvidence() : Undoes<EvidenceChange>(Name, Deed.JudgeLe
     {
         if (did.Set is not null || did.Ended is not null)
         {
-            var back = did.Set is { } set ? await SetLevels.TakeBack(at.C, at.T, did.ReaderId, set.Id, set.Before) : await SetLevels.StandAgain(at.C, at.T, did.ReaderId, did.Ended!.Value);
-            if (!back) throw UndoAt.BuiltOn(did.Set is null ? "Another level has been set since." : "This level no longer stands: another was set, or a level check has ended it.");
+            var back = did.Set is { } set
+                ? await SetLevels.TakeBack(at.C, at.T, did.ReaderId, set.Id, set.Before)
+                : await SetLevels.StandAgain(at.C, at.T, did.ReaderId, did.Ended!.Value);
+            if (!back)
+                throw UndoAt.BuiltOn(
+                    did.Set is null
+                        ? "Another level has been set since."
+                        : "This level no longer stands: another was set, or a level check has ended it."
+                );
             await DepthKeeper.Recompute(at.C, at.T, did.ReaderId, at.Yardstick.Year, at.Yardstick.Chart, at.Now);
             return did.Set is null ? "The level that was set counts again." : "The level is what it was before.";
         }
-        var undone = did.Stated is { } stated ? await DepthKeeper.Remove(at.C, at.T, did.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
-            : await DepthKeeper.Restore(at.C, at.T, did.ReaderId, did.Before, at.Yardstick.Year, at.Yardstick.Chart, at.Now) > 0;
+        var undone = did.Stated is { } stated
+            ? await DepthKeeper.Remove(at.C, at.T, did.ReaderId, stated, at.Yardstick.Year, at.Yardstick.Chart, at.Now)
+            : await DepthKeeper.Restore(
+                at.C,
+                at.T,
+                did.ReaderId,
+                did.Before,
+                at.Yardstick.Year,
+                at.Yardstick.Chart,
+                at.Now
+            ) > 0;
         return undone ? "The level is worked out as before." : throw UndoAt.BuiltOn("This is no longer there.");
     }
 }

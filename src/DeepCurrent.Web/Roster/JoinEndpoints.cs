@@ -25,34 +25,72 @@ public static class JoinEndpoints
         api.MapPost("/classes/{classId:guid}/joinings/{joiningId:guid}", Decide);
     }
 
-    private static async Task Ask(JoinRequest request, SchoolStore schools, MemberStore members, SignInLimits limits, Desk desk, HttpContext http)
+    private static async Task Ask(
+        JoinRequest request,
+        SchoolStore schools,
+        MemberStore members,
+        SignInLimits limits,
+        Desk desk,
+        HttpContext http
+    )
     {
-        string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
-        if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null) throw Refused.Field("givenName", "Write your name, in letters.");
+        string given = Names.Tidy(request.GivenName),
+            family = Names.Tidy(request.FamilyName);
+        if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null)
+            throw Refused.Field("givenName", "Write your name, in letters.");
         (Guid Id, string Name)? found = null;
-        if (!await limits.Code(http, "join", async () => (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null)) throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
+        if (
+            !await limits.Code(http, "join", async () =>
+                (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null
+            )
+        )
+            throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
         await limits.Ask(http, "join");
-        if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting)) throw Refused.Conflict("too-many-waiting", "Your teacher has to answer others first. Tell them that you want to join.");
+        if (!await members.Ask(request.Id, found!.Value.Id, given, family, desk.Now, MostWaiting))
+            throw Refused.Conflict(
+                "too-many-waiting",
+                "Your teacher has to answer others first. Tell them that you want to join."
+            );
     }
 
-    private static async Task<RosterChanged> Decide(Guid classId, Guid joiningId, JoinDecision decision, Desk desk, RosterDesk roster, RosterStore rosters, MemberStore members)
+    private static async Task<RosterChanged> Decide(
+        Guid classId,
+        Guid joiningId,
+        JoinDecision decision,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        MemberStore members
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
-        var asked = (await members.Joinings(classId)).FirstOrDefault(j => j.Id == joiningId) ?? throw Refused.NotFound();
+        var asked = (await members.Joinings(classId)).FirstOrDefault(j => j.Id == joiningId)
+            ?? throw Refused.NotFound();
         if (!decision.Accept)
         {
             await members.Decide(joiningId, classId, null, desk.Now);
             return new(null, $"{asked.GivenName} was not taken in");
         }
-        if (decision.Grade is < Grades.Lowest or > Grades.Highest) throw Refused.Field("grade", "Choose a grade from K to 12.");
+        if (decision.Grade is < Grades.Lowest or > Grades.Highest)
+            throw Refused.Field("grade", "Choose a grade from K to 12.");
         ChangeSet steps;
         Guid readerId;
         if (decision.SameAs is { } known)
         {
             var readers = await rosters.Readers([known], place.SchoolId);
-            if (readers.Count == 0) throw Refused.NotFound();
+            if (readers.Count == 0)
+                throw Refused.NotFound();
             readerId = known;
-            (steps, var others) = await roster.AskFor(RosterMoves.Enrol(readers, await rosters.Enrolments([known]), classId, await desk.Today(), Guid.CreateVersion7), classId);
+            (steps, var others) = await roster.AskFor(
+                RosterMoves.Enrol(
+                    readers,
+                    await rosters.Enrolments([known]),
+                    classId,
+                    await desk.Today(),
+                    Guid.CreateVersion7
+                ),
+                classId
+            );
             if (others > 0)
             {
                 await members.Decide(joiningId, classId, known, desk.Now);
@@ -63,11 +101,36 @@ public static class JoinEndpoints
         {
             var makers = await roster.Makers();
             var (kind, secret) = makers.Secret(decision.Grade);
-            var reader = new RosterReader(makers.NewId(), null, asked.GivenName, asked.FamilyName, makers.ReaderName(asked.GivenName, asked.FamilyName), decision.Grade, null, null, kind, secret, Supports.None, Left: false);
+            var reader = new RosterReader(
+                makers.NewId(),
+                null,
+                asked.GivenName,
+                asked.FamilyName,
+                makers.ReaderName(asked.GivenName, asked.FamilyName),
+                decision.Grade,
+                null,
+                null,
+                kind,
+                secret,
+                Supports.None,
+                Left: false
+            );
             readerId = reader.Id;
-            steps = ChangeSet.Nothing with { Readers = [new(null, reader)], Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))] };
+            steps = ChangeSet.Nothing with
+            {
+                Readers = [new(null, reader)],
+                Enrolments =
+                [
+                    new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null)),
+                ],
+            };
         }
-        var done = await MemberEndpoints.Done(roster, steps, classId, $"Took {asked.GivenName} {asked.FamilyName} in by the class code".Replace("  ", " "));
+        var done = await MemberEndpoints.Done(
+            roster,
+            steps,
+            classId,
+            $"Took {asked.GivenName} {asked.FamilyName} in by the class code".Replace("  ", " ")
+        );
         await members.Decide(joiningId, classId, readerId, desk.Now);
         return done;
     }

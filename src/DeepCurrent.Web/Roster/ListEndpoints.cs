@@ -12,9 +12,20 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Roster;
 
 /// <summary>One row as it is typed. Nothing is required but a name.</summary>
-public sealed record ListRowView(string? SourceId, string? GivenName, string? FamilyName, string? Grade, string? Level, string? Class, string? GuardianMail, string? HomeLanguage, Guid? SameAs);
+public sealed record ListRowView(
+    string? SourceId,
+    string? GivenName,
+    string? FamilyName,
+    string? Grade,
+    string? Level,
+    string? Class,
+    string? GuardianMail,
+    string? HomeLanguage,
+    Guid? SameAs
+);
 
-/// <param name="LevelSystem">The label system bare numbers in the level column are in; empty until the asker has said so.</param>
+/// <param name="LevelSystem">The label system bare numbers in the level column are in; empty until the asker has said
+/// so.</param>
 public sealed record ListRequest(IReadOnlyList<ListRowView> Rows, string LevelSystem);
 
 /// <param name="Kind">CSV with its encoding, or XLSX.</param>
@@ -22,19 +33,47 @@ public sealed record ListRequest(IReadOnlyList<ListRowView> Rows, string LevelSy
 /// <param name="Fields">What each column was taken for.</param>
 /// <param name="Samples">Three values of each column.</param>
 /// <param name="LevelSystem">What the level column's heading says its numbers are; empty if it says nothing.</param>
-public sealed record ReadListView(string Kind, IReadOnlyList<string> Notes, bool HasHeading, IReadOnlyList<string> Headings, IReadOnlyList<string> Fields, IReadOnlyList<IReadOnlyList<string>> Samples, string LevelSystem, IReadOnlyList<ListRowView> Rows);
+public sealed record ReadListView(
+    string Kind,
+    IReadOnlyList<string> Notes,
+    bool HasHeading,
+    IReadOnlyList<string> Headings,
+    IReadOnlyList<string> Fields,
+    IReadOnlyList<IReadOnlyList<string>> Samples,
+    string LevelSystem,
+    IReadOnlyList<ListRowView> Rows
+);
 
 public sealed record CellProblemView(string Column, string Reason, bool Stops);
 
 public sealed record TwinView(Guid ReaderId, string Name, int Grade, string Where);
 
 /// <param name="Fate">Empty, New, Joins, Changed, Unchanged, Question or Stopped.</param>
-public sealed record CheckedRowView(string Fate, IReadOnlyList<CellProblemView> Problems, IReadOnlyList<TwinView> Twins);
+public sealed record CheckedRowView(
+    string Fate,
+    IReadOnlyList<CellProblemView> Problems,
+    IReadOnlyList<TwinView> Twins
+);
 
-public sealed record CheckedListView(IReadOnlyList<CheckedRowView> Rows, int New, int Joins, int Changed, int Unchanged, int Kept, int Asked = 0);
+public sealed record CheckedListView(
+    IReadOnlyList<CheckedRowView> Rows,
+    int New,
+    int Joins,
+    int Changed,
+    int Unchanged,
+    int Kept,
+    int Asked = 0
+);
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
-public sealed record SignInRow(Guid ReaderId, string GivenName, string FamilyName, string UserName, string SecretKind, string Secret);
+public sealed record SignInRow(
+    Guid ReaderId,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    string SecretKind,
+    string Secret
+);
 
 /// <param name="Rows">What became of each row; those that are kept stay in the grid.</param>
 public sealed record AppliedListView(Guid? ChangeId, CheckedListView Done, IReadOnlyList<SignInRow> Added);
@@ -44,15 +83,22 @@ public sealed record DraftView(IReadOnlyList<ListRowView> Rows, DateTimeOffset? 
 /// <summary>Many readers at once: typed, pasted or from a file, in one grid.</summary>
 public static class ListEndpoints
 {
-    private const long LargestFile = 20 << 20, LargestRows = 4 << 20;
+    private const long LargestFile = 20 << 20,
+        LargestRows = 4 << 20;
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/classes/{classId:guid}/list/read", Read).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile)).Accepts<byte[]>("application/octet-stream").Produces<ReadListView>();
-        api.MapPost("/classes/{classId:guid}/list/check", Check).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
-        api.MapPost("/classes/{classId:guid}/list/apply", Apply).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
+        api.MapPost("/classes/{classId:guid}/list/read", Read)
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile))
+            .Accepts<byte[]>("application/octet-stream")
+            .Produces<ReadListView>();
+        api.MapPost("/classes/{classId:guid}/list/check", Check)
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
+        api.MapPost("/classes/{classId:guid}/list/apply", Apply)
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
         api.MapGet("/classes/{classId:guid}/list/draft", Draft);
-        api.MapPut("/classes/{classId:guid}/list/draft", KeepDraft).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
+        api.MapPut("/classes/{classId:guid}/list/draft", KeepDraft)
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
         api.MapGet("/list-template.xlsx", Template).Produces<byte[]>(contentType: Xlsx);
     }
 
@@ -60,54 +106,184 @@ public static class ListEndpoints
 
     /// <summary>Reads a file or pasted text into rows. Nothing is kept.</summary>
     /// <param name="fields">What the columns hold, where the asker has said so.</param>
-    private static async Task<ReadListView> Read(Guid classId, string? fields, bool? heading, HttpRequest request, Desk desk)
+    private static async Task<ReadListView> Read(
+        Guid classId,
+        string? fields,
+        bool? heading,
+        HttpRequest request,
+        Desk desk
+    )
     {
         await desk.Class(classId, Deed.ChangeRoster);
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
-        if (body.Length == 0) throw Refused.Field("file", "There is nothing in this file.");
+        if (body.Length == 0)
+            throw Refused.Field("file", "There is nothing in this file.");
         var table = await Untrusted.Read(() => TableFile.Read(body.ToArray()), request.HttpContext.RequestAborted);
         var chart = (await desk.School()).Chart;
         var found = ListColumns.Recognise(table.Rows, chart);
         var width = ListColumns.Width(table.Rows);
-        if (fields is not null) found = new(heading == false ? -1 : Math.Max(found.Heading, heading == true ? 0 : -1), [.. fields.Split(',').Select(f => Enum.TryParse<ListField>(f, ignoreCase: true, out var field) ? field : ListField.None).Concat(Enumerable.Repeat(ListField.None, width)).Take(width)]);
-        var headings = Enumerable.Range(0, width).Select(c => found.Heading < 0 ? "" : table.Rows[found.Heading].ElementAtOrDefault(c) ?? "").ToList();
-        return new(table.Kind, table.Notes, found.Heading >= 0, headings, [.. found.Fields.Select(f => f.ToString())], [.. Enumerable.Range(0, width).Select(c => found.Samples(table.Rows, c))], found.LevelSystem(table.Rows),
-            [.. found.Rows(table.Rows).Select(r => new ListRowView(r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, null))]);
+        if (fields is not null)
+            found = new(
+                heading == false ? -1 : Math.Max(found.Heading, heading == true ? 0 : -1),
+                [
+                    .. fields
+                        .Split(',')
+                        .Select(f =>
+                            Enum.TryParse<ListField>(f, ignoreCase: true, out var field) ? field : ListField.None
+                        )
+                        .Concat(Enumerable.Repeat(ListField.None, width))
+                        .Take(width),
+                ]
+            );
+        var headings = Enumerable
+            .Range(0, width)
+            .Select(c => found.Heading < 0 ? "" : table.Rows[found.Heading].ElementAtOrDefault(c) ?? "")
+            .ToList();
+        return new(
+            table.Kind,
+            table.Notes,
+            found.Heading >= 0,
+            headings,
+            [.. found.Fields.Select(f => f.ToString())],
+            [.. Enumerable.Range(0, width).Select(c => found.Samples(table.Rows, c))],
+            found.LevelSystem(table.Rows),
+            [
+                .. found
+                    .Rows(table.Rows)
+                    .Select(r => new ListRowView(
+                        r.SourceId,
+                        r.GivenName,
+                        r.FamilyName,
+                        r.Grade,
+                        r.Level,
+                        r.Class,
+                        r.GuardianMail,
+                        r.HomeLanguage,
+                        null
+                    )),
+            ]
+        );
     }
 
-    private static async Task<CheckedListView> Check(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools) 
+    private static async Task<CheckedListView> Check(
+        Guid classId,
+        ListRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        SchoolStore schools
+    )
     {
         var (result, _) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: true);
         return View(result, Consent.TakenIn(result.Change, await roster.InOtherHands(result.Change)).Count);
     }
 
-    private static async Task<AppliedListView> Apply(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools, MemberStore members, Secrets secrets)
+    private static async Task<AppliedListView> Apply(
+        Guid classId,
+        ListRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        SchoolStore schools,
+        MemberStore members,
+        Secrets secrets
+    )
     {
         var (result, place) = await Reconcile(classId, request, desk, roster, rosters, schools, pretend: false);
         var (allowed, asked) = await roster.AskFor(result.Change, classId);
         var done = View(result, asked);
-        var parts = new[] { (done.New, "added"), (done.Joins, "joined"), (done.Changed, "changed") }.Where(p => p.Item1 > 0).Select(p => $"{p.Item1} {p.Item2}");
-        var change = await roster.Apply(allowed, classId, $"List of readers for {place.Name}: {string.Join(", ", parts)}");
+        var parts = new[] { (done.New, "added"), (done.Joins, "joined"), (done.Changed, "changed") }
+            .Where(p => p.Item1 > 0)
+            .Select(p => $"{p.Item1} {p.Item2}");
+        var change = await roster.Apply(
+            allowed,
+            classId,
+            $"List of readers for {place.Name}: {string.Join(", ", parts)}"
+        );
         // What is left to be put right is what is left of the draft, whatever becomes of the page that asked.
         var kept = request.Rows.Where((_, i) => result.Rows[i].Fate is RowFate.Question or RowFate.Stopped).ToList();
-        await members.KeepDraft(classId, desk.Who.Id, kept.Count == 0 ? null : JsonSerializer.Serialize(kept, JsonSerializerOptions.Web), desk.Now);
-        return new(change, done, [.. result.Change.Readers.Where(s => s.Before is null).Select(s => s.After!).Select(r => new SignInRow(r.Id, r.GivenName, r.FamilyName, r.UserName, r.SecretKind.ToString(), secrets.Open(r.Secret)))]);
+        await members.KeepDraft(
+            classId,
+            desk.Who.Id,
+            kept.Count == 0 ? null : JsonSerializer.Serialize(kept, JsonSerializerOptions.Web),
+            desk.Now
+        );
+        return new(
+            change,
+            done,
+            [
+                .. result
+                    .Change.Readers.Where(s => s.Before is null)
+                    .Select(s => s.After!)
+                    .Select(r => new SignInRow(
+                        r.Id,
+                        r.GivenName,
+                        r.FamilyName,
+                        r.UserName,
+                        r.SecretKind.ToString(),
+                        secrets.Open(r.Secret)
+                    )),
+            ]
+        );
     }
 
-    private static async Task<(ListResult Result, ClassPlace Place)> Reconcile(Guid classId, ListRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools, bool pretend)
+    private static async Task<(ListResult Result, ClassPlace Place)> Reconcile(
+        Guid classId,
+        ListRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        SchoolStore schools,
+        bool pretend
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var rows = request.Rows ?? [];
-        if (rows.Count > TableFile.MostRows) throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
-        var list = rows.Select((r, i) => new ListRow(i + 1, r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, r.SameAs)).ToList();
+        if (rows.Count > TableFile.MostRows)
+            throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
+        var list = rows.Select(
+                (r, i) =>
+                    new ListRow(
+                        i + 1,
+                        r.SourceId,
+                        r.GivenName,
+                        r.FamilyName,
+                        r.Grade,
+                        r.Level,
+                        r.Class,
+                        r.GuardianMail,
+                        r.HomeLanguage,
+                        r.SameAs
+                    )
+            )
+            .ToList();
         var meant = new ListMeaning(list);
         var state = await rosters.LoadFor(place.SchoolId, classId, meant.Holds);
         var school = await desk.School();
-        var mine = (await schools.Classes(desk.Who.Id)).Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher).Select(c => c.Id).ToHashSet();
-        var classes = state.Classes.Values.Where(c => !c.Closed && (desk.Who.Lead || mine.Contains(c.Id))).GroupBy(c => Names.Tidy(c.Name).ToLowerInvariant()).Where(g => g.Count() == 1).ToDictionary(g => g.Key, g => g.First().Id);
-        var grades = state.Enrolments.Values.Where(e => e.ClassId == classId && e.To is null).Select(e => state.Readers[e.ReaderId].Grade).Order().ToList();
-        var frame = new ListFrame(classId, classes, grades.Count > 0 ? grades[grades.Count / 2] : 3, LevelLabels.Systems(school.Chart).Contains(request.LevelSystem) ? request.LevelSystem : LevelLabels.Unsaid, school.Chart, await desk.Today(), desk.Now);
+        var mine = (await schools.Classes(desk.Who.Id))
+            .Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher)
+            .Select(c => c.Id)
+            .ToHashSet();
+        var classes = state
+            .Classes.Values.Where(c => !c.Closed && (desk.Who.Lead || mine.Contains(c.Id)))
+            .GroupBy(c => Names.Tidy(c.Name).ToLowerInvariant())
+            .Where(g => g.Count() == 1)
+            .ToDictionary(g => g.Key, g => g.First().Id);
+        var grades = state
+            .Enrolments.Values.Where(e => e.ClassId == classId && e.To is null)
+            .Select(e => state.Readers[e.ReaderId].Grade)
+            .Order()
+            .ToList();
+        var frame = new ListFrame(
+            classId,
+            classes,
+            grades.Count > 0 ? grades[grades.Count / 2] : 3,
+            LevelLabels.Systems(school.Chart).Contains(request.LevelSystem) ? request.LevelSystem : LevelLabels.Unsaid,
+            school.Chart,
+            await desk.Today(),
+            desk.Now
+        );
         var result = ListReconciler.Reconcile(state, list, frame, await roster.Makers(pretend));
         return (result, place);
     }
@@ -116,22 +292,43 @@ public static class ListEndpoints
     private static CheckedListView View(ListResult result, int asked)
     {
         int Of(RowFate fate) => result.Rows.Count(r => r.Fate == fate);
-        return new([.. result.Rows.Select(r => new CheckedRowView(r.Fate.ToString(), [.. r.Problems.Select(p => new CellProblemView(p.Column, p.Reason, p.Stops))], [.. r.Twins.Select(t => new TwinView(t.ReaderId, t.Name, t.Grade, t.Where))]))],
-            Of(RowFate.New), Math.Max(0, Of(RowFate.Joins) - asked), Of(RowFate.Changed), Of(RowFate.Unchanged), Of(RowFate.Question) + Of(RowFate.Stopped), asked);
+        return new(
+            [
+                .. result.Rows.Select(r => new CheckedRowView(
+                    r.Fate.ToString(),
+                    [.. r.Problems.Select(p => new CellProblemView(p.Column, p.Reason, p.Stops))],
+                    [.. r.Twins.Select(t => new TwinView(t.ReaderId, t.Name, t.Grade, t.Where))]
+                )),
+            ],
+            Of(RowFate.New),
+            Math.Max(0, Of(RowFate.Joins) - asked),
+            Of(RowFate.Changed),
+            Of(RowFate.Unchanged),
+            Of(RowFate.Question) + Of(RowFate.Stopped),
+            asked
+        );
     }
 
     private static async Task<DraftView> Draft(Guid classId, Desk desk, MemberStore members)
     {
         await desk.Class(classId, Deed.ChangeRoster);
-        return await members.Draft(classId, desk.Who.Id) is { } kept ? new(JsonSerializer.Deserialize<List<ListRowView>>(kept.Rows, JsonSerializerOptions.Web)!, kept.SavedAt) : new([], null);
+        return await members.Draft(classId, desk.Who.Id) is { } kept
+            ? new(JsonSerializer.Deserialize<List<ListRowView>>(kept.Rows, JsonSerializerOptions.Web)!, kept.SavedAt)
+            : new([], null);
     }
 
     private static async Task<DraftView> KeepDraft(Guid classId, ListRequest request, Desk desk, MemberStore members)
     {
         await desk.Class(classId, Deed.ChangeRoster);
         var rows = request.Rows ?? [];
-        if (rows.Count > TableFile.MostRows) throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
-        await members.KeepDraft(classId, desk.Who.Id, rows.Count == 0 ? null : JsonSerializer.Serialize(rows, JsonSerializerOptions.Web), desk.Now);
+        if (rows.Count > TableFile.MostRows)
+            throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
+        await members.KeepDraft(
+            classId,
+            desk.Who.Id,
+            rows.Count == 0 ? null : JsonSerializer.Serialize(rows, JsonSerializerOptions.Web),
+            desk.Now
+        );
         return new([], desk.Now);
     }
 
@@ -140,10 +337,30 @@ public static class ListEndpoints
         desk.Library(Deed.FindReaders);
         var school = await desk.School();
         var row = school.Chart.Rows[Math.Min(4, school.Chart.Rows.Count - 1)];
-        var file = TableFile.WriteXlsx("Readers", [.. ListColumns.Template.Select(t => t.Heading)],
-            [["Wren", "Example", row.GradeLabel, $"{row.Depth.Value:0.#} fm", "", "wren.guardian@example.org", "Welsh", "1001"]],
-            ["Write one reader a row over the example. Only the name is needed; everything else may stay empty.", "Grade: K to 12, or a label of the school's level chart.", "Level: fathoms (31 fm), a grade (grade 3), a school year (Year 4), an age (age 8), or one of the school's own labels.",
-                "Class: empty for the class you add to, or the name of another class of yours.", "Id: your own number for the reader, if you have one. With it, a changed name is still known."]);
+        var file = TableFile.WriteXlsx(
+            "Readers",
+            [.. ListColumns.Template.Select(t => t.Heading)],
+            [
+                [
+                    "Wren",
+                    "Example",
+                    row.GradeLabel,
+                    $"{row.Depth.Value:0.#} fm",
+                    "",
+                    "wren.guardian@example.org",
+                    "Welsh",
+                    "1001",
+                ],
+            ],
+            [
+                "Write one reader a row over the example. Only the name is needed; everything else may stay empty.",
+                "Grade: K to 12, or a label of the school's level chart.",
+                "Level: fathoms (31 fm), a grade (grade 3), a school year (Year 4), an age (age 8), or one of "
+                    + "the school's own labels.",
+                "Class: empty for the class you add to, or the name of another class of yours.",
+                "Id: your own number for the reader, if you have one. With it, a changed name is still known.",
+            ]
+        );
         return Results.File(file, Xlsx, "readers-template.xlsx");
     }
 }

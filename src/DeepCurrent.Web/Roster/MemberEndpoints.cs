@@ -11,8 +11,22 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Roster;
 
 /// <summary>A reader on a class's roster.</summary>
-public sealed record MemberView(Guid Id, string GivenName, string FamilyName, string UserName, int Grade, string? HomeLanguage, string? GuardianMail, string SecretKind, Supports Supports, bool FromSource,
-    DateTimeOffset? SignedInAt, DateOnly Since, DateOnly? Until, int Guardians);
+public sealed record MemberView(
+    Guid Id,
+    string GivenName,
+    string FamilyName,
+    string UserName,
+    int Grade,
+    string? HomeLanguage,
+    string? GuardianMail,
+    string SecretKind,
+    Supports Supports,
+    bool FromSource,
+    DateTimeOffset? SignedInAt,
+    DateOnly Since,
+    DateOnly? Until,
+    int Guardians
+);
 
 /// <param name="MayChange">The asker may change this roster.</param>
 /// <param name="Members">Readers in the class now.</param>
@@ -21,8 +35,25 @@ public sealed record MemberView(Guid Id, string GivenName, string FamilyName, st
 /// <param name="WeAsked">Requests of this class that wait for an answer.</param>
 /// <param name="Guessing">When someone was last found guessing secrets of this class, within a day.</param>
 /// <param name="AssistantsPrint">Assistants may print one reader's card.</param>
-public sealed record ClassRosterView(Guid Id, string Name, string Code, DateOnly? FirstDay, DateOnly? LastDay, bool Closed, string YearName, bool MayChange, IReadOnlyList<string> Systems,
-    IReadOnlyList<MemberView> Members, IReadOnlyList<MemberView> Former, IReadOnlyList<ClassAdultRow> Adults, IReadOnlyList<JoiningRow> Joinings, IReadOnlyList<TakingIn> AskedOfUs, IReadOnlyList<TakingIn> WeAsked, DateTimeOffset? Guessing, bool AssistantsPrint);
+public sealed record ClassRosterView(
+    Guid Id,
+    string Name,
+    string Code,
+    DateOnly? FirstDay,
+    DateOnly? LastDay,
+    bool Closed,
+    string YearName,
+    bool MayChange,
+    IReadOnlyList<string> Systems,
+    IReadOnlyList<MemberView> Members,
+    IReadOnlyList<MemberView> Former,
+    IReadOnlyList<ClassAdultRow> Adults,
+    IReadOnlyList<JoiningRow> Joinings,
+    IReadOnlyList<TakingIn> AskedOfUs,
+    IReadOnlyList<TakingIn> WeAsked,
+    DateTimeOffset? Guessing,
+    bool AssistantsPrint
+);
 
 public sealed record ReadersRequest(IReadOnlyList<Guid> ReaderIds);
 
@@ -31,12 +62,34 @@ public sealed record MoveRequest(IReadOnlyList<Guid> ReaderIds, Guid ToClassId);
 /// <summary>What is to be the same for several readers; whatever is null stays as it is.</summary>
 /// <param name="Level">A starting level for all, as typed, in <paramref name="LevelSystem"/>.</param>
 /// <param name="NewSecrets">Everybody gets a new secret, of the given kind or of their own.</param>
-public sealed record BulkRequest(IReadOnlyList<Guid> ReaderIds, int? Grade, string? Level, string? LevelSystem, Supports? Supports, string? SecretKind, bool NewSecrets);
+public sealed record BulkRequest(
+    IReadOnlyList<Guid> ReaderIds,
+    int? Grade,
+    string? Level,
+    string? LevelSystem,
+    Supports? Supports,
+    string? SecretKind,
+    bool NewSecrets
+);
 
 /// <param name="Before">What the asker saw; where it has changed meanwhile, nothing is written.</param>
-public sealed record DetailsRequest(string GivenName, string? FamilyName, int Grade, string? HomeLanguage, string? GuardianMail, Supports Supports, SeenDetails? Before);
+public sealed record DetailsRequest(
+    string GivenName,
+    string? FamilyName,
+    int Grade,
+    string? HomeLanguage,
+    string? GuardianMail,
+    Supports Supports,
+    SeenDetails? Before
+);
 
-public sealed record SeenDetails(string GivenName, string FamilyName, int Grade, string? HomeLanguage, string? GuardianMail);
+public sealed record SeenDetails(
+    string GivenName,
+    string FamilyName,
+    int Grade,
+    string? HomeLanguage,
+    string? GuardianMail
+);
 
 /// <param name="Secret">The secret to be; null for a new one that is made.</param>
 public sealed record SecretRequest(string Kind, string? Secret);
@@ -59,153 +112,416 @@ public static class MemberEndpoints
         api.MapPut("/classes/{classId:guid}/readers/{readerId:guid}", Details);
         api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/secret", Secret);
         api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/leave", Leave);
-        api.MapGet("/readers/{readerId:guid}/stays", async (Guid readerId, Desk desk, MemberStore members) => { await desk.Reader(readerId, Deed.SeeReader); return await members.Stays(readerId); });
+        api.MapGet("/readers/{readerId:guid}/stays", async (Guid readerId, Desk desk, MemberStore members) =>
+        {
+            await desk.Reader(readerId, Deed.SeeReader);
+            return await members.Stays(readerId);
+        });
     }
 
-    private static async Task<ClassRosterView> Roster(Guid classId, Desk desk, MemberStore members, RosterStore rosters, SchoolStore schools, TakingInStore requests, SessionStore sessions)
+    private static async Task<ClassRosterView> Roster(
+        Guid classId,
+        Desk desk,
+        MemberStore members,
+        RosterStore rosters,
+        SchoolStore schools,
+        TakingInStore requests,
+        SessionStore sessions
+    )
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var c = (await rosters.Class(classId, place.SchoolId))!;
         var may = desk.May(Deed.ChangeRoster, place);
         var all = (await members.Of(classId)).Select(m => View(m, desk.May(Deed.SeeGuardians, place))).ToList();
-        return new(c.Id, c.Name, c.Code, c.FirstDay, c.LastDay, c.Closed, (await schools.Year(c.YearId)).Name, may, Core.Depth.LevelLabels.Systems((await desk.School()).Chart),
-            [.. all.Where(m => m.Until is null)], [.. all.Where(m => m.Until is not null)], await members.Adults(classId), may ? await members.Joinings(classId) : [], may ? await requests.ForReadersOf(classId) : [], may ? await requests.Of(classId) : [],
-            may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null, place.AssistantsPrint);
+        return new(
+            c.Id,
+            c.Name,
+            c.Code,
+            c.FirstDay,
+            c.LastDay,
+            c.Closed,
+            (await schools.Year(c.YearId)).Name,
+            may,
+            Core.Depth.LevelLabels.Systems((await desk.School()).Chart),
+            [.. all.Where(m => m.Until is null)],
+            [.. all.Where(m => m.Until is not null)],
+            await members.Adults(classId),
+            may ? await members.Joinings(classId) : [],
+            may ? await requests.ForReadersOf(classId) : [],
+            may ? await requests.Of(classId) : [],
+            may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null,
+            place.AssistantsPrint
+        );
     }
 
-    private static MemberView View(Member m, bool guardians) => new(m.Id, m.GivenName, m.FamilyName, m.UserName, m.Grade, m.HomeLanguage, guardians ? m.GuardianMail : null, m.SecretKind, Database.FromJson<Supports>(m.Supports), m.FromSource, m.SignedInAt, m.Since, m.Until, guardians ? m.Guardians : 0);
+    private static MemberView View(Member m, bool guardians) =>
+        new(
+            m.Id,
+            m.GivenName,
+            m.FamilyName,
+            m.UserName,
+            m.Grade,
+            m.HomeLanguage,
+            guardians ? m.GuardianMail : null,
+            m.SecretKind,
+            Database.FromJson<Supports>(m.Supports),
+            m.FromSource,
+            m.SignedInAt,
+            m.Since,
+            m.Until,
+            guardians ? m.Guardians : 0
+        );
 
     private static async Task<IResult> Export(Guid classId, string form, Desk desk, MemberStore members)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var guardians = desk.May(Deed.SeeGuardians, place);
-        string[] heading = [.. ListColumns.Template.Where(t => t.Field != ListField.Level).Select(t => t.Heading), "User name"];
-        var rows = (await members.Of(classId)).Where(m => m.Until is null).Select(m => (IReadOnlyList<object?>)[m.GivenName, m.FamilyName, m.Grade == 0 ? "K" : m.Grade.ToString(), place.Name, guardians ? m.GuardianMail : null, m.HomeLanguage, "", m.UserName]);
+        string[] heading =
+        [
+            .. ListColumns.Template.Where(t => t.Field != ListField.Level).Select(t => t.Heading),
+            "User name",
+        ];
+        var rows = (await members.Of(classId))
+            .Where(m => m.Until is null)
+            .Select(m =>
+                (IReadOnlyList<object?>)
+                    [
+                        m.GivenName,
+                        m.FamilyName,
+                        m.Grade == 0 ? "K" : m.Grade.ToString(),
+                        place.Name,
+                        guardians ? m.GuardianMail : null,
+                        m.HomeLanguage,
+                        "",
+                        m.UserName,
+                    ]
+            );
         return form switch
         {
-            "csv" => Results.File(System.Text.Encoding.UTF8.GetPreamble().Concat(System.Text.Encoding.UTF8.GetBytes(CsvFiles.Write(heading, rows))).ToArray(), "text/csv", $"{place.Name}.csv"),
-            "xlsx" => Results.File(TableFile.WriteXlsx(place.Name, heading, rows), ListEndpoints.Xlsx, $"{place.Name}.xlsx"),
+            "csv" => Results.File(
+                System
+                    .Text.Encoding.UTF8.GetPreamble()
+                    .Concat(System.Text.Encoding.UTF8.GetBytes(CsvFiles.Write(heading, rows)))
+                    .ToArray(),
+                "text/csv",
+                $"{place.Name}.csv"
+            ),
+            "xlsx" => Results.File(
+                TableFile.WriteXlsx(place.Name, heading, rows),
+                ListEndpoints.Xlsx,
+                $"{place.Name}.xlsx"
+            ),
             _ => throw Refused.NotFound(),
         };
     }
 
     /// <summary>Readers of the school by name: any teacher may find them to put them into a class.</summary>
-    private static async Task<IReadOnlyList<Found>> Find(string? name, int? grade, Guid? classId, Guid? notIn, Desk desk, RosterDesk roster, MemberStore members)
+    private static async Task<IReadOnlyList<Found>> Find(
+        string? name,
+        int? grade,
+        Guid? classId,
+        Guid? notIn,
+        Desk desk,
+        RosterDesk roster,
+        MemberStore members
+    )
     {
         desk.Library(Deed.FindReaders);
-        return await members.Find(desk.Who.SchoolId, name ?? "", grade, classId, notIn, desk.Who.Lead ? null : await roster.OwnClasses());
+        return await members.Find(
+            desk.Who.SchoolId,
+            name ?? "",
+            grade,
+            classId,
+            notIn,
+            desk.Who.Lead ? null : await roster.OwnClasses()
+        );
     }
 
-    private static async Task<RosterChanged> Enrol(Guid classId, ReadersRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Enrol(
+        Guid classId,
+        ReadersRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
-        if (readers.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader of the school.");
-        var (steps, asked) = await roster.AskFor(RosterMoves.Enrol(readers, await rosters.Enrolments([.. readers.Select(r => r.Id)]), classId, await desk.Today(), Guid.CreateVersion7), classId);
+        if (readers.Count == 0)
+            throw Refused.Field("readerIds", "Choose at least one reader of the school.");
+        var (steps, asked) = await roster.AskFor(
+            RosterMoves.Enrol(
+                readers,
+                await rosters.Enrolments([.. readers.Select(r => r.Id)]),
+                classId,
+                await desk.Today(),
+                Guid.CreateVersion7
+            ),
+            classId
+        );
         var taken = readers.Where(r => steps.TouchedReaders().Contains(r.Id)).ToList();
-        return await Done(roster, steps, classId, taken.Count == 0 ? $"Asked for {Counted.Readers(asked)}" : $"Added {People(taken)} to {place.Name}") with { Asked = asked };
+        return await Done(
+            roster,
+            steps,
+            classId,
+            taken.Count == 0 ? $"Asked for {Counted.Readers(asked)}" : $"Added {People(taken)} to {place.Name}"
+        ) with
+        {
+            Asked = asked,
+        };
     }
 
-    private static async Task<RosterChanged> Remove(Guid classId, ReadersRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Remove(
+        Guid classId,
+        ReadersRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
-        var steps = RosterMoves.End(await rosters.Enrolments([.. readers.Select(r => r.Id)]), e => e.ClassId == classId, await desk.Today());
+        var steps = RosterMoves.End(
+            await rosters.Enrolments([.. readers.Select(r => r.Id)]),
+            e => e.ClassId == classId,
+            await desk.Today()
+        );
         return await Done(roster, steps, classId, $"Took {People(readers)} out of {place.Name}");
     }
 
-    private static async Task<RosterChanged> Move(Guid classId, MoveRequest request, Desk desk, RosterDesk roster, RosterStore rosters, SchoolStore schools)
+    private static async Task<RosterChanged> Move(
+        Guid classId,
+        MoveRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        SchoolStore schools
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         // Readers may be handed to a colleague's class: who receives them sees it in the history.
         var to = await schools.Place(request.ToClassId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
         var enrolments = await rosters.Enrolments([.. readers.Select(r => r.Id)]);
-        if (readers.Count == 0 || to.Id == classId || readers.Any(r => !enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null))) throw Refused.Field("readerIds", "Choose readers of this class, and another class.");
+        if (
+            readers.Count == 0
+            || to.Id == classId
+            || readers.Any(r => !enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null))
+        )
+            throw Refused.Field("readerIds", "Choose readers of this class, and another class.");
         var steps = RosterMoves.Move(readers, enrolments, classId, to.Id, await desk.Today(), Guid.CreateVersion7);
         return await Done(roster, steps, classId, $"Moved {People(readers)} from {place.Name} to {to.Name}");
     }
 
-    private static async Task<RosterChanged> Leave(Guid classId, Guid readerId, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Leave(
+        Guid classId,
+        Guid readerId,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         await desk.Class(classId, Deed.ChangeRoster);
         var (reader, enrolments) = await Member(classId, readerId, desk, rosters);
-        var steps = RosterMoves.End(enrolments, _ => true, await desk.Today()) with { Readers = [new(reader, reader with { Left = true })] };
+        var steps = RosterMoves.End(enrolments, _ => true, await desk.Today()) with
+        {
+            Readers = [new(reader, reader with { Left = true })],
+        };
         return await Done(roster, steps, classId, $"{reader.FullName} has left the school");
     }
 
-    private static async Task<RosterChanged> Bulk(Guid classId, BulkRequest request, Desk desk, RosterDesk roster, RosterStore rosters, Secrets secrets)
+    private static async Task<RosterChanged> Bulk(
+        Guid classId,
+        BulkRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        Secrets secrets
+    )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         var school = await desk.School();
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
         var enrolments = await rosters.Enrolments([.. readers.Select(r => r.Id)]);
-        readers = [.. readers.Where(r => enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null))];
-        if (readers.Count == 0) throw Refused.Field("readerIds", "Choose at least one reader of this class.");
-        if (request.Grade is < Grades.Lowest or > Grades.Highest) throw Refused.Field("grade", "Choose a grade from K to 12.");
-        if (request.Supports is { Holds: false }) throw Refused.Field("supports", "More time lies between 100 and 300 percent.");
-        SecretKind? kind = request.SecretKind is null ? null : Enum.TryParse<SecretKind>(request.SecretKind, out var k) ? k : throw Refused.Field("secretKind", "Choose pictures, a code or a password.");
-        Core.Depth.Fathoms? level = string.IsNullOrWhiteSpace(request.Level) ? null : Core.Depth.LevelLabels.Read(request.Level, request.LevelSystem ?? Core.Depth.LevelLabels.InFathoms, school.Chart) is { } read && read.Value is >= Core.Depth.Fathoms.Shallowest and <= Core.Depth.Fathoms.Deepest
-            ? read : throw Refused.Field("level", "This level is in none of the school's label systems.");
+        readers =
+        [
+            .. readers.Where(r => enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null)),
+        ];
+        if (readers.Count == 0)
+            throw Refused.Field("readerIds", "Choose at least one reader of this class.");
+        if (request.Grade is < Grades.Lowest or > Grades.Highest)
+            throw Refused.Field("grade", "Choose a grade from K to 12.");
+        if (request.Supports is { Holds: false })
+            throw Refused.Field("supports", "More time lies between 100 and 300 percent.");
+        SecretKind? kind =
+            request.SecretKind is null ? null
+            : Enum.TryParse<SecretKind>(request.SecretKind, out var k) ? k
+            : throw Refused.Field("secretKind", "Choose pictures, a code or a password.");
+        Core.Depth.Fathoms? level =
+            string.IsNullOrWhiteSpace(request.Level) ? null
+            : Core.Depth.LevelLabels.Read(
+                request.Level,
+                request.LevelSystem ?? Core.Depth.LevelLabels.InFathoms,
+                school.Chart
+            )
+                is { } read
+            && read.Value is >= Core.Depth.Fathoms.Shallowest and <= Core.Depth.Fathoms.Deepest
+                ? read
+            : throw Refused.Field("level", "This level is in none of the school's label systems.");
         var chance = Secrets.Chance();
-        string NewSecret(RosterReader r) => secrets.Seal(Core.Readers.SignInRules.NewSecret(kind ?? r.SecretKind, chance));
+        string NewSecret(RosterReader r) =>
+            secrets.Seal(Core.Readers.SignInRules.NewSecret(kind ?? r.SecretKind, chance));
         var steps = ChangeSet.Nothing with
         {
-            Readers = [.. readers.Select(r => new Step<RosterReader>(r, r with
-            {
-                Grade = request.Grade ?? r.Grade, Supports = request.Supports ?? r.Supports, SecretKind = kind ?? r.SecretKind, Secret = request.NewSecrets || (kind is { } other && other != r.SecretKind) ? NewSecret(r) : r.Secret,
-            })).Where(s => s.Before != s.After)],
-            Levels = level is { } depth ? [.. readers.Select(r => new Step<StatedLevel>(null, new StatedLevel(Guid.CreateVersion7(), r.Id, depth.Value, desk.Now)))] : [],
+            Readers =
+            [
+                .. readers
+                    .Select(r => new Step<RosterReader>(
+                        r,
+                        r with
+                        {
+                            Grade = request.Grade ?? r.Grade,
+                            Supports = request.Supports ?? r.Supports,
+                            SecretKind = kind ?? r.SecretKind,
+                            Secret =
+                                request.NewSecrets || (kind is { } other && other != r.SecretKind)
+                                    ? NewSecret(r)
+                                    : r.Secret,
+                        }
+                    ))
+                    .Where(s => s.Before != s.After),
+            ],
+            Levels = level is { } depth
+                ?
+                [
+                    .. readers.Select(r => new Step<StatedLevel>(
+                        null,
+                        new StatedLevel(Guid.CreateVersion7(), r.Id, depth.Value, desk.Now)
+                    )),
+                ]
+                : [],
         };
-        var what = new[] { (request.Grade is not null, "grade"), (level is not null, "level"), (request.Supports is not null, "supports"), (kind is not null || request.NewSecrets, "secret") }.Where(x => x.Item1).Select(x => x.Item2);
+        var what = new[]
+        {
+            (request.Grade is not null, "grade"),
+            (level is not null, "level"),
+            (request.Supports is not null, "supports"),
+            (kind is not null || request.NewSecrets, "secret"),
+        }
+            .Where(x => x.Item1)
+            .Select(x => x.Item2);
         return await Done(roster, steps, classId, $"Changed the {string.Join(" and ", what)} of {People(readers)}");
     }
 
-    private static async Task<RosterChanged> Details(Guid classId, Guid readerId, DetailsRequest request, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> Details(
+        Guid classId,
+        Guid readerId,
+        DetailsRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters
+    )
     {
         await desk.Class(classId, Deed.ChangeRoster);
         var (reader, _) = await Member(classId, readerId, desk, rosters);
-        string given = Names.Tidy(request.GivenName), family = Names.Tidy(request.FamilyName);
-        if (given.Length == 0) throw Refused.Field("givenName", "Write the reader's given name.");
-        if (Names.Fault(given) is { } wrong) throw Refused.Field("givenName", wrong);
-        if (Names.Fault(family) is { } wrongToo) throw Refused.Field("familyName", wrongToo);
-        if (request.Grade is < Grades.Lowest or > Grades.Highest) throw Refused.Field("grade", "Choose a grade from K to 12.");
+        string given = Names.Tidy(request.GivenName),
+            family = Names.Tidy(request.FamilyName);
+        if (given.Length == 0)
+            throw Refused.Field("givenName", "Write the reader's given name.");
+        if (Names.Fault(given) is { } wrong)
+            throw Refused.Field("givenName", wrong);
+        if (Names.Fault(family) is { } wrongToo)
+            throw Refused.Field("familyName", wrongToo);
+        if (request.Grade is < Grades.Lowest or > Grades.Highest)
+            throw Refused.Field("grade", "Choose a grade from K to 12.");
         var mail = Mail.Several(request.GuardianMail);
-        if (mail is not null && !Mail.HoldsSeveral(mail)) throw Refused.Field("guardianMail", "This is no e-mail address.");
-        if (!request.Supports.Holds) throw Refused.Field("moreTime", "More time lies between 100 and 300 percent.");
-        if (request.Before is { } seen && seen != new SeenDetails(reader.GivenName, reader.FamilyName, reader.Grade, reader.HomeLanguage, reader.GuardianMail))
-            throw Refused.Conflict("stale", $"Somebody has changed this reader meanwhile: now {reader.FullName}, grade {reader.Grade}. Close this and look again.");
+        if (mail is not null && !Mail.HoldsSeveral(mail))
+            throw Refused.Field("guardianMail", "This is no e-mail address.");
+        if (!request.Supports.Holds)
+            throw Refused.Field("moreTime", "More time lies between 100 and 300 percent.");
+        if (
+            request.Before is { } seen
+            && seen
+                != new SeenDetails(
+                    reader.GivenName,
+                    reader.FamilyName,
+                    reader.Grade,
+                    reader.HomeLanguage,
+                    reader.GuardianMail
+                )
+        )
+            throw Refused.Conflict(
+                "stale",
+                $"Somebody has changed this reader meanwhile: now {reader.FullName}, grade {reader.Grade}. "
+                    + "Close this and look again."
+            );
         var language = Names.Tidy(request.HomeLanguage) is { Length: > 0 and <= 40 } l ? l : null;
-        var next = reader with { GivenName = given, FamilyName = family, Grade = request.Grade, HomeLanguage = language, GuardianMail = mail, Supports = request.Supports == Supports.None ? Supports.None : request.Supports };
+        var next = reader with
+        {
+            GivenName = given,
+            FamilyName = family,
+            Grade = request.Grade,
+            HomeLanguage = language,
+            GuardianMail = mail,
+            Supports = request.Supports == Supports.None ? Supports.None : request.Supports,
+        };
         var steps = next == reader ? ChangeSet.Nothing : ChangeSet.Nothing with { Readers = [new(reader, next)] };
         return await Done(roster, steps, classId, $"Changed the details of {next.FullName}");
     }
 
-    private static async Task<RosterChanged> Secret(Guid classId, Guid readerId, SecretRequest request, Desk desk, RosterDesk roster, RosterStore rosters, Secrets secrets)
+    private static async Task<RosterChanged> Secret(
+        Guid classId,
+        Guid readerId,
+        SecretRequest request,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        Secrets secrets
+    )
     {
         await desk.Class(classId, Deed.ChangeRoster);
         var (reader, _) = await Member(classId, readerId, desk, rosters);
-        if (!Enum.TryParse<SecretKind>(request.Kind, out var kind)) throw Refused.Field("kind", "Choose pictures, a code or a password.");
-        var secret = string.IsNullOrWhiteSpace(request.Secret) ? Core.Readers.SignInRules.NewSecret(kind, Secrets.Chance()) : Core.Readers.SignInRules.Typed(kind, request.Secret);
-        if (Core.Readers.SignInRules.Fault(kind, secret) is { } fault) throw Refused.Field("secret", fault);
-        var steps = ChangeSet.Nothing with { Readers = [new(reader, reader with { SecretKind = kind, Secret = secrets.Seal(secret) })] };
+        if (!Enum.TryParse<SecretKind>(request.Kind, out var kind))
+            throw Refused.Field("kind", "Choose pictures, a code or a password.");
+        var secret = string.IsNullOrWhiteSpace(request.Secret)
+            ? Core.Readers.SignInRules.NewSecret(kind, Secrets.Chance())
+            : Core.Readers.SignInRules.Typed(kind, request.Secret);
+        if (Core.Readers.SignInRules.Fault(kind, secret) is { } fault)
+            throw Refused.Field("secret", fault);
+        var steps = ChangeSet.Nothing with
+        {
+            Readers = [new(reader, reader with { SecretKind = kind, Secret = secrets.Seal(secret) })],
+        };
         return await Done(roster, steps, classId, $"Gave {reader.FullName} a new secret");
     }
 
     /// <summary>A reader who is in the class now; anybody else is not found.</summary>
-    internal static async Task<(RosterReader Reader, IReadOnlyList<Enrolment> Enrolments)> Member(Guid classId, Guid readerId, Desk desk, RosterStore rosters)
+    internal static async Task<(RosterReader Reader, IReadOnlyList<Enrolment> Enrolments)> Member(
+        Guid classId,
+        Guid readerId,
+        Desk desk,
+        RosterStore rosters
+    )
     {
         var reader = await rosters.Reader(readerId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var enrolments = await rosters.Enrolments([readerId]);
-        return enrolments.Any(e => e.ClassId == classId && e.To is null) ? (reader, enrolments) : throw Refused.NotFound();
+        return enrolments.Any(e => e.ClassId == classId && e.To is null)
+            ? (reader, enrolments)
+            : throw Refused.NotFound();
     }
 
-    internal static async Task<RosterChanged> Done(RosterDesk roster, ChangeSet steps, Guid? classId, string sentence) => new(await roster.Apply(steps, classId, sentence), sentence);
+    internal static async Task<RosterChanged> Done(
+        RosterDesk roster,
+        ChangeSet steps,
+        Guid? classId,
+        string sentence
+    ) => new(await roster.Apply(steps, classId, sentence), sentence);
 
-    private static string People(IReadOnlyList<RosterReader> readers) => readers.Count switch
-    {
-        1 => readers[0].FullName,
-        2 => $"{readers[0].FullName} and {readers[1].FullName}",
-        _ => $"{readers[0].FullName} and {readers.Count - 1} others",
-    };
+    private static string People(IReadOnlyList<RosterReader> readers) =>
+        readers.Count switch
+        {
+            1 => readers[0].FullName,
+            2 => $"{readers[0].FullName} and {readers[1].FullName}",
+            _ => $"{readers[0].FullName} and {readers.Count - 1} others",
+        };
 }

@@ -10,22 +10,35 @@ namespace DeepCurrent.Web.Roster;
 /// <param name="Move">They leave the classes of the one who answers.</param>
 public sealed record TakingInDecision(bool Accept, bool Move);
 
-/// <summary>Readers who are in somebody else's class are asked for; their teacher, or whoever leads the school, answers.</summary>
+/// <summary>Readers who are in somebody else's class are asked for; their teacher, or whoever leads the school,
+/// answers.</summary>
 public static class TakingInEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/taking-in/{takingInId:guid}", Decide);
         api.MapDelete("/taking-in/{takingInId:guid}", Withdraw);
-        api.MapGet("/school/taking-in", async (Desk desk, TakingInStore store) => { await desk.Lead(); return await store.OfSchool(desk.Who.SchoolId); });
+        api.MapGet("/school/taking-in", async (Desk desk, TakingInStore store) =>
+        {
+            await desk.Lead();
+            return await store.OfSchool(desk.Who.SchoolId);
+        });
     }
 
-    private static async Task<RosterChanged> Decide(Guid takingInId, TakingInDecision decision, Desk desk, RosterDesk roster, RosterStore rosters, TakingInStore store)
+    private static async Task<RosterChanged> Decide(
+        Guid takingInId,
+        TakingInDecision decision,
+        Desk desk,
+        RosterDesk roster,
+        RosterStore rosters,
+        TakingInStore store
+    )
     {
         desk.Library(Deed.SeeLibrary);
         var (asked, isIn) = await store.Find(takingInId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var own = await roster.OwnClasses();
-        if (!desk.Who.Lead && !isIn.Any(own.Contains)) throw Refused.NotFound();
+        if (!desk.Who.Lead && !isIn.Any(own.Contains))
+            throw Refused.NotFound();
         var name = $"{asked.GivenName} {asked.FamilyName}".Trim();
         if (!decision.Accept)
         {
@@ -36,11 +49,31 @@ public static class TakingInEndpoints
         var enrolments = await rosters.Enrolments([asked.ReaderId]);
         var today = await desk.Today();
         var steps = RosterMoves.Enrol(readers, enrolments, asked.ClassId, today, Guid.CreateVersion7);
-        if (decision.Move) steps = steps with { Enrolments = [.. RosterMoves.End(enrolments, e => e.ClassId != asked.ClassId && (desk.Who.Lead || own.Contains(e.ClassId)), today).Enrolments, .. steps.Enrolments] };
-        var change = await roster.Apply(steps, asked.ClassId, $"{(decision.Move ? "Moved" : "Added")} {name} to {asked.Class}, as {asked.AskedBy} asked", async (c, t, _) =>
-        {
-            if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Id, desk.Now)) throw Refused.Conflict("answered", "Someone has answered this already.");
-        });
+        if (decision.Move)
+            steps = steps with
+            {
+                Enrolments =
+                [
+                    .. RosterMoves
+                        .End(
+                            enrolments,
+                            e => e.ClassId != asked.ClassId && (desk.Who.Lead || own.Contains(e.ClassId)),
+                            today
+                        )
+                        .Enrolments,
+                    .. steps.Enrolments,
+                ],
+            };
+        var change = await roster.Apply(
+            steps,
+            asked.ClassId,
+            $"{(decision.Move ? "Moved" : "Added")} {name} to {asked.Class}, as {asked.AskedBy} asked",
+            async (c, t, _) =>
+            {
+                if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Id, desk.Now))
+                    throw Refused.Conflict("answered", "Someone has answered this already.");
+            }
+        );
         return new(change, $"{name} is in {asked.Class} now");
     }
 

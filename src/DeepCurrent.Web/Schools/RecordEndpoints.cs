@@ -28,7 +28,11 @@ public sealed record TransferDecision(bool Take);
 
 public sealed record OtherSchoolView(Guid Id, string Name);
 
-public sealed record TransfersView(IReadOnlyList<Transfer> Coming, IReadOnlyList<Transfer> Going, IReadOnlyList<OtherSchoolView> Schools);
+public sealed record TransfersView(
+    IReadOnlyList<Transfer> Coming,
+    IReadOnlyList<Transfer> Going,
+    IReadOnlyList<OtherSchoolView> Schools
+);
 
 /// <summary>One reader's whole record: taken out, merged with a twin's, handed to another school, deleted.</summary>
 public static class RecordEndpoints
@@ -38,7 +42,12 @@ public static class RecordEndpoints
         api.MapGet("/readers/{readerId:guid}/record.json", Json).Produces<string>(contentType: "application/json");
         api.MapGet("/readers/{readerId:guid}/record.pdf", Pdf).Produces<byte[]>(contentType: "application/pdf");
         api.MapPost("/readers/{readerId:guid}/merge", Merge);
-        api.MapGet("/readers/{readerId:guid}/delete", async (Guid readerId, Desk desk, RecordStore records) => { await desk.Lead(); await desk.Reader(readerId, Deed.SeeReader); return (await records.Counted(readerId)).Select(x => new GoesAlong(x.What, x.Count)).ToList(); });
+        api.MapGet("/readers/{readerId:guid}/delete", async (Guid readerId, Desk desk, RecordStore records) =>
+        {
+            await desk.Lead();
+            await desk.Reader(readerId, Deed.SeeReader);
+            return (await records.Counted(readerId)).Select(x => new GoesAlong(x.What, x.Count)).ToList();
+        });
         api.MapPost("/readers/{readerId:guid}/delete", Delete);
         api.MapGet("/school/transfers", Transfers);
         api.MapPost("/school/transfers", Ask);
@@ -48,18 +57,41 @@ public static class RecordEndpoints
     private static async Task<IResult> Json(Guid readerId, Desk desk, RecordStore records, LookStore looks)
     {
         var (reader, record) = await Record(readerId, desk, records, looks);
-        return Results.File(System.Text.Encoding.UTF8.GetBytes(record.ToJsonString(new() { WriteIndented = true, Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping })), "application/json", $"{reader.UserName}.json");
+        return Results.File(
+            System.Text.Encoding.UTF8.GetBytes(
+                record.ToJsonString(
+                    new()
+                    {
+                        WriteIndented = true,
+                        Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+                    }
+                )
+            ),
+            "application/json",
+            $"{reader.UserName}.json"
+        );
     }
 
     private static async Task<IResult> Pdf(Guid readerId, Desk desk, RecordStore records, LookStore looks)
     {
         var (reader, record) = await Record(readerId, desk, records, looks);
         using var body = new MemoryStream();
-        RecordPrint.Write(body, (await desk.School()).Name, $"{reader.GivenName} {reader.FamilyName}".Trim(), record, desk.Now);
+        RecordPrint.Write(
+            body,
+            (await desk.School()).Name,
+            $"{reader.GivenName} {reader.FamilyName}".Trim(),
+            record,
+            desk.Now
+        );
         return Results.File(body.ToArray(), "application/pdf", $"{reader.UserName}.pdf");
     }
 
-    private static async Task<(Data.Readers.ReaderHead Reader, JsonNode Record)> Record(Guid readerId, Desk desk, RecordStore records, LookStore looks)
+    private static async Task<(Data.Readers.ReaderHead Reader, JsonNode Record)> Record(
+        Guid readerId,
+        Desk desk,
+        RecordStore records,
+        LookStore looks
+    )
     {
         await desk.Lead();
         var reader = await desk.Reader(readerId, Deed.SeeReader);
@@ -67,47 +99,103 @@ public static class RecordEndpoints
         return (reader, await records.Whole(readerId, desk.Who.SchoolId));
     }
 
-    private static async Task<RosterChanged> Merge(Guid readerId, MergeRequest request, Desk desk, RosterDesk roster, MergeStore merges)
+    private static async Task<RosterChanged> Merge(
+        Guid readerId,
+        MergeRequest request,
+        Desk desk,
+        RosterDesk roster,
+        MergeStore merges
+    )
     {
         var kept = await desk.Reader(readerId, Deed.ChangeRoster);
         var other = await desk.Reader(request.OtherId, Deed.ChangeRoster);
-        if (kept.Id == other.Id) throw Refused.Field("otherId", "Choose two different readers.");
+        if (kept.Id == other.Id)
+            throw Refused.Field("otherId", "Choose two different readers.");
         var sentence = $"Merged {other.UserName} into {kept.GivenName} {kept.FamilyName}".TrimEnd();
-        return new(await merges.Merge(kept.Id, other.Id, new(desk.Who.SchoolId, null, desk.Who.Id, sentence, desk.Now), await roster.Yardstick(), await desk.Today()), sentence);
+        return new(
+            await merges.Merge(
+                kept.Id,
+                other.Id,
+                new(desk.Who.SchoolId, null, desk.Who.Id, sentence, desk.Now),
+                await roster.Yardstick(),
+                await desk.Today()
+            ),
+            sentence
+        );
     }
 
-    private static async Task Delete(Guid readerId, DeleteRequest request, Desk desk, RosterStore rosters, RecordStore records)
+    private static async Task Delete(
+        Guid readerId,
+        DeleteRequest request,
+        Desk desk,
+        RosterStore rosters,
+        RecordStore records
+    )
     {
         await desk.Lead();
         var reader = await rosters.Reader(readerId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, "")) throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
+        if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, ""))
+            throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
         var files = new Dictionary<Guid, byte[]>();
         foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
         {
             // Nobody can say who is in a file that cannot be read, and nothing can come of it any more.
-            try { if (OneRosterZip.Without(body, reader.SourceId ?? reader.Id.ToString()) is { } without) files[id] = without; }
-            catch (Unreadable) { files[id] = []; }
+            try
+            {
+                if (OneRosterZip.Without(body, reader.SourceId ?? reader.Id.ToString()) is { } without)
+                    files[id] = without;
+            }
+            catch (Unreadable)
+            {
+                files[id] = [];
+            }
         }
-        if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, files, desk.Now)) throw Refused.NotFound();
+        if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, files, desk.Now))
+            throw Refused.NotFound();
     }
 
     private static async Task<TransfersView> Transfers(Desk desk, TransferStore transfers)
     {
         var school = await desk.Lead();
         var open = await transfers.Open(school.Id);
-        return new([.. open.Where(t => t.ToSchoolId == school.Id)], [.. open.Where(t => t.FromSchoolId == school.Id)], [.. (await transfers.OtherSchools(school.Id)).Select(s => new OtherSchoolView(s.Id, s.Name))]);
+        return new(
+            [.. open.Where(t => t.ToSchoolId == school.Id)],
+            [.. open.Where(t => t.FromSchoolId == school.Id)],
+            [.. (await transfers.OtherSchools(school.Id)).Select(s => new OtherSchoolView(s.Id, s.Name))]
+        );
     }
 
     private static async Task Ask(TransferRequest request, Desk desk, TransferStore transfers)
     {
         await desk.Lead();
         await desk.Reader(request.ReaderId, Deed.ChangeRoster);
-        if (!await transfers.Ask(Guid.CreateVersion7(), request.ReaderId, desk.Who.SchoolId, request.ToSchoolId, desk.Who.Id, desk.Now)) throw Refused.Conflict("cannot-offer", "This reader is on offer already, or there is no such school.");
+        if (
+            !await transfers.Ask(
+                Guid.CreateVersion7(),
+                request.ReaderId,
+                desk.Who.SchoolId,
+                request.ToSchoolId,
+                desk.Who.Id,
+                desk.Now
+            )
+        )
+            throw Refused.Conflict("cannot-offer", "This reader is on offer already, or there is no such school.");
     }
 
     private static async Task Decide(Guid transferId, TransferDecision decision, Desk desk, TransferStore transfers)
     {
         await desk.Lead();
-        if (!await transfers.Decide(transferId, desk.Who.SchoolId, desk.Who.Id, decision.Take, (taken, wanted) => new UserNames(taken.ToHashSet()).Take(wanted), await desk.Today(), desk.Now)) throw Refused.NotFound();
+        if (
+            !await transfers.Decide(
+                transferId,
+                desk.Who.SchoolId,
+                desk.Who.Id,
+                decision.Take,
+                (taken, wanted) => new UserNames(taken.ToHashSet()).Take(wanted),
+                await desk.Today(),
+                desk.Now
+            )
+        )
+            throw Refused.NotFound();
     }
 }

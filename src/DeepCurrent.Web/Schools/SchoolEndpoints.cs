@@ -1,6 +1,6 @@
 using DeepCurrent.Core.Depth;
-using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Roster;
@@ -14,10 +14,38 @@ namespace DeepCurrent.Web.Schools;
 
 /// <summary>The school's own choices.</summary>
 /// <param name="Version">What was seen; a write with another is refused.</param>
-public sealed record SchoolView(string Name, string TimeZone, double PassingScore, double ZoneLow, double ZoneHigh, int MinutesADay, int PicturesTo, int CodesTo, bool SurnamesOnCards, bool GuardiansAllowed,
-    string LetterTitle, string LetterBody, IReadOnlyList<string> LetterMarks, int Version);
+public sealed record SchoolView(
+    string Name,
+    string TimeZone,
+    double PassingScore,
+    double ZoneLow,
+    double ZoneHigh,
+    int MinutesADay,
+    int PicturesTo,
+    int CodesTo,
+    bool SurnamesOnCards,
+    bool GuardiansAllowed,
+    string LetterTitle,
+    string LetterBody,
+    IReadOnlyList<string> LetterMarks,
+    int Version
+);
 
-public sealed record SchoolRequest(string Name, string TimeZone, double PassingScore, double ZoneLow, double ZoneHigh, int MinutesADay, int PicturesTo, int CodesTo, bool SurnamesOnCards, bool GuardiansAllowed, string LetterTitle, string LetterBody, int Version);
+public sealed record SchoolRequest(
+    string Name,
+    string TimeZone,
+    double PassingScore,
+    double ZoneLow,
+    double ZoneHigh,
+    int MinutesADay,
+    int PicturesTo,
+    int CodesTo,
+    bool SurnamesOnCards,
+    bool GuardiansAllowed,
+    string LetterTitle,
+    string LetterBody,
+    int Version
+);
 
 public sealed record ChartRow(string Label, string SchoolYear, string Ages, double Depth, IReadOnlyList<string> Own);
 
@@ -31,7 +59,8 @@ public sealed record ChartView(IReadOnlyList<string> OwnColumns, IReadOnlyList<C
 /// <summary>The school lead's choices: policies, letter and level chart; mail, looks and the list of readers.</summary>
 public static class SchoolEndpoints
 {
-    private const int MostColumns = 4, LongestLabel = 24;
+    private const int MostColumns = 4,
+        LongestLabel = 24;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -40,41 +69,106 @@ public static class SchoolEndpoints
         api.MapGet("/school/level-chart", async (Desk desk) => View(await desk.Lead(), LevelChart.Default));
         api.MapPost("/school/level-chart/effect", Effect);
         api.MapPut("/school/level-chart", PutChart);
-        api.MapGet("/school/readers", async (Desk desk, MemberStore members) => { await desk.Lead(); return await members.OfSchool(desk.Who.SchoolId); });
-        api.MapGet("/school/classes", async (Desk desk, ClassListStore classes) => { await desk.Lead(); return await classes.Of(desk.Who.SchoolId); });
-        api.MapGet("/school/mail", async (Desk desk, AdultStore adults) => { await desk.Lead(); return await adults.Outbox(desk.Who.SchoolId); });
-        api.MapGet("/school/looks", async (Desk desk, LookStore looks) => { await desk.Lead(); return await looks.Of(desk.Who.SchoolId); });
+        api.MapGet("/school/readers", async (Desk desk, MemberStore members) =>
+        {
+            await desk.Lead();
+            return await members.OfSchool(desk.Who.SchoolId);
+        });
+        api.MapGet("/school/classes", async (Desk desk, ClassListStore classes) =>
+        {
+            await desk.Lead();
+            return await classes.Of(desk.Who.SchoolId);
+        });
+        api.MapGet("/school/mail", async (Desk desk, AdultStore adults) =>
+        {
+            await desk.Lead();
+            return await adults.Outbox(desk.Who.SchoolId);
+        });
+        api.MapGet("/school/looks", async (Desk desk, LookStore looks) =>
+        {
+            await desk.Lead();
+            return await looks.Of(desk.Who.SchoolId);
+        });
     }
 
     private static SchoolView View(School s)
     {
         var letter = s.Letter is null ? LetterWords.Usual : Database.FromJson<LetterWords>(s.Letter);
-        return new(s.Name, s.TimeZone, s.PassingScore, s.ZoneLow, s.ZoneHigh, s.MinutesADay, s.PicturesTo, s.CodesTo, s.SurnamesOnCards, s.GuardiansAllowed, letter.Title, letter.Body, LetterWords.Marks, s.Version);
+        return new(
+            s.Name,
+            s.TimeZone,
+            s.PassingScore,
+            s.ZoneLow,
+            s.ZoneHigh,
+            s.MinutesADay,
+            s.PicturesTo,
+            s.CodesTo,
+            s.SurnamesOnCards,
+            s.GuardiansAllowed,
+            letter.Title,
+            letter.Body,
+            LetterWords.Marks,
+            s.Version
+        );
     }
 
     private static async Task<SchoolView> Change(SchoolRequest r, Desk desk, SchoolStore schools)
     {
         var school = await desk.Lead();
-        if (Names.Tidy(r.Name) is not { Length: > 0 and <= 120 } name) throw Refused.Field("name", "Give the school a name of at most 120 letters.");
-        if (!SchoolClock.Knows(r.TimeZone)) throw Refused.Field("timeZone", "This is not a time zone, such as Europe/London.");
-        if (r.PassingScore is not (> 0 and < 1)) throw Refused.Field("passingScore", "The passing score lies between 1 and 99 percent.");
-        if (!(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1)) throw Refused.Field("zoneLow", "The lower cut point must be below the upper, both between 1 and 99 percent.");
-        if (r.MinutesADay is < 1 or > 240) throw Refused.Field("minutesADay", "Choose 1 to 240 minutes.");
-        if (r.PicturesTo is < -1 or > Grades.Highest || r.CodesTo < r.PicturesTo || r.CodesTo > Grades.Highest) throw Refused.Field("codesTo", "Codes come after pictures: choose a grade at or above the last that uses pictures.");
-        if (string.IsNullOrWhiteSpace(r.LetterTitle) || r.LetterTitle.Length > LetterWords.LongestTitle) throw Refused.Field("letterTitle", $"Give the letter a title of at most {LetterWords.LongestTitle} letters.");
-        if (string.IsNullOrWhiteSpace(r.LetterBody) || r.LetterBody.Length > LetterWords.LongestBody) throw Refused.Field("letterBody", $"Write a letter of at most {LetterWords.LongestBody:N0} letters.");
-        if (!r.LetterBody.Contains("{code}", StringComparison.Ordinal)) throw Refused.Field("letterBody", "The letter needs {code}: without it nobody can register.");
+        if (Names.Tidy(r.Name) is not { Length: > 0 and <= 120 } name)
+            throw Refused.Field("name", "Give the school a name of at most 120 letters.");
+        if (!SchoolClock.Knows(r.TimeZone))
+            throw Refused.Field("timeZone", "This is not a time zone, such as Europe/London.");
+        if (r.PassingScore is not (> 0 and < 1))
+            throw Refused.Field("passingScore", "The passing score lies between 1 and 99 percent.");
+        if (!(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1))
+            throw Refused.Field(
+                "zoneLow",
+                "The lower cut point must be below the upper, both between 1 and 99 percent."
+            );
+        if (r.MinutesADay is < 1 or > 240)
+            throw Refused.Field("minutesADay", "Choose 1 to 240 minutes.");
+        if (r.PicturesTo is < -1 or > Grades.Highest || r.CodesTo < r.PicturesTo || r.CodesTo > Grades.Highest)
+            throw Refused.Field(
+                "codesTo",
+                "Codes come after pictures: choose a grade at or above the last that uses pictures."
+            );
+        if (string.IsNullOrWhiteSpace(r.LetterTitle) || r.LetterTitle.Length > LetterWords.LongestTitle)
+            throw Refused.Field(
+                "letterTitle",
+                $"Give the letter a title of at most {LetterWords.LongestTitle} letters."
+            );
+        if (string.IsNullOrWhiteSpace(r.LetterBody) || r.LetterBody.Length > LetterWords.LongestBody)
+            throw Refused.Field("letterBody", $"Write a letter of at most {LetterWords.LongestBody:N0} letters.");
+        if (!r.LetterBody.Contains("{code}", StringComparison.Ordinal))
+            throw Refused.Field("letterBody", "The letter needs {code}: without it nobody can register.");
         var letter = new LetterWords(r.LetterTitle.Trim(), r.LetterBody.Trim());
         var next = school with
         {
-            Name = name, TimeZone = r.TimeZone!, PassingScore = r.PassingScore, ZoneLow = r.ZoneLow, ZoneHigh = r.ZoneHigh, MinutesADay = r.MinutesADay, PicturesTo = r.PicturesTo, CodesTo = r.CodesTo,
-            SurnamesOnCards = r.SurnamesOnCards, GuardiansAllowed = r.GuardiansAllowed, Letter = letter == LetterWords.Usual ? null : Database.ToJson(letter), Version = r.Version,
+            Name = name,
+            TimeZone = r.TimeZone!,
+            PassingScore = r.PassingScore,
+            ZoneLow = r.ZoneLow,
+            ZoneHigh = r.ZoneHigh,
+            MinutesADay = r.MinutesADay,
+            PicturesTo = r.PicturesTo,
+            CodesTo = r.CodesTo,
+            SurnamesOnCards = r.SurnamesOnCards,
+            GuardiansAllowed = r.GuardiansAllowed,
+            Letter = letter == LetterWords.Usual ? null : Database.ToJson(letter),
+            Version = r.Version,
         };
         await Write(schools, next);
         return View(next with { Version = r.Version + 1 });
     }
 
-    private static ChartView View(School school, LevelChart usual) => new(school.Chart.OwnColumns, [.. school.Chart.Rows.Select(r => new ChartRow(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))], ReferenceEquals(school.Chart, usual), school.Version);
+    private static ChartView View(School school, LevelChart usual) =>
+        new(
+            school.Chart.OwnColumns,
+            [.. school.Chart.Rows.Select(r => new ChartRow(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))],
+            ReferenceEquals(school.Chart, usual),
+            school.Version
+        );
 
     private static async Task<ChartEffect> Effect(ChartRequest request, Desk desk, SchoolStore schools)
     {
@@ -82,16 +176,34 @@ public static class SchoolEndpoints
         var next = Read(request);
         var depths = await schools.Depths(school.Id);
         var other = depths.Count(d => school.Chart.GradeLabel(new(d)) != next.GradeLabel(new(d)));
-        var rows = school.Chart.Rows.Zip(next.Rows).Where(p => p.First.Depth != p.Second.Depth).Select(p => $"The end of grade {p.Second.GradeLabel} moves from {p.First.Depth.Value:0.#} to {p.Second.Depth.Value:0.#} fm.").ToList();
+        var rows = school
+            .Chart.Rows.Zip(next.Rows)
+            .Where(p => p.First.Depth != p.Second.Depth)
+            .Select(p =>
+                $"The end of grade {p.Second.GradeLabel} moves from {p.First.Depth.Value:0.#} to "
+                + $"{p.Second.Depth.Value:0.#} fm."
+            )
+            .ToList();
         List<string> sentences = [.. rows];
         if (rows.Count > 0)
         {
-            sentences.Add(other == 0 ? "No reader falls into another grade." : $"{other} of {depths.Count} readers fall into another grade than before. Their depth does not change.");
-            sentences.Add("New readers start from the new chart, and growth and goals are reckoned with it from the next reading on.");
+            sentences.Add(
+                other == 0
+                    ? "No reader falls into another grade."
+                    : $"{other} of {depths.Count} readers fall into another grade than before. Their depth does "
+                        + "not change."
+            );
+            sentences.Add(
+                "New readers start from the new chart, and growth and goals are reckoned with it from the next "
+                    + "reading on."
+            );
         }
-        foreach (var gone in school.Chart.OwnColumns.Except(next.OwnColumns)) sentences.Add($"The column “{gone}” goes away with its labels.");
-        foreach (var added in next.OwnColumns.Except(school.Chart.OwnColumns)) sentences.Add($"The column “{added}” is shown wherever a level is chosen.");
-        if (sentences.Count == 0) sentences.Add("Only labels change, or nothing at all.");
+        foreach (var gone in school.Chart.OwnColumns.Except(next.OwnColumns))
+            sentences.Add($"The column “{gone}” goes away with its labels.");
+        foreach (var added in next.OwnColumns.Except(school.Chart.OwnColumns))
+            sentences.Add($"The column “{added}” is shown wherever a level is chosen.");
+        if (sentences.Count == 0)
+            sentences.Add("Only labels change, or nothing at all.");
         return new(other, sentences);
     }
 
@@ -100,25 +212,74 @@ public static class SchoolEndpoints
         var school = await desk.Lead();
         var next = school with { LevelChart = LevelChartJson.Write(Read(request)), Version = request.Version };
         await Write(schools, next);
-        return View(new School(next.Id, next.Name, next.TimeZone, next.PassingScore, next.ZoneLow, next.ZoneHigh, next.MinutesADay, LevelChart: next.LevelChart, Version: request.Version + 1), LevelChart.Default);
+        return View(
+            new School(
+                next.Id,
+                next.Name,
+                next.TimeZone,
+                next.PassingScore,
+                next.ZoneLow,
+                next.ZoneHigh,
+                next.MinutesADay,
+                LevelChart: next.LevelChart,
+                Version: request.Version + 1
+            ),
+            LevelChart.Default
+        );
     }
 
     private static LevelChart Read(ChartRequest r)
     {
         var columns = (r.OwnColumns ?? []).Select(c => Names.Tidy(c)).ToList();
-        if (columns.Count > MostColumns || columns.Any(c => c.Length is 0 or > LongestLabel) || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count) throw Refused.Field("ownColumns", $"At most {MostColumns} columns, each with a name of its own of at most {LongestLabel} letters.");
-        if (columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase))) throw Refused.Field("ownColumns", "This name is one of the usual systems. Choose another.");
-        if (r.Rows is not { Count: Grades.Highest + 1 }) throw Refused.Field("rows", "The chart has one row for each grade from K to 12.");
-        var rows = r.Rows.Select((row, i) => new LevelRow(i, Label(row.Label), Label(row.SchoolYear), Label(row.Ages), new(Math.Round(row.Depth, 2)), [.. columns.Select((_, c) => Label(row.Own.ElementAtOrDefault(c)))])).ToList();
-        if (rows.Any(x => x.Depth.Value is < Fathoms.Shallowest or > Fathoms.Deepest)) throw Refused.Field("rows", "Depths lie between −20 and 100 fm.");
-        try { return new LevelChart(rows, columns); }
-        catch (ArgumentException) { throw Refused.Field("rows", "Each grade must be deeper than the one before it."); }
+        if (
+            columns.Count > MostColumns
+            || columns.Any(c => c.Length is 0 or > LongestLabel)
+            || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count
+        )
+            throw Refused.Field(
+                "ownColumns",
+                $"At most {MostColumns} columns, each with a name of its own of at most {LongestLabel} letters."
+            );
+        if (columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase)))
+            throw Refused.Field("ownColumns", "This name is one of the usual systems. Choose another.");
+        if (r.Rows is not { Count: Grades.Highest + 1 })
+            throw Refused.Field("rows", "The chart has one row for each grade from K to 12.");
+        var rows = r
+            .Rows.Select(
+                (row, i) =>
+                    new LevelRow(
+                        i,
+                        Label(row.Label),
+                        Label(row.SchoolYear),
+                        Label(row.Ages),
+                        new(Math.Round(row.Depth, 2)),
+                        [.. columns.Select((_, c) => Label(row.Own.ElementAtOrDefault(c)))]
+                    )
+            )
+            .ToList();
+        if (rows.Any(x => x.Depth.Value is < Fathoms.Shallowest or > Fathoms.Deepest))
+            throw Refused.Field("rows", "Depths lie between −20 and 100 fm.");
+        try
+        {
+            return new LevelChart(rows, columns);
+        }
+        catch (ArgumentException)
+        {
+            throw Refused.Field("rows", "Each grade must be deeper than the one before it.");
+        }
     }
 
-    private static string Label(string? text) => Names.Tidy(text) is { Length: <= LongestLabel } label ? label : throw Refused.Field("rows", $"A label has at most {LongestLabel} letters.");
+    private static string Label(string? text) =>
+        Names.Tidy(text) is { Length: <= LongestLabel } label
+            ? label
+            : throw Refused.Field("rows", $"A label has at most {LongestLabel} letters.");
 
     private static async Task Write(SchoolStore schools, School next)
     {
-        if (!await schools.Change(next)) throw Refused.Conflict("stale", "Somebody has changed the school's choices meanwhile. Load the page again and repeat what you did.");
+        if (!await schools.Change(next))
+            throw Refused.Conflict(
+                "stale",
+                "Somebody has changed the school's choices meanwhile. Load the page again and repeat what you did."
+            );
     }
 }

@@ -7,5 +7,7 @@ namespace DeepCurrent.Web.Schools;
 internal sealed class UndoMerged() : Undoes<Merged>("merged", Deed.ChangeRoster)
 {
     protected override async Task<string> Undo(UndoAt at, Merged did) =>
-        await MergeStore.Undo(at.C, at.T, did, at.Yardstick, at.Now) ? "They are two readers again." : throw UndoAt.BuiltOn("One of the two has been merged again since. Undo that first.");
+        await MergeStore.Undo(at.C, at.T, did, at.Yardstick, at.Now)
+            ? "They are two readers again."
+            : throw UndoAt.BuiltOn("One of the two has been merged again since. Undo that first.");
 }

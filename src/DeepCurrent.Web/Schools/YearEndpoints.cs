@@ -9,10 +9,25 @@ namespace DeepCurrent.Web.Schools;
 
 public sealed record TermRequest(Guid? Id, string Name, DateOnly FirstDay, DateOnly LastDay);
 
-public sealed record YearRequest(string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<TermRequest> Terms, IReadOnlyList<DateOnly> DaysOff, Guid? Id = null);
+public sealed record YearRequest(
+    string Name,
+    DateOnly FirstDay,
+    DateOnly LastDay,
+    IReadOnlyList<TermRequest> Terms,
+    IReadOnlyList<DateOnly> DaysOff,
+    Guid? Id = null
+);
 
 /// <param name="SchoolDays">Weekdays in the terms, less the days off.</param>
-public sealed record YearView(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, IReadOnlyList<Term> Terms, IReadOnlyList<DateOnly> DaysOff, int SchoolDays);
+public sealed record YearView(
+    Guid Id,
+    string Name,
+    DateOnly FirstDay,
+    DateOnly LastDay,
+    IReadOnlyList<Term> Terms,
+    IReadOnlyList<DateOnly> DaysOff,
+    int SchoolDays
+);
 
 /// <param name="ToYearId">The year that is to come.</param>
 /// <param name="KeepClasses">Classes go up together; otherwise they end.</param>
@@ -26,22 +41,42 @@ public sealed record RollView(IReadOnlyList<RollClass> Classes, int Up, int Leav
 /// <summary>School years: terms, days off, and rolling over to the next.</summary>
 public static class YearEndpoints
 {
-    private const int MostTerms = 8, MostDaysOff = 200;
+    private const int MostTerms = 8,
+        MostDaysOff = 200;
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/school/years", async (Desk desk, YearStore years) => { await desk.Lead(); return await years.Of(desk.Who.SchoolId); });
-        api.MapGet("/school/years/{yearId:guid}", async (Guid yearId, Desk desk, YearStore years) => { await desk.Lead(); return View(await Year(yearId, desk, years)); });
+        api.MapGet("/school/years", async (Desk desk, YearStore years) =>
+        {
+            await desk.Lead();
+            return await years.Of(desk.Who.SchoolId);
+        });
+        api.MapGet("/school/years/{yearId:guid}", async (Guid yearId, Desk desk, YearStore years) =>
+        {
+            await desk.Lead();
+            return View(await Year(yearId, desk, years));
+        });
         api.MapPost("/school/years", Add);
         api.MapPut("/school/years/{yearId:guid}", Change);
-        api.MapPost("/school/years/{yearId:guid}/roll-over/preview", async (Guid yearId, RollRequest request, Desk desk, YearStore years, RosterStore rosters, RosterDesk roster) => (await Plan(yearId, request, desk, years, rosters, roster, pretend: true)).View);
+        api.MapPost(
+            "/school/years/{yearId:guid}/roll-over/preview",
+            async (
+                Guid yearId,
+                RollRequest request,
+                Desk desk,
+                YearStore years,
+                RosterStore rosters,
+                RosterDesk roster
+            ) => (await Plan(yearId, request, desk, years, rosters, roster, pretend: true)).View
+        );
         api.MapPost("/school/years/{yearId:guid}/roll-over", Roll);
     }
 
     private static async Task<YearView> Add(YearRequest request, Desk desk, YearStore years)
     {
         var school = await desk.Lead();
-        if (request.Id is { } again && await years.Find(again, school.Id) is { } there) return View(there);
+        if (request.Id is { } again && await years.Find(again, school.Id) is { } there)
+            return View(there);
         var year = await Checked(request.Id ?? Guid.CreateVersion7(), request, desk, years);
         await years.Add(school.Id, year, null);
         return View(year);
@@ -52,54 +87,128 @@ public static class YearEndpoints
         await desk.Lead();
         var known = await Year(yearId, desk, years);
         var year = await Checked(yearId, request, desk, years);
-        if (year.Terms.FirstOrDefault(t => known.Terms.All(k => k.Id != t.Id) && request.Terms.Any(r => r.Id == t.Id)) is not null) throw Refused.NotFound();
-        if (await years.Change(year) is { } held) throw Refused.Conflict("term-has-goals", $"Readers have goals in {held}, so it cannot be taken away. Change its dates instead.");
+        if (
+            year.Terms.FirstOrDefault(t => known.Terms.All(k => k.Id != t.Id) && request.Terms.Any(r => r.Id == t.Id))
+            is not null
+        )
+            throw Refused.NotFound();
+        if (await years.Change(year) is { } held)
+            throw Refused.Conflict(
+                "term-has-goals",
+                $"Readers have goals in {held}, so it cannot be taken away. Change its dates instead."
+            );
         return View(year);
     }
 
-    private static async Task<RosterChanged> Roll(Guid yearId, RollRequest request, Desk desk, YearStore years, RosterStore rosters, RosterDesk roster)
+    private static async Task<RosterChanged> Roll(
+        Guid yearId,
+        RollRequest request,
+        Desk desk,
+        YearStore years,
+        RosterStore rosters,
+        RosterDesk roster
+    )
     {
         var (steps, view) = await Plan(yearId, request, desk, years, rosters, roster, pretend: false);
-        return await MemberEndpoints.Done(roster, steps, null, $"Rolled {view.From} over to {view.To}: {Counted.Of(view.Classes.Count, "class", "classes")}, {Counted.Of(view.Up, "reader", "readers")} a grade up");
+        return await MemberEndpoints.Done(
+            roster,
+            steps,
+            null,
+            $"Rolled {view.From} over to {view.To}: {Counted.Of(view.Classes.Count, "class", "classes")}, "
+                + $"{Counted.Of(view.Up, "reader", "readers")} a grade up"
+        );
     }
 
-    private static async Task<(ChangeSet Steps, RollView View)> Plan(Guid yearId, RollRequest request, Desk desk, YearStore years, RosterStore rosters, RosterDesk roster, bool pretend)
+    private static async Task<(ChangeSet Steps, RollView View)> Plan(
+        Guid yearId,
+        RollRequest request,
+        Desk desk,
+        YearStore years,
+        RosterStore rosters,
+        RosterDesk roster,
+        bool pretend
+    )
     {
         var school = await desk.Lead();
-        YearCalendar from = await Year(yearId, desk, years), to = await Year(request.ToYearId, desk, years);
-        if (to.FirstDay <= from.LastDay) throw Refused.Field("toYearId", "Choose a year that begins after this one ends.");
+        YearCalendar from = await Year(yearId, desk, years),
+            to = await Year(request.ToYearId, desk, years);
+        if (to.FirstDay <= from.LastDay)
+            throw Refused.Field("toYearId", "Choose a year that begins after this one ends.");
         var state = await rosters.Load(school.Id);
-        var steps = RollOver.Plan(state, new(from.Id, to.Id, from.LastDay, to.FirstDay, request.KeepClasses), await roster.Makers(pretend));
-        if (steps.Steps == 0) throw Refused.Conflict("nothing-to-roll", $"{from.Name} has no open class.");
-        var sizes = steps.Enrolments.Where(s => s.Before is not null).GroupBy(s => s.Before!.ClassId).ToDictionary(g => g.Key, g => g.Count());
-        var classes = steps.Classes.Where(s => s.Before is not null).Select(s => new RollClass(s.Before!.Name, request.KeepClasses ? RollOver.Up(s.Before.Name) : null, sizes.GetValueOrDefault(s.Id))).ToList();
+        var steps = RollOver.Plan(
+            state,
+            new(from.Id, to.Id, from.LastDay, to.FirstDay, request.KeepClasses),
+            await roster.Makers(pretend)
+        );
+        if (steps.Steps == 0)
+            throw Refused.Conflict("nothing-to-roll", $"{from.Name} has no open class.");
+        var sizes = steps
+            .Enrolments.Where(s => s.Before is not null)
+            .GroupBy(s => s.Before!.ClassId)
+            .ToDictionary(g => g.Key, g => g.Count());
+        var classes = steps
+            .Classes.Where(s => s.Before is not null)
+            .Select(s => new RollClass(
+                s.Before!.Name,
+                request.KeepClasses ? RollOver.Up(s.Before.Name) : null,
+                sizes.GetValueOrDefault(s.Id)
+            ))
+            .ToList();
         var leaving = steps.Readers.Count(s => s.After!.Left);
         return (steps, new(classes, steps.Readers.Count - leaving, leaving, from.Name, to.Name));
     }
 
     private static async Task<YearCalendar> Checked(Guid id, YearRequest r, Desk desk, YearStore years)
     {
-        if (Names.Tidy(r.Name) is not { Length: > 0 and <= 40 } name) throw Refused.Field("name", "Give the year a name of at most 40 letters.");
-        if (r.LastDay <= r.FirstDay.AddDays(60) || r.LastDay >= r.FirstDay.AddDays(400)) throw Refused.Field("lastDay", "The school year must end two to thirteen months after it begins.");
+        if (Names.Tidy(r.Name) is not { Length: > 0 and <= 40 } name)
+            throw Refused.Field("name", "Give the year a name of at most 40 letters.");
+        if (r.LastDay <= r.FirstDay.AddDays(60) || r.LastDay >= r.FirstDay.AddDays(400))
+            throw Refused.Field("lastDay", "The school year must end two to thirteen months after it begins.");
         var terms = (r.Terms ?? []).OrderBy(t => t.FirstDay).ToList();
-        if (terms.Count is 0 or > MostTerms) throw Refused.Field("terms", $"A year has 1 to {MostTerms} terms.");
+        if (terms.Count is 0 or > MostTerms)
+            throw Refused.Field("terms", $"A year has 1 to {MostTerms} terms.");
         for (var i = 0; i < terms.Count; i++)
         {
             var t = terms[i];
-            if (Names.Tidy(t.Name).Length is 0 or > 40) throw Refused.Field("terms", "Give each term a name of at most 40 letters.");
-            if (t.LastDay < t.FirstDay) throw Refused.Field("terms", $"{t.Name} ends before it begins.");
-            if (t.FirstDay < r.FirstDay || t.LastDay > r.LastDay) throw Refused.Field("terms", $"{t.Name} does not lie in the school year.");
-            if (i > 0 && t.FirstDay <= terms[i - 1].LastDay) throw Refused.Field("terms", $"{terms[i - 1].Name} and {t.Name} overlap.");
+            if (Names.Tidy(t.Name).Length is 0 or > 40)
+                throw Refused.Field("terms", "Give each term a name of at most 40 letters.");
+            if (t.LastDay < t.FirstDay)
+                throw Refused.Field("terms", $"{t.Name} ends before it begins.");
+            if (t.FirstDay < r.FirstDay || t.LastDay > r.LastDay)
+                throw Refused.Field("terms", $"{t.Name} does not lie in the school year.");
+            if (i > 0 && t.FirstDay <= terms[i - 1].LastDay)
+                throw Refused.Field("terms", $"{terms[i - 1].Name} and {t.Name} overlap.");
         }
         var off = (r.DaysOff ?? []).Distinct().Order().ToList();
-        if (off.Count > MostDaysOff) throw Refused.Field("daysOff", $"At most {MostDaysOff} days off.");
-        if (off.FirstOrDefault(d => d < r.FirstDay || d > r.LastDay) is var outside && outside != default) throw Refused.Field("daysOff", $"{outside:d MMMM yyyy} does not lie in the school year.");
+        if (off.Count > MostDaysOff)
+            throw Refused.Field("daysOff", $"At most {MostDaysOff} days off.");
+        if (off.FirstOrDefault(d => d < r.FirstDay || d > r.LastDay) is var outside && outside != default)
+            throw Refused.Field("daysOff", $"{outside:d MMMM yyyy} does not lie in the school year.");
         var others = await years.Of(desk.Who.SchoolId);
-        if (others.FirstOrDefault(y => y.Id != id && y.FirstDay <= r.LastDay && r.FirstDay <= y.LastDay) is { } other) throw Refused.Field("firstDay", $"This overlaps with {other.Name}.");
-        return new(id, name, r.FirstDay, r.LastDay, [.. terms.Select(t => new Term(t.Id ?? Guid.CreateVersion7(), id, Names.Tidy(t.Name), t.FirstDay, t.LastDay))], off, await desk.Clock());
+        if (others.FirstOrDefault(y => y.Id != id && y.FirstDay <= r.LastDay && r.FirstDay <= y.LastDay) is { } other)
+            throw Refused.Field("firstDay", $"This overlaps with {other.Name}.");
+        return new(
+            id,
+            name,
+            r.FirstDay,
+            r.LastDay,
+            [
+                .. terms.Select(t => new Term(
+                    t.Id ?? Guid.CreateVersion7(),
+                    id,
+                    Names.Tidy(t.Name),
+                    t.FirstDay,
+                    t.LastDay
+                )),
+            ],
+            off,
+            await desk.Clock()
+        );
     }
 
-    private static async Task<YearCalendar> Year(Guid yearId, Desk desk, YearStore years) => await years.Find(yearId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+    private static async Task<YearCalendar> Year(Guid yearId, Desk desk, YearStore years) =>
+        await years.Find(yearId, desk.Who.SchoolId) ?? throw Refused.NotFound();
 
-    private static YearView View(YearCalendar y) => new(y.Id, y.Name, y.FirstDay, y.LastDay, y.Terms, y.DaysOff, y.Calendar.SchoolDays(y.FirstDay, y.LastDay));
+    private static YearView View(YearCalendar y) =>
+        new(y.Id, y.Name, y.FirstDay, y.LastDay, y.Terms, y.DaysOff, y.Calendar.SchoolDays(y.FirstDay, y.LastDay));
 }

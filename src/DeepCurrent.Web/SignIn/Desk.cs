@@ -8,7 +8,8 @@ using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.SignIn;
 
-/// <summary>Finds what is asked for and decides whether the one who asks may have it. What may not be had is not found.</summary>
+/// <summary>Finds what is asked for and decides whether the one who asks may have it. What may not be had is not
+/// found.</summary>
 public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderStore readers, TimeProvider clock)
 {
     /// <summary>Carries what the device's clock shows as a request is sent.</summary>
@@ -19,7 +20,10 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     public Who Who { get; } = Who.From(http.HttpContext?.User ?? new());
 
     /// <summary>Now: the same for all of one request, and as finely as the database keeps it.</summary>
-    public DateTimeOffset Now { get; } = clock.GetUtcNow() is var now ? new(now.Ticks - now.Ticks % TimeSpan.TicksPerMicrosecond, TimeSpan.Zero) : default;
+    public DateTimeOffset Now { get; } =
+        clock.GetUtcNow() is var now
+            ? new(now.Ticks - now.Ticks % TimeSpan.TicksPerMicrosecond, TimeSpan.Zero)
+            : default;
 
     public async Task<ClassPlace> Class(Guid classId, Deed deed)
     {
@@ -36,7 +40,8 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     /// <summary>Something of the asker's school that belongs to no class.</summary>
     public void Library(Deed deed = Deed.SeeLibrary)
     {
-        if (!May(deed, Part.None)) throw Refused.NotFound();
+        if (!May(deed, Part.None))
+            throw Refused.NotFound();
     }
 
     /// <summary>The school, for whoever leads it.</summary>
@@ -63,13 +68,28 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
 
     /// <summary>When something was done that the reader's device tells of, perhaps long after.</summary>
     /// <param name="at">By the device's clock; the request says what that clock shows as it is sent.</param>
-    public DateTimeOffset Given(DateTimeOffset at) => GivenTime.Of(at, DateTimeOffset.TryParse(http.HttpContext?.Request.Headers[SentAt], CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var sent) ? sent : null, Now);
+    public DateTimeOffset Given(DateTimeOffset at) =>
+        GivenTime.Of(
+            at,
+            DateTimeOffset.TryParse(
+                http.HttpContext?.Request.Headers[SentAt],
+                CultureInfo.InvariantCulture,
+                DateTimeStyles.AssumeUniversal,
+                out var sent
+            )
+                ? sent
+                : null,
+            Now
+        );
 
     /// <summary>Whether the asker may do something with a reader they can see.</summary>
     public bool May(Deed deed, ReaderHead reader) => May(deed, AccessRules.PartOf(reader.Part));
 
-    /// <summary>Whether the asker may print or see one reader's secret: an assistant only where the class's teacher lets them.</summary>
-    public bool MayPrintOne(string? part, bool assistantsPrint) => May(Deed.PrintSecrets, AccessRules.PartOf(part)) || (assistantsPrint && May(Deed.PrintOneSecret, AccessRules.PartOf(part)));
+    /// <summary>Whether the asker may print or see one reader's secret: an assistant only where the class's teacher
+    /// lets them.</summary>
+    public bool MayPrintOne(string? part, bool assistantsPrint) =>
+        May(Deed.PrintSecrets, AccessRules.PartOf(part))
+        || (assistantsPrint && May(Deed.PrintOneSecret, AccessRules.PartOf(part)));
 
     /// <summary>Whether the asker may do something with a class they can see.</summary>
     public bool May(Deed deed, ClassPlace place) => May(deed, AccessRules.PartOf(place.Part));

@@ -1,8 +1,8 @@
 using System.Text.Json;
 using DeepCurrent.Core.Access;
-using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
@@ -24,7 +24,18 @@ public sealed record HandedOver(string TeacherName, string ClassName, string Cod
 /// <param name="FirstRun">There is no school yet.</param>
 /// <param name="Supports">What is done for the reader who is signed in; null for others.</param>
 /// <param name="Token">To be sent as X-XSRF-TOKEN with everything that changes something.</param>
-public sealed record SessionView(Guid? Id, string Role, string Name, bool Lead, bool Assistant, bool FirstRun, string Token, IReadOnlyList<ClassHead> Classes, HandedOver? HandedOver, Supports? Supports);
+public sealed record SessionView(
+    Guid? Id,
+    string Role,
+    string Name,
+    bool Lead,
+    bool Assistant,
+    bool FirstRun,
+    string Token,
+    IReadOnlyList<ClassHead> Classes,
+    HandedOver? HandedOver,
+    Supports? Supports
+);
 
 public sealed record AdultSignIn(string UserName, string Password);
 
@@ -37,18 +48,36 @@ public sealed record HandOverRequest(Guid ClassId);
 
 public sealed record ReturnRequest(string Password);
 
-public sealed record FirstRunRequest(string SchoolName, string TimeZone, string Name, string UserName, string Password, DateOnly YearFirstDay, DateOnly YearLastDay);
+public sealed record FirstRunRequest(
+    string SchoolName,
+    string TimeZone,
+    string Name,
+    string UserName,
+    string Password,
+    DateOnly YearFirstDay,
+    DateOnly YearLastDay
+);
 
 public sealed class FirstRunRules : AbstractValidator<FirstRunRequest>
 {
     public FirstRunRules()
     {
-        RuleFor(r => r.SchoolName).NotEmpty().WithMessage("Give the school a name.").MaximumLength(120).WithMessage("This name is too long.");
+        RuleFor(r => r.SchoolName)
+            .NotEmpty()
+            .WithMessage("Give the school a name.")
+            .MaximumLength(120)
+            .WithMessage("This name is too long.");
         RuleFor(r => r.TimeZone).Must(SchoolClock.Knows).WithMessage("This is not a time zone, such as Europe/London.");
-        RuleFor(r => r.Name).NotEmpty().WithMessage("Write your name.").MaximumLength(120).WithMessage("This name is too long.");
+        RuleFor(r => r.Name)
+            .NotEmpty()
+            .WithMessage("Write your name.")
+            .MaximumLength(120)
+            .WithMessage("This name is too long.");
         RuleFor(r => r.UserName).Matches(PasswordRules.UserName).WithMessage(PasswordRules.UserNameSentence);
         RuleFor(r => r.Password).Must(PasswordRules.Holds).WithMessage(PasswordRules.Sentence);
-        RuleFor(r => r.YearLastDay).Must((r, last) => last > r.YearFirstDay.AddDays(60) && last < r.YearFirstDay.AddDays(400)).WithMessage("The school year must end two to thirteen months after it begins.");
+        RuleFor(r => r.YearLastDay)
+            .Must((r, last) => last > r.YearFirstDay.AddDays(60) && last < r.YearFirstDay.AddDays(400))
+            .WithMessage("The school year must end two to thirteen months after it begins.");
     }
 }
 
@@ -56,19 +85,21 @@ public sealed class FirstRunRules : AbstractValidator<FirstRunRequest>
 public static class PasswordRules
 {
     public const string Sentence = "Use 10 to 200 characters; a few words are best.";
-    public const string UserName = "^[A-Za-z0-9._@-]{2,60}$", UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
+    public const string UserName = "^[A-Za-z0-9._@-]{2,60}$",
+        UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
 
     public static bool Holds(string? password) => FaultOf(password) is null;
 
     /// <summary>What is wrong with a password, in a sentence; null if nothing is.</summary>
-    public static string? FaultOf(string? password, params IEnumerable<string> names) => Passwords.FaultOf(password, names) switch
-    {
-        PasswordFault.None => null,
-        PasswordFault.Common => "Many people use this password. Choose a few words of your own.",
-        PasswordFault.Repeating => "This repeats or counts up. Choose a few words of your own.",
-        PasswordFault.Name => "This is little more than a name. Choose a few words of your own.",
-        _ => Sentence,
-    };
+    public static string? FaultOf(string? password, params IEnumerable<string> names) =>
+        Passwords.FaultOf(password, names) switch
+        {
+            PasswordFault.None => null,
+            PasswordFault.Common => "Many people use this password. Choose a few words of your own.",
+            PasswordFault.Repeating => "This repeats or counts up. Choose a few words of your own.",
+            PasswordFault.Name => "This is little more than a name. Choose a few words of your own.",
+            _ => Sentence,
+        };
 }
 
 /// <summary>Sessions: who is signed in, signing in and out, handing the device over, and the first run.</summary>
@@ -91,27 +122,67 @@ public static class SignInEndpoints
         api.MapPost("/first-run", FirstRun).AllowAnonymous();
     }
 
-    private static async Task<SessionView> Session(Desk desk, SchoolStore schools, RosterStore rosters, IAntiforgery antiforgery, IDataProtectionProvider protection, HttpContext http)
+    private static async Task<SessionView> Session(
+        Desk desk,
+        SchoolStore schools,
+        RosterStore rosters,
+        IAntiforgery antiforgery,
+        IDataProtectionProvider protection,
+        HttpContext http
+    )
     {
         var token = antiforgery.GetAndStoreTokens(http).RequestToken!;
         var who = desk.Who;
         var handed = ReadHanded(http, protection);
-        return new(who.Role == Role.Nobody ? null : who.Id, who.Role.ToString().ToLowerInvariant(), who.Name, who.Lead, who.Post is Post.Assistant, who.Role == Role.Nobody && !await schools.Any(), token,
-            who.Role == Role.Teacher ? await schools.Classes(who.Id) : [], handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
-            who.Role == Role.Reader ? (await rosters.Reader(who.Id, who.SchoolId))?.Supports : null);
+        return new(
+            who.Role == Role.Nobody ? null : who.Id,
+            who.Role.ToString().ToLowerInvariant(),
+            who.Name,
+            who.Lead,
+            who.Post is Post.Assistant,
+            who.Role == Role.Nobody && !await schools.Any(),
+            token,
+            who.Role == Role.Teacher ? await schools.Classes(who.Id) : [],
+            handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
+            who.Role == Role.Reader ? (await rosters.Reader(who.Id, who.SchoolId))?.Supports : null
+        );
     }
 
-    private static async Task Adult(AdultSignIn request, AdultStore adults, Secrets secrets, SignInLimits limits, HttpContext http)
+    private static async Task Adult(
+        AdultSignIn request,
+        AdultStore adults,
+        Secrets secrets,
+        SignInLimits limits,
+        HttpContext http
+    )
     {
         var adult = await adults.Find((request.UserName ?? "").Trim());
-        if (!await limits.Account(http, $"adult {request.UserName?.Trim()}", adult is null ? null : new(adult.SchoolId, AdultId: adult.Id), async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }))
+        if (
+            !await limits.Account(
+                http,
+                $"adult {request.UserName?.Trim()}",
+                adult is null ? null : new(adult.SchoolId, AdultId: adult.Id),
+                async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }
+            )
+        )
             throw new Refused(401, "wrong-sign-in", "The user name or the password is not right.");
-        if (adult is { Kind: "guardian", ConfirmedAt: null }) throw new Refused(403, "not-confirmed", "Open the link in the mail we sent you first. It confirms your address.");
+        if (adult is { Kind: "guardian", ConfirmedAt: null })
+            throw new Refused(
+                403,
+                "not-confirmed",
+                "Open the link in the mail we sent you first. It confirms your address."
+            );
         http.Response.Cookies.Delete(HandedCookie);
         await Who.Of(adult!).SignIn(http);
     }
 
-    private static async Task<CodeView> Code(string code, SchoolStore schools, ReaderStore readers, SignInLimits limits, HttpContext http)
+    private static async Task<CodeView> Code(
+        string code,
+        SchoolStore schools,
+        ReaderStore readers,
+        SignInLimits limits,
+        HttpContext http
+    )
     {
         (Guid Id, string Name)? found = null;
         if (!await limits.Code(http, "code", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
@@ -119,31 +190,87 @@ public static class SignInEndpoints
         return new(found!.Value.Name, await readers.Tiles(found.Value.Id), SignInRules.Pictures);
     }
 
-    private static async Task Reader(ReaderSignIn request, ReaderStore readers, Secrets secrets, SignInLimits limits, HttpContext http)
+    private static async Task Reader(
+        ReaderSignIn request,
+        ReaderStore readers,
+        Secrets secrets,
+        SignInLimits limits,
+        HttpContext http
+    )
     {
         var reader = await readers.InClass(request.ReaderId, (request.Code ?? "").Trim());
         var kind = reader is null ? SecretKind.Pictures : Enum.Parse<SecretKind>(reader.SecretKind);
-        var door = reader is null ? null : new DoorSubject(reader.SchoolId, ReaderId: reader.Id, ClassId: reader.ClassId);
-        if (!await limits.Account(http, $"reader {request.ReaderId}", door, () => Task.FromResult(reader is not null && secrets.Matches(kind, reader.Secret, request.Secret ?? ""))))
-            throw new Refused(401, "wrong-secret", kind switch { SecretKind.Pictures => "Those are not your pictures. Try again.", SecretKind.Code => "That is not your code. Try again.", _ => "That is not your password. Try again." });
+        var door = reader is null
+            ? null
+            : new DoorSubject(reader.SchoolId, ReaderId: reader.Id, ClassId: reader.ClassId);
+        if (
+            !await limits.Account(http, $"reader {request.ReaderId}", door, () =>
+                Task.FromResult(reader is not null && secrets.Matches(kind, reader.Secret, request.Secret ?? ""))
+            )
+        )
+            throw new Refused(
+                401,
+                "wrong-secret",
+                kind switch
+                {
+                    SecretKind.Pictures => "Those are not your pictures. Try again.",
+                    SecretKind.Code => "That is not your code. Try again.",
+                    _ => "That is not your password. Try again.",
+                }
+            );
         await Who.Of(reader!).SignIn(http);
     }
 
-    /// <summary>Makes the teacher's device the class's sign-in page. The session ends here and now; coming back takes the password.</summary>
-    private static async Task<HandedOver> HandOver(HandOverRequest request, Desk desk, IDataProtectionProvider protection, HttpContext http)
+    /// <summary>Makes the teacher's device the class's sign-in page. The session ends here and now; coming back takes
+    /// the password.</summary>
+    private static async Task<HandedOver> HandOver(
+        HandOverRequest request,
+        Desk desk,
+        IDataProtectionProvider protection,
+        HttpContext http
+    )
     {
         var place = await desk.Class(request.ClassId, Deed.SeeClass);
         var handed = new Handed(desk.Who.Id, desk.Who.SchoolId, desk.Who.Name, place.Name, place.Code);
         await Who.SignOut(http);
-        http.Response.Cookies.Append(HandedCookie, Protector(protection).Protect(JsonSerializer.Serialize(handed), HandedFor), new() { HttpOnly = true, SameSite = SameSiteMode.Strict, Secure = http.Request.IsHttps, MaxAge = HandedFor, IsEssential = true });
+        http.Response.Cookies.Append(
+            HandedCookie,
+            Protector(protection).Protect(JsonSerializer.Serialize(handed), HandedFor),
+            new()
+            {
+                HttpOnly = true,
+                SameSite = SameSiteMode.Strict,
+                Secure = http.Request.IsHttps,
+                MaxAge = HandedFor,
+                IsEssential = true,
+            }
+        );
         return new(handed.TeacherName, handed.ClassName, handed.Code);
     }
 
-    private static async Task Return(ReturnRequest request, AdultStore adults, Secrets secrets, SignInLimits limits, IDataProtectionProvider protection, HttpContext http)
+    private static async Task Return(
+        ReturnRequest request,
+        AdultStore adults,
+        Secrets secrets,
+        SignInLimits limits,
+        IDataProtectionProvider protection,
+        HttpContext http
+    )
     {
-        var handed = ReadHanded(http, protection) ?? throw Refused.Conflict("not-handed", "This device is not handed over any more. Sign in with your user name.");
+        var handed = ReadHanded(http, protection)
+            ?? throw Refused.Conflict(
+                "not-handed",
+                "This device is not handed over any more. Sign in with your user name."
+            );
         var adult = await adults.Find(handed.AdultId, handed.SchoolId);
-        if (!await limits.Account(http, $"adult {adult?.UserName}", adult is null ? null : new(adult.SchoolId, AdultId: adult.Id), async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }))
+        if (
+            !await limits.Account(
+                http,
+                $"adult {adult?.UserName}",
+                adult is null ? null : new(adult.SchoolId, AdultId: adult.Id),
+                async () => await secrets.Matches(adult, request.Password ?? "") && adult is { LeftSchool: false }
+            )
+        )
             throw new Refused(401, "wrong-sign-in", "The password is not right.");
         http.Response.Cookies.Delete(HandedCookie);
         await Who.Of(adult!).SignIn(http);
@@ -151,21 +278,53 @@ public static class SignInEndpoints
 
     private static Handed? ReadHanded(HttpContext http, IDataProtectionProvider protection)
     {
-        if (http.Request.Cookies[HandedCookie] is not { } kept) return null;
-        try { return JsonSerializer.Deserialize<Handed>(Protector(protection).Unprotect(kept)); }
-        catch (System.Security.Cryptography.CryptographicException) { return null; }
+        if (http.Request.Cookies[HandedCookie] is not { } kept)
+            return null;
+        try
+        {
+            return JsonSerializer.Deserialize<Handed>(Protector(protection).Unprotect(kept));
+        }
+        catch (System.Security.Cryptography.CryptographicException)
+        {
+            return null;
+        }
     }
 
-    private static ITimeLimitedDataProtector Protector(IDataProtectionProvider protection) => protection.CreateProtector("handed-over").ToTimeLimitedDataProtector();
+    private static ITimeLimitedDataProtector Protector(IDataProtectionProvider protection) =>
+        protection.CreateProtector("handed-over").ToTimeLimitedDataProtector();
 
-    private static async Task FirstRun(FirstRunRequest request, IValidator<FirstRunRequest> rules, SchoolStore schools, Secrets secrets, Desk desk, HttpContext http)
+    private static async Task FirstRun(
+        FirstRunRequest request,
+        IValidator<FirstRunRequest> rules,
+        SchoolStore schools,
+        Secrets secrets,
+        Desk desk,
+        HttpContext http
+    )
     {
         rules.Check(request);
         var school = new School(Guid.CreateVersion7(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
-        var adult = new Adult(Guid.CreateVersion7(), school.Id, request.Name.Trim(), request.UserName.Trim(), secrets.Hash(request.Password), Lead: true, ConfirmedAt: desk.Now);
+        var adult = new Adult(
+            Guid.CreateVersion7(),
+            school.Id,
+            request.Name.Trim(),
+            request.UserName.Trim(),
+            secrets.Hash(request.Password),
+            Lead: true,
+            ConfirmedAt: desk.Now
+        );
         var yearId = Guid.CreateVersion7();
-        var year = new YearCalendar(yearId, "", request.YearFirstDay, request.YearLastDay, YearCalendar.Thirds(yearId, request.YearFirstDay, request.YearLastDay), [], new(school.TimeZone));
-        if (!await schools.Create(school, adult, year, desk.Now, onlyIfNone: true)) throw Refused.Conflict("school-exists", "There is a school already. Sign in instead.");
+        var year = new YearCalendar(
+            yearId,
+            "",
+            request.YearFirstDay,
+            request.YearLastDay,
+            YearCalendar.Thirds(yearId, request.YearFirstDay, request.YearLastDay),
+            [],
+            new(school.TimeZone)
+        );
+        if (!await schools.Create(school, adult, year, desk.Now, onlyIfNone: true))
+            throw Refused.Conflict("school-exists", "There is a school already. Sign in instead.");
         await Who.Of(adult).SignIn(http);
     }
 }

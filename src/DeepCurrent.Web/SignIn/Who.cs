@@ -7,8 +7,17 @@ using Microsoft.AspNetCore.Authentication.Cookies;
 
 namespace DeepCurrent.Web.SignIn;
 
-/// <summary>Who is asking, from the cookie. Whether the session stands, whether they lead the school and what they are there is looked up anew for every request.</summary>
-public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name, Guid Session, bool Lead = false, Post Post = Post.Teacher)
+/// <summary>Who is asking, from the cookie. Whether the session stands, whether they lead the school and what they are
+/// there is looked up anew for every request.</summary>
+public sealed record Who(
+    Role Role,
+    Guid Id,
+    Guid SchoolId,
+    string Name,
+    Guid Session,
+    bool Lead = false,
+    Post Post = Post.Teacher
+)
 {
     /// <summary>Over after so long without a sign of life.</summary>
     public static readonly TimeSpan Idle = TimeSpan.FromHours(3);
@@ -17,19 +26,47 @@ public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name, Guid Se
 
     public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, Guid.Empty, "", Guid.Empty);
 
-    public static Who Of(Adult adult) => new(adult.Kind == "guardian" ? Role.Guardian : Role.Teacher, adult.Id, adult.SchoolId, adult.Name, Guid.CreateVersion7(), adult.Lead);
+    public static Who Of(Adult adult) =>
+        new(
+            adult.Kind == "guardian" ? Role.Guardian : Role.Teacher,
+            adult.Id,
+            adult.SchoolId,
+            adult.Name,
+            Guid.CreateVersion7(),
+            adult.Lead
+        );
 
-    public static Who Of(SignInReader reader) => new(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName, Guid.CreateVersion7());
+    public static Who Of(SignInReader reader) =>
+        new(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName, Guid.CreateVersion7());
 
     public static Who From(ClaimsPrincipal user) =>
-        user.Identity?.IsAuthenticated == true && Enum.TryParse<Role>(user.FindFirstValue(ClaimTypes.Role), out var role) && Guid.TryParse(user.FindFirstValue("session"), out var session)
-            ? new(role, Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!), Guid.Parse(user.FindFirstValue("school")!), user.FindFirstValue(ClaimTypes.Name)!, session, user.HasClaim("lead", "yes"), user.HasClaim("post", nameof(Post.Assistant)) ? Post.Assistant : Post.Teacher)
+        user.Identity?.IsAuthenticated == true
+        && Enum.TryParse<Role>(user.FindFirstValue(ClaimTypes.Role), out var role)
+        && Guid.TryParse(user.FindFirstValue("session"), out var session)
+            ? new(
+                role,
+                Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!),
+                Guid.Parse(user.FindFirstValue("school")!),
+                user.FindFirstValue(ClaimTypes.Name)!,
+                session,
+                user.HasClaim("lead", "yes"),
+                user.HasClaim("post", nameof(Post.Assistant)) ? Post.Assistant : Post.Teacher
+            )
             : Nobody;
 
-    private ClaimsPrincipal Principal() => new(new ClaimsIdentity(
-    [
-        new(ClaimTypes.Role, Role.ToString()), new(ClaimTypes.NameIdentifier, Id.ToString()), new("school", SchoolId.ToString()), new(ClaimTypes.Name, Name), new("session", Session.ToString()),
-    ], "DeepCurrent"));
+    private ClaimsPrincipal Principal() =>
+        new(
+            new ClaimsIdentity(
+                [
+                    new(ClaimTypes.Role, Role.ToString()),
+                    new(ClaimTypes.NameIdentifier, Id.ToString()),
+                    new("school", SchoolId.ToString()),
+                    new(ClaimTypes.Name, Name),
+                    new("session", Session.ToString()),
+                ],
+                "DeepCurrent"
+            )
+        );
 
     private DoorSubject Door => Role == Role.Reader ? new(SchoolId, ReaderId: Id) : new(SchoolId, AdultId: Id);
 
@@ -58,24 +95,32 @@ public sealed record Who(Role Role, Guid Id, Guid SchoolId, string Name, Guid Se
         await http.SignOutAsync();
     }
 
-    /// <summary>Refuses a session that has ended, has been idle too long, or whose owner has left; says who leads and who assists.</summary>
+    /// <summary>Refuses a session that has ended, has been idle too long, or whose owner has left; says who leads and
+    /// who assists.</summary>
     public static async Task Validate(CookieValidatePrincipalContext context)
     {
         // Pages and health need no session, and must answer when the database does not.
-        if (!context.HttpContext.Request.Path.StartsWithSegments("/api")) return;
+        if (!context.HttpContext.Request.Path.StartsWithSegments("/api"))
+            return;
         var who = From(context.Principal!);
         var services = context.HttpContext.RequestServices;
         var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
         var sessions = services.GetRequiredService<SessionStore>();
-        if (who.Role == Role.Nobody || await sessions.Find(who.Session, who.Id, who.Role == Role.Reader, now - Idle) is not { } open)
+        if (
+            who.Role == Role.Nobody
+            || await sessions.Find(who.Session, who.Id, who.Role == Role.Reader, now - Idle) is not { } open
+        )
         {
             context.RejectPrincipal();
             await context.HttpContext.SignOutAsync();
             return;
         }
-        if (now - open.SeenAt > SeenEvery) await sessions.Seen(who.Session, now);
+        if (now - open.SeenAt > SeenEvery)
+            await sessions.Seen(who.Session, now);
         var claims = (ClaimsIdentity)context.Principal!.Identity!;
-        if (open.Lead) claims.AddClaim(new("lead", "yes"));
-        if (open.Post is Post.Assistant) claims.AddClaim(new("post", nameof(Post.Assistant)));
+        if (open.Lead)
+            claims.AddClaim(new("lead", "yes"));
+        if (open.Post is Post.Assistant)
+            claims.AddClaim(new("post", nameof(Post.Assistant)));
     }
 }

@@ -20,15 +20,39 @@ public sealed record DraftPictureView(string Name, string Alt, string? Type, byt
 
 /// <summary>A text in a file, before it is taken in.</summary>
 /// <param name="Depth">Of its shallowest version; null where it cannot be measured.</param>
-public sealed record DraftTextView(int Number, string Title, string Kind, string Topic, bool Fiction, string Start, int Words, int Versions, int Questions, double? Depth, double? DepthError, string? GradeLabel,
-    IReadOnlyList<RemarkView> Remarks, IReadOnlyList<SuggestedWord> SuggestedWords, IReadOnlyList<DraftPictureView> Pictures);
+public sealed record DraftTextView(
+    int Number,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    string Start,
+    int Words,
+    int Versions,
+    int Questions,
+    double? Depth,
+    double? DepthError,
+    string? GradeLabel,
+    IReadOnlyList<RemarkView> Remarks,
+    IReadOnlyList<SuggestedWord> SuggestedWords,
+    IReadOnlyList<DraftPictureView> Pictures
+);
 
 public sealed record DraftFileView(IReadOnlyList<DraftTextView> Texts, IReadOnlyList<string> Notes);
 
 /// <param name="Number">Which text of the file.</param>
 /// <param name="Alts">What each picture shows, by its name; a picture without words is not taken in.</param>
 /// <param name="Words">Words to know besides those the file brings.</param>
-public sealed record TakenText(int Number, string Title, string Kind, string Topic, bool Fiction, IReadOnlyDictionary<string, string>? Alts, IReadOnlyList<Word>? Words, Guid? Id = null);
+public sealed record TakenText(
+    int Number,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    IReadOnlyDictionary<string, string>? Alts,
+    IReadOnlyList<Word>? Words,
+    Guid? Id = null
+);
 
 /// <param name="Mine">Only I see them.</param>
 public sealed record BringRequest(string Name, byte[] File, bool Mine, IReadOnlyList<TakenText> Texts);
@@ -39,100 +63,244 @@ public sealed record BroughtText(Guid Id, string Title, IReadOnlyList<string> Wa
 public static class BringEndpoints
 {
     private const long LargestRequest = 32 << 20;
-    private const int MostAtOnce = 200, StartLength = 240;
+    private const int MostAtOnce = 200,
+        StartLength = 240;
 
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/texts/read", Read).WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
         api.MapPost("/texts/bring", Bring).WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
-        api.MapPost("/texts/{textId:guid}/quiz/read", Questions).WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
+        api.MapPost("/texts/{textId:guid}/quiz/read", Questions)
+            .WithMetadata(new RequestSizeLimitAttribute(LargestRequest));
         api.MapGet("/texts/{textId:guid}/file", File);
         api.MapGet("/pictures/{pictureId:guid}", Shown);
     }
 
     /// <summary>What a file holds; nothing is kept yet.</summary>
-    private static async Task<DraftFileView> Read(FileRequest request, Desk desk, LibraryShelf shelf, CancellationToken stop)
+    private static async Task<DraftFileView> Read(
+        FileRequest request,
+        Desk desk,
+        LibraryShelf shelf,
+        CancellationToken stop
+    )
     {
         desk.Library();
         var file = await Opened(request.Name, request.File, stop);
         var chart = (await desk.School()).Chart;
         var topics = await shelf.Topics(desk.Who.SchoolId);
-        return new([.. file.Texts.Take(MostAtOnce).Select((t, i) => View(t, i, chart, topics))], file.Texts.Count > MostAtOnce ? [.. file.Notes, $"Only the first {MostAtOnce} of {file.Texts.Count:N0} texts are shown."] : file.Notes);
+        return new(
+            [.. file.Texts.Take(MostAtOnce).Select((t, i) => View(t, i, chart, topics))],
+            file.Texts.Count > MostAtOnce
+                ? [.. file.Notes, $"Only the first {MostAtOnce} of {file.Texts.Count:N0} texts are shown."]
+                : file.Notes
+        );
     }
 
-    private static DraftTextView View(TextDraft t, int number, Core.Depth.LevelChart chart, IReadOnlyList<string> topics)
+    private static DraftTextView View(
+        TextDraft t,
+        int number,
+        Core.Depth.LevelChart chart,
+        IReadOnlyList<string> topics
+    )
     {
         var prose = t.Versions[0].Prose;
-        var remarks = TextSense.Remarks(prose).Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence)).ToList();
+        var remarks = TextSense
+            .Remarks(prose)
+            .Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence))
+            .ToList();
         var measure = remarks.Exists(r => r.Stops) ? null : TextMeasurer.Measure(prose);
         var counts = TextCounter.Count(prose);
         var kind = t.Kind.Length > 0 ? t.Kind : Suggestions.Kind(t.Versions[0].Body);
-        var pictures = t.Pictures.Select(p => (p, Clean: PictureCleaner.Clean(p.Bytes))).Select(x => new DraftPictureView(x.p.Name, x.p.Alt, x.Clean?.Type, x.Clean?.Bytes)).ToList();
-        return new(number, t.Title, kind, t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(counts, topics) ?? "", t.Fiction ?? Suggestions.Fiction(kind), prose[..Math.Min(StartLength, prose.Length)], counts.Words, t.Versions.Count, t.Questions.Count,
-            measure?.Depth.Value, measure?.DepthError, measure is null ? null : chart.GradeLabel(measure.Depth), remarks, t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose, counts), pictures);
+        var pictures = t
+            .Pictures.Select(p => (p, Clean: PictureCleaner.Clean(p.Bytes)))
+            .Select(x => new DraftPictureView(x.p.Name, x.p.Alt, x.Clean?.Type, x.Clean?.Bytes))
+            .ToList();
+        return new(
+            number,
+            t.Title,
+            kind,
+            t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(counts, topics) ?? "",
+            t.Fiction ?? Suggestions.Fiction(kind),
+            prose[..Math.Min(StartLength, prose.Length)],
+            counts.Words,
+            t.Versions.Count,
+            t.Questions.Count,
+            measure?.Depth.Value,
+            measure?.DepthError,
+            measure is null ? null : chart.GradeLabel(measure.Depth),
+            remarks,
+            t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose, counts),
+            pictures
+        );
     }
 
     /// <summary>Takes texts of a file into the library, each whole or not at all.</summary>
-    private static async Task<IReadOnlyList<BroughtText>> Bring(BringRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf, PictureStore pictures, CancellationToken stop)
+    private static async Task<IReadOnlyList<BroughtText>> Bring(
+        BringRequest request,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf,
+        PictureStore pictures,
+        CancellationToken stop
+    )
     {
         desk.Library();
         var file = await Opened(request.Name, request.File, stop);
-        if ((request.Texts ?? []).Count is 0 or > MostAtOnce) throw Refused.Field("texts", $"Choose 1 to {MostAtOnce} texts.");
-        var drafts = request.Texts!.Select((t, i) => (Taken: t, Draft: file.Texts.ElementAtOrDefault(t.Number) ?? throw Refused.Field($"texts[{i}].number", "The file does not have this text."))).ToList();
-        foreach (var (taken, i) in request.Texts!.Select((t, i) => (t, i))) Check(taken, drafts[i].Draft, i);
+        if ((request.Texts ?? []).Count is 0 or > MostAtOnce)
+            throw Refused.Field("texts", $"Choose 1 to {MostAtOnce} texts.");
+        var drafts = request
+            .Texts!.Select(
+                (t, i) =>
+                    (
+                        Taken: t,
+                        Draft: file.Texts.ElementAtOrDefault(t.Number)
+                            ?? throw Refused.Field($"texts[{i}].number", "The file does not have this text.")
+                    )
+            )
+            .ToList();
+        foreach (var (taken, i) in request.Texts!.Select((t, i) => (t, i)))
+            Check(taken, drafts[i].Draft, i);
         var brought = new List<BroughtText>();
         foreach (var (taken, draft) in drafts)
-            brought.Add(await OwnTextEndpoints.Mine(taken.Id, desk, texts) is { } there ? new(there.Id, taken.Title.Trim(), []) : await Take(taken, draft, request.Mine, desk, keeper, shelf, pictures));
+            brought.Add(
+                await OwnTextEndpoints.Mine(taken.Id, desk, texts) is { } there
+                    ? new(there.Id, taken.Title.Trim(), [])
+                    : await Take(taken, draft, request.Mine, desk, keeper, shelf, pictures)
+            );
         return brought;
     }
 
     private static void Check(TakenText t, TextDraft draft, int i)
     {
-        if (string.IsNullOrWhiteSpace(t.Title) || t.Title.Trim().Length > 120) throw Refused.Field($"texts[{i}].title", "A text needs a title of at most 120 letters.");
-        if (string.IsNullOrWhiteSpace(t.Kind) || t.Kind.Trim().Length > 40) throw Refused.Field($"texts[{i}].kind", $"Say what kind of text “{t.Title}” is, in at most 40 letters.");
-        if (string.IsNullOrWhiteSpace(t.Topic) || t.Topic.Trim().Length > 40) throw Refused.Field($"texts[{i}].topic", $"Say what “{t.Title}” is about, in at most 40 letters.");
+        if (string.IsNullOrWhiteSpace(t.Title) || t.Title.Trim().Length > 120)
+            throw Refused.Field($"texts[{i}].title", "A text needs a title of at most 120 letters.");
+        if (string.IsNullOrWhiteSpace(t.Kind) || t.Kind.Trim().Length > 40)
+            throw Refused.Field($"texts[{i}].kind", $"Say what kind of text “{t.Title}” is, in at most 40 letters.");
+        if (string.IsNullOrWhiteSpace(t.Topic) || t.Topic.Trim().Length > 40)
+            throw Refused.Field($"texts[{i}].topic", $"Say what “{t.Title}” is about, in at most 40 letters.");
         foreach (var v in draft.Versions)
         {
-            if (v.Body.Length > OwnTextEndpoints.LongestBody) throw Refused.Field($"texts[{i}]", $"“{t.Title}” has more than {OwnTextEndpoints.LongestBody:N0} letters. Part it into chapters and bring them in one by one.");
-            if (TextSense.Remarks(v.Prose).FirstOrDefault(x => x.Stops) is { } stop) throw Refused.Field($"texts[{i}]", $"“{t.Title}”: {stop.Sentence}");
+            if (v.Body.Length > OwnTextEndpoints.LongestBody)
+                throw Refused.Field(
+                    $"texts[{i}]",
+                    $"“{t.Title}” has more than {OwnTextEndpoints.LongestBody:N0} letters. Part it into "
+                        + "chapters and bring them in one by one."
+                );
+            if (TextSense.Remarks(v.Prose).FirstOrDefault(x => x.Stops) is { } stop)
+                throw Refused.Field($"texts[{i}]", $"“{t.Title}”: {stop.Sentence}");
         }
-        if (draft.Pictures.FirstOrDefault(p => Alt(t, p).Length > 300) is { } long_) throw Refused.Field($"texts[{i}].alts", $"Keep the words for the picture {long_.Name} under 300 letters.");
+        if (draft.Pictures.FirstOrDefault(p => Alt(t, p).Length > 300) is { } long_)
+            throw Refused.Field($"texts[{i}].alts", $"Keep the words for the picture {long_.Name} under 300 letters.");
     }
 
-    private static string Alt(TakenText t, DraftPicture p) => (t.Alts?.GetValueOrDefault(p.Name) ?? p.Alt).Replace('[', '(').Replace(']', ')').Replace('\n', ' ').Trim();
+    private static string Alt(TakenText t, DraftPicture p) =>
+        (t.Alts?.GetValueOrDefault(p.Name) ?? p.Alt).Replace('[', '(').Replace(']', ')').Replace('\n', ' ').Trim();
 
-    private static async Task<BroughtText> Take(TakenText taken, TextDraft draft, bool mine, Desk desk, TextKeeper keeper, LibraryShelf shelf, PictureStore pictures)
+    private static async Task<BroughtText> Take(
+        TakenText taken,
+        TextDraft draft,
+        bool mine,
+        Desk desk,
+        TextKeeper keeper,
+        LibraryShelf shelf,
+        PictureStore pictures
+    )
     {
         var warnings = new List<string>();
         var kept = new Dictionary<string, string>();
         foreach (var p in draft.Pictures)
         {
             var alt = Alt(taken, p);
-            if (alt.Length == 0) { warnings.Add($"The picture {p.Name} was left out: it has no words for those who do not see it."); continue; }
-            if (PictureCleaner.Clean(p.Bytes) is not { } clean) { warnings.Add($"{p.Name} was left out: it is no picture that can be shown."); continue; }
+            if (alt.Length == 0)
+            {
+                warnings.Add($"The picture {p.Name} was left out: it has no words for those who do not see it.");
+                continue;
+            }
+            if (PictureCleaner.Clean(p.Bytes) is not { } clean)
+            {
+                warnings.Add($"{p.Name} was left out: it is no picture that can be shown.");
+                continue;
+            }
             var id = Guid.CreateVersion7();
             await pictures.Add(new(id, clean.Type, clean.Bytes), desk.Who.SchoolId, desk.Now);
             kept[p.Name] = $"![{alt}]({id})";
         }
-        var versions = draft.Versions.Select((v, i) => TextMeasuring.Version(Guid.CreateVersion7(), v.Label, i, v with { Body = Pictured(v.Body, kept) }, v.Body.Contains("\n---\n", StringComparison.Ordinal))).ToList();
+        var versions = draft
+            .Versions.Select(
+                (v, i) =>
+                    TextMeasuring.Version(
+                        Guid.CreateVersion7(),
+                        v.Label,
+                        i,
+                        v with
+                        {
+                            Body = Pictured(v.Body, kept),
+                        },
+                        v.Body.Contains("\n---\n", StringComparison.Ordinal)
+                    )
+            )
+            .ToList();
         var questions = draft.Questions.Select(q => q with { Id = Guid.CreateVersion7() }).ToList();
-        var faults = QuizCheck.Faults(questions, [.. versions.Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth))]);
-        foreach (var fault in faults.Where(f => f.Stops)) warnings.Add($"Question {fault.At + 1} was left out: it {fault.Sentence}");
-        questions = [.. questions.Where((_, i) => !faults.Any(f => f.Stops && f.At == i)).Select((q, i) => q with { Position = i })];
-        var words = draft.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example)).Concat(taken.Words ?? []).DistinctBy(w => w.Text).Take(OwnTextEndpoints.MostWords).ToList();
+        var faults = QuizCheck.Faults(
+            questions,
+            [.. versions.Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth))]
+        );
+        foreach (var fault in faults.Where(f => f.Stops))
+            warnings.Add($"Question {fault.At + 1} was left out: it {fault.Sentence}");
+        questions =
+        [
+            .. questions
+                .Where((_, i) => !faults.Any(f => f.Stops && f.At == i))
+                .Select((q, i) => q with { Position = i }),
+        ];
+        var words = draft
+            .Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))
+            .Concat(taken.Words ?? [])
+            .DistinctBy(w => w.Text)
+            .Take(OwnTextEndpoints.MostWords)
+            .ToList();
         var title = taken.Title.Trim();
-        var text = new NewText(taken.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}", title, taken.Kind.Trim(), taken.Topic.Trim(), taken.Fiction, draft.Spelling.Length > 0 ? draft.Spelling : "British", draft.Blurb,
-            versions, questions, words, desk.Who.Id, mine, draft.Season);
+        var text = new NewText(
+            taken.Id ?? Guid.CreateVersion7(),
+            desk.Who.SchoolId,
+            $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}",
+            title,
+            taken.Kind.Trim(),
+            taken.Topic.Trim(),
+            taken.Fiction,
+            draft.Spelling.Length > 0 ? draft.Spelling : "British",
+            draft.Blurb,
+            versions,
+            questions,
+            words,
+            desk.Who.Id,
+            mine,
+            draft.Season
+        );
         await OwnTextEndpoints.Keep(text, 0, "Brought from a file", desk, keeper, shelf);
         return new(text.Id, title, warnings);
     }
 
     /// <summary>The body with its pictures by their ids; a picture that is not kept leaves no trace.</summary>
     private static string Pictured(string body, Dictionary<string, string> kept) =>
-        string.Join("\n\n", body.Split("\n\n").Select(p => Paragraphs.PictureOf(p.Trim()) is { } picture ? kept.GetValueOrDefault(picture.Name, "") : p).Where(p => p.Length > 0));
+        string.Join(
+            "\n\n",
+            body.Split("\n\n")
+                .Select(p =>
+                    Paragraphs.PictureOf(p.Trim()) is { } picture ? kept.GetValueOrDefault(picture.Name, "") : p
+                )
+                .Where(p => p.Length > 0)
+        );
 
     /// <summary>The questions of a QTI package, for the quiz of a text that is being written.</summary>
-    private static async Task<QuizFileView> Questions(Guid textId, FileRequest request, Desk desk, TextStore texts, CancellationToken stop)
+    private static async Task<QuizFileView> Questions(
+        Guid textId,
+        FileRequest request,
+        Desk desk,
+        TextStore texts,
+        CancellationToken stop
+    )
     {
         desk.Library();
         _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
@@ -141,25 +309,66 @@ public static class BringEndpoints
             var package = await Untrusted.Read(() => QtiReader.Read(new MemoryStream(request.File ?? [])), stop);
             return new([.. package.Texts.SelectMany(t => t.Questions).Select(QuestionView.Of)], package.LeftOut);
         }
-        catch (Unreadable e) { throw Refused.Field("file", e.Message); }
+        catch (Unreadable e)
+        {
+            throw Refused.Field("file", e.Message);
+        }
     }
 
     /// <param name="format">txt, md, html, docx, epub, zip or qti.</param>
     /// <param name="version">Label of the version, for formats that hold one; the first if it is not said.</param>
-    private static async Task<IResult> File(Guid textId, string? format, string? version, Desk desk, TextStore texts, PictureStore pictures)
+    private static async Task<IResult> File(
+        Guid textId,
+        string? format,
+        string? version,
+        Desk desk,
+        TextStore texts,
+        PictureStore pictures
+    )
     {
         desk.Library();
         var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
-        if (format is null || !TextWriters.Formats.Contains(format)) throw Refused.Field("format", "There is no such format.");
+        if (format is null || !TextWriters.Formats.Contains(format))
+            throw Refused.Field("format", "There is no such format.");
         var shown = new Dictionary<string, DraftPicture>();
         foreach (var p in whole.Versions.SelectMany(v => v.Pages).SelectMany(p => p))
-            if (Paragraphs.PictureOf(p) is { } at && Guid.TryParse(at.Name, out var id) && !shown.ContainsKey(at.Name) && await pictures.Find(id, desk.Who.SchoolId) is { } found)
-                shown[at.Name] = new($"picture-{shown.Count + 1}{(found.Type == "image/png" ? ".png" : ".jpg")}", found.Bytes, at.Alt);
-        string Named(string body) => shown.Aggregate(body, (text, p) => text.Replace($"]({p.Key})", $"]({p.Value.Name})", StringComparison.Ordinal));
-        var folder = new TextFolder(whole.Slug, whole.Title, whole.Kind, whole.Topic, whole.Fiction, whole.Spelling, whole.Blurb, whole.Season, [.. whole.Versions.Select(v => new VersionFile(v.Label, Math.Round(v.Depth, 1), Named(TextFiles.Body(v.Pages))))],
-            whole.Questions, [.. whole.Words.Select(w => new WordFile(w.Text, w.Part, w.Meaning, w.Example))]);
+            if (
+                Paragraphs.PictureOf(p) is { } at
+                && Guid.TryParse(at.Name, out var id)
+                && !shown.ContainsKey(at.Name)
+                && await pictures.Find(id, desk.Who.SchoolId) is { } found
+            )
+                shown[at.Name] = new(
+                    $"picture-{shown.Count + 1}{(found.Type == "image/png" ? ".png" : ".jpg")}",
+                    found.Bytes,
+                    at.Alt
+                );
+        string Named(string body) =>
+            shown.Aggregate(body, (text, p) =>
+                text.Replace($"]({p.Key})", $"]({p.Value.Name})", StringComparison.Ordinal)
+            );
+        var folder = new TextFolder(
+            whole.Slug,
+            whole.Title,
+            whole.Kind,
+            whole.Topic,
+            whole.Fiction,
+            whole.Spelling,
+            whole.Blurb,
+            whole.Season,
+            [
+                .. whole.Versions.Select(v => new VersionFile(
+                    v.Label,
+                    Math.Round(v.Depth, 1),
+                    Named(TextFiles.Body(v.Pages))
+                )),
+            ],
+            whole.Questions,
+            [.. whole.Words.Select(w => new WordFile(w.Text, w.Part, w.Meaning, w.Example))]
+        );
         var label = version ?? folder.Versions[0].Label;
-        if (folder.Versions.All(v => v.Label != label)) throw Refused.NotFound();
+        if (folder.Versions.All(v => v.Label != label))
+            throw Refused.NotFound();
         var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!.ChangedAt;
         var file = TextWriters.Write(folder, [.. shown.Values], format, label, textId, changed);
         return Results.File(file.Bytes, file.Type, file.Name);
@@ -167,15 +376,22 @@ public static class BringEndpoints
 
     private static async Task<IResult> Shown(Guid pictureId, Desk desk, PictureStore pictures)
     {
-        if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Reader)) throw Refused.NotFound();
+        if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Reader))
+            throw Refused.NotFound();
         var picture = await pictures.Find(pictureId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         return Results.File(picture.Bytes, picture.Type);
     }
 
     private static async Task<DraftFile> Opened(string? name, byte[]? bytes, CancellationToken stop)
     {
-        try { return await Untrusted.Read(() => TextFiles.Read(name ?? "", bytes ?? []), stop); }
-        catch (Unreadable e) { throw Refused.Field("file", e.Message); }
+        try
+        {
+            return await Untrusted.Read(() => TextFiles.Read(name ?? "", bytes ?? []), stop);
+        }
+        catch (Unreadable e)
+        {
+            throw Refused.Field("file", e.Message);
+        }
     }
 }
 

@@ -4,7 +4,8 @@ using DeepCurrent.Formats.Content;
 
 namespace DeepCurrent.Web.Texts;
 
-/// <summary>Puts the texts that ship into the library. Those that are there already are left alone, unless what ships has changed since.</summary>
+/// <summary>Puts the texts that ship into the library. Those that are there already are left alone, unless what ships
+/// has changed since.</summary>
 public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvider clock, ILogger<ContentLoader> log)
 {
     public async Task<int> Load(string folder)
@@ -15,9 +16,16 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
         {
             var before = known.GetValueOrDefault(Path.GetFileName(path));
             var note = $"As it ships ({Fingerprint(path)})";
-            if (before?.Note == note) continue;
+            if (before?.Note == note)
+                continue;
             var text = Measured(ContentReader.Read(path));
-            await keeper.Save(before is null ? text : await WithIdsOf(before.Id, text), before?.Revision ?? 0, null, note, clock.GetUtcNow());
+            await keeper.Save(
+                before is null ? text : await WithIdsOf(before.Id, text),
+                before?.Revision ?? 0,
+                null,
+                note,
+                clock.GetUtcNow()
+            );
             changed++;
         }
         log.LogInformation("{Changed} texts added to the library or brought up to date", changed);
@@ -27,7 +35,8 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
     private static string Fingerprint(string folder)
     {
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        foreach (var file in Directory.EnumerateFiles(folder).Order()) hash.AppendData(File.ReadAllBytes(file));
+        foreach (var file in Directory.EnumerateFiles(folder).Order())
+            hash.AppendData(File.ReadAllBytes(file));
         return Convert.ToHexStringLower(hash.GetHashAndReset())[..12];
     }
 
@@ -36,11 +45,32 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
     {
         var versions = (await texts.Bodies(id)).ToDictionary(v => v.Label, v => v.Id);
         var questions = (await texts.Questions(id)).GroupBy(q => q.Stem).ToDictionary(g => g.Key, g => g.First().Id);
-        return text with { Id = id, Versions = [.. text.Versions.Select(v => v with { Id = versions.GetValueOrDefault(v.Label, v.Id) })], Questions = [.. text.Questions.Select(q => q with { Id = questions.GetValueOrDefault(q.Stem, q.Id) })] };
+        return text with
+        {
+            Id = id,
+            Versions = [.. text.Versions.Select(v => v with { Id = versions.GetValueOrDefault(v.Label, v.Id) })],
+            Questions = [.. text.Questions.Select(q => q with { Id = questions.GetValueOrDefault(q.Stem, q.Id) })],
+        };
     }
 
-    internal static NewText Measured(TextFolder text) => new(Guid.CreateVersion7(), null, text.Slug, text.Title, text.Kind, text.Topic, text.Fiction, text.Spelling, text.Blurb,
-        [.. text.Versions.Select((v, i) => TextMeasuring.Version(Guid.CreateVersion7(), v.Label, i, v, paged: true))],
-        [.. text.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
-        [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))], Season: text.Season);
+    internal static NewText Measured(TextFolder text) =>
+        new(
+            Guid.CreateVersion7(),
+            null,
+            text.Slug,
+            text.Title,
+            text.Kind,
+            text.Topic,
+            text.Fiction,
+            text.Spelling,
+            text.Blurb,
+            [
+                .. text.Versions.Select(
+                    (v, i) => TextMeasuring.Version(Guid.CreateVersion7(), v.Label, i, v, paged: true)
+                ),
+            ],
+            [.. text.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
+            [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))],
+            Season: text.Season
+        );
 }

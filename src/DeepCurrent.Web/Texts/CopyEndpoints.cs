@@ -6,7 +6,17 @@ namespace DeepCurrent.Web.Texts;
 
 /// <param name="Reader">Null while it is here, and for a reader whom the asker may not see.</param>
 /// <param name="Late">It should have been back before today.</param>
-public sealed record CopyView(Guid Id, string Code, string Title, Guid? TextId, Guid? ReaderId, string? Reader, DateTimeOffset? LentAt, DateOnly? DueOn, bool Late);
+public sealed record CopyView(
+    Guid Id,
+    string Code,
+    string Title,
+    Guid? TextId,
+    Guid? ReaderId,
+    string? Reader,
+    DateTimeOffset? LentAt,
+    DateOnly? DueOn,
+    bool Late
+);
 
 /// <param name="Codes">A code for each copy.</param>
 public sealed record NewCopiesRequest(Guid? TextId, string Title, IReadOnlyList<string> Codes);
@@ -24,7 +34,8 @@ public sealed record DeskAnswer(string What, Guid? ReaderId, string? Reader, Cop
 /// <summary>Copies on paper: lent with two entries, a user name and a code, and taken back with one.</summary>
 public static class CopyEndpoints
 {
-    private const int MostAtOnce = 200, MostDays = 200;
+    private const int MostAtOnce = 200,
+        MostDays = 200;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -44,39 +55,62 @@ public static class CopyEndpoints
     private static async Task<CopiesMade> Add(NewCopiesRequest request, Desk desk, CopyStore copies, TextStore texts)
     {
         desk.Library();
-        var codes = (request.Codes ?? []).Select(c => c.Trim()).Where(c => c.Length > 0).Distinct(StringComparer.OrdinalIgnoreCase).ToList();
-        if (codes.Count is 0 or > MostAtOnce) throw Refused.Field("codes", $"Give 1 to {MostAtOnce} codes, one for each copy.");
-        if (codes.Find(c => c.Length > 40) is { } longest) throw Refused.Field("codes", $"The code {longest[..40]}… has more than 40 letters.");
-        var title = request.TextId is { } id ? (await texts.Find(id, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title : request.Title?.Trim() ?? "";
-        if (title.Length is 0 or > 120) throw Refused.Field("title", "Copies need a title of at most 120 letters.");
+        var codes = (request.Codes ?? [])
+            .Select(c => c.Trim())
+            .Where(c => c.Length > 0)
+            .Distinct(StringComparer.OrdinalIgnoreCase)
+            .ToList();
+        if (codes.Count is 0 or > MostAtOnce)
+            throw Refused.Field("codes", $"Give 1 to {MostAtOnce} codes, one for each copy.");
+        if (codes.Find(c => c.Length > 40) is { } longest)
+            throw Refused.Field("codes", $"The code {longest[..40]}… has more than 40 letters.");
+        var title = request.TextId is { } id
+            ? (await texts.Find(id, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title
+            : request.Title?.Trim() ?? "";
+        if (title.Length is 0 or > 120)
+            throw Refused.Field("title", "Copies need a title of at most 120 letters.");
         var taken = new List<string>();
         foreach (var code in codes)
-            if (!await copies.Add(Guid.CreateVersion7(), desk.Who.SchoolId, request.TextId, title, code, desk.Now)) taken.Add(code);
+            if (!await copies.Add(Guid.CreateVersion7(), desk.Who.SchoolId, request.TextId, title, code, desk.Now))
+                taken.Add(code);
         return new(codes.Count - taken.Count, taken);
     }
 
-    /// <summary>What was typed or scanned: a copy comes back, or goes to the reader who was named before; a user name says who takes the next one.</summary>
+    /// <summary>What was typed or scanned: a copy comes back, or goes to the reader who was named before; a user name
+    /// says who takes the next one.</summary>
     private static async Task<DeskAnswer> Typed(DeskRequest request, Desk desk, CopyStore copies)
     {
         desk.Library();
         var typed = request.Typed?.Trim() ?? "";
-        if (typed.Length == 0) throw Refused.Field("typed", "Type or scan a user name or a copy's code.");
-        if (request.Days is < 1 or > MostDays) throw Refused.Field("days", $"A copy is lent for 1 to {MostDays} days.");
+        if (typed.Length == 0)
+            throw Refused.Field("typed", "Type or scan a user name or a copy's code.");
+        if (request.Days is < 1 or > MostDays)
+            throw Refused.Field("days", $"A copy is lent for 1 to {MostDays} days.");
         var today = await desk.Today();
         if (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead) is { } copy)
         {
             if (request.ReaderId is not { } readerId)
             {
-                if (copy.ReaderId is null) throw Refused.Field("typed", $"“{copy.Title}” is here. To lend it, type the reader's user name first.");
+                if (copy.ReaderId is null)
+                    throw Refused.Field(
+                        "typed",
+                        $"“{copy.Title}” is here. To lend it, type the reader's user name first."
+                    );
                 await copies.Return(copy.Id, desk.Now);
-                return new("returned", copy.ReaderId, Name(copy), View((await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead))!, today));
+                return new(
+                    "returned",
+                    copy.ReaderId,
+                    Name(copy),
+                    View((await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead))!, today)
+                );
             }
             _ = await desk.Reader(readerId, Core.Access.Deed.SeeReader);
             await copies.Lend(copy.Id, readerId, desk.Who.Id, today.AddDays(request.Days), desk.Now);
             var lent = (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead))!;
             return new("lent", readerId, Name(lent), View(lent, today));
         }
-        if (await copies.Reader(typed, desk.Who.SchoolId) is not { } reader) throw Refused.Field("typed", $"Neither a copy nor a reader is known as “{typed}”.");
+        if (await copies.Reader(typed, desk.Who.SchoolId) is not { } reader)
+            throw Refused.Field("typed", $"Neither a copy nor a reader is known as “{typed}”.");
         _ = await desk.Reader(reader.Id, Core.Access.Deed.SeeReader);
         return new("reader", reader.Id, $"{reader.GivenName} {reader.FamilyName}".Trim(), null);
     }
@@ -84,10 +118,13 @@ public static class CopyEndpoints
     private static async Task<IResult> Remove(Guid copyId, Desk desk, CopyStore copies)
     {
         desk.Library();
-        return await copies.Remove(copyId, desk.Who.SchoolId, desk.Now) ? Results.NoContent() : throw Refused.NotFound();
+        return await copies.Remove(copyId, desk.Who.SchoolId, desk.Now)
+            ? Results.NoContent()
+            : throw Refused.NotFound();
     }
 
     private static string? Name(CopyRow c) => c.GivenName is null ? null : $"{c.GivenName} {c.FamilyName}".Trim();
 
-    private static CopyView View(CopyRow c, DateOnly today) => new(c.Id, c.Code, c.Title, c.TextId, c.ReaderId, Name(c), c.LentAt, c.DueOn, c.DueOn is { } due && due < today);
+    private static CopyView View(CopyRow c, DateOnly today) =>
+        new(c.Id, c.Code, c.Title, c.TextId, c.ReaderId, Name(c), c.LentAt, c.DueOn, c.DueOn is { } due && due < today);
 }

@@ -5,7 +5,8 @@ using Npgsql;
 
 namespace DeepCurrent.Web.Texts;
 
-/// <summary>The library's cards in memory, so that a search costs one pass over them. The database says when a text has changed, whichever instance changed it.</summary>
+/// <summary>The library's cards in memory, so that a search costs one pass over them. The database says when a text has
+/// changed, whichever instance changed it.</summary>
 public sealed class LibraryShelf(ShelfStore store)
 {
     private readonly SemaphoreSlim one = new(1);
@@ -14,14 +15,18 @@ public sealed class LibraryShelf(ShelfStore store)
 
     public async Task<Shelf> Now()
     {
-        if (shelf is { } ready) return ready;
+        if (shelf is { } ready)
+            return ready;
         await one.WaitAsync();
         try
         {
             cards ??= (await store.Cards()).ToDictionary(c => c.Id);
             return shelf ??= new(cards.Values);
         }
-        finally { one.Release(); }
+        finally
+        {
+            one.Release();
+        }
     }
 
     /// <summary>Every card.</summary>
@@ -34,7 +39,13 @@ public sealed class LibraryShelf(ShelfStore store)
     /// <summary>The topics that texts have which a whole school sees.</summary>
     public async Task<IReadOnlyList<string>> Topics(Guid schoolId)
     {
-        return [.. (await Cards()).Where(c => !c.Mine && (c.SchoolId is null || c.SchoolId == schoolId)).Select(c => c.Topic).Distinct()];
+        return
+        [
+            .. (await Cards())
+                .Where(c => !c.Mine && (c.SchoolId is null || c.SchoolId == schoolId))
+                .Select(c => c.Topic)
+                .Distinct(),
+        ];
     }
 
     /// <summary>Reads one text's card anew.</summary>
@@ -43,31 +54,44 @@ public sealed class LibraryShelf(ShelfStore store)
         await one.WaitAsync();
         try
         {
-            if (cards is null) return;
+            if (cards is null)
+                return;
             cards.Remove(textId);
-            foreach (var card in await store.Cards(textId)) cards[card.Id] = card;
+            foreach (var card in await store.Cards(textId))
+                cards[card.Id] = card;
             shelf = null;
         }
-        finally { one.Release(); }
+        finally
+        {
+            one.Release();
+        }
     }
 
     /// <summary>Reads everything anew the next time it is asked for, since notices may have been missed.</summary>
     public async Task Forget()
     {
         await one.WaitAsync();
-        try { (cards, shelf) = (null, null); }
-        finally { one.Release(); }
+        try
+        {
+            (cards, shelf) = (null, null);
+        }
+        finally
+        {
+            one.Release();
+        }
     }
 }
 
 /// <summary>Listens for texts that have changed.</summary>
-public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextStore texts, ILogger<ShelfListener> log) : ChannelListener(db, "text", log)
+public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextStore texts, ILogger<ShelfListener> log)
+    : ChannelListener(db, "text", log)
 {
     protected override Task Begun() => shelf.Forget();
 
     protected override async Task Heard(string payload, CancellationToken stop)
     {
-        if (!Guid.TryParse(payload, out var id)) return;
+        if (!Guid.TryParse(payload, out var id))
+            return;
         texts.Forget(id);
         await shelf.Refresh(id);
     }

@@ -11,8 +11,14 @@ namespace DeepCurrent.Web.Texts;
 
 /// <param name="SentenceLength">What if sentences were this many times as long.</param>
 /// <param name="Unfamiliar">What if there were this many times as many unfamiliar words.</param>
-/// <param name="Taught">Keys of the letter–sound patterns taught so far; the answer then says which words of an early text break them.</param>
-public sealed record MeasureRequest(string Text, double? SentenceLength, double? Unfamiliar, IReadOnlyList<string>? Taught = null);
+/// <param name="Taught">Keys of the letter–sound patterns taught so far; the answer then says which words of an early
+/// text break them.</param>
+public sealed record MeasureRequest(
+    string Text,
+    double? SentenceLength,
+    double? Unfamiliar,
+    IReadOnlyList<string>? Taught = null
+);
 
 public sealed record RemarkView(string Doubt, bool Stops, string Sentence);
 
@@ -21,7 +27,18 @@ public sealed record PatternUseView(string Key, string Name, int Times, IReadOnl
 /// <param name="Measure">Null where the text cannot be measured; the remarks say why.</param>
 /// <param name="Why">Places are in <paramref name="Plain"/>, the text without marks and headings.</param>
 /// <param name="IfChanged">Depth if it were changed as asked.</param>
-public sealed record MeasuredView(double? Depth, double? DepthError, string? GradeLabel, string Plain, MeasureView? Measure, TextWhy? Why, IReadOnlyList<RemarkView> Remarks, IReadOnlyList<PatternUseView> Patterns, IReadOnlyList<PatternBreak> Breaks, double? IfChanged);
+public sealed record MeasuredView(
+    double? Depth,
+    double? DepthError,
+    string? GradeLabel,
+    string Plain,
+    MeasureView? Measure,
+    TextWhy? Why,
+    IReadOnlyList<RemarkView> Remarks,
+    IReadOnlyList<PatternUseView> Patterns,
+    IReadOnlyList<PatternBreak> Breaks,
+    double? IfChanged
+);
 
 /// <param name="Id">Null for a new version.</param>
 /// <param name="Body">Markdown: paragraphs, # headings, --- between pages; without --- pages are made.</param>
@@ -31,7 +48,21 @@ public sealed record OwnVersion(Guid? Id, string Label, string Body);
 /// <param name="Mine">Only I see it.</param>
 /// <param name="Note">What was changed, for the history.</param>
 /// <param name="Id">Of a new text, made by the page: sent again, it is the same text.</param>
-public sealed record OwnTextRequest(int Revision, string Title, string Kind, string Topic, bool Fiction, string Spelling, string Blurb, string Season, bool Mine, string? Note, IReadOnlyList<OwnVersion> Versions, IReadOnlyList<Word> Words, Guid? Id = null);
+public sealed record OwnTextRequest(
+    int Revision,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    string Spelling,
+    string Blurb,
+    string Season,
+    bool Mine,
+    string? Note,
+    IReadOnlyList<OwnVersion> Versions,
+    IReadOnlyList<Word> Words,
+    Guid? Id = null
+);
 
 /// <param name="Warnings">What the change has left to be looked at.</param>
 public sealed record SavedTextView(Guid Id, int Revision, IReadOnlyList<string> Warnings);
@@ -44,7 +75,13 @@ public sealed record RetireRequest(bool Retired);
 /// <param name="Depth">Null takes the statement back.</param>
 public sealed record StateDepthRequest(double? Depth, string? Reason);
 
-public sealed record RevisionView(int Revision, DateTimeOffset At, string? By, string Note, IReadOnlyList<TextVersionBody> Versions);
+public sealed record RevisionView(
+    int Revision,
+    DateTimeOffset At,
+    string? By,
+    string Note,
+    IReadOnlyList<TextVersionBody> Versions
+);
 
 public sealed record TextVersionBody(string Label, IReadOnlyList<IReadOnlyList<string>> Pages);
 
@@ -52,13 +89,27 @@ public sealed record TextVersionBody(string Label, IReadOnlyList<IReadOnlyList<s
 public static class OwnTextEndpoints
 {
     private const long LargestText = 2 << 20;
-    internal const int LongestBody = 200_000, MostVersions = 6, MostWords = 40;
+    internal const int LongestBody = 200_000,
+        MostVersions = 6,
+        MostWords = 40;
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/texts/measure", Measure).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
+        api.MapPost("/texts/measure", Measure)
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
         api.MapPost("/texts", Make).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
-        api.MapPut("/texts/{textId:guid}", (Guid textId, OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => Save(textId, request, desk, texts, keeper, shelf)).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
+        api.MapPut(
+                "/texts/{textId:guid}",
+                (
+                    Guid textId,
+                    OwnTextRequest request,
+                    Desk desk,
+                    TextStore texts,
+                    TextKeeper keeper,
+                    LibraryShelf shelf
+                ) => Save(textId, request, desk, texts, keeper, shelf)
+            )
+            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestText));
         api.MapPost("/texts/{textId:guid}/copy", Copy);
         api.MapPost("/texts/{textId:guid}/retire", Retire);
         api.MapPut("/texts/{textId:guid}/versions/{versionId:guid}/depth", State);
@@ -70,52 +121,160 @@ public static class OwnTextEndpoints
     {
         desk.Library();
         var text = request.Text ?? "";
-        if (text.Length > LongestBody) throw Refused.Field("text", $"A version has at most {LongestBody:N0} letters.");
+        if (text.Length > LongestBody)
+            throw Refused.Field("text", $"A version has at most {LongestBody:N0} letters.");
         var plain = new VersionFile("", 0, text).Prose;
-        var remarks = TextSense.Remarks(plain).Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence)).ToList();
-        if (remarks.Exists(r => r.Stops)) return new(null, null, null, plain, null, null, remarks, [], [], null);
+        var remarks = TextSense
+            .Remarks(plain)
+            .Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence))
+            .ToList();
+        if (remarks.Exists(r => r.Stops))
+            return new(null, null, null, plain, null, null, remarks, [], [], null);
         var chart = (await desk.School()).Chart;
         var m = TextMeasurer.Measure(plain);
         double? changed = null;
         if (request.SentenceLength is not null || request.Unfamiliar is not null)
         {
-            try { changed = TextReasons.WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1).Value; }
-            catch (ArgumentOutOfRangeException e) { throw Refused.Field(e.ParamName ?? "text", e.Message); }
+            try
+            {
+                changed = TextReasons
+                    .WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1)
+                    .Value;
+            }
+            catch (ArgumentOutOfRangeException e)
+            {
+                throw Refused.Field(e.ParamName ?? "text", e.Message);
+            }
         }
-        var patterns = m.Depth.Value > LetterSounds.DeepestOfUse ? [] : LetterSounds.Uses(plain).Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words)).ToList();
-        return new(m.Depth.Value, m.DepthError, chart.GradeLabel(m.Depth), plain, TextMeasuring.View(plain, m), TextReasons.Explain(plain), remarks, patterns, patterns.Count == 0 || request.Taught is not { Count: > 0 } taught ? [] : LetterSounds.Breaks(plain, LetterSounds.All.Select(p => p.Key).Intersect(taught).ToHashSet()), changed);
+        var patterns =
+            m.Depth.Value > LetterSounds.DeepestOfUse
+                ? []
+                : LetterSounds
+                    .Uses(plain)
+                    .Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words))
+                    .ToList();
+        return new(
+            m.Depth.Value,
+            m.DepthError,
+            chart.GradeLabel(m.Depth),
+            plain,
+            TextMeasuring.View(plain, m),
+            TextReasons.Explain(plain),
+            remarks,
+            patterns,
+            patterns.Count == 0 || request.Taught is not { Count: > 0 } taught
+                ? []
+                : LetterSounds.Breaks(plain, LetterSounds.All.Select(p => p.Key).Intersect(taught).ToHashSet()),
+            changed
+        );
     }
 
-    /// <summary>A new text. Sent again before anybody has changed it, it is the same text, as it is written by now.</summary>
-    private static async Task<SavedTextView> Make(OwnTextRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf) => await Mine(request.Id, desk, texts) is { Revision: 1 } there
-        ? await Save(there.Id, request with { Revision = 1 }, desk, texts, keeper, shelf) : await Save(null, request, desk, texts, keeper, shelf);
+    /// <summary>A new text. Sent again before anybody has changed it, it is the same text, as it is written by
+    /// now.</summary>
+    private static async Task<SavedTextView> Make(
+        OwnTextRequest request,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    ) =>
+        await Mine(request.Id, desk, texts) is { Revision: 1 } there
+            ? await Save(there.Id, request with { Revision = 1 }, desk, texts, keeper, shelf)
+            : await Save(null, request, desk, texts, keeper, shelf);
 
     /// <summary>What the asker has made under an id.</summary>
     internal static async Task<TextOwning?> Mine(Guid? id, Desk desk, TextStore texts) =>
-        id is { } known && await texts.Owning(known, desk.Who.SchoolId, desk.Who.Id) is { } text && text.OwnerId == desk.Who.Id ? text : null;
+        id is { } known
+        && await texts.Owning(known, desk.Who.SchoolId, desk.Who.Id) is { } text
+        && text.OwnerId == desk.Who.Id
+            ? text
+            : null;
 
-    private static async Task<SavedTextView> Save(Guid? textId, OwnTextRequest r, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<SavedTextView> Save(
+        Guid? textId,
+        OwnTextRequest r,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         desk.Library();
         var before = textId is { } id ? await Changeable(id, desk, texts) : null;
         Check(r);
         var bodies = before is null ? [] : await texts.Bodies(before.Id);
         var known = bodies.Select(v => v.Id).ToHashSet();
-        Guid IdOf(OwnVersion v, string label) => v.Id is { } vid && known.Contains(vid) ? vid : bodies.FirstOrDefault(b => b.Label == label && r.Versions.All(o => o.Id != b.Id))?.Id ?? Guid.CreateVersion7();
-        var versions = r.Versions.Select((v, i) => (Version: v, Label: Short(v.Label, ((char)('a' + i)).ToString(), 20))).Select((x, i) => TextMeasuring.Version(IdOf(x.Version, x.Label), x.Label, i, new VersionFile("", 0, x.Version.Body), x.Version.Body.Contains("\n---\n", StringComparison.Ordinal))).ToList();
+        Guid IdOf(OwnVersion v, string label) =>
+            v.Id is { } vid && known.Contains(vid)
+                ? vid
+                : bodies.FirstOrDefault(b => b.Label == label && r.Versions.All(o => o.Id != b.Id))?.Id
+                    ?? Guid.CreateVersion7();
+        var versions = r
+            .Versions.Select((v, i) => (Version: v, Label: Short(v.Label, ((char)('a' + i)).ToString(), 20)))
+            .Select(
+                (x, i) =>
+                    TextMeasuring.Version(
+                        IdOf(x.Version, x.Label),
+                        x.Label,
+                        i,
+                        new VersionFile("", 0, x.Version.Body),
+                        x.Version.Body.Contains("\n---\n", StringComparison.Ordinal)
+                    )
+            )
+            .ToList();
         var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
-        var made = new NewText(before?.Id ?? r.Id ?? Guid.CreateVersion7(), desk.Who.SchoolId, before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}", r.Title.Trim(), r.Kind.Trim(), r.Topic.Trim(), r.Fiction, Short(r.Spelling, "British", 20), r.Blurb?.Trim() ?? "",
-            versions, questions, [.. (r.Words ?? []).Where(w => !string.IsNullOrWhiteSpace(w.Text)).Select(w => new Word(w.Text.Trim(), w.Part?.Trim() ?? "", w.Meaning?.Trim() ?? "", w.Example?.Trim() ?? ""))],
-            before?.OwnerId ?? desk.Who.Id, r.Mine, r.Season?.Trim() ?? "", before?.CopiedFrom);
-        if (before?.Revision == r.Revision && string.IsNullOrWhiteSpace(r.Note) && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Id))!)) return new(made.Id, r.Revision, [.. Lost(made)]);
-        var revision = await Keep(made, r.Revision, Short(r.Note, before is null ? "Made" : "Changed", 200), desk, keeper, shelf);
+        var made = new NewText(
+            before?.Id ?? r.Id ?? Guid.CreateVersion7(),
+            desk.Who.SchoolId,
+            before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}",
+            r.Title.Trim(),
+            r.Kind.Trim(),
+            r.Topic.Trim(),
+            r.Fiction,
+            Short(r.Spelling, "British", 20),
+            r.Blurb?.Trim() ?? "",
+            versions,
+            questions,
+            [
+                .. (r.Words ?? [])
+                    .Where(w => !string.IsNullOrWhiteSpace(w.Text))
+                    .Select(w => new Word(
+                        w.Text.Trim(),
+                        w.Part?.Trim() ?? "",
+                        w.Meaning?.Trim() ?? "",
+                        w.Example?.Trim() ?? ""
+                    )),
+            ],
+            before?.OwnerId ?? desk.Who.Id,
+            r.Mine,
+            r.Season?.Trim() ?? "",
+            before?.CopiedFrom
+        );
+        if (
+            before?.Revision == r.Revision
+            && string.IsNullOrWhiteSpace(r.Note)
+            && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Id))!)
+        )
+            return new(made.Id, r.Revision, [.. Lost(made)]);
+        var revision = await Keep(
+            made,
+            r.Revision,
+            Short(r.Note, before is null ? "Made" : "Changed", 200),
+            desk,
+            keeper,
+            shelf
+        );
         return new(made.Id, revision, [.. Lost(made)]);
     }
 
     /// <summary>True where two say the same, however they were measured.</summary>
     private static bool Same(NewText a, NewText b)
     {
-        static NewText Unmeasured(NewText x) => x with { Versions = [.. x.Versions.Select(v => v with { Depth = 0, DepthError = 0, Measure = "" })] };
+        static NewText Unmeasured(NewText x) =>
+            x with
+            {
+                Versions = [.. x.Versions.Select(v => v with { Depth = 0, DepthError = 0, Measure = "" })],
+            };
         return Database.ToJson(Unmeasured(a)) == Database.ToJson(Unmeasured(b));
     }
 
@@ -123,45 +282,94 @@ public static class OwnTextEndpoints
     private static IEnumerable<string> Lost(NewText text)
     {
         foreach (var (q, i) in text.Questions.Select((q, i) => (q, i + 1)))
-            foreach (var v in text.Versions)
-                if (!q.Written && (q.Proof(v.Label) is not { } proof || !Paragraphs.Holds(string.Join("\n", v.Pages.SelectMany(p => p)), proof)))
-                    yield return $"Question {i}: the sentence that proves its answer is not in version {v.Label}.";
+        foreach (var v in text.Versions)
+            if (
+                !q.Written
+                && (
+                    q.Proof(v.Label) is not { } proof
+                    || !Paragraphs.Holds(string.Join("\n", v.Pages.SelectMany(p => p)), proof)
+                )
+            )
+                yield return $"Question {i}: the sentence that proves its answer is not in version {v.Label}.";
         foreach (var w in text.Words)
-            if (!text.Versions.Any(v => v.Pages.SelectMany(p => p).Any(p => p.Contains(w.Text, StringComparison.OrdinalIgnoreCase)))) yield return $"The word {w.Text} is not in the text.";
+            if (
+                !text.Versions.Any(v =>
+                    v.Pages.SelectMany(p => p).Any(p => p.Contains(w.Text, StringComparison.OrdinalIgnoreCase))
+                )
+            )
+                yield return $"The word {w.Text} is not in the text.";
     }
 
     private static void Check(OwnTextRequest r)
     {
-        if (string.IsNullOrWhiteSpace(r.Title) || r.Title.Trim().Length > 120) throw Refused.Field("title", "A text needs a title of at most 120 letters.");
-        if (string.IsNullOrWhiteSpace(r.Kind) || r.Kind.Trim().Length > 40) throw Refused.Field("kind", "Say what kind of text it is, in at most 40 letters.");
-        if (string.IsNullOrWhiteSpace(r.Topic) || r.Topic.Trim().Length > 40) throw Refused.Field("topic", "Say what it is about, in at most 40 letters.");
-        if (r.Blurb?.Length > 300) throw Refused.Field("blurb", "Keep the description under 300 letters.");
-        if (r.Season?.Length > 40) throw Refused.Field("season", "Keep the season or unit under 40 letters.");
-        if (r.Versions is not { Count: > 0 and <= MostVersions }) throw Refused.Field("versions", $"A text has one to {MostVersions} versions.");
-        if (r.Versions.Select((v, i) => Short(v.Label, ((char)('a' + i)).ToString(), 20)).Distinct().Count() < r.Versions.Count) throw Refused.Field("versions", "Two versions have the same name.");
-        if (r.Words?.Count > MostWords) throw Refused.Field("words", $"A text has at most {MostWords} words to know.");
+        if (string.IsNullOrWhiteSpace(r.Title) || r.Title.Trim().Length > 120)
+            throw Refused.Field("title", "A text needs a title of at most 120 letters.");
+        if (string.IsNullOrWhiteSpace(r.Kind) || r.Kind.Trim().Length > 40)
+            throw Refused.Field("kind", "Say what kind of text it is, in at most 40 letters.");
+        if (string.IsNullOrWhiteSpace(r.Topic) || r.Topic.Trim().Length > 40)
+            throw Refused.Field("topic", "Say what it is about, in at most 40 letters.");
+        if (r.Blurb?.Length > 300)
+            throw Refused.Field("blurb", "Keep the description under 300 letters.");
+        if (r.Season?.Length > 40)
+            throw Refused.Field("season", "Keep the season or unit under 40 letters.");
+        if (r.Versions is not { Count: > 0 and <= MostVersions })
+            throw Refused.Field("versions", $"A text has one to {MostVersions} versions.");
+        if (
+            r.Versions.Select((v, i) => Short(v.Label, ((char)('a' + i)).ToString(), 20)).Distinct().Count()
+            < r.Versions.Count
+        )
+            throw Refused.Field("versions", "Two versions have the same name.");
+        if (r.Words?.Count > MostWords)
+            throw Refused.Field("words", $"A text has at most {MostWords} words to know.");
         foreach (var (v, i) in r.Versions.Select((v, i) => (v, i)))
         {
-            if (v.Body is null || v.Body.Length > LongestBody) throw Refused.Field($"versions[{i}].body", $"A version has at most {LongestBody:N0} letters.");
-            if (v.Body.Split("\n\n").Any(p => Paragraphs.PictureOf(p.Trim()) is { Alt.Length: 0 })) throw Refused.Field($"versions[{i}].body", "A picture needs words for those who do not see it: ![what it shows](…).");
-            if (TextSense.Remarks(new VersionFile("", 0, v.Body).Prose).FirstOrDefault(x => x.Stops) is { } stop) throw Refused.Field($"versions[{i}].body", stop.Sentence);
+            if (v.Body is null || v.Body.Length > LongestBody)
+                throw Refused.Field($"versions[{i}].body", $"A version has at most {LongestBody:N0} letters.");
+            if (v.Body.Split("\n\n").Any(p => Paragraphs.PictureOf(p.Trim()) is { Alt.Length: 0 }))
+                throw Refused.Field(
+                    $"versions[{i}].body",
+                    "A picture needs words for those who do not see it: ![what it shows](…)."
+                );
+            if (TextSense.Remarks(new VersionFile("", 0, v.Body).Prose).FirstOrDefault(x => x.Stops) is { } stop)
+                throw Refused.Field($"versions[{i}].body", stop.Sentence);
         }
     }
 
-    private static async Task<SavedTextView> Copy(Guid textId, CopyTextRequest? request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<SavedTextView> Copy(
+        Guid textId,
+        CopyTextRequest? request,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         desk.Library();
-        if (await Mine(request?.Id, desk, texts) is { } there) return new(there.Id, there.Revision, []);
+        if (await Mine(request?.Id, desk, texts) is { } there)
+            return new(there.Id, there.Revision, []);
         var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var copy = whole with
         {
-            Id = request?.Id ?? Guid.CreateVersion7(), SchoolId = desk.Who.SchoolId, OwnerId = desk.Who.Id, Mine = true, CopiedFrom = whole.Id, Slug = $"{whole.Slug[..Math.Min(50, whole.Slug.Length)]}-{Guid.NewGuid().ToString("N")[..8]}",
-            Versions = [.. whole.Versions.Select(v => v with { Id = Guid.CreateVersion7() })], Questions = [.. whole.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
+            Id = request?.Id ?? Guid.CreateVersion7(),
+            SchoolId = desk.Who.SchoolId,
+            OwnerId = desk.Who.Id,
+            Mine = true,
+            CopiedFrom = whole.Id,
+            Slug = $"{whole.Slug[..Math.Min(50, whole.Slug.Length)]}-{Guid.NewGuid().ToString("N")[..8]}",
+            Versions = [.. whole.Versions.Select(v => v with { Id = Guid.CreateVersion7() })],
+            Questions = [.. whole.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
         };
         return new(copy.Id, await Keep(copy, 0, $"Copied from {whole.Title}", desk, keeper, shelf), []);
     }
 
-    private static async Task<IResult> Retire(Guid textId, RetireRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<IResult> Retire(
+        Guid textId,
+        RetireRequest request,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         await Changeable(textId, desk, texts);
         await keeper.Retire(textId, request.Retired, desk.Now);
@@ -169,14 +377,33 @@ public static class OwnTextEndpoints
         return Results.NoContent();
     }
 
-    private static async Task<IResult> State(Guid textId, Guid versionId, StateDepthRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<IResult> State(
+        Guid textId,
+        Guid versionId,
+        StateDepthRequest request,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         await Changeable(textId, desk, texts);
-        if (!(await texts.Bodies(textId)).Any(v => v.Id == versionId)) throw Refused.NotFound();
-        if (request.Depth is < Core.Depth.Fathoms.Shallowest or > Core.Depth.Fathoms.Deepest or double.NaN) throw Refused.Field("depth", "A depth lies between −20 and 100 fm.");
-        if (request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason)) throw Refused.Field("reason", "Say why, for whoever looks at it later.");
-        if (request.Reason?.Length > 300) throw Refused.Field("reason", "Keep the reason under 300 letters.");
-        await keeper.State(textId, versionId, request.Depth, request.Depth is null ? null : request.Reason!.Trim(), desk.Who.Id, desk.Now);
+        if (!(await texts.Bodies(textId)).Any(v => v.Id == versionId))
+            throw Refused.NotFound();
+        if (request.Depth is < Core.Depth.Fathoms.Shallowest or > Core.Depth.Fathoms.Deepest or double.NaN)
+            throw Refused.Field("depth", "A depth lies between −20 and 100 fm.");
+        if (request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason))
+            throw Refused.Field("reason", "Say why, for whoever looks at it later.");
+        if (request.Reason?.Length > 300)
+            throw Refused.Field("reason", "Keep the reason under 300 letters.");
+        await keeper.State(
+            textId,
+            versionId,
+            request.Depth,
+            request.Depth is null ? null : request.Reason!.Trim(),
+            desk.Who.Id,
+            desk.Now
+        );
         await shelf.Refresh(textId);
         return Results.NoContent();
     }
@@ -185,19 +412,47 @@ public static class OwnTextEndpoints
     {
         desk.Library();
         _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
-        return [.. (await texts.Revisions(textId)).Select(r => new RevisionView(r.Revision, r.At, r.By, r.Note, [.. r.Text.Versions.Select(v => new TextVersionBody(v.Label, v.Pages))]))];
+        return
+        [
+            .. (await texts.Revisions(textId)).Select(r => new RevisionView(
+                r.Revision,
+                r.At,
+                r.By,
+                r.Note,
+                [.. r.Text.Versions.Select(v => new TextVersionBody(v.Label, v.Pages))]
+            )),
+        ];
     }
 
-    private static async Task<SavedTextView> Restore(Guid textId, int revision, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<SavedTextView> Restore(
+        Guid textId,
+        int revision,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         var now = await Changeable(textId, desk, texts);
-        var then = (await texts.Revisions(textId)).FirstOrDefault(r => r.Revision == revision) ?? throw Refused.NotFound();
+        var then = (await texts.Revisions(textId)).FirstOrDefault(r => r.Revision == revision)
+            ?? throw Refused.NotFound();
         // Who sees it is a choice of today, not part of what it says.
         var text = then.Text with { Mine = now.Mine, OwnerId = now.OwnerId };
-        return new(textId, await Keep(text, now.Revision, $"Back to revision {revision}", desk, keeper, shelf), [.. Lost(text)]);
+        return new(
+            textId,
+            await Keep(text, now.Revision, $"Back to revision {revision}", desk, keeper, shelf),
+            [.. Lost(text)]
+        );
     }
 
-    internal static async Task<int> Keep(NewText text, int expected, string note, Desk desk, TextKeeper keeper, LibraryShelf shelf)
+    internal static async Task<int> Keep(
+        NewText text,
+        int expected,
+        string note,
+        Desk desk,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         try
         {
@@ -205,7 +460,14 @@ public static class OwnTextEndpoints
             await shelf.Refresh(text.Id);
             return revision;
         }
-        catch (TextMoved) { throw Refused.Conflict("stale", "Somebody else has changed this text meanwhile. Your words are still here: copy them, then open the text again."); }
+        catch (TextMoved)
+        {
+            throw Refused.Conflict(
+                "stale",
+                "Somebody else has changed this text meanwhile. Your words are still here: copy them, then "
+                    + "open the text again."
+            );
+        }
     }
 
     /// <summary>A text its owner, or the lead of its school, may change. One that ships is copied first.</summary>
@@ -213,22 +475,56 @@ public static class OwnTextEndpoints
     {
         desk.Library();
         var text = await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
-        if (text.SchoolId is null) throw Refused.Conflict("ships", "This text ships with the library and stays as it is. Copy it to change it.");
-        return MayChange(text, desk) ? text : throw Refused.Conflict("not-yours", "A colleague made this text. Copy it to change it.");
+        if (text.SchoolId is null)
+            throw Refused.Conflict(
+                "ships",
+                "This text ships with the library and stays as it is. Copy it to change it."
+            );
+        return MayChange(text, desk)
+            ? text
+            : throw Refused.Conflict("not-yours", "A colleague made this text. Copy it to change it.");
     }
 
     /// <summary>True for a text its asker may change as it is.</summary>
-    internal static bool MayChange(TextOwning text, Desk desk) => text.SchoolId is not null && desk.May(Deed.ChangeText, text.OwnerId == desk.Who.Id);
+    internal static bool MayChange(TextOwning text, Desk desk) =>
+        text.SchoolId is not null && desk.May(Deed.ChangeText, text.OwnerId == desk.Who.Id);
 
     /// <summary>The questions with the names that versions have now, where they had others.</summary>
-    private static IReadOnlyList<Question> Renamed(IReadOnlyList<Question> questions, IReadOnlyList<VersionBody> before, IReadOnlyList<NewVersion> now)
+    private static IReadOnlyList<Question> Renamed(
+        IReadOnlyList<Question> questions,
+        IReadOnlyList<VersionBody> before,
+        IReadOnlyList<NewVersion> now
+    )
     {
         var names = before.ToDictionary(v => v.Label, v => now.FirstOrDefault(n => n.Id == v.Id)?.Label ?? v.Label);
-        Dictionary<string, T> Named<T>(IReadOnlyDictionary<string, T> by) => by.GroupBy(p => names.GetValueOrDefault(p.Key, p.Key)).ToDictionary(g => g.Key, g => g.First().Value);
-        return names.All(n => n.Key == n.Value) ? questions : [.. questions.Select(q => q with { Proofs = Named(q.Proofs), After = q.After is null ? null : Named(q.After) })];
+        Dictionary<string, T> Named<T>(IReadOnlyDictionary<string, T> by) =>
+            by.GroupBy(p => names.GetValueOrDefault(p.Key, p.Key)).ToDictionary(g => g.Key, g => g.First().Value);
+        return names.All(n => n.Key == n.Value)
+            ? questions
+            :
+            [
+                .. questions.Select(q =>
+                    q with
+                    {
+                        Proofs = Named(q.Proofs),
+                        After = q.After is null ? null : Named(q.After),
+                    }
+                ),
+            ];
     }
 
-    internal static string Short(string? text, string instead, int most) => text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
+    internal static string Short(string? text, string instead, int most) =>
+        text?.Trim() is { Length: > 0 } t ? t[..Math.Min(most, t.Length)] : instead;
 
-    internal static string Slug(string title) => string.Join('-', new string([.. title.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(' ', StringSplitOptions.RemoveEmptyEntries)) is { Length: > 0 } slug ? slug[..Math.Min(30, slug.Length)] : "text";
+    internal static string Slug(string title) =>
+        string.Join(
+            '-',
+            new string([.. title.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')]).Split(
+                ' ',
+                StringSplitOptions.RemoveEmptyEntries
+            )
+        )
+            is { Length: > 0 } slug
+            ? slug[..Math.Min(30, slug.Length)]
+            : "text";
 }

@@ -7,7 +7,18 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Texts;
 
 /// <param name="Id">Null for a new question.</param>
-public sealed record OwnQuestion(Guid? Id, string Kind, string Strand, string Stem, IReadOnlyList<Choice>? Choices, IReadOnlyDictionary<string, string>? Proofs, bool Evidence, double Offset, IReadOnlyDictionary<string, int>? After, Rubric? Rubric);
+public sealed record OwnQuestion(
+    Guid? Id,
+    string Kind,
+    string Strand,
+    string Stem,
+    IReadOnlyList<Choice>? Choices,
+    IReadOnlyDictionary<string, string>? Proofs,
+    bool Evidence,
+    double Offset,
+    IReadOnlyDictionary<string, int>? After,
+    Rubric? Rubric
+);
 
 /// <param name="Revision">The revision of the text that was changed.</param>
 public sealed record QuizRequest(int Revision, string? Note, IReadOnlyList<OwnQuestion> Questions);
@@ -16,14 +27,25 @@ public sealed record QuizRequest(int Revision, string? Note, IReadOnlyList<OwnQu
 public sealed record QuizVersionView(string Label, double Depth, IReadOnlyList<IReadOnlyList<string>> Paragraphs);
 
 /// <summary>A quiz as it is written: its questions beside the sentences that can prove them.</summary>
-public sealed record QuizView(Guid TextId, string Title, int Revision, bool MayChange, IReadOnlyList<QuestionView> Questions, IReadOnlyList<QuizVersionView> Versions, IReadOnlyList<QuizFault> Faults);
+public sealed record QuizView(
+    Guid TextId,
+    string Title,
+    int Revision,
+    bool MayChange,
+    IReadOnlyList<QuestionView> Questions,
+    IReadOnlyList<QuizVersionView> Versions,
+    IReadOnlyList<QuizFault> Faults
+);
 
 public sealed record QuizCheckView(IReadOnlyList<QuizFault> Faults);
 
 /// <summary>The questions of texts that teachers bring and change.</summary>
 public static class QuizEndpoints
 {
-    private const int MostQuestions = 40, MostChoices = 10, LongestStem = 400, LongestPart = 400;
+    private const int MostQuestions = 40,
+        MostChoices = 10,
+        LongestStem = 400,
+        LongestPart = 400;
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -38,8 +60,22 @@ public static class QuizEndpoints
         var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
         var questions = await texts.Questions(textId);
-        var versions = (await texts.Bodies(textId)).Select(v => new QuizVersionView(v.Label, v.Depth, [.. v.Pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p])])).ToList();
-        return new(textId, head.Title, own.Revision, OwnTextEndpoints.MayChange(own, desk), [.. questions.Select(QuestionView.Of)], versions, await Faults(textId, questions, texts));
+        var versions = (await texts.Bodies(textId))
+            .Select(v => new QuizVersionView(
+                v.Label,
+                v.Depth,
+                [.. v.Pages.SelectMany(p => p).Select(p => Paragraphs.IsProse(p) ? Sentences.Of(p) : [p])]
+            ))
+            .ToList();
+        return new(
+            textId,
+            head.Title,
+            own.Revision,
+            OwnTextEndpoints.MayChange(own, desk),
+            [.. questions.Select(QuestionView.Of)],
+            versions,
+            await Faults(textId, questions, texts)
+        );
     }
 
     /// <summary>What is wrong with a quiz as it stands, before it is kept.</summary>
@@ -50,20 +86,48 @@ public static class QuizEndpoints
         return new(await Faults(textId, Read(request, []), texts));
     }
 
-    private static async Task<SavedTextView> Save(Guid textId, QuizRequest request, Desk desk, TextStore texts, TextKeeper keeper, LibraryShelf shelf)
+    private static async Task<SavedTextView> Save(
+        Guid textId,
+        QuizRequest request,
+        Desk desk,
+        TextStore texts,
+        TextKeeper keeper,
+        LibraryShelf shelf
+    )
     {
         var own = await OwnTextEndpoints.Changeable(textId, desk, texts);
         var whole = (await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id))!;
         var questions = Read(request, [.. whole.Questions.Select(q => q.Id)]);
         var faults = await Faults(textId, questions, texts);
-        if (faults.FirstOrDefault(f => f.Stops) is { } stop) throw Refused.Field($"questions[{stop.At}]", $"Question {stop.At + 1}: {stop.Sentence}");
-        var revision = await OwnTextEndpoints.Keep(whole with { Questions = questions }, request.Revision, OwnTextEndpoints.Short(request.Note, "Questions changed", 200), desk, keeper, shelf);
-        return new(own.Id, revision, [.. faults.Select(f => f.At is { } at ? $"Question {at + 1}: {f.Sentence}" : f.Sentence)]);
+        if (faults.FirstOrDefault(f => f.Stops) is { } stop)
+            throw Refused.Field($"questions[{stop.At}]", $"Question {stop.At + 1}: {stop.Sentence}");
+        var revision = await OwnTextEndpoints.Keep(
+            whole with
+            {
+                Questions = questions,
+            },
+            request.Revision,
+            OwnTextEndpoints.Short(request.Note, "Questions changed", 200),
+            desk,
+            keeper,
+            shelf
+        );
+        return new(
+            own.Id,
+            revision,
+            [.. faults.Select(f => f.At is { } at ? $"Question {at + 1}: {f.Sentence}" : f.Sentence)]
+        );
     }
 
-    private static async Task<IReadOnlyList<QuizFault>> Faults(Guid textId, IReadOnlyList<Question> questions, TextStore texts)
+    private static async Task<IReadOnlyList<QuizFault>> Faults(
+        Guid textId,
+        IReadOnlyList<Question> questions,
+        TextStore texts
+    )
     {
-        var versions = (await texts.Bodies(textId)).Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth)).ToList();
+        var versions = (await texts.Bodies(textId))
+            .Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth))
+            .ToList();
         return QuizCheck.Faults(questions, versions);
     }
 
@@ -71,25 +135,65 @@ public static class QuizEndpoints
     private static IReadOnlyList<Question> Read(QuizRequest request, HashSet<Guid> known)
     {
         var asked = request.Questions ?? [];
-        if (asked.Count > MostQuestions) throw Refused.Field("questions", $"A text has at most {MostQuestions} questions.");
+        if (asked.Count > MostQuestions)
+            throw Refused.Field("questions", $"A text has at most {MostQuestions} questions.");
         return [.. asked.Select((q, i) => Read(q, i, known))];
     }
 
     private static Question Read(OwnQuestion q, int at, HashSet<Guid> known)
     {
         string Field(string name) => $"questions[{at}].{name}";
-        if (!Enum.TryParse<QuestionKind>(q.Kind, out var kind) || !Enum.IsDefined(kind)) throw Refused.Field(Field("kind"), "There is no such kind of question.");
-        if (!Enum.TryParse<Strand>(q.Strand, out var strand) || !Enum.IsDefined(strand)) throw Refused.Field(Field("strand"), "There is no such strand.");
-        if (q.Stem?.Length > LongestStem) throw Refused.Field(Field("stem"), $"A question has at most {LongestStem} letters.");
-        if (q.Choices?.Count > MostChoices) throw Refused.Field(Field("choices"), $"A question has at most {MostChoices} choices.");
-        if (!(q.Offset is >= -20 and <= 20)) throw Refused.Field(Field("offset"), "A question is at most 20 fm harder or easier than its strand.");
-        var parts = (q.Choices ?? []).SelectMany(c => new[] { c.Text, c.Reason, c.Match }).Concat(q.Rubric?.Marks ?? []).Concat(q.Rubric?.Samples ?? []);
-        if (parts.Any(p => p?.Length > LongestPart)) throw Refused.Field(Field("choices"), $"Keep each part under {LongestPart} letters.");
-        if ((q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40) || q.Proofs?.Count > 20 || q.After?.Count > 20 || q.Rubric?.Samples?.Count > 5) throw Refused.Field(Field("proofs"), "That is more than a question can have.");
-        bool chosen = kind is QuestionKind.Single or QuestionKind.Multiple, listed = chosen || kind is QuestionKind.Order or QuestionKind.Match;
-        return new(q.Id is { } id && known.Contains(id) ? id : Guid.CreateVersion7(), at, strand, q.Stem?.Trim() ?? "",
-            listed ? [.. (q.Choices ?? []).Select(c => new Choice(c.Text?.Trim() ?? "", chosen && c.Right, c.Reason?.Trim() ?? "", kind is QuestionKind.Match ? c.Match?.Trim() : null))] : [],
-            (q.Proofs ?? new Dictionary<string, string>()).Where(p => !string.IsNullOrWhiteSpace(p.Value)).ToDictionary(p => p.Key, p => p.Value.Trim()),
-            kind, q.Evidence, q.Offset, q.After is { Count: > 0 } ? q.After : null, kind is QuestionKind.Short or QuestionKind.Long && q.Rubric is { Marks: { } marks } ? new(marks, q.Rubric.Samples ?? []) : null);
+        if (!Enum.TryParse<QuestionKind>(q.Kind, out var kind) || !Enum.IsDefined(kind))
+            throw Refused.Field(Field("kind"), "There is no such kind of question.");
+        if (!Enum.TryParse<Strand>(q.Strand, out var strand) || !Enum.IsDefined(strand))
+            throw Refused.Field(Field("strand"), "There is no such strand.");
+        if (q.Stem?.Length > LongestStem)
+            throw Refused.Field(Field("stem"), $"A question has at most {LongestStem} letters.");
+        if (q.Choices?.Count > MostChoices)
+            throw Refused.Field(Field("choices"), $"A question has at most {MostChoices} choices.");
+        if (!(q.Offset is >= -20 and <= 20))
+            throw Refused.Field(Field("offset"), "A question is at most 20 fm harder or easier than its strand.");
+        var parts = (q.Choices ?? [])
+            .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
+            .Concat(q.Rubric?.Marks ?? [])
+            .Concat(q.Rubric?.Samples ?? []);
+        if (parts.Any(p => p?.Length > LongestPart))
+            throw Refused.Field(Field("choices"), $"Keep each part under {LongestPart} letters.");
+        if (
+            (q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40)
+            || q.Proofs?.Count > 20
+            || q.After?.Count > 20
+            || q.Rubric?.Samples?.Count > 5
+        )
+            throw Refused.Field(Field("proofs"), "That is more than a question can have.");
+        bool chosen = kind is QuestionKind.Single or QuestionKind.Multiple,
+            listed = chosen || kind is QuestionKind.Order or QuestionKind.Match;
+        return new(
+            q.Id is { } id && known.Contains(id) ? id : Guid.CreateVersion7(),
+            at,
+            strand,
+            q.Stem?.Trim() ?? "",
+            listed
+                ?
+                [
+                    .. (q.Choices ?? []).Select(c => new Choice(
+                        c.Text?.Trim() ?? "",
+                        chosen && c.Right,
+                        c.Reason?.Trim() ?? "",
+                        kind is QuestionKind.Match ? c.Match?.Trim() : null
+                    )),
+                ]
+                : [],
+            (q.Proofs ?? new Dictionary<string, string>())
+                .Where(p => !string.IsNullOrWhiteSpace(p.Value))
+                .ToDictionary(p => p.Key, p => p.Value.Trim()),
+            kind,
+            q.Evidence,
+            q.Offset,
+            q.After is { Count: > 0 } ? q.After : null,
+            kind is QuestionKind.Short or QuestionKind.Long && q.Rubric is { Marks: { } marks }
+                ? new(marks, q.Rubric.Samples ?? [])
+                : null
+        );
     }
 }

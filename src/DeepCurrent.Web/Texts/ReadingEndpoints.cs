@@ -22,7 +22,8 @@ public static class ReadingEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/texts/{textId:guid}/versions/{versionId:guid}/sound", Play);
-        api.MapPost("/texts/{textId:guid}/versions/{versionId:guid}/sound", Record).WithMetadata(new RequestSizeLimitAttribute(LargestSound));
+        api.MapPost("/texts/{textId:guid}/versions/{versionId:guid}/sound", Record)
+            .WithMetadata(new RequestSizeLimitAttribute(LargestSound));
         api.MapDelete("/texts/{textId:guid}/versions/{versionId:guid}/sound", Forget);
         api.MapGet("/texts/{textId:guid}/versions/{versionId:guid}/maze", MazeOf);
         api.MapPut("/texts/{textId:guid}/versions/{versionId:guid}/maze", KeepMaze);
@@ -36,14 +37,27 @@ public static class ReadingEndpoints
         return (await texts.Bodies(textId)).FirstOrDefault(v => v.Id == versionId) ?? throw Refused.NotFound();
     }
 
-    private static async Task<IResult> Play(Guid textId, Guid versionId, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task<IResult> Play(
+        Guid textId,
+        Guid versionId,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings
+    )
     {
         await Version(textId, versionId, desk, texts);
         var sound = await readings.SoundOf(versionId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
-    private static async Task Record(Guid textId, Guid versionId, HttpRequest request, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task Record(
+        Guid textId,
+        Guid versionId,
+        HttpRequest request,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings
+    )
     {
         await Version(textId, versionId, desk, texts);
         await readings.KeepSound(versionId, desk.Who.SchoolId, desk.Who.Id, await Sent(request), desk.Now);
@@ -54,29 +68,52 @@ public static class ReadingEndpoints
     {
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
-        return SoundFile.TypeOf(body.GetBuffer().AsSpan(0, (int)body.Length)) is { } type ? new(type, body.ToArray()) : throw Refused.Field("file", "This is not a sound that browsers play. WAV, MP3, M4A, OGG and WebM are taken.");
+        return SoundFile.TypeOf(body.GetBuffer().AsSpan(0, (int)body.Length)) is { } type
+            ? new(type, body.ToArray())
+            : throw Refused.Field(
+                "file",
+                "This is not a sound that browsers play. WAV, MP3, M4A, OGG and WebM are taken."
+            );
     }
 
     private static async Task Forget(Guid textId, Guid versionId, Desk desk, TextStore texts, ReadingStore readings)
     {
         await Version(textId, versionId, desk, texts);
-        if (!await readings.DropSound(versionId, desk.Who.SchoolId)) throw Refused.NotFound();
+        if (!await readings.DropSound(versionId, desk.Who.SchoolId))
+            throw Refused.NotFound();
     }
 
     /// <summary>The maze passage the school has accepted, or a draft of one.</summary>
-    /// <param name="draft">Another number makes another draft; without one the accepted passage is given where there is one.</param>
-    private static async Task<MazeView> MazeOf(Guid textId, Guid versionId, int? draft, Desk desk, TextStore texts, ReadingStore readings)
+    /// <param name="draft">Another number makes another draft; without one the accepted passage is given where there is
+    /// one.</param>
+    private static async Task<MazeView> MazeOf(
+        Guid textId,
+        Guid versionId,
+        int? draft,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings
+    )
     {
         var version = await Version(textId, versionId, desk, texts);
-        if (draft is null && await readings.MazeOf(versionId, desk.Who.SchoolId) is { } kept) return new(kept.Draft, kept.Pieces, true, kept.By, kept.At);
+        if (draft is null && await readings.MazeOf(versionId, desk.Who.SchoolId) is { } kept)
+            return new(kept.Draft, kept.Pieces, true, kept.By, kept.At);
         return new(draft ?? 0, Pieces(version, draft ?? 0), false, null, null);
     }
 
-    private static async Task<MazeView> KeepMaze(Guid textId, Guid versionId, KeepMazeRequest request, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task<MazeView> KeepMaze(
+        Guid textId,
+        Guid versionId,
+        KeepMazeRequest request,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings
+    )
     {
         var version = await Version(textId, versionId, desk, texts);
         var pieces = Pieces(version, request.Draft);
-        if (!pieces.Any(p => p.Choices.Count > 0)) throw Refused.Field("draft", "The text is too short for a maze passage.");
+        if (!pieces.Any(p => p.Choices.Count > 0))
+            throw Refused.Field("draft", "The text is too short for a maze passage.");
         await readings.KeepMaze(versionId, desk.Who.SchoolId, desk.Who.Id, request.Draft, pieces, desk.Now);
         return await MazeOf(textId, versionId, null, desk, texts, readings);
     }
@@ -84,10 +121,12 @@ public static class ReadingEndpoints
     private static async Task DropMaze(Guid textId, Guid versionId, Desk desk, TextStore texts, ReadingStore readings)
     {
         await Version(textId, versionId, desk, texts);
-        if (!await readings.DropMaze(versionId, desk.Who.SchoolId)) throw Refused.NotFound();
+        if (!await readings.DropMaze(versionId, desk.Who.SchoolId))
+            throw Refused.NotFound();
     }
 
-    private static IReadOnlyList<MazePiece> Pieces(VersionBody version, int draft) => draft is >= 0 and < MostDrafts
-        ? Maze.Of(Paragraphs.Running(version.Pages), draft)
-        : throw Refused.Field("draft", "There is no such draft.");
+    private static IReadOnlyList<MazePiece> Pieces(VersionBody version, int draft) =>
+        draft is >= 0 and < MostDrafts
+            ? Maze.Of(Paragraphs.Running(version.Pages), draft)
+            : throw Refused.Field("draft", "There is no such draft.");
 }

@@ -10,22 +10,88 @@ namespace DeepCurrent.Web.Texts;
 
 public sealed record FormulaView(string Formula, double Grade, double Weight);
 
-public sealed record MeasureView(int Words, int Sentences, int Syllables, int DistinctWords, double FleschKincaidGrade, double Spache, double DaleChall, double GradeEquivalent, double RarityGrades, bool Short,
-    IReadOnlyList<FormulaView> Formulas, IReadOnlyList<string> RarestWords, IReadOnlyList<LongSentence> LongestSentences);
+public sealed record MeasureView(
+    int Words,
+    int Sentences,
+    int Syllables,
+    int DistinctWords,
+    double FleschKincaidGrade,
+    double Spache,
+    double DaleChall,
+    double GradeEquivalent,
+    double RarityGrades,
+    bool Short,
+    IReadOnlyList<FormulaView> Formulas,
+    IReadOnlyList<string> RarestWords,
+    IReadOnlyList<LongSentence> LongestSentences
+);
 
 /// <param name="Sound">The school has a reading of it.</param>
-public sealed record TextVersionView(Guid Id, string Label, double Depth, double DepthError, string GradeLabel, IReadOnlyList<IReadOnlyList<string>> Pages, MeasureView Measure, double FormulaDepth, double FormulaError, StatedDepth? Stated, ShownDepth? Shown, bool Sound);
+public sealed record TextVersionView(
+    Guid Id,
+    string Label,
+    double Depth,
+    double DepthError,
+    string GradeLabel,
+    IReadOnlyList<IReadOnlyList<string>> Pages,
+    MeasureView Measure,
+    double FormulaDepth,
+    double FormulaError,
+    StatedDepth? Stated,
+    ShownDepth? Shown,
+    bool Sound
+);
 
 /// <param name="Kind">Single, Multiple, Order, Match, Sentence, Short or Long.</param>
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
 /// <param name="After">For a guided question: the paragraph it comes after, by version label or "all".</param>
-public sealed record QuestionView(Guid Id, string Kind, string Strand, string Stem, IReadOnlyList<Choice> Choices, IReadOnlyDictionary<string, string> Proofs, bool Evidence, double Offset, IReadOnlyDictionary<string, int>? After, Rubric? Rubric)
+public sealed record QuestionView(
+    Guid Id,
+    string Kind,
+    string Strand,
+    string Stem,
+    IReadOnlyList<Choice> Choices,
+    IReadOnlyDictionary<string, string> Proofs,
+    bool Evidence,
+    double Offset,
+    IReadOnlyDictionary<string, int>? After,
+    Rubric? Rubric
+)
 {
-    public static QuestionView Of(Question q) => new(q.Id, q.Kind.ToString(), q.Strand.ToString(), q.Stem, q.Choices, q.Proofs, q.Evidence, q.Offset, q.After, q.Rubric);
+    public static QuestionView Of(Question q) =>
+        new(
+            q.Id,
+            q.Kind.ToString(),
+            q.Strand.ToString(),
+            q.Stem,
+            q.Choices,
+            q.Proofs,
+            q.Evidence,
+            q.Offset,
+            q.After,
+            q.Rubric
+        );
 }
 
-public sealed record TextView(Guid Id, string Title, string Kind, string Topic, bool Fiction, string Blurb, string Spelling, string Season, IReadOnlyList<TextVersionView> Versions, IReadOnlyList<QuestionView> Questions, IReadOnlyList<Word> Words,
-    bool Ships, string? Owner, bool Mine, bool Retired, int Revision, bool MayChange);
+public sealed record TextView(
+    Guid Id,
+    string Title,
+    string Kind,
+    string Topic,
+    bool Fiction,
+    string Blurb,
+    string Spelling,
+    string Season,
+    IReadOnlyList<TextVersionView> Versions,
+    IReadOnlyList<QuestionView> Questions,
+    IReadOnlyList<Word> Words,
+    bool Ships,
+    string? Owner,
+    bool Mine,
+    bool Retired,
+    int Revision,
+    bool MayChange
+);
 
 /// <param name="School">Null while too few have read it.</param>
 public sealed record UseView(TextUse Class, TextUse? School);
@@ -46,9 +112,14 @@ public static class TextEndpoints
     private static async Task<IReadOnlyList<TextRow>> Some(string? ids, Guid? classId, Desk desk, TextStore texts)
     {
         desk.Library();
-        if (classId is { } id) await desk.Class(id, Core.Access.Deed.SeeClass);
-        var wanted = (ids ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries).Select(i => Guid.TryParse(i, out var g) ? g : throw Refused.Field("ids", "These are no ids.")).ToList();
-        if (wanted.Count > MostAtOnce) throw Refused.Field("ids", $"At most {MostAtOnce} texts at once.");
+        if (classId is { } id)
+            await desk.Class(id, Core.Access.Deed.SeeClass);
+        var wanted = (ids ?? "")
+            .Split(',', StringSplitOptions.RemoveEmptyEntries)
+            .Select(i => Guid.TryParse(i, out var g) ? g : throw Refused.Field("ids", "These are no ids."))
+            .ToList();
+        if (wanted.Count > MostAtOnce)
+            throw Refused.Field("ids", $"At most {MostAtOnce} texts at once.");
         return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Id, classId);
     }
 
@@ -62,22 +133,60 @@ public static class TextEndpoints
         var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
         var mayChange = OwnTextEndpoints.MayChange(own, desk);
-        return new(head.Id, head.Title, head.Kind, head.Topic, head.Fiction, head.Blurb, own.Spelling, own.Season, versions, questions, await texts.Words(textId), own.SchoolId is null, own.Owner, own.Mine, own.RetiredAt is not null, own.Revision, mayChange);
+        return new(
+            head.Id,
+            head.Title,
+            head.Kind,
+            head.Topic,
+            head.Fiction,
+            head.Blurb,
+            own.Spelling,
+            own.Season,
+            versions,
+            questions,
+            await texts.Words(textId),
+            own.SchoolId is null,
+            own.Owner,
+            own.Mine,
+            own.RetiredAt is not null,
+            own.Revision,
+            mayChange
+        );
     }
 
-    /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it that nobody can be made out.</summary>
+    /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it
+    /// that nobody can be made out.</summary>
     private static async Task<UseView> Use(Guid textId, Guid? classId, Desk desk, TextStore texts, UseStore use)
     {
         desk.Library();
-        var place = await desk.Class(classId ?? throw Refused.Field("classId", "Say for which class."), Core.Access.Deed.SeeClass);
+        var place = await desk.Class(
+            classId ?? throw Refused.Field("classId", "Say for which class."),
+            Core.Access.Deed.SeeClass
+        );
         _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
         var school = await use.Of(textId, place.SchoolId, null);
-        return new(await use.Of(textId, place.SchoolId, classId), school.Readers >= UseStore.FewestReaders ? school : null);
+        return new(
+            await use.Of(textId, place.SchoolId, classId),
+            school.Readers >= UseStore.FewestReaders ? school : null
+        );
     }
 
     private static TextVersionView Shown(VersionBody v, LevelChart chart, bool sound)
     {
         var measure = JsonSerializer.Deserialize<MeasureView>(v.Measure, Data.Storage.Database.Json)!;
-        return new(v.Id, v.Label, v.Depth, v.DepthError, chart.GradeLabel(new(v.Depth)), v.Pages, measure, v.FormulaDepth, v.FormulaError, v.Stated, v.Shown, sound);
+        return new(
+            v.Id,
+            v.Label,
+            v.Depth,
+            v.DepthError,
+            chart.GradeLabel(new(v.Depth)),
+            v.Pages,
+            measure,
+            v.FormulaDepth,
+            v.FormulaError,
+            v.Stated,
+            v.Shown,
+            sound
+        );
     }
 }

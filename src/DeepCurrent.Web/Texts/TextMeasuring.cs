@@ -5,7 +5,8 @@ using DeepCurrent.Formats.Content;
 
 namespace DeepCurrent.Web.Texts;
 
-/// <summary>Measures what is put into the library, the same for texts that ship and texts that teachers bring.</summary>
+/// <summary>Measures what is put into the library, the same for texts that ship and texts that teachers
+/// bring.</summary>
 public static class TextMeasuring
 {
     /// <param name="pages">The version's pages; without page marks they are made here.</param>
@@ -17,6 +18,20 @@ public static class TextMeasuring
         return new(id, label, position, pages, m.Words, m.Depth.Value, m.DepthError, Database.ToJson(View(plain, m)));
     }
 
-    public static MeasureView View(string plain, TextMeasure m) => new(m.Words, m.Sentences, m.Syllables, m.DistinctWords, m.FleschKincaidGrade, m.Spache, m.DaleChall, m.GradeEquivalent, m.RarityGrades, m.Short,
-        [.. m.Formulas.Select(f => new FormulaView(f.Formula, f.Grade, f.Weight))], TextMeasurer.RarestWords(plain), TextMeasurer.LongestSentences(plain));
+    public static MeasureView View(string plain, TextMeasure m) =>
+        new(
+            m.Words,
+            m.Sentences,
+            m.Syllables,
+            m.DistinctWords,
+            m.FleschKincaidGrade,
+            m.Spache,
+            m.DaleChall,
+            m.GradeEquivalent,
+            m.RarityGrades,
+            m.Short,
+            [.. m.Formulas.Select(f => new FormulaView(f.Formula, f.Grade, f.Weight))],
+            TextMeasurer.RarestWords(plain),
+            TextMeasurer.LongestSentences(plain)
+        );
 }

@@ -31,21 +31,49 @@ public static class MarkingEndpoints
         return await marking.Waiting(classId);
     }
 
-    private static async Task<MarkedView> Mark(Guid ticketId, Guid answerId, MarkRequest request, Desk desk, AssignmentStore assignments, SchoolStore schools, MarkingStore marking)
+    private static async Task<MarkedView> Mark(
+        Guid ticketId,
+        Guid answerId,
+        MarkRequest request,
+        Desk desk,
+        AssignmentStore assignments,
+        SchoolStore schools,
+        MarkingStore marking
+    )
     {
-        var (ticket, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
+        var (ticket, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId)
+            ?? throw Refused.NotFound();
         var place = await desk.Class(classId, Deed.Mark);
-        if (request.Mark is < 0 or > Rubric.Most) throw Refused.Field("mark", "A mark is 0, 1, 2 or 3.");
-        if (request.Comment?.Length > LongestComment) throw Refused.Field("comment", $"Keep the comment under {LongestComment} letters.");
+        if (request.Mark is < 0 or > Rubric.Most)
+            throw Refused.Field("mark", "A mark is 0, 1, 2 or 3.");
+        if (request.Comment?.Length > LongestComment)
+            throw Refused.Field("comment", $"Keep the comment under {LongestComment} letters.");
         var year = await schools.Year(place.SchoolYearId);
-        var state = await marking.Mark(ticketId, ticket.ReaderId, answerId, request.Mark, request.Comment?.Trim() ?? "", desk.Who.Id, year, (await desk.School()).Chart, desk.Now);
+        var state = await marking.Mark(
+            ticketId,
+            ticket.ReaderId,
+            answerId,
+            request.Mark,
+            request.Comment?.Trim() ?? "",
+            desk.Who.Id,
+            year,
+            (await desk.School()).Chart,
+            desk.Now
+        );
         return new(state ?? throw Refused.Conflict("not-to-mark", "There is no written answer to mark here."));
     }
 
-    private static async Task<MarkedView> Release(Guid ticketId, Desk desk, AssignmentStore assignments, MarkingStore marking)
+    private static async Task<MarkedView> Release(
+        Guid ticketId,
+        Desk desk,
+        AssignmentStore assignments,
+        MarkingStore marking
+    )
     {
         var (_, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         await desk.Class(classId, Deed.Mark);
-        return await marking.Release(ticketId, classId, desk.Now) ? new("released") : throw Refused.Conflict("not-marked", "Something is still to be marked.");
+        return await marking.Release(ticketId, classId, desk.Now)
+            ? new("released")
+            : throw Refused.Conflict("not-marked", "Something is still to be marked.");
     }
 }

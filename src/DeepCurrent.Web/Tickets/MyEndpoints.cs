@@ -20,15 +20,49 @@ public sealed record MyWord(string Text, string Part, string Meaning, string Exa
 /// <param name="Questions">Of the quiz.</param>
 /// <param name="Guided">Between the paragraphs.</param>
 /// <param name="Sound">Somebody of the school has read it aloud.</param>
-/// <param name="Sentences">Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in this order; a heading begins with # and has no number.</param>
-public sealed record MyWork(Guid Id, string Title, string State, int Attempts, int Page, string Directions, double Depth, IReadOnlyList<IReadOnlyList<string>> Pages, IReadOnlyList<MyWord> Words, IReadOnlyList<MyQuestion> Questions, IReadOnlyList<MyQuestion> Guided, IReadOnlyList<IReadOnlyList<string>> Sentences, bool Sound, bool Aloud, MyRecording? Recording);
+/// <param name="Sentences">Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are
+/// numbered in this order; a heading begins with # and has no number.</param>
+public sealed record MyWork(
+    Guid Id,
+    string Title,
+    string State,
+    int Attempts,
+    int Page,
+    string Directions,
+    double Depth,
+    IReadOnlyList<IReadOnlyList<string>> Pages,
+    IReadOnlyList<MyWord> Words,
+    IReadOnlyList<MyQuestion> Questions,
+    IReadOnlyList<MyQuestion> Guided,
+    IReadOnlyList<IReadOnlyList<string>> Sentences,
+    bool Sound,
+    bool Aloud,
+    MyRecording? Recording
+);
 
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
 /// <param name="Points">0 to 3, of a written answer.</param>
 /// <param name="Comment">What the teacher wrote to it.</param>
-public sealed record MyResultLine(string Stem, string Mark, bool Written, string? MyAnswer, string? RightAnswer, string Reason, string? Proof, int? Points, string Comment);
+public sealed record MyResultLine(
+    string Stem,
+    string Mark,
+    bool Written,
+    string? MyAnswer,
+    string? RightAnswer,
+    string Reason,
+    string? Proof,
+    int? Points,
+    string Comment
+);
 
-public sealed record MyResult(Guid Id, string Title, double Score, int Right, int Questions, IReadOnlyList<MyResultLine> Lines);
+public sealed record MyResult(
+    Guid Id,
+    string Title,
+    double Score,
+    int Right,
+    int Questions,
+    IReadOnlyList<MyResultLine> Lines
+);
 
 public sealed record TicketAnswer(Guid Id, AnswerRequest Answer);
 
@@ -50,7 +84,8 @@ public static class MyEndpoints
         api.MapGet("/my/tickets", (Desk desk, TicketStore tickets) => tickets.Mine(desk.Self()));
         api.MapGet("/my/tickets/{ticketId:guid}", Work);
         api.MapGet("/my/tickets/{ticketId:guid}/sound", Listen);
-        api.MapPut("/my/tickets/{ticketId:guid}/recording/{recordId:guid}", Record).WithMetadata(new RequestSizeLimitAttribute(RunningRecordEndpoints.LargestSound));
+        api.MapPut("/my/tickets/{ticketId:guid}/recording/{recordId:guid}", Record)
+            .WithMetadata(new RequestSizeLimitAttribute(RunningRecordEndpoints.LargestSound));
         api.MapGet("/my/tickets/{ticketId:guid}/recording", Hear);
         api.MapPost("/my/tickets/{ticketId:guid}/open", Open);
         api.MapPut("/my/tickets/{ticketId:guid}/spells/{spellId:guid}", Spend);
@@ -60,16 +95,44 @@ public static class MyEndpoints
         api.MapGet("/my/tickets/{ticketId:guid}/result", Result);
     }
 
-    private static async Task<OpenTicket> Mine(Guid ticketId, Desk desk, TicketStore tickets) => await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
+    private static async Task<OpenTicket> Mine(Guid ticketId, Desk desk, TicketStore tickets) =>
+        await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
-    private static async Task<MyWork> Work(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts, ReadingStore readings, RunningRecordStore records)
+    private static async Task<MyWork> Work(
+        Guid ticketId,
+        Desk desk,
+        TicketStore tickets,
+        TextStore texts,
+        ReadingStore readings,
+        RunningRecordStore records
+    )
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var body = await texts.Body(ticket.VersionId);
-        var words = (await texts.Words(ticket.TextId)).Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example)).ToList();
+        var words = (await texts.Words(ticket.TextId))
+            .Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example))
+            .ToList();
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
-        var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(body.Pages) : [];
-        return new(ticket.Id, body.Title, ticket.State, ticket.Attempts, ticket.Page, ticket.Directions, body.Depth, body.Pages, words, [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)], [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)], sentences, (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId), ticket.Aloud, await records.OfTicket(ticketId, ticket.ReaderId));
+        var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence)
+            ? Scoring.ParagraphsOf(body.Pages)
+            : [];
+        return new(
+            ticket.Id,
+            body.Title,
+            ticket.State,
+            ticket.Attempts,
+            ticket.Page,
+            ticket.Directions,
+            body.Depth,
+            body.Pages,
+            words,
+            [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)],
+            [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)],
+            sentences,
+            (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId),
+            ticket.Aloud,
+            await records.OfTicket(ticketId, ticket.ReaderId)
+        );
     }
 
     private static async Task<IResult> Listen(Guid ticketId, Desk desk, TicketStore tickets, ReadingStore readings)
@@ -79,16 +142,45 @@ public static class MyEndpoints
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
-    /// <summary>Keeps the reader's recording of a text that is to be read aloud; a later one takes its place until it has been marked.</summary>
+    /// <summary>Keeps the reader's recording of a text that is to be read aloud; a later one takes its place until it
+    /// has been marked.</summary>
     /// <param name="seconds">How long it is, as the recorder says.</param>
-    private static async Task<MyRecording> Record(Guid ticketId, Guid recordId, double? seconds, HttpRequest request, Desk desk, TicketStore tickets, TextStore texts, RunningRecordStore records, IListener listener)
+    private static async Task<MyRecording> Record(
+        Guid ticketId,
+        Guid recordId,
+        double? seconds,
+        HttpRequest request,
+        Desk desk,
+        TicketStore tickets,
+        TextStore texts,
+        RunningRecordStore records,
+        IListener listener
+    )
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        if (!ticket.Aloud) throw Refused.Conflict("not-aloud", "This text is not one to record.");
+        if (!ticket.Aloud)
+            throw Refused.Conflict("not-aloud", "This text is not one to record.");
         var body = await texts.Body(ticket.VersionId);
         var id = await records.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before ? before.Id : recordId;
         var fiction = (await texts.Find(ticket.TextId, desk.Who.SchoolId, desk.Who.Id))?.Fiction ?? true;
-        if (!await records.Begin(new(id, ticket.ReaderId, ticket.VersionId, ticket.TextId, ticketId, null, body.Title, RecordSheet.Body(body.Pages), ticket.VersionDepth, fiction, desk.Now))) throw Refused.NotFound();
+        if (
+            !await records.Begin(
+                new(
+                    id,
+                    ticket.ReaderId,
+                    ticket.VersionId,
+                    ticket.TextId,
+                    ticketId,
+                    null,
+                    body.Title,
+                    RecordSheet.Body(body.Pages),
+                    ticket.VersionDepth,
+                    fiction,
+                    desk.Now
+                )
+            )
+        )
+            throw Refused.NotFound();
         await RunningRecordEndpoints.KeepSound(id, ticket.ReaderId, seconds, request, records, listener);
         return (await records.OfTicket(ticketId, ticket.ReaderId))!;
     }
@@ -101,66 +193,137 @@ public static class MyEndpoints
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
-    private static async Task Open(Guid ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets) => await tickets.Open(await Mine(ticketId, desk, tickets), desk.Given(at ?? desk.Now), desk.Now);
+    private static async Task Open(Guid ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets) =>
+        await tickets.Open(await Mine(ticketId, desk, tickets), desk.Given(at ?? desk.Now), desk.Now);
 
     private static async Task Spend(Guid ticketId, Guid spellId, SpellRequest request, Desk desk, TicketStore tickets)
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        if (request.Page is < 0 or > 200 || !(request.Seconds >= 0)) throw Refused.Field("seconds", "This is not a time spent on a page.");
-        await tickets.Spend(ticket, spellId, request.Page, Math.Min(request.Seconds, LongestSpell), desk.Given(request.StartedAt));
+        if (request.Page is < 0 or > 200 || !(request.Seconds >= 0))
+            throw Refused.Field("seconds", "This is not a time spent on a page.");
+        await tickets.Spend(
+            ticket,
+            spellId,
+            request.Page,
+            Math.Min(request.Seconds, LongestSpell),
+            desk.Given(request.StartedAt)
+        );
     }
 
-    private static async Task<MyQuestion> Answer(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk, AnswerWriter writer, TextStore texts)
+    private static async Task<MyQuestion> Answer(
+        Guid ticketId,
+        Guid answerId,
+        AnswerRequest request,
+        Desk desk,
+        AnswerWriter writer,
+        TextStore texts
+    )
     {
         var kept = await writer.Keep(ticketId, desk.Self(), [New(ticketId, answerId, request, desk)], desk.Now);
-        if (Refusal(kept, kept.Outcomes[0]) is { } refused) throw refused;
+        if (Refusal(kept, kept.Outcomes[0]) is { } refused)
+            throw refused;
         var sheet = await QuestionSheet.Of(kept.Ticket!, texts, kept.Answers, only: request.QuestionId);
         return sheet.View(sheet.Questions[0]);
     }
 
     /// <summary>Keeps several answers to one text, in order: what a device kept while it had no network.</summary>
-    private static async Task<IReadOnlyList<TakenAnswer>> AnswerMany(Guid ticketId, TicketAnswers request, Desk desk, TicketStore tickets, AnswerWriter writer)
+    private static async Task<IReadOnlyList<TakenAnswer>> AnswerMany(
+        Guid ticketId,
+        TicketAnswers request,
+        Desk desk,
+        TicketStore tickets,
+        AnswerWriter writer
+    )
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        if (request.Answers is not { Count: > 0 and <= MostAtOnce } sent) throw Refused.Field("answers", $"Send 1 to {MostAtOnce} answers at once.");
-        var kept = await writer.Keep(ticketId, ticket.ReaderId, [.. sent.Select(a => New(ticketId, a.Id, a.Answer, desk))], desk.Now);
-        return [.. sent.Zip(kept.Outcomes, (a, outcome) => Refusal(kept, outcome) is { } refused ? new TakenAnswer(a.Id, refused.Code, refused.Message) : new TakenAnswer(a.Id, null, null))];
+        if (request.Answers is not { Count: > 0 and <= MostAtOnce } sent)
+            throw Refused.Field("answers", $"Send 1 to {MostAtOnce} answers at once.");
+        var kept = await writer.Keep(
+            ticketId,
+            ticket.ReaderId,
+            [.. sent.Select(a => New(ticketId, a.Id, a.Answer, desk))],
+            desk.Now
+        );
+        return
+        [
+            .. sent.Zip(kept.Outcomes, (a, outcome) =>
+                Refusal(kept, outcome) is { } refused
+                    ? new TakenAnswer(a.Id, refused.Code, refused.Message)
+                    : new TakenAnswer(a.Id, null, null)
+            ),
+        ];
     }
 
     private static NewAnswer New(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk)
     {
-        if (request.Words?.Length > Response.LongestWords) throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
-        return new(answerId, request.QuestionId, q => QuestionSheet.Kept(ticketId, q, request), desk.Given(request.At), Math.Clamp(request.Milliseconds, 0, 86_400_000));
+        if (request.Words?.Length > Response.LongestWords)
+            throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
+        return new(
+            answerId,
+            request.QuestionId,
+            q => QuestionSheet.Kept(ticketId, q, request),
+            desk.Given(request.At),
+            Math.Clamp(request.Milliseconds, 0, 86_400_000)
+        );
     }
 
-    private static Refused? Refusal(AnswersKept kept, AnswerOutcome outcome) => outcome switch
-    {
-        AnswerOutcome.NotOpen when kept.Ticket is null => Refused.NotFound(),
-        AnswerOutcome.NoSuchQuestion => Refused.NotFound(),
-        AnswerOutcome.NoAnswer => Refused.Field("picks", "This is no answer to this question."),
-        AnswerOutcome.NoAttemptLeft => Refused.Conflict("no-attempt-left", "This question has been answered as often as it may be."),
-        AnswerOutcome.NotOpen => Refused.Conflict("not-open", "This text is not open for answers. It may have been handed in already."),
-        _ => null,
-    };
+    private static Refused? Refusal(AnswersKept kept, AnswerOutcome outcome) =>
+        outcome switch
+        {
+            AnswerOutcome.NotOpen when kept.Ticket is null => Refused.NotFound(),
+            AnswerOutcome.NoSuchQuestion => Refused.NotFound(),
+            AnswerOutcome.NoAnswer => Refused.Field("picks", "This is no answer to this question."),
+            AnswerOutcome.NoAttemptLeft => Refused.Conflict(
+                "no-attempt-left",
+                "This question has been answered as often as it may be."
+            ),
+            AnswerOutcome.NotOpen => Refused.Conflict(
+                "not-open",
+                "This text is not open for answers. It may have been handed in already."
+            ),
+            _ => null,
+        };
 
     /// <param name="at">When it was done, by the device's clock.</param>
     /// <returns>The result; nothing while a person has to mark it first.</returns>
-    private static async Task<MyResult?> HandIn(Guid ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets, TextStore texts, SchoolStore schools)
+    private static async Task<MyResult?> HandIn(
+        Guid ticketId,
+        DateTimeOffset? at,
+        Desk desk,
+        TicketStore tickets,
+        TextStore texts,
+        SchoolStore schools
+    )
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var year = await schools.Year(ticket.SchoolYearId);
-        var state = await tickets.HandIn(ticketId, ticket.ReaderId, year, (await desk.School()).Chart, desk.Given(at ?? desk.Now), desk.Now) ?? throw Refused.Conflict("not-open", "This text cannot be handed in now.");
+        var state = await tickets.HandIn(
+            ticketId,
+            ticket.ReaderId,
+            year,
+            (await desk.School()).Chart,
+            desk.Given(at ?? desk.Now),
+            desk.Now
+        ) ?? throw Refused.Conflict("not-open", "This text cannot be handed in now.");
         return state is "released" ? await Result(ticketId, desk, tickets, texts) : null;
     }
 
     private static async Task<MyResult> Result(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts)
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        if (ticket.State is not "released") throw Refused.Conflict("not-released", "The result is not ready yet.");
+        if (ticket.State is not "released")
+            throw Refused.Conflict("not-released", "The result is not ready yet.");
         var title = (await texts.Body(ticket.VersionId)).Title;
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
         var lines = sheet.Questions.Where(q => !q.Guided).Select(q => Line(q, sheet, ticket.VersionLabel)).ToList();
-        return new(ticket.Id, title, ticket.Score ?? 0, lines.Count(l => l.Mark == nameof(AttemptMark.RightAtOnce)), lines.Count, lines);
+        return new(
+            ticket.Id,
+            title,
+            ticket.Score ?? 0,
+            lines.Count(l => l.Mark == nameof(AttemptMark.RightAtOnce)),
+            lines.Count,
+            lines
+        );
     }
 
     private static MyResultLine Line(Question q, QuestionSheet sheet, string version)
@@ -168,8 +331,19 @@ public static class MyEndpoints
         var attempts = sheet.AnswersTo(q);
         var mark = TicketLife.MarkOf([.. attempts.Select(a => a.Right)]);
         // What the reader did not answer stays unknown: it may be asked again.
-        if (attempts.Count == 0) return new(q.Stem, mark.ToString(), q.Written, null, null, "", null, null, "");
+        if (attempts.Count == 0)
+            return new(q.Stem, mark.ToString(), q.Written, null, null, "", null, null, "");
         var last = attempts[^1];
-        return new(q.Stem, mark.ToString(), q.Written, sheet.Said(q, last.Response), sheet.RightSaid(q), sheet.View(q).Attempts[^1].Reason, q.Proof(version) is { } proof ? Paragraphs.Said(proof) : null, last.Mark, last.Comment);
+        return new(
+            q.Stem,
+            mark.ToString(),
+            q.Written,
+            sheet.Said(q, last.Response),
+            sheet.RightSaid(q),
+            sheet.View(q).Attempts[^1].Reason,
+            q.Proof(version) is { } proof ? Paragraphs.Said(proof) : null,
+            last.Mark,
+            last.Comment
+        );
     }
 }

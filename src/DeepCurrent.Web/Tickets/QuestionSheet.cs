@@ -5,34 +5,76 @@ using DeepCurrent.Data.Tickets;
 
 namespace DeepCurrent.Web.Tickets;
 
-/// <summary>A question as its reader sees it: whether a choice is right, and which order is, stay on the server.</summary>
+/// <summary>A question as its reader sees it: whether a choice is right, and which order is, stay on the
+/// server.</summary>
 /// <param name="Choices">What can be chosen, put in order, or stands on the left.</param>
 /// <param name="Rights">What stands on the right of a match.</param>
 /// <param name="Wanted">How many choices to choose.</param>
 /// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after.</param>
-public sealed record MyQuestion(Guid Id, string Kind, string Stem, IReadOnlyList<string> Choices, IReadOnlyList<string> Rights, int Wanted, bool Evidence, int? After, IReadOnlyList<MyAttempt> Attempts, bool MayTry);
+public sealed record MyQuestion(
+    Guid Id,
+    string Kind,
+    string Stem,
+    IReadOnlyList<string> Choices,
+    IReadOnlyList<string> Rights,
+    int Wanted,
+    bool Evidence,
+    int? After,
+    IReadOnlyList<MyAttempt> Attempts,
+    bool MayTry
+);
 
 /// <param name="Picks">In the places the reader saw.</param>
 /// <param name="Correct">Null until a person has marked it.</param>
 /// <param name="Fitting">How many parts of it were right.</param>
 /// <param name="Reason">Why this is right, or what went wrong.</param>
-public sealed record MyAttempt(Guid AnswerId, IReadOnlyList<int> Picks, string Words, bool? Correct, int Fitting, int Of, string Reason);
+public sealed record MyAttempt(
+    Guid AnswerId,
+    IReadOnlyList<int> Picks,
+    string Words,
+    bool? Correct,
+    int Fitting,
+    int Of,
+    string Reason
+);
 
 /// <param name="Picks">In the places the reader saw.</param>
-public sealed record AnswerRequest(Guid QuestionId, IReadOnlyList<int>? Picks, string? Words, DateTimeOffset At, int Milliseconds);
+public sealed record AnswerRequest(
+    Guid QuestionId,
+    IReadOnlyList<int>? Picks,
+    string? Words,
+    DateTimeOffset At,
+    int Milliseconds
+);
 
-/// <summary>The questions of one ticket, translated between the places a reader sees and the places the quiz keeps.</summary>
-public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> questions, IReadOnlyList<AnswerRow> answers, IReadOnlyList<string> sentences)
+/// <summary>The questions of one ticket, translated between the places a reader sees and the places the quiz
+/// keeps.</summary>
+public sealed class QuestionSheet(
+    OpenTicket ticket,
+    IReadOnlyList<Question> questions,
+    IReadOnlyList<AnswerRow> answers,
+    IReadOnlyList<string> sentences
+)
 {
     private readonly ILookup<Guid, AnswerRow> answers = answers.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId);
 
-    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, TicketStore tickets) => await Of(ticket, texts, await tickets.Answers(ticket.Id));
+    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, TicketStore tickets) =>
+        await Of(ticket, texts, await tickets.Answers(ticket.Id));
 
     /// <param name="only">The one question that is wanted; null for all.</param>
-    public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, IReadOnlyList<AnswerRow> answers, Guid? only = null)
+    public static async Task<QuestionSheet> Of(
+        OpenTicket ticket,
+        TextStore texts,
+        IReadOnlyList<AnswerRow> answers,
+        Guid? only = null
+    )
     {
-        var questions = (await texts.Questions(ticket.TextId)).Where(q => (ticket.Guided || !q.Guided) && (only is null || q.Id == only)).ToList();
-        var sentences = questions.Exists(q => q.Kind is QuestionKind.Sentence) ? await texts.Sentences(ticket.VersionId) : [];
+        var questions = (await texts.Questions(ticket.TextId))
+            .Where(q => (ticket.Guided || !q.Guided) && (only is null || q.Id == only))
+            .ToList();
+        var sentences = questions.Exists(q => q.Kind is QuestionKind.Sentence)
+            ? await texts.Sentences(ticket.VersionId)
+            : [];
         return new(ticket, questions, answers, sentences);
     }
 
@@ -44,51 +86,97 @@ public sealed class QuestionSheet(OpenTicket ticket, IReadOnlyList<Question> que
     {
         var given = AnswersTo(q);
         var order = Shown(ticket.Id, q);
-        return new(q.Id, q.Kind.ToString(), q.Stem,
-            q.Kind switch { QuestionKind.Order => [.. order.Select(i => q.Choices[i].Text)], QuestionKind.Sentence => [], _ => [.. q.Choices.Where(c => c.Text.Length > 0).Select(c => c.Text)] },
+        return new(
+            q.Id,
+            q.Kind.ToString(),
+            q.Stem,
+            q.Kind switch
+            {
+                QuestionKind.Order => [.. order.Select(i => q.Choices[i].Text)],
+                QuestionKind.Sentence => [],
+                _ => [.. q.Choices.Where(c => c.Text.Length > 0).Select(c => c.Text)],
+            },
             q.Kind is QuestionKind.Match ? [.. order.Select(i => q.Choices[i].Match!)] : [],
-            q.Wanted, q.Evidence, q.Guided ? q.Place(ticket.VersionLabel) ?? 1 : null, [.. given.Select(a => Attempt(q, a))],
-            ticket.State is "waiting" or "under way" or "sent back" && TicketLife.MayTry([.. given.Select(a => a.Right)], q.Written ? 1 : ticket.Attempts));
+            q.Wanted,
+            q.Evidence,
+            q.Guided ? q.Place(ticket.VersionLabel) ?? 1 : null,
+            [.. given.Select(a => Attempt(q, a))],
+            ticket.State is "waiting" or "under way" or "sent back"
+                && TicketLife.MayTry([.. given.Select(a => a.Right)], q.Written ? 1 : ticket.Attempts)
+        );
     }
 
     /// <summary>What was answered, in the quiz's own places.</summary>
     public static Response Kept(Guid ticketId, Question q, AnswerRequest request)
     {
         var order = Shown(ticketId, q);
-        return new([.. (request.Picks ?? []).Take(100).Select(p => order is [] ? p : p >= 0 && p < order.Length ? order[p] : -1)], request.Words?.Trim() ?? "");
+        return new(
+            [
+                .. (request.Picks ?? [])
+                    .Take(100)
+                    .Select(p =>
+                        order is [] ? p
+                        : p >= 0 && p < order.Length ? order[p]
+                        : -1
+                    ),
+            ],
+            request.Words?.Trim() ?? ""
+        );
     }
 
     /// <summary>An answer in words, or empty.</summary>
-    public string Said(Question q, Response r) => q.Kind switch
-    {
-        QuestionKind.Short or QuestionKind.Long or QuestionKind.Sentence => r.Words,
-        QuestionKind.Match => string.Join("; ", q.Choices.Where(c => c.Text.Length > 0).Zip(r.Picks).Select(x => $"{x.First.Text} – {At(q, x.Second)?.Match}")),
-        QuestionKind.Order => string.Join(" → ", r.Picks.Select(p => At(q, p)?.Text)),
-        _ => string.Join("; ", r.Picks.Select(p => At(q, p)?.Text)),
-    };
+    public string Said(Question q, Response r) =>
+        q.Kind switch
+        {
+            QuestionKind.Short or QuestionKind.Long or QuestionKind.Sentence => r.Words,
+            QuestionKind.Match => string.Join(
+                "; ",
+                q.Choices.Where(c => c.Text.Length > 0)
+                    .Zip(r.Picks)
+                    .Select(x => $"{x.First.Text} – {At(q, x.Second)?.Match}")
+            ),
+            QuestionKind.Order => string.Join(" → ", r.Picks.Select(p => At(q, p)?.Text)),
+            _ => string.Join("; ", r.Picks.Select(p => At(q, p)?.Text)),
+        };
 
     /// <summary>The right answer in words; null where a person decides.</summary>
-    public string? RightSaid(Question q) => Scoring.RightOne(q, sentences, ticket.VersionLabel) is { } right ? Said(q, right) : null;
+    public string? RightSaid(Question q) =>
+        Scoring.RightOne(q, sentences, ticket.VersionLabel) is { } right ? Said(q, right) : null;
 
     private MyAttempt Attempt(Question q, AnswerRow a)
     {
         // A question that was changed since may no longer have what was picked.
-        if (!Scoring.Answers(q, a.Response, sentences)) return new(a.Id, [], a.Response.Words, a.Correct, 0, 0, "");
+        if (!Scoring.Answers(q, a.Response, sentences))
+            return new(a.Id, [], a.Response.Words, a.Correct, 0, 0, "");
         var scored = Scoring.Score(q, a.Response, sentences, ticket.VersionLabel);
         var order = Shown(ticket.Id, q);
-        return new(a.Id, order is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => Array.IndexOf(order, p))], a.Response.Words, a.Correct, scored.Fitting, scored.Of, a.Correct is { } c ? Scoring.Reason(q, a.Response, c) : "");
+        return new(
+            a.Id,
+            order is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => Array.IndexOf(order, p))],
+            a.Response.Words,
+            a.Correct,
+            scored.Fitting,
+            scored.Of,
+            a.Correct is { } c ? Scoring.Reason(q, a.Response, c) : ""
+        );
     }
 
-    /// <summary>For each place the reader sees, what the quiz keeps there; none where the places are the same.</summary>
+    /// <summary>For each place the reader sees, what the quiz keeps there; none where the places are the
+    /// same.</summary>
     private static int[] Shown(Guid ticketId, Question q)
     {
         switch (q.Kind)
         {
-            case QuestionKind.Order: return Scoring.Shuffled(ticketId, q.Id, q.Choices.Count);
+            case QuestionKind.Order:
+                return Scoring.Shuffled(ticketId, q.Id, q.Choices.Count);
             case QuestionKind.Match:
-                int[] rights = [.. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))];
+                int[] rights =
+                [
+                    .. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match)),
+                ];
                 return [.. Scoring.Shuffled(ticketId, q.Id, rights.Length).Select(i => rights[i])];
-            default: return [];
+            default:
+                return [];
         }
     }
 

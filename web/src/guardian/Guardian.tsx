@@ -8,7 +8,12 @@ import { t } from '../shared/words';
 import { Mark } from '../teacher/frame/Mark';
 import './guardian.css';
 
-const courses: Record<string, string> = { Reached: 'reached', OnCourse: 'on course', SlightlyBehind: 'slightly behind', Behind: 'behind' };
+const courses: Record<string, string> = {
+  Reached: 'reached',
+  OnCourse: 'on course',
+  SlightlyBehind: 'slightly behind',
+  Behind: 'behind',
+};
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
@@ -17,15 +22,87 @@ export default function Guardian({ session }: { session: Session }) {
   const navigate = useNavigate();
   return (
     <div className="guardian">
-      <header><p className="mark"><Mark />Deep Current</p><span className="grow" /><span>{session.name}</span><button className="btn" onClick={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</button></header>
-      <main><h1 className="hide">{t('Your children')}</h1>
-        <Show query={children}>{(all) => all.length === 0 ? <Empty title={t('Nobody to show')}><p>{t('The school has ended your access, or your code was for a child who has left. Ask the school.')}</p></Empty> : <>{all.map((c) => (
-          <article key={c.id}>
-            <h2>{c.givenName}</h2><p className="big">{c.level}.</p><p>{c.trend}</p>
-            <section><h3>{t('Goals this term')}</h3>{c.goals.length === 0 ? <p className="soft">{t('No goals have been set.')}</p> : <ul>{c.goals.map((g) => <li key={g.kind}>{g.kind === 'words' ? t('Read {{target}} words: {{done}} so far', { target: number(g.target), done: number(g.done) }) : t('Answer {{target}} % right at the first try: {{done}} % so far', { target: g.target, done: Math.round(g.done) })}, {t(courses[g.course] ?? g.course)}</li>)}</ul>}</section>
-            <section><h3>{t('Read lately')}</h3>{c.readings.length === 0 ? <p className="soft">{t('Nothing yet.')}</p> : <ul>{c.readings.slice(0, 12).map((r, i) => <li key={i}><b>{r.title}</b> <span className="soft">{r.handedInAt ? dayOf(r.handedInAt) : r.dueOn ? t('due {{day}}', { day: shortDay(r.dueOn) }) : t('not finished')}{r.minutes > 0 && `, ${minutes(r.minutes * 60)}`}{r.score != null && `, ${t('{{score}} right at the first try', { score: percent(r.score) })}`}</span></li>)}</ul>}</section>
-          </article>
-        ))}</>}</Show>
+      <header>
+        <p className="mark">
+          <Mark />
+          Deep Current
+        </p>
+        <span className="grow" />
+        <span>{session.name}</span>
+        <button className="btn" onClick={() => void signInBy(signOut).then(() => navigate('/'))}>
+          {t('Sign out')}
+        </button>
+      </header>
+      <main>
+        <h1 className="hide">{t('Your children')}</h1>
+        <Show query={children}>
+          {(all) =>
+            all.length === 0 ? (
+              <Empty title={t('Nobody to show')}>
+                <p>
+                  {t('The school has ended your access, or your code was for a child who has left. Ask the school.')}
+                </p>
+              </Empty>
+            ) : (
+              <>
+                {all.map((c) => (
+                  <article key={c.id}>
+                    <h2>{c.givenName}</h2>
+                    <p className="big">{c.level}.</p>
+                    <p>{c.trend}</p>
+                    <section>
+                      <h3>{t('Goals this term')}</h3>
+                      {c.goals.length === 0 ? (
+                        <p className="soft">{t('No goals have been set.')}</p>
+                      ) : (
+                        <ul>
+                          {c.goals.map((g) => (
+                            <li key={g.kind}>
+                              {g.kind === 'words'
+                                ? t('Read {{target}} words: {{done}} so far', {
+                                    target: number(g.target),
+                                    done: number(g.done),
+                                  })
+                                : t('Answer {{target}} % right at the first try: {{done}} % so far', {
+                                    target: g.target,
+                                    done: Math.round(g.done),
+                                  })}
+                              , {t(courses[g.course] ?? g.course)}
+                            </li>
+                          ))}
+                        </ul>
+                      )}
+                    </section>
+                    <section>
+                      <h3>{t('Read lately')}</h3>
+                      {c.readings.length === 0 ? (
+                        <p className="soft">{t('Nothing yet.')}</p>
+                      ) : (
+                        <ul>
+                          {c.readings.slice(0, 12).map((r, i) => (
+                            <li key={i}>
+                              <b>{r.title}</b>{' '}
+                              <span className="soft">
+                                {r.handedInAt
+                                  ? dayOf(r.handedInAt)
+                                  : r.dueOn
+                                    ? t('due {{day}}', { day: shortDay(r.dueOn) })
+                                    : t('not finished')}
+                                {r.minutes > 0 && `, ${minutes(r.minutes * 60)}`}
+                                {r.score != null &&
+                                  `, ${t('{{score}} right at the first try', { score: percent(r.score) })}`}
+                              </span>
+                            </li>
+                          ))}
+                        </ul>
+                      )}
+                    </section>
+                  </article>
+                ))}
+              </>
+            )
+          }
+        </Show>
       </main>
     </div>
   );

@@ -11,14 +11,45 @@ import { Door } from './Register';
 export default function Welcome() {
   const [token, setToken] = useState(location.hash.slice(1));
   const [typed, setTyped] = useState('');
-  const pass = useQuery({ queryKey: ['pass', token], enabled: token !== '', retry: false, queryFn: () => post<Api<'PassView'>>('/pass/look', { token }) });
-  if (token === '' || pass.error) return (
+  const pass = useQuery({
+    queryKey: ['pass', token],
+    enabled: token !== '',
+    retry: false,
+    queryFn: () => post<Api<'PassView'>>('/pass/look', { token }),
+  });
+  if (token === '' || pass.error)
+    return (
+      <Door title={t('Your way in')}>
+        {pass.error ? (
+          <p className="error" role="alert">
+            {sentence(pass.error)}
+          </p>
+        ) : null}
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            setToken(typed.trim());
+          }}
+        >
+          <Field id="token" label={t('Code from your sheet')}>
+            <input id="token" type="text" autoComplete="off" value={typed} onChange={(e) => setTyped(e.target.value)} />
+          </Field>
+          <p className="row end">
+            <Link className="btn plain" to="/">
+              {t('I have a password')}
+            </Link>
+            <button className="btn main">{t('Go on')}</button>
+          </p>
+        </form>
+      </Door>
+    );
+  return pass.data ? (
+    <Choose token={token} pass={pass.data} />
+  ) : (
     <Door title={t('Your way in')}>
-      {pass.error ? <p className="error" role="alert">{sentence(pass.error)}</p> : null}
-      <form onSubmit={(e) => { e.preventDefault(); setToken(typed.trim()); }}><Field id="token" label={t('Code from your sheet')}><input id="token" type="text" autoComplete="off" value={typed} onChange={(e) => setTyped(e.target.value)} /></Field><p className="row end"><Link className="btn plain" to="/">{t('I have a password')}</Link><button className="btn main">{t('Go on')}</button></p></form>
+      <p role="status">…</p>
     </Door>
   );
-  return pass.data ? <Choose token={token} pass={pass.data} /> : <Door title={t('Your way in')}><p role="status">…</p></Door>;
 }
 
 function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
@@ -29,15 +60,44 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
   const navigate = useNavigate();
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    try { await signInBy(() => post('/pass', { token, userName, password })); await navigate('/'); } catch (problem) { setError(problem); }
+    try {
+      await signInBy(() => post('/pass', { token, userName, password }));
+      await navigate('/');
+    } catch (problem) {
+      setError(problem);
+    }
   };
   return (
     <Door title={pass.purpose === 'reset' ? t('A new password') : t('Welcome, {{name}}', { name: pass.name })}>
       <form onSubmit={(e) => void submit(e)} noValidate>
-        <Field id="u" label={t('User name to sign in with')} error={fieldOf(error, 'userName')}><input id="u" type="text" autoComplete="username" disabled={pass.purpose === 'reset'} value={userName} onChange={(e) => setUserName(e.target.value)} /></Field>
-        <Field id="p" label={t('A password of your own')} hint={pass.rules} error={fieldOf(error, 'password')}><input id="p" type="password" autoFocus autoComplete="new-password" value={password} onChange={(e) => setPassword(e.target.value)} /></Field>
-        {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? <p className="error" role="alert">{sentence(error)}</p> : null}
-        <p className="row end"><button className="btn main">{t('Sign in')}</button></p>
+        <Field id="u" label={t('User name to sign in with')} error={fieldOf(error, 'userName')}>
+          <input
+            id="u"
+            type="text"
+            autoComplete="username"
+            disabled={pass.purpose === 'reset'}
+            value={userName}
+            onChange={(e) => setUserName(e.target.value)}
+          />
+        </Field>
+        <Field id="p" label={t('A password of your own')} hint={pass.rules} error={fieldOf(error, 'password')}>
+          <input
+            id="p"
+            type="password"
+            autoFocus
+            autoComplete="new-password"
+            value={password}
+            onChange={(e) => setPassword(e.target.value)}
+          />
+        </Field>
+        {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
+          <p className="error" role="alert">
+            {sentence(error)}
+          </p>
+        ) : null}
+        <p className="row end">
+          <button className="btn main">{t('Sign in')}</button>
+        </p>
       </form>
     </Door>
   );

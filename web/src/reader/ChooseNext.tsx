@@ -12,7 +12,10 @@ export function useTake() {
   const go = useNavigate();
   return useMutation({
     mutationFn: (offer: Offer) => put<Api<'ChosenView'>>(`/my/choices/${offer.textId}`),
-    onSuccess: async (chosen) => { await client.invalidateQueries({ queryKey: ['my'] }); await go(`/text/${chosen.ticketId}`); },
+    onSuccess: async (chosen) => {
+      await client.invalidateQueries({ queryKey: ['my'] });
+      await go(`/text/${chosen.ticketId}`);
+    },
     onError: () => void client.invalidateQueries({ queryKey: ['my'] }),
   });
 }
@@ -24,28 +27,77 @@ export function ChooseNext() {
   const c = choices.data;
   if (!c?.open) return null;
   return (
-    <section aria-labelledby="choose"><h2 id="choose">{t('Choose something to read')}</h2>
-      {c.left === 0 ? <p>{t('You have chosen enough for now. Finish one, or put one back, and you can take another.')}</p> : c.offers.length === 0 ? <p>{t('There is no more to choose from just now.')}</p> : <>
-        <ul className="later offers">{c.offers.slice(0, 3).map((o) => <li key={o.textId}><OfferCard offer={o} take={() => take.mutate(o)} busy={take.isPending} /></li>)}</ul>
-        {take.error && <p role="alert">{sentence(take.error)}</p>}
-        {c.offers.length > 3 && <p><Link className="rbtn" to="/choose">{t('See all {{count}} texts', { count: c.offers.length })}</Link></p>}</>}
+    <section aria-labelledby="choose">
+      <h2 id="choose">{t('Choose something to read')}</h2>
+      {c.left === 0 ? (
+        <p>{t('You have chosen enough for now. Finish one, or put one back, and you can take another.')}</p>
+      ) : c.offers.length === 0 ? (
+        <p>{t('There is no more to choose from just now.')}</p>
+      ) : (
+        <>
+          <ul className="later offers">
+            {c.offers.slice(0, 3).map((o) => (
+              <li key={o.textId}>
+                <OfferCard offer={o} take={() => take.mutate(o)} busy={take.isPending} />
+              </li>
+            ))}
+          </ul>
+          {take.error && <p role="alert">{sentence(take.error)}</p>}
+          {c.offers.length > 3 && (
+            <p>
+              <Link className="rbtn" to="/choose">
+                {t('See all {{count}} texts', { count: c.offers.length })}
+              </Link>
+            </p>
+          )}
+        </>
+      )}
     </section>
   );
 }
 
-const zones = { Independent: 'easy for you', Instructional: 'a good fit for you', Frustration: 'deep for you' } as const;
+const zones = {
+  Independent: 'easy for you',
+  Instructional: 'a good fit for you',
+  Frustration: 'deep for you',
+} as const;
 
 export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => void; busy: boolean }) {
   return (
-    <article className="offer"><h3>{offer.title}</h3><p>{offer.blurb}</p>
-      <p className="soft">{[t(offer.kind), t('{{count}} words', { count: offer.words }), t(zones[offer.zone as keyof typeof zones])].join(' · ')}</p>
-      <button className="rbtn" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>{t('Read this')}</button></article>
+    <article className="offer">
+      <h3>{offer.title}</h3>
+      <p>{offer.blurb}</p>
+      <p className="soft">
+        {[t(offer.kind), t('{{count}} words', { count: offer.words }), t(zones[offer.zone as keyof typeof zones])].join(
+          ' · ',
+        )}
+      </p>
+      <button className="rbtn" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>
+        {t('Read this')}
+      </button>
+    </article>
   );
 }
 
 /** Puts a chosen text back; what was done on it is kept. */
 export function PutBack({ ticketId, title }: { ticketId: string; title: string }) {
   const client = useQueryClient();
-  const back = useMutation({ mutationFn: () => remove(`/my/choices/${ticketId}`), onSettled: () => client.invalidateQueries({ queryKey: ['my'] }) });
-  return <p className="putback">{t('You chose this.')} <button className="rbtn plain" disabled={back.isPending} onClick={() => back.mutate()} aria-label={t('Put {{title}} back', { title })}>{t('Put it back')}</button>{back.error && <span role="alert"> {sentence(back.error)}</span>}</p>;
+  const back = useMutation({
+    mutationFn: () => remove(`/my/choices/${ticketId}`),
+    onSettled: () => client.invalidateQueries({ queryKey: ['my'] }),
+  });
+  return (
+    <p className="putback">
+      {t('You chose this.')}{' '}
+      <button
+        className="rbtn plain"
+        disabled={back.isPending}
+        onClick={() => back.mutate()}
+        aria-label={t('Put {{title}} back', { title })}
+      >
+        {t('Put it back')}
+      </button>
+      {back.error && <span role="alert"> {sentence(back.error)}</span>}
+    </p>
+  );
 }

@@ -17,7 +17,8 @@ import { finished, useMine, workOf, type MyTicket, type Work } from './queries';
 import { RefusedNote } from './RefusedNote';
 
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
-const length = (k: MyTicket) => `${t('{{count}} words', { count: k.words })}, ${t('{{count}} questions', { count: k.questions })}${k.aloud ? `, ${t('to read aloud')}` : ''}`;
+const length = (k: MyTicket) =>
+  `${t('{{count}} words', { count: k.words })}, ${t('{{count}} questions', { count: k.questions })}${k.aloud ? `, ${t('to read aloud')}` : ''}`;
 const to = (k: MyTicket) => (k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`);
 
 /** What is next, what comes after, and what is finished. */
@@ -35,38 +36,108 @@ export function Home({ session }: { session: Session }) {
   };
   return (
     <div className="readerhome">
-      <header className="bar"><h1>{t('My reading')}</h1><KeptNote /><span className="grow" /><b>{session.name}</b>
-        <button className="rbtn" onClick={() => void signOut()}><SignOut size={24} aria-hidden />{t('Sign out')}</button></header>
-      <Show query={mine}>{(all) => {
-        const open = all.filter((k) => !finished(k)), done = all.filter(finished);
-        const next = open.find((k) => k.state === 'under way') ?? open[0];
-        const rest = open.filter((k) => k !== next);
-        const week = new Date();
-        week.setDate(week.getDate() - 7);
-        const words = done.filter((k) => !k.handedInAt || new Date(k.handedInAt) > week).reduce((s, k) => s + k.words, 0);
-        return (
-          <main className="homecols">
-            <section aria-labelledby="next"><RefusedNote /><Checks />
-              <h2 id="next">{t('Next for you')}</h2>
-              {next ? (
-                <article className="nextcard">
-                  <h3>{next.title}</h3><p>{next.blurb}</p>
-                  {next.directions && <p className="directions">{next.directions}</p>}
-                  <p className="soft">{length(next)}{next.dueOn && ` · ${late(next) ? t('was due {{day}}', { day: dayOf(next.dueOn) }) : t('due {{day}}', { day: dayOf(next.dueOn) })}`}</p>
-                  <Link className="rbtn main" to={to(next)} aria-label={`${next.state === 'under way' ? t('Go on reading') : t('Start reading')}: ${next.title}`}>{next.state === 'under way' ? t('Go on reading') : t('Start reading')}</Link>
-                </article>
-              ) : <article className="nextcard"><h3>{t('All done')}</h3><p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p></article>}
-              {next?.chosen && <PutBack ticketId={next.id} title={next.title} />}
-              {rest.length > 0 && <><h2>{t('After that')}</h2><ul className="later">{rest.map((k) => <li key={k.id}><Link to={to(k)}><b>{k.title}</b><span className="soft">{length(k)}{k.dueOn && ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}</span></Link>{k.chosen && <PutBack ticketId={k.id} title={k.title} />}</li>)}</ul></>}
-              <ChooseNext />
-            </section>
-            <section aria-labelledby="done"><h2 id="done">{t('Finished')}</h2>
-              <p className="thisweek">{words > 0 ? t('You read {{n}} words this week.', { n: number(words) }) : t('No text finished this week yet.')}</p>
-              <ul className="finished">{done.slice(0, 12).map((k) => <li key={k.id}><Link to={`/text/${k.id}/result`}><b>{k.title}</b><span className="soft">{k.handedInAt ? dayOf(k.handedInAt) : t('will be handed in')}{k.handedInAt && k.state !== 'released' && ` · ${t('your teacher is reading it')}`}{k.state === 'released' && k.score != null && ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}</span></Link></li>)}</ul>
-            </section>
-          </main>
-        );
-      }}</Show>
+      <header className="bar">
+        <h1>{t('My reading')}</h1>
+        <KeptNote />
+        <span className="grow" />
+        <b>{session.name}</b>
+        <button className="rbtn" onClick={() => void signOut()}>
+          <SignOut size={24} aria-hidden />
+          {t('Sign out')}
+        </button>
+      </header>
+      <Show query={mine}>
+        {(all) => {
+          const open = all.filter((k) => !finished(k)),
+            done = all.filter(finished);
+          const next = open.find((k) => k.state === 'under way') ?? open[0];
+          const rest = open.filter((k) => k !== next);
+          const week = new Date();
+          week.setDate(week.getDate() - 7);
+          const words = done
+            .filter((k) => !k.handedInAt || new Date(k.handedInAt) > week)
+            .reduce((s, k) => s + k.words, 0);
+          return (
+            <main className="homecols">
+              <section aria-labelledby="next">
+                <RefusedNote />
+                <Checks />
+                <h2 id="next">{t('Next for you')}</h2>
+                {next ? (
+                  <article className="nextcard">
+                    <h3>{next.title}</h3>
+                    <p>{next.blurb}</p>
+                    {next.directions && <p className="directions">{next.directions}</p>}
+                    <p className="soft">
+                      {length(next)}
+                      {next.dueOn &&
+                        ` · ${late(next) ? t('was due {{day}}', { day: dayOf(next.dueOn) }) : t('due {{day}}', { day: dayOf(next.dueOn) })}`}
+                    </p>
+                    <Link
+                      className="rbtn main"
+                      to={to(next)}
+                      aria-label={`${next.state === 'under way' ? t('Go on reading') : t('Start reading')}: ${next.title}`}
+                    >
+                      {next.state === 'under way' ? t('Go on reading') : t('Start reading')}
+                    </Link>
+                  </article>
+                ) : (
+                  <article className="nextcard">
+                    <h3>{t('All done')}</h3>
+                    <p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p>
+                  </article>
+                )}
+                {next?.chosen && <PutBack ticketId={next.id} title={next.title} />}
+                {rest.length > 0 && (
+                  <>
+                    <h2>{t('After that')}</h2>
+                    <ul className="later">
+                      {rest.map((k) => (
+                        <li key={k.id}>
+                          <Link to={to(k)}>
+                            <b>{k.title}</b>
+                            <span className="soft">
+                              {length(k)}
+                              {k.dueOn &&
+                                ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}
+                            </span>
+                          </Link>
+                          {k.chosen && <PutBack ticketId={k.id} title={k.title} />}
+                        </li>
+                      ))}
+                    </ul>
+                  </>
+                )}
+                <ChooseNext />
+              </section>
+              <section aria-labelledby="done">
+                <h2 id="done">{t('Finished')}</h2>
+                <p className="thisweek">
+                  {words > 0
+                    ? t('You read {{n}} words this week.', { n: number(words) })
+                    : t('No text finished this week yet.')}
+                </p>
+                <ul className="finished">
+                  {done.slice(0, 12).map((k) => (
+                    <li key={k.id}>
+                      <Link to={`/text/${k.id}/result`}>
+                        <b>{k.title}</b>
+                        <span className="soft">
+                          {k.handedInAt ? dayOf(k.handedInAt) : t('will be handed in')}
+                          {k.handedInAt && k.state !== 'released' && ` · ${t('your teacher is reading it')}`}
+                          {k.state === 'released' &&
+                            k.score != null &&
+                            ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}
+                        </span>
+                      </Link>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            </main>
+          );
+        }}
+      </Show>
     </div>
   );
 }
@@ -75,19 +146,43 @@ export function Home({ session }: { session: Session }) {
 function useFetchAhead(tickets: MyTicket[]) {
   const client = useQueryClient();
   const checks = useMyChecks().data ?? [];
-  const files = (said: unknown) => { const w = said as Work; return [...(w.sound ? [`/api/my/tickets/${w.id}/sound`] : []), ...w.pages.flat().flatMap((p) => { const picture = pictureOf(p); return picture ? [`/api/pictures/${picture.name}`] : []; })]; };
-  useAhead(client, [...checks.map((k) => checkOf(k.id)), ...tickets.filter((k) => !finished(k)).map((k) => ({ ...workOf(k.id), sounds: files }))]);
+  const files = (said: unknown) => {
+    const w = said as Work;
+    return [
+      ...(w.sound ? [`/api/my/tickets/${w.id}/sound`] : []),
+      ...w.pages.flat().flatMap((p) => {
+        const picture = pictureOf(p);
+        return picture ? [`/api/pictures/${picture.name}`] : [];
+      }),
+    ];
+  };
+  useAhead(client, [
+    ...checks.map((k) => checkOf(k.id)),
+    ...tickets.filter((k) => !finished(k)).map((k) => ({ ...workOf(k.id), sounds: files })),
+  ]);
 }
 
 /** Level checks stand on top. */
 function Checks() {
   const checks = useMyChecks().data ?? [];
   return (
-    <>{checks.map((k) => (
-      <article key={k.id} className="nextcard check">
-        <h2>{k.title}</h2><p className="soft">{t('{{count}} parts left', { count: k.left })}{k.closesOn && ` · ${t('until {{day}}', { day: dayOf(k.closesOn) })}`}</p>
-        <Link className="rbtn main" to={`/check/${k.id}`} aria-label={`${k.begun ? t('Go on') : t('Begin')}: ${k.title}`}>{k.begun ? t('Go on') : t('Begin')}</Link>
-      </article>
-    ))}</>
+    <>
+      {checks.map((k) => (
+        <article key={k.id} className="nextcard check">
+          <h2>{k.title}</h2>
+          <p className="soft">
+            {t('{{count}} parts left', { count: k.left })}
+            {k.closesOn && ` · ${t('until {{day}}', { day: dayOf(k.closesOn) })}`}
+          </p>
+          <Link
+            className="rbtn main"
+            to={`/check/${k.id}`}
+            aria-label={`${k.begun ? t('Go on') : t('Begin')}: ${k.title}`}
+          >
+            {k.begun ? t('Go on') : t('Begin')}
+          </Link>
+        </article>
+      ))}
+    </>
   );
 }

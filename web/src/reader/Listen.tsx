@@ -9,11 +9,29 @@ export function Listen({ src }: { src: string }) {
   const [on, setOn] = useState(false);
   const [at, setAt] = useState(0);
   const [failed, setFailed] = useState(false);
-  const toggle = () => { if (on) sound.current?.pause(); else sound.current?.play().catch(() => setFailed(true)); };
+  const toggle = () => {
+    if (on) sound.current?.pause();
+    else sound.current?.play().catch(() => setFailed(true));
+  };
   return (
     <>
-      <audio ref={sound} src={src} preload="none" onPlay={() => { setOn(true); setFailed(false); }} onPause={() => setOn(false)} onEnded={() => setOn(false)} onTimeUpdate={(e) => setAt(e.currentTarget.currentTime)} onError={() => setFailed(true)} />
-      <button className="rbtn" onClick={toggle}>{on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{on ? t('Pause, {{time}}', { time: clock(at) }) : t('Listen')}</button>
+      <audio
+        ref={sound}
+        src={src}
+        preload="none"
+        onPlay={() => {
+          setOn(true);
+          setFailed(false);
+        }}
+        onPause={() => setOn(false)}
+        onEnded={() => setOn(false)}
+        onTimeUpdate={(e) => setAt(e.currentTarget.currentTime)}
+        onError={() => setFailed(true)}
+      />
+      <button className="rbtn" onClick={toggle}>
+        {on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
+        {on ? t('Pause, {{time}}', { time: clock(at) }) : t('Listen')}
+      </button>
       {failed && <span role="status">{t('The reading cannot be played just now.')}</span>}
     </>
   );

@@ -17,7 +17,17 @@ import { finished, letters, useWork, type Work } from './queries';
 export default function Quiz({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
   const work = useWork(ticketId);
-  return <Show query={work}>{(w) => (finished(w) ? <Navigate to={`/text/${w.id}/result`} replace /> : <Questions key={w.id} work={w} name={session.name} />)}</Show>;
+  return (
+    <Show query={work}>
+      {(w) =>
+        finished(w) ? (
+          <Navigate to={`/text/${w.id}/result`} replace />
+        ) : (
+          <Questions key={w.id} work={w} name={session.name} />
+        )
+      }
+    </Show>
+  );
 }
 
 /** What each question has had: from the server, or kept on this device and not yet sent. */
@@ -35,35 +45,113 @@ function Questions({ work, name }: { work: Work; name: string }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const question = work.questions[at]!;
-  const patch = (next: Question) => client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, state: 'under way', questions: w.questions.map((q) => (q.id === next.id ? next : q)) });
+  const patch = (next: Question) =>
+    client.setQueryData<Work>(
+      ['my', 'ticket', work.id],
+      (w) => w && { ...w, state: 'under way', questions: w.questions.map((q) => (q.id === next.id ? next : q)) },
+    );
   const left = work.questions.filter((q) => !tried(q, kept)).length;
   const handIn = async () => {
     setBusy(true);
     setError('');
     try {
-      const result = await send<Api<'MyResult'>>({ id: `${work.id}-hand-in`, about: work.id, kind: 'hand-in', method: 'POST', path: `/my/tickets/${work.id}/hand-in?at=${encodeURIComponent(new Date().toISOString())}`, body: undefined });
+      const result = await send<Api<'MyResult'>>({
+        id: `${work.id}-hand-in`,
+        about: work.id,
+        kind: 'hand-in',
+        method: 'POST',
+        path: `/my/tickets/${work.id}/hand-in?at=${encodeURIComponent(new Date().toISOString())}`,
+        body: undefined,
+      });
       if (result) client.setQueryData(['my', 'result', work.id], result);
       void client.invalidateQueries({ queryKey: ['my', 'tickets'] });
       void client.invalidateQueries({ queryKey: ['my', 'ticket', work.id] });
       await navigate(`/text/${work.id}/result`);
-    } catch (e) { setError(sentence(e)); } finally { setBusy(false); }
+    } catch (e) {
+      setError(sentence(e));
+    } finally {
+      setBusy(false);
+    }
   };
   return (
     <div className="readerside">
-      <header className="bar"><Link className="rbtn plain" to="/"><ArrowLeft size={24} aria-hidden />{t('Stop for now')}</Link><h1>{work.title}</h1><KeptNote /><span className="grow" /><b>{name}</b></header>
+      <header className="bar">
+        <Link className="rbtn plain" to="/">
+          <ArrowLeft size={24} aria-hidden />
+          {t('Stop for now')}
+        </Link>
+        <h1>{work.title}</h1>
+        <KeptNote />
+        <span className="grow" />
+        <b>{name}</b>
+      </header>
       <main className={peek ? 'water peeking' : 'water'}>
-        <LeadLine label={t('Questions')} title={t('Question {{n}} of {{of}}', { n: at + 1, of: work.questions.length })} here={at} go={setAt} knots={work.questions.map((q, i) => ({ name: `${t('Question {{n}}', { n: i + 1 })}${tried(q, kept) ? `, ${t('answered')}` : ''}`, done: tried(q, kept) }))} />
-        <Asked key={question.id} work={work} q={question} before={work.questions[at - 1]} kept={kept.get(question.id)} said={(next) => next && patch(next)} />
+        <LeadLine
+          label={t('Questions')}
+          title={t('Question {{n}} of {{of}}', { n: at + 1, of: work.questions.length })}
+          here={at}
+          go={setAt}
+          knots={work.questions.map((q, i) => ({
+            name: `${t('Question {{n}}', { n: i + 1 })}${tried(q, kept) ? `, ${t('answered')}` : ''}`,
+            done: tried(q, kept),
+          }))}
+        />
+        <Asked
+          key={question.id}
+          work={work}
+          q={question}
+          before={work.questions[at - 1]}
+          kept={kept.get(question.id)}
+          said={(next) => next && patch(next)}
+        />
         <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
-          <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}><BookOpen size={24} aria-hidden /><span>{peek ? t('Close the text') : t('Look in the text')}</span></button>
-          <div className={letters(work.depth) === 'serif' ? 'serif' : ''} tabIndex={peek ? 0 : -1} aria-hidden={!peek} role="region" aria-label={t('The whole text')}>{work.pages.flat().map((p, i) => <Block key={i} text={p} heading="h2" />)}</div>
+          <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}>
+            <BookOpen size={24} aria-hidden />
+            <span>{peek ? t('Close the text') : t('Look in the text')}</span>
+          </button>
+          <div
+            className={letters(work.depth) === 'serif' ? 'serif' : ''}
+            tabIndex={peek ? 0 : -1}
+            aria-hidden={!peek}
+            role="region"
+            aria-label={t('The whole text')}
+          >
+            {work.pages.flat().map((p, i) => (
+              <Block key={i} text={p} heading="h2" />
+            ))}
+          </div>
         </aside>
       </main>
       <footer className="bar foot">
-        {at > 0 ? <button className="rbtn" onClick={() => setAt(at - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button> : <Link className="rbtn" to={`/text/${work.id}`}><CaretLeft size={24} aria-hidden />{t('To the text')}</Link>}
-        {error && <p className="say" role="alert">{error}</p>}
-        {tried(question, kept) && at < work.questions.length - 1 && <button className="rbtn" onClick={() => setAt(at + 1)}>{t('Next question')}<CaretRight size={24} aria-hidden /></button>}
-        {left === 0 ? <button className="rbtn main" disabled={busy} onClick={() => void handIn()}>{t('Hand in')}</button> : <span className="soft">{t('{{n}} still to answer', { n: left })}</span>}
+        {at > 0 ? (
+          <button className="rbtn" onClick={() => setAt(at - 1)}>
+            <CaretLeft size={24} aria-hidden />
+            {t('Back')}
+          </button>
+        ) : (
+          <Link className="rbtn" to={`/text/${work.id}`}>
+            <CaretLeft size={24} aria-hidden />
+            {t('To the text')}
+          </Link>
+        )}
+        {error && (
+          <p className="say" role="alert">
+            {error}
+          </p>
+        )}
+        {tried(question, kept) && at < work.questions.length - 1 && (
+          <button className="rbtn" onClick={() => setAt(at + 1)}>
+            {t('Next question')}
+            <CaretRight size={24} aria-hidden />
+          </button>
+        )}
+        {left === 0 ? (
+          <button className="rbtn main" disabled={busy} onClick={() => void handIn()}>
+            {t('Hand in')}
+          </button>
+        ) : (
+          <span className="soft">{t('{{n}} still to answer', { n: left })}</span>
+        )}
       </footer>
     </div>
   );

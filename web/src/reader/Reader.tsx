@@ -11,7 +11,13 @@ import { startWorker } from './offline/worker';
 import './reader.css';
 import './readerviews.css';
 
-const parts = { reading: () => import('./Reading'), quiz: () => import('./Quiz'), result: () => import('./Result'), choose: () => import('./Choose'), check: () => import('./check/Check') };
+const parts = {
+  reading: () => import('./Reading'),
+  quiz: () => import('./Quiz'),
+  result: () => import('./Result'),
+  choose: () => import('./Choose'),
+  check: () => import('./check/Check'),
+};
 const Reading = part(parts.reading);
 const Quiz = part(parts.quiz);
 const Result = part(parts.result);
@@ -28,9 +34,15 @@ function Own({ session }: { session: Session }) {
   const navigate = useNavigate();
   useState(() => belongTo(session.id ?? ''));
   useEffect(() => startOutbox(() => void client.invalidateQueries({ queryKey: ['my'] })), [client]);
-  useEffect(() => { const back = takeReturn(session.id ?? ''); if (back) void navigate(back, { replace: true }); }, [navigate, session.id]);
+  useEffect(() => {
+    const back = takeReturn(session.id ?? '');
+    if (back) void navigate(back, { replace: true });
+  }, [navigate, session.id]);
   // The other pages come while there is a network, so that they are there when there is none.
-  useEffect(() => { startWorker(); for (const load of Object.values(parts)) load().catch(() => undefined); }, []);
+  useEffect(() => {
+    startWorker();
+    for (const load of Object.values(parts)) load().catch(() => undefined);
+  }, []);
   return (
     <div className={`sized size-${session.supports?.textSize ?? 0}`}>
       <Routes>

@@ -22,7 +22,15 @@ export default function Reading() {
 }
 
 /** The server hears, now or later, that the text was opened. */
-const opened = (ticketId: string) => send({ id: `${ticketId}-open`, about: ticketId, kind: 'open', method: 'POST', path: `/my/tickets/${ticketId}/open?at=${encodeURIComponent(new Date().toISOString())}`, body: undefined }).catch(() => undefined);
+const opened = (ticketId: string) =>
+  send({
+    id: `${ticketId}-open`,
+    about: ticketId,
+    kind: 'open',
+    method: 'POST',
+    path: `/my/tickets/${ticketId}/open?at=${encodeURIComponent(new Date().toISOString())}`,
+    body: undefined,
+  }).catch(() => undefined);
 
 const tints = ['paper', 'sea', 'sand', 'plain'] as const;
 
@@ -30,42 +38,134 @@ const tints = ['paper', 'sea', 'sand', 'plain'] as const;
 function Pages({ work }: { work: Work }) {
   const navigate = useNavigate();
   const [page, setPage] = useState(Math.min(work.page, work.pages.length - 1));
-  const [font, setFont] = useState<'first' | 'serif'>(() => (localStorage.getItem('dc-letters') as 'first' | 'serif' | null) ?? letters(work.depth));
-  const [tint, setTint] = useState<(typeof tints)[number]>(() => (localStorage.getItem('dc-page') as (typeof tints)[number] | null) ?? 'paper');
+  const [font, setFont] = useState<'first' | 'serif'>(
+    () => (localStorage.getItem('dc-letters') as 'first' | 'serif' | null) ?? letters(work.depth),
+  );
+  const [tint, setTint] = useState<(typeof tints)[number]>(
+    () => (localStorage.getItem('dc-page') as (typeof tints)[number] | null) ?? 'paper',
+  );
   const [guide, setGuide] = useState(false);
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
   const aloud = useReadAloud(work.pages[page]!.map(plain).join(' '));
   useSpell(work.id, page, !finished(work));
-  useEffect(() => { if (work.state === 'waiting') void opened(work.id); }, [work.id, work.state]);
-  useEffect(() => { setWord(null); body.current?.focus({ preventScroll: true }); scrollTo(0, 0); }, [page]);
-  const before = work.pages.slice(0, page).flat().length, paragraphs = work.pages.flat().length;
+  useEffect(() => {
+    if (work.state === 'waiting') void opened(work.id);
+  }, [work.id, work.state]);
+  useEffect(() => {
+    setWord(null);
+    body.current?.focus({ preventScroll: true });
+    scrollTo(0, 0);
+  }, [page]);
+  const before = work.pages.slice(0, page).flat().length,
+    paragraphs = work.pages.flat().length;
   const last = page === work.pages.length - 1;
-  const turn = (to: number) => { aloud.stop(); setPage(to); };
+  const turn = (to: number) => {
+    aloud.stop();
+    setPage(to);
+  };
   const toQuiz = () => navigate(finished(work) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
   return (
     <div className="readerside">
       <header className="bar">
-        <Link className="rbtn plain" to="/"><ArrowLeft size={24} aria-hidden />{t('My reading')}</Link><h1>{work.title}</h1>
+        <Link className="rbtn plain" to="/">
+          <ArrowLeft size={24} aria-hidden />
+          {t('My reading')}
+        </Link>
+        <h1>{work.title}</h1>
         <div className="tools">
-          <button className="rbtn" onClick={() => { const next = font === 'first' ? 'serif' : 'first'; setFont(next); localStorage.setItem('dc-letters', next); }}><TextAa size={24} aria-hidden />{t('Letters')}</button>
-          <button className="rbtn" onClick={() => { const next = tints[(tints.indexOf(tint) + 1) % tints.length]!; setTint(next); localStorage.setItem('dc-page', next); }}><DropHalf size={24} aria-hidden />{t('Page')}</button>
-          <button className="rbtn" aria-pressed={guide} onClick={() => setGuide(!guide)}><Rows size={24} aria-hidden />{t('Line guide')}</button>
+          <button
+            className="rbtn"
+            onClick={() => {
+              const next = font === 'first' ? 'serif' : 'first';
+              setFont(next);
+              localStorage.setItem('dc-letters', next);
+            }}
+          >
+            <TextAa size={24} aria-hidden />
+            {t('Letters')}
+          </button>
+          <button
+            className="rbtn"
+            onClick={() => {
+              const next = tints[(tints.indexOf(tint) + 1) % tints.length]!;
+              setTint(next);
+              localStorage.setItem('dc-page', next);
+            }}
+          >
+            <DropHalf size={24} aria-hidden />
+            {t('Page')}
+          </button>
+          <button className="rbtn" aria-pressed={guide} onClick={() => setGuide(!guide)}>
+            <Rows size={24} aria-hidden />
+            {t('Line guide')}
+          </button>
         </div>
       </header>
       <main className="water">
-        <LeadLine label={t('Pages')} title={t('Page {{n}} of {{of}}', { n: page + 1, of: work.pages.length })} here={page} go={turn} knots={work.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))} />
-        <article className={`page ${font === 'serif' ? 'serif' : ''} tint-${tint} ${guide ? 'guided' : ''}`} aria-label={`${work.title}, ${t('page {{n}}', { n: page + 1 })}`} tabIndex={-1} ref={body} onPointerMove={guide ? follow : undefined}>
-          {work.pages[page]!.map((p, i) => <Fragment key={i}><Paragraph text={p} words={work.words} open={setWord} chosen={word?.text} spoken={aloud.word} offset={work.pages[page]!.slice(0, i).reduce((n, x) => n + plain(x).length + 1, 0)} /><Between work={work} after={before + i + 1} last={before + i + 1 === paragraphs} /></Fragment>)}
+        <LeadLine
+          label={t('Pages')}
+          title={t('Page {{n}} of {{of}}', { n: page + 1, of: work.pages.length })}
+          here={page}
+          go={turn}
+          knots={work.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))}
+        />
+        <article
+          className={`page ${font === 'serif' ? 'serif' : ''} tint-${tint} ${guide ? 'guided' : ''}`}
+          aria-label={`${work.title}, ${t('page {{n}}', { n: page + 1 })}`}
+          tabIndex={-1}
+          ref={body}
+          onPointerMove={guide ? follow : undefined}
+        >
+          {work.pages[page]!.map((p, i) => (
+            <Fragment key={i}>
+              <Paragraph
+                text={p}
+                words={work.words}
+                open={setWord}
+                chosen={word?.text}
+                spoken={aloud.word}
+                offset={work.pages[page]!.slice(0, i).reduce((n, x) => n + plain(x).length + 1, 0)}
+              />
+              <Between work={work} after={before + i + 1} last={before + i + 1 === paragraphs} />
+            </Fragment>
+          ))}
         </article>
-        {word && <aside className="card" aria-label={t('The word {{word}}', { word: word.text })}><h2>{word.text}</h2><button className="shut" aria-label={t('Close the word card')} onClick={() => setWord(null)}><X size={24} aria-hidden /></button><p>{word.meaning}</p><p className="also">{word.example}</p></aside>}
+        {word && (
+          <aside className="card" aria-label={t('The word {{word}}', { word: word.text })}>
+            <h2>{word.text}</h2>
+            <button className="shut" aria-label={t('Close the word card')} onClick={() => setWord(null)}>
+              <X size={24} aria-hidden />
+            </button>
+            <p>{word.meaning}</p>
+            <p className="also">{word.example}</p>
+          </aside>
+        )}
       </main>
       <footer className="bar foot">
-        <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}><CaretLeft size={24} aria-hidden />{t('Back')}</button>
+        <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}>
+          <CaretLeft size={24} aria-hidden />
+          {t('Back')}
+        </button>
         {work.aloud && !finished(work) && <RecordMine work={work} />}
         {work.sound && <Listen src={`/api/my/tickets/${work.id}/sound`} />}
-        {aloud.can && !work.sound && <button className="rbtn" onClick={aloud.toggle}>{aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{aloud.on ? t('Stop reading aloud') : t('Read aloud')}</button>}
-        {last ? <button className="rbtn main" onClick={() => void toQuiz()}>{finished(work) ? t('See how it went') : t('To the questions')}<CaretRight size={24} aria-hidden /></button> : <button className="rbtn main" onClick={() => turn(page + 1)}>{t('Next page')}<CaretRight size={24} aria-hidden /></button>}
+        {aloud.can && !work.sound && (
+          <button className="rbtn" onClick={aloud.toggle}>
+            {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
+            {aloud.on ? t('Stop reading aloud') : t('Read aloud')}
+          </button>
+        )}
+        {last ? (
+          <button className="rbtn main" onClick={() => void toQuiz()}>
+            {finished(work) ? t('See how it went') : t('To the questions')}
+            <CaretRight size={24} aria-hidden />
+          </button>
+        ) : (
+          <button className="rbtn main" onClick={() => turn(page + 1)}>
+            {t('Next page')}
+            <CaretRight size={24} aria-hidden />
+          </button>
+        )}
       </footer>
     </div>
   );
@@ -78,8 +178,26 @@ function Between({ work, after, last }: { work: Work; after: number; last: boole
   const here = work.guided.filter((q) => q.after === after || (last && (q.after ?? 0) > after));
   if (here.length === 0) return null;
   const kept = keptAnswers(work.id);
-  const patch = (next: Question) => client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) });
-  return <aside className="between" aria-label={t('A question on the way')}><p>{t('Stop and think')}</p>{here.map((q, i) => <Asked key={q.id} work={work} q={q} before={here[i - 1]} kept={kept.get(q.id)} said={(next) => next && patch(next)} />)}</aside>;
+  const patch = (next: Question) =>
+    client.setQueryData<Work>(
+      ['my', 'ticket', work.id],
+      (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) },
+    );
+  return (
+    <aside className="between" aria-label={t('A question on the way')}>
+      <p>{t('Stop and think')}</p>
+      {here.map((q, i) => (
+        <Asked
+          key={q.id}
+          work={work}
+          q={q}
+          before={here[i - 1]}
+          kept={kept.get(q.id)}
+          said={(next) => next && patch(next)}
+        />
+      ))}
+    </aside>
+  );
 }
 
 /** The line guide follows the pointer; its place is a style, so that moving it draws nothing anew. */
@@ -88,7 +206,14 @@ function follow(e: React.PointerEvent<HTMLElement>) {
   e.currentTarget.style.setProperty('--guide', `${e.clientY - box.top}px`);
 }
 
-interface Tapped { text: string; words: Work['words']; open: (w: Work['words'][number]) => void; chosen: string | undefined; spoken: number | null; offset: number }
+interface Tapped {
+  text: string;
+  words: Work['words'];
+  open: (w: Work['words'][number]) => void;
+  chosen: string | undefined;
+  spoken: number | null;
+  offset: number;
+}
 
 /** A paragraph whose words to know can be tapped, and whose spoken word is marked. */
 function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
@@ -100,10 +225,24 @@ function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
       at += part.length;
       const found = known(part);
       const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
-      if (!found) return now ? <span key={i} className="w spoken">{part}</span> : part;
+      if (!found)
+        return now ? (
+          <span key={i} className="w spoken">
+            {part}
+          </span>
+        ) : (
+          part
+        );
       return (
-        <button key={i} type="button" className={`w known ${chosen === found.text ? 'tapped' : ''} ${now ? 'spoken' : ''}`}
-          aria-label={t('{{word}}: what does it mean?', { word: part })} onClick={() => open(found)}>{part}</button>
+        <button
+          key={i}
+          type="button"
+          className={`w known ${chosen === found.text ? 'tapped' : ''} ${now ? 'spoken' : ''}`}
+          aria-label={t('{{word}}: what does it mean?', { word: part })}
+          onClick={() => open(found)}
+        >
+          {part}
+        </button>
       );
     });
   };

@@ -31,24 +31,65 @@ export function RecordMine({ work }: { work: Work }) {
     setBusy(true);
     try {
       const id = crypto.randomUUID();
-      const recording = await send<NonNullable<Work['recording']>>({ id, kind: 'recording', about: work.id, path: `/my/tickets/${work.id}/recording/${id}?seconds=${made.seconds.toFixed(1)}`, body: made.blob });
+      const recording = await send<NonNullable<Work['recording']>>({
+        id,
+        kind: 'recording',
+        about: work.id,
+        path: `/my/tickets/${work.id}/recording/${id}?seconds=${made.seconds.toFixed(1)}`,
+        body: made.blob,
+      });
       if (recording) client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, recording });
       setSaid(recording ? t('Your teacher can hear it now.') : t('Kept on this device. It will be sent.'));
       recorder.forget();
-    } catch (e) { setSaid(sentence(e)); }
+    } catch (e) {
+      setSaid(sentence(e));
+    }
     setBusy(false);
   };
   if (!recorder.can) return <p role="status">{t('This device cannot record. Read it to your teacher.')}</p>;
   if (work.recording?.marked) return <p role="status">{t('Your reading has been heard.')}</p>;
   return (
     <div className="recordmine" role="group" aria-label={t('My reading aloud')}>
-      {recorder.state === 'recording' ? <button className="rbtn main" onClick={recorder.stop}><Stop size={24} aria-hidden />{t('Stop, {{time}}', { time: clock(recorder.seconds) })}</button>
-        : recorder.recording ? <>
+      {recorder.state === 'recording' ? (
+        <button className="rbtn main" onClick={recorder.stop}>
+          <Stop size={24} aria-hidden />
+          {t('Stop, {{time}}', { time: clock(recorder.seconds) })}
+        </button>
+      ) : recorder.recording ? (
+        <>
           <audio controls src={mine} aria-label={t('My reading')} />
-          <button className="rbtn" disabled={busy} onClick={() => void recorder.start()}><ArrowCounterClockwise size={24} aria-hidden />{t('Again')}</button>
-          <button className="rbtn main" disabled={busy} onClick={() => void keep()}><Check size={24} aria-hidden />{t('Send it')}</button></>
-          : <button className="rbtn" disabled={recorder.state === 'asking'} onClick={() => { setSaid(''); void recorder.start(); }}><Microphone size={24} aria-hidden />{has ? t('Record it again') : t('Read it aloud and record')}</button>}
-      <span role="status">{recorder.state === 'refused' ? t('The microphone is switched off. Ask your teacher.') : said || (recorder.state === 'idle' && has ? (waits ? t('Kept on this device. It will be sent.') : t('Sent, {{time}}', { time: clock(work.recording!.seconds) })) : '')}</span>
+          <button className="rbtn" disabled={busy} onClick={() => void recorder.start()}>
+            <ArrowCounterClockwise size={24} aria-hidden />
+            {t('Again')}
+          </button>
+          <button className="rbtn main" disabled={busy} onClick={() => void keep()}>
+            <Check size={24} aria-hidden />
+            {t('Send it')}
+          </button>
+        </>
+      ) : (
+        <button
+          className="rbtn"
+          disabled={recorder.state === 'asking'}
+          onClick={() => {
+            setSaid('');
+            void recorder.start();
+          }}
+        >
+          <Microphone size={24} aria-hidden />
+          {has ? t('Record it again') : t('Read it aloud and record')}
+        </button>
+      )}
+      <span role="status">
+        {recorder.state === 'refused'
+          ? t('The microphone is switched off. Ask your teacher.')
+          : said ||
+            (recorder.state === 'idle' && has
+              ? waits
+                ? t('Kept on this device. It will be sent.')
+                : t('Sent, {{time}}', { time: clock(work.recording!.seconds) })
+              : '')}
+      </span>
     </div>
   );
 }

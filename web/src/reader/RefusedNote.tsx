@@ -10,8 +10,14 @@ export function RefusedNote() {
   if (shown.length === 0) return null;
   return (
     <div className="refusednote" role="status">
-      {setAsideSentences(shown.map((k) => ({ code: k.refused!.code, answers: answersIn(k) }))).map((said) => <p key={said}>{said} {t('Your teacher can see this.')}</p>)}
-      <button className="rbtn" onClick={() => void dismissRefused()}>{t('OK')}</button>
+      {setAsideSentences(shown.map((k) => ({ code: k.refused!.code, answers: answersIn(k) }))).map((said) => (
+        <p key={said}>
+          {said} {t('Your teacher can see this.')}
+        </p>
+      ))}
+      <button className="rbtn" onClick={() => void dismissRefused()}>
+        {t('OK')}
+      </button>
     </div>
   );
 }

@@ -10,9 +10,16 @@ export function useReadAloud(text: string) {
     const look = () => setCan(speechSynthesis.getVoices().some((v) => v.lang.startsWith('en')));
     look();
     speechSynthesis.addEventListener('voiceschanged', look);
-    return () => { speechSynthesis.removeEventListener('voiceschanged', look); speechSynthesis.cancel(); };
+    return () => {
+      speechSynthesis.removeEventListener('voiceschanged', look);
+      speechSynthesis.cancel();
+    };
   }, []);
-  const stop = useCallback(() => { if ('speechSynthesis' in window) speechSynthesis.cancel(); setOn(false); setWord(null); }, []);
+  const stop = useCallback(() => {
+    if ('speechSynthesis' in window) speechSynthesis.cancel();
+    setOn(false);
+    setWord(null);
+  }, []);
   const toggle = () => {
     if (on) return stop();
     const speech = new SpeechSynthesisUtterance(text);

@@ -9,14 +9,40 @@ export function useSpell(ticketId: string, page: number, counts: boolean) {
     if (!counts) return;
     const id = crypto.randomUUID();
     const startedAt = new Date().toISOString();
-    let seconds = 0, since: number | null = document.hidden ? null : performance.now();
-    const tally = () => { if (since !== null) { seconds += (performance.now() - since) / 1000; since = performance.now(); } };
-    const keep = () => { tally(); if (seconds >= 1 || page > 0) void send({ id, about: ticketId, kind: 'spell', path: `/my/tickets/${ticketId}/spells/${id}`, body: { page, seconds, startedAt } }).catch(() => undefined); };
-    const onHide = () => { if (document.hidden) { keep(); since = null; } else since = performance.now(); };
+    let seconds = 0,
+      since: number | null = document.hidden ? null : performance.now();
+    const tally = () => {
+      if (since !== null) {
+        seconds += (performance.now() - since) / 1000;
+        since = performance.now();
+      }
+    };
+    const keep = () => {
+      tally();
+      if (seconds >= 1 || page > 0)
+        void send({
+          id,
+          about: ticketId,
+          kind: 'spell',
+          path: `/my/tickets/${ticketId}/spells/${id}`,
+          body: { page, seconds, startedAt },
+        }).catch(() => undefined);
+    };
+    const onHide = () => {
+      if (document.hidden) {
+        keep();
+        since = null;
+      } else since = performance.now();
+    };
     document.addEventListener('visibilitychange', onHide);
     addEventListener('pagehide', keep);
     const timer = setInterval(keep, every);
     if (page > 0) keep();
-    return () => { clearInterval(timer); document.removeEventListener('visibilitychange', onHide); removeEventListener('pagehide', keep); keep(); };
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', onHide);
+      removeEventListener('pagehide', keep);
+      keep();
+    };
   }, [ticketId, page, counts]);
 }

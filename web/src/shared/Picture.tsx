@@ -20,12 +20,32 @@ export const pictureName = (name: string) => t(name);
 
 /** One of the pictures that secrets are made of, with outline and light tint. */
 export function Picture({ name }: { name: string }) {
-  return <svg className="picture" viewBox="0 0 44 44" width="44" height="44" fill="var(--depth-2)" stroke="var(--ink)" strokeWidth="1.8" strokeLinejoin="round" strokeLinecap="round" aria-hidden><path d={drawings[name]} /></svg>;
+  return (
+    <svg
+      className="picture"
+      viewBox="0 0 44 44"
+      width="44"
+      height="44"
+      fill="var(--depth-2)"
+      stroke="var(--ink)"
+      strokeWidth="1.8"
+      strokeLinejoin="round"
+      strokeLinecap="round"
+      aria-hidden
+    >
+      <path d={drawings[name]} />
+    </svg>
+  );
 }
 
 /** A reader's face: an animal-free mark made from the name, always the same for the same reader. */
 export function Face({ id, name }: { id: string; name: string }) {
   const all = Object.keys(drawings);
   const n = [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 9973, 7);
-  return <span className="facebox" aria-hidden><Picture name={all[n % all.length]!} /><b>{[...name][0]}</b></span>;
+  return (
+    <span className="facebox" aria-hidden>
+      <Picture name={all[n % all.length]!} />
+      <b>{[...name][0]}</b>
+    </span>
+  );
 }

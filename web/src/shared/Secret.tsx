@@ -3,8 +3,23 @@ import { t } from './words';
 
 /** A secret as it is told to its reader: pictures in order, or the code or password to type. */
 export function Secret({ kind, secret }: { kind: string; secret: string }) {
-  if (kind === 'Pictures') return <ol className="secret" aria-label={t('Picture secret')}>{secret.split(' ').map((p) => <li key={p}><Picture name={p} />{pictureName(p)}</li>)}</ol>;
-  return <p className="secretword"><span className="soft">{kind === 'Code' ? t('Code') : t('Password')}</span> <b aria-label={kind === 'Code' ? t('Code') : t('Password')}>{secret}</b></p>;
+  if (kind === 'Pictures')
+    return (
+      <ol className="secret" aria-label={t('Picture secret')}>
+        {secret.split(' ').map((p) => (
+          <li key={p}>
+            <Picture name={p} />
+            {pictureName(p)}
+          </li>
+        ))}
+      </ol>
+    );
+  return (
+    <p className="secretword">
+      <span className="soft">{kind === 'Code' ? t('Code') : t('Password')}</span>{' '}
+      <b aria-label={kind === 'Code' ? t('Code') : t('Password')}>{secret}</b>
+    </p>
+  );
 }
 
 const kinds: Record<string, string> = { Pictures: 'pictures', Code: 'code', Password: 'password' };

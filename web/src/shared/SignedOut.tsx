@@ -7,10 +7,14 @@ import { t } from './words';
 
 let lost = false;
 const listeners = new Set<() => void>();
-const setLost = (next: boolean) => { lost = next; listeners.forEach((l) => l()); };
+const setLost = (next: boolean) => {
+  lost = next;
+  listeners.forEach((l) => l());
+};
 onSignedOut(() => setLost(true));
 
-const returning = 'dc-return', lastCode = 'dc-code';
+const returning = 'dc-return',
+  lastCode = 'dc-code';
 export const rememberCode = (code: string) => localStorage.setItem(lastCode, code);
 
 /** Where a reader was when their session ended; asked for once, by the same reader. */
@@ -29,14 +33,25 @@ export function doorBack(): string | null {
 
 /** Over the page when its session has ended: the page stays as it is beneath, and goes on once its person has signed in again. */
 export function SignedOut({ session }: { session: Session }) {
-  const open = useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, () => lost);
+  const open = useSyncExternalStore(
+    (l) => {
+      listeners.add(l);
+      return () => listeners.delete(l);
+    },
+    () => lost,
+  );
   useEffect(() => setLost(false), [session.id, session.role]);
   if (!open || session.role === 'nobody') return null;
   return (
     <Dialog.Root open>
       <Dialog.Portal>
         <Dialog.Overlay className="veil" />
-        <Dialog.Content className="dialog" onEscapeKeyDown={(e) => e.preventDefault()} onPointerDownOutside={(e) => e.preventDefault()} aria-describedby={undefined}>
+        <Dialog.Content
+          className="dialog"
+          onEscapeKeyDown={(e) => e.preventDefault()}
+          onPointerDownOutside={(e) => e.preventDefault()}
+          aria-describedby={undefined}
+        >
           {session.role === 'reader' ? <ReaderAgain session={session} /> : <AdultAgain session={session} />}
         </Dialog.Content>
       </Dialog.Portal>
@@ -54,7 +69,11 @@ function ReaderAgain({ session }: { session: Session }) {
     <div className="signedout">
       <Dialog.Title>{t('Sign in again, {{name}}', { name: session.name })}</Dialog.Title>
       <p>{t('Your answers are safe.')}</p>
-      <p className="row end"><button className="rbtn main" onClick={() => void go()}>{t('Sign in')}</button></p>
+      <p className="row end">
+        <button className="rbtn main" onClick={() => void go()}>
+          {t('Sign in')}
+        </button>
+      </p>
     </div>
   );
 }
@@ -72,20 +91,56 @@ function AdultAgain({ session }: { session: Session }) {
       await post('/session/adult', { userName, password });
       const now = await fetchSession();
       // Somebody else's page is not theirs to go on with.
-      if (now.id !== session.id) { location.assign('/'); return; }
+      if (now.id !== session.id) {
+        location.assign('/');
+        return;
+      }
       client.setQueryData(['session'], now);
       setLost(false);
       await client.invalidateQueries();
-    } catch (problem) { setError(sentence(problem)); setPassword(''); }
+    } catch (problem) {
+      setError(sentence(problem));
+      setPassword('');
+    }
   };
   return (
     <form onSubmit={(e) => void submit(e)}>
       <Dialog.Title>{t('You were signed out')}</Dialog.Title>
       <p>{t('What you wrote is still here. Sign in again to save it.')}</p>
-      <div className="field"><label htmlFor="again-user">{t('User name')}</label><input id="again-user" type="text" autoComplete="username" autoCapitalize="none" required value={userName} onChange={(e) => setUserName(e.target.value)} /></div>
-      <div className="field"><label htmlFor="again-password">{t('Password')}</label><input id="again-password" type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} /></div>
-      {error && <p className="error" role="alert">{error}</p>}
-      <p className="row end"><button type="button" className="btn" onClick={() => location.assign('/')}>{t('Leave this page')}</button><button className="btn main">{t('Sign in')}</button></p>
+      <div className="field">
+        <label htmlFor="again-user">{t('User name')}</label>
+        <input
+          id="again-user"
+          type="text"
+          autoComplete="username"
+          autoCapitalize="none"
+          required
+          value={userName}
+          onChange={(e) => setUserName(e.target.value)}
+        />
+      </div>
+      <div className="field">
+        <label htmlFor="again-password">{t('Password')}</label>
+        <input
+          id="again-password"
+          type="password"
+          autoComplete="current-password"
+          required
+          value={password}
+          onChange={(e) => setPassword(e.target.value)}
+        />
+      </div>
+      {error && (
+        <p className="error" role="alert">
+          {error}
+        </p>
+      )}
+      <p className="row end">
+        <button type="button" className="btn" onClick={() => location.assign('/')}>
+          {t('Leave this page')}
+        </button>
+        <button className="btn main">{t('Sign in')}</button>
+      </p>
     </form>
   );
 }

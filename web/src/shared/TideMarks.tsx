@@ -11,10 +11,19 @@ export const markName = (mark: string) => t(marks[mark]?.name ?? mark);
 /** Attempts as tide marks of three heights; unanswered is a point. */
 export function TideMarks({ of }: { of: string[] }) {
   return (
-    <svg width={of.length * 7} height="13" role="img" aria-label={of.map((m, i) => `${i + 1} ${markName(m)}`).join(', ')}>
+    <svg
+      width={of.length * 7}
+      height="13"
+      role="img"
+      aria-label={of.map((m, i) => `${i + 1} ${markName(m)}`).join(', ')}
+    >
       {of.map((m, i) => {
         const height = marks[m]?.height ?? 0;
-        return height ? <rect key={i} x={i * 7} y={13 - height} width="5" height={height} fill="var(--ink)" /> : <circle key={i} cx={i * 7 + 2.5} cy="11" r="1.3" fill="var(--ink)" />;
+        return height ? (
+          <rect key={i} x={i * 7} y={13 - height} width="5" height={height} fill="var(--ink)" />
+        ) : (
+          <circle key={i} cx={i * 7 + 2.5} cy="11" r="1.3" fill="var(--ink)" />
+        );
       })}
     </svg>
   );

@@ -4,7 +4,12 @@ import { t } from './words';
 
 /** What stands in a place while it loads, or when it could not. */
 export function Loading() {
-  return <div className="loading" role="status"><span className="hide">{t('Loading')}</span><i /></div>;
+  return (
+    <div className="loading" role="status">
+      <span className="hide">{t('Loading')}</span>
+      <i />
+    </div>
+  );
 }
 
 export function Failed({ error, again }: { error: unknown; again: () => void }) {
@@ -12,13 +17,20 @@ export function Failed({ error, again }: { error: unknown; again: () => void }) 
     <div className="empty" role="alert">
       <h2>{t('This could not be shown')}</h2>
       <p>{sentence(error)}</p>
-      <button className="btn" onClick={again}>{t('Try again')}</button>
+      <button className="btn" onClick={again}>
+        {t('Try again')}
+      </button>
     </div>
   );
 }
 
 export function Empty({ title, children }: { title: string; children: ReactNode }) {
-  return <div className="empty"><h2>{title}</h2>{children}</div>;
+  return (
+    <div className="empty">
+      <h2>{title}</h2>
+      {children}
+    </div>
+  );
 }
 
 type Query<T> = { data: T | undefined; error: unknown; refetch: () => unknown };

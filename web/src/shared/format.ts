@@ -18,11 +18,19 @@ export const number = (x: number) => whole.format(x);
 /** Half of a level's 90 % range: what stands behind every ± of a reader's level. */
 export const halfRange = (sd: number) => 1.645 * sd;
 /** 1:05 */
-export const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
-export const minutes = (seconds: number) => (seconds <= 0 ? '–' : seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`);
+export const clock = (seconds: number) =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+export const minutes = (seconds: number) =>
+  seconds <= 0 ? '–' : seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
 
 const strandNames: Record<string, string> = {
-  Retrieve: 'retrieve', Infer: 'infer', WordMeaning: 'word meaning', Summarise: 'summarise', Structure: 'structure', AuthorsCraft: 'author’s craft', Connect: 'connect',
+  Retrieve: 'retrieve',
+  Infer: 'infer',
+  WordMeaning: 'word meaning',
+  Summarise: 'summarise',
+  Structure: 'structure',
+  AuthorsCraft: 'author’s craft',
+  Connect: 'connect',
 };
 export const strandName = (s: string | null | undefined) => (s ? (strandNames[s] ?? s) : '');
 

@@ -11,13 +11,22 @@ describe('a paragraph', () => {
   });
 
   it('is a table where every line has bars', () => {
-    expect(tableOf('Day | Wind\n--- | ---\nMonday | 4 **knots**')).toEqual([['Day', 'Wind'], ['Monday', '4 **knots**']]);
+    expect(tableOf('Day | Wind\n--- | ---\nMonday | 4 **knots**')).toEqual([
+      ['Day', 'Wind'],
+      ['Monday', '4 **knots**'],
+    ]);
     expect(tableOf('This | that\nand no bar here')).toBeNull();
     expect(plain('Day | Wind\nMonday | 4 **knots**')).toBe('Day, Wind\nMonday, 4 knots');
   });
 
   it('keeps the lines of verse, and what is bold or slanted', () => {
     expect(plain('The tide comes in.\n  *The tide* goes out.')).toBe('The tide comes in.\n  The tide goes out.');
-    expect(runsOf('a **b** *c* 2 * 3').map((r) => [r.text, r.bold, r.slanted])).toEqual([['a ', false, false], ['b', true, false], [' ', false, false], ['c', false, true], [' 2 * 3', false, false]]);
+    expect(runsOf('a **b** *c* 2 * 3').map((r) => [r.text, r.bold, r.slanted])).toEqual([
+      ['a ', false, false],
+      ['b', true, false],
+      [' ', false, false],
+      ['c', false, true],
+      [' 2 * 3', false, false],
+    ]);
   });
 });

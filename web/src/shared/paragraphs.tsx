@@ -1,7 +1,10 @@
 import { Fragment, type ReactNode } from 'react';
 
 /** What a picture shows and where it is; null for any other paragraph. */
-export const pictureOf = (paragraph: string) => { const m = /^!\[([^\]]*)\]\(([^()\s]+)\)$/.exec(paragraph); return m ? { alt: m[1]!, name: m[2]! } : null; };
+export const pictureOf = (paragraph: string) => {
+  const m = /^!\[([^\]]*)\]\(([^()\s]+)\)$/.exec(paragraph);
+  return m ? { alt: m[1]!, name: m[2]! } : null;
+};
 export const isHeading = (paragraph: string) => paragraph.startsWith('#');
 /** Words that are read: no heading, no picture. */
 export const isProse = (paragraph: string) => !isHeading(paragraph) && !pictureOf(paragraph);
@@ -11,20 +14,41 @@ const headingOf = (paragraph: string) => paragraph.replace(/^#+\s*/, '');
 export function tableOf(paragraph: string): string[][] | null {
   const lines = paragraph.split('\n');
   if (!isProse(paragraph) || !lines.every((l) => l.includes('|'))) return null;
-  return lines.filter((l) => !/^[\s|:-]+$/.test(l)).map((l) => l.trim().replace(/^\||\|$/g, '').split('|').map((c) => c.trim()));
+  return lines
+    .filter((l) => !/^[\s|:-]+$/.test(l))
+    .map((l) =>
+      l
+        .trim()
+        .replace(/^\||\|$/g, '')
+        .split('|')
+        .map((c) => c.trim()),
+    );
 }
 
-interface Run { text: string; bold: boolean; slanted: boolean }
+interface Run {
+  text: string;
+  bold: boolean;
+  slanted: boolean;
+}
 /** Words of one look after one another, without their marks. */
-export const runsOf = (text: string): Run[] => text.split(/(\*\*[^*]+\*\*|\*[^*]+\*)/).filter((part) => part !== '').map((part) => {
-  const bold = part.startsWith('**') && part.length > 4, slanted = !bold && /^\*[^*]+\*$/.test(part);
-  return { text: bold ? part.slice(2, -2) : slanted ? part.slice(1, -1) : part, bold, slanted };
-});
-const bare = (text: string) => runsOf(text).map((r) => r.text).join('');
+export const runsOf = (text: string): Run[] =>
+  text
+    .split(/(\*\*[^*]+\*\*|\*[^*]+\*)/)
+    .filter((part) => part !== '')
+    .map((part) => {
+      const bold = part.startsWith('**') && part.length > 4,
+        slanted = !bold && /^\*[^*]+\*$/.test(part);
+      return { text: bold ? part.slice(2, -2) : slanted ? part.slice(1, -1) : part, bold, slanted };
+    });
+const bare = (text: string) =>
+  runsOf(text)
+    .map((r) => r.text)
+    .join('');
 
 /** A paragraph as it is said: without marks, the cells of a row with commas between. */
 export function plain(paragraph: string): string {
-  const picture = pictureOf(paragraph), table = tableOf(paragraph);
+  const picture = pictureOf(paragraph),
+    table = tableOf(paragraph);
   if (picture) return picture.alt;
   return table ? table.map((row) => row.map(bare).join(', ')).join('\n') : bare(headingOf(paragraph));
 }
@@ -55,27 +79,71 @@ function Table({ rows, words }: { rows: string[][]; words: Words }) {
   // A first row without figures above rows with figures names the columns.
   const head = rows.length > 1 && !/\d/.test(rows[0]!.join('')) && rows.slice(1).some((r) => /\d/.test(r.join('')));
   let at = 0;
-  const shown = rows.map((row) => row.map((cell, i) => {
-    const runs = <Runs text={cell} words={words} at={at} />;
-    // After a cell comes a comma and a space, after the last the end of the line.
-    at += bare(cell).length + (i < row.length - 1 ? 2 : 1);
-    return runs;
-  }));
+  const shown = rows.map((row) =>
+    row.map((cell, i) => {
+      const runs = <Runs text={cell} words={words} at={at} />;
+      // After a cell comes a comma and a space, after the last the end of the line.
+      at += bare(cell).length + (i < row.length - 1 ? 2 : 1);
+      return runs;
+    }),
+  );
   return (
-    <div className="texttable" tabIndex={0} role="region" aria-label={rows[0]!.map(bare).join(', ')}><table>
-      {head && <thead><tr>{shown[0]!.map((c, i) => <th key={i} scope="col">{c}</th>)}</tr></thead>}
-      <tbody>{shown.slice(head ? 1 : 0).map((row, i) => (
-        <tr key={i}>{row.map((c, k) => (k === 0 ? <th key={k} scope="row">{c}</th> : <td key={k}>{c}</td>))}</tr>
-      ))}</tbody>
-    </table></div>
+    <div className="texttable" tabIndex={0} role="region" aria-label={rows[0]!.map(bare).join(', ')}>
+      <table>
+        {head && (
+          <thead>
+            <tr>
+              {shown[0]!.map((c, i) => (
+                <th key={i} scope="col">
+                  {c}
+                </th>
+              ))}
+            </tr>
+          </thead>
+        )}
+        <tbody>
+          {shown.slice(head ? 1 : 0).map((row, i) => (
+            <tr key={i}>
+              {row.map((c, k) =>
+                k === 0 ? (
+                  <th key={k} scope="row">
+                    {c}
+                  </th>
+                ) : (
+                  <td key={k}>{c}</td>
+                ),
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 
 /** A paragraph as its writer wrote it: a picture, a heading, a table, verse line by line, or prose; bold and slanted words are so. */
-export function Block({ text, heading: Heading = 'h3', words = asTheyAre }: { text: string; heading?: 'h2' | 'h3'; words?: Words }) {
-  const picture = pictureOf(text), table = tableOf(text);
+export function Block({
+  text,
+  heading: Heading = 'h3',
+  words = asTheyAre,
+}: {
+  text: string;
+  heading?: 'h2' | 'h3';
+  words?: Words;
+}) {
+  const picture = pictureOf(text),
+    table = tableOf(text);
   if (picture) return <TextPicture of={picture} />;
-  if (isHeading(text)) return <Heading><Runs text={headingOf(text)} words={words} at={0} /></Heading>;
+  if (isHeading(text))
+    return (
+      <Heading>
+        <Runs text={headingOf(text)} words={words} at={0} />
+      </Heading>
+    );
   if (table) return <Table rows={table} words={words} />;
-  return <p className={/^ |\n/.test(text) ? 'verse' : undefined}><Runs text={text} words={words} at={0} /></p>;
+  return (
+    <p className={/^ |\n/.test(text) ? 'verse' : undefined}>
+      <Runs text={text} words={words} at={0} />
+    </p>
+  );
 }

@@ -13,13 +13,27 @@ export function Broken({ error, resetErrorBoundary }: FallbackProps) {
     if (!missing) return;
     const timer = setInterval(resetErrorBoundary, every);
     addEventListener('online', resetErrorBoundary);
-    return () => { clearInterval(timer); removeEventListener('online', resetErrorBoundary); };
+    return () => {
+      clearInterval(timer);
+      removeEventListener('online', resetErrorBoundary);
+    };
   }, [missing, resetErrorBoundary]);
   return (
     <div className="empty" role="alert">
       <h2>{missing ? t('This page has not arrived yet') : t('This page stopped working')}</h2>
-      <p>{missing ? t('There is no internet now. The page opens as soon as it is back. What you did is safe.') : t('What you did before is safe. Try again, or load the page again.')}</p>
-      <p className="row"><button className="btn" onClick={resetErrorBoundary}>{t('Try again')}</button><button className="btn" onClick={() => location.reload()}>{t('Load the page again')}</button></p>
+      <p>
+        {missing
+          ? t('There is no internet now. The page opens as soon as it is back. What you did is safe.')
+          : t('What you did before is safe. Try again, or load the page again.')}
+      </p>
+      <p className="row">
+        <button className="btn" onClick={resetErrorBoundary}>
+          {t('Try again')}
+        </button>
+        <button className="btn" onClick={() => location.reload()}>
+          {t('Load the page again')}
+        </button>
+      </p>
     </div>
   );
 }
@@ -31,8 +45,16 @@ export function part<P extends object = Record<never, never>>(load: () => Promis
   return function Part(props: P) {
     const [, again] = useReducer((n: number) => n + 1, 0);
     return (
-      <ErrorBoundary FallbackComponent={Broken} onReset={() => { Made = lazy(load); again(); }}>
-        <Suspense fallback={<Loading />}><Made {...props} /></Suspense>
+      <ErrorBoundary
+        FallbackComponent={Broken}
+        onReset={() => {
+          Made = lazy(load);
+          again();
+        }}
+      >
+        <Suspense fallback={<Loading />}>
+          <Made {...props} />
+        </Suspense>
       </ErrorBoundary>
     );
   };

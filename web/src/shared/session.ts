@@ -4,10 +4,13 @@ import { call, get, NoNetwork, setToken, type Api } from './api';
 export type Session = Api<'SessionView'>;
 
 // A reader's page opens without a network as theirs for as long as a session lasts.
-const lastReader = 'dc-reader', toEnd = 'dc-to-end', lasts = 12 * 3600_000;
+const lastReader = 'dc-reader',
+  toEnd = 'dc-to-end',
+  lasts = 12 * 3600_000;
 
 function remember(session: Session) {
-  if (session.role === 'reader') localStorage.setItem(lastReader, JSON.stringify({ at: Date.now(), session: { ...session, token: '' } }));
+  if (session.role === 'reader')
+    localStorage.setItem(lastReader, JSON.stringify({ at: Date.now(), session: { ...session, token: '' } }));
   else localStorage.removeItem(lastReader);
 }
 
@@ -15,7 +18,9 @@ function remembered(): Session | null {
   try {
     const kept = JSON.parse(localStorage.getItem(lastReader) ?? 'null') as { at: number; session: Session } | null;
     return kept && Date.now() - kept.at < lasts ? kept.session : null;
-  } catch { return null; }
+  } catch {
+    return null;
+  }
 }
 
 /** Who is signed in here by now, with a token for them. */
@@ -33,17 +38,20 @@ export async function fetchSession(): Promise<Session> {
   return session;
 }
 
-export const useSession = () => useQuery({
-  queryKey: ['session'],
-  staleTime: Infinity,
-  queryFn: async () => {
-    try { return await fetchSession(); } catch (e) {
-      const before = e instanceof NoNetwork ? remembered() : null;
-      if (!before) throw e;
-      return before;
-    }
-  },
-});
+export const useSession = () =>
+  useQuery({
+    queryKey: ['session'],
+    staleTime: Infinity,
+    queryFn: async () => {
+      try {
+        return await fetchSession();
+      } catch (e) {
+        const before = e instanceof NoNetwork ? remembered() : null;
+        if (!before) throw e;
+        return before;
+      }
+    },
+  });
 
 /** Starts afresh as somebody: nothing of the person before may stay in the page. */
 export function beginAs(client: QueryClient, session: Session) {
@@ -53,7 +61,14 @@ export function beginAs(client: QueryClient, session: Session) {
 }
 
 /** Who is left when a reader has gone and the server cannot be asked. */
-export const nobodyAfter = (session: Session): Session => ({ ...session, id: null, role: 'nobody', name: '', token: '', supports: null });
+export const nobodyAfter = (session: Session): Session => ({
+  ...session,
+  id: null,
+  role: 'nobody',
+  name: '',
+  token: '',
+  supports: null,
+});
 
 /** Signs in or out by the given call, then starts afresh. */
 export function useSignInBy() {
@@ -71,7 +86,9 @@ export function useLeave() {
   const client = useQueryClient();
   return async (session: Session) => {
     localStorage.removeItem(lastReader);
-    try { await signOut(); } catch (e) {
+    try {
+      await signOut();
+    } catch (e) {
       if (!(e instanceof NoNetwork)) throw e;
       localStorage.setItem(toEnd, session.id ?? '');
       return beginAs(client, nobodyAfter(session));

@@ -13,5 +13,7 @@ export const setAsideSentences = (all: { code: string; answers: number }[]): str
   [...new Set(all.map((s) => s.code))].map((code) => {
     const count = all.reduce((n, s) => n + (s.code === code ? s.answers : 0), 0);
     const why = t(reasons[code] ?? 'it could not be sent');
-    return count > 0 ? t('{{count}} answers could not be taken: {{why}}.', { count, why }) : t('Something could not be taken: {{why}}.', { why });
+    return count > 0
+      ? t('{{count}} answers could not be taken: {{why}}.', { count, why })
+      : t('Something could not be taken: {{why}}.', { why });
   });

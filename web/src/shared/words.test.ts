@@ -2,8 +2,13 @@ import { describe, expect, it } from 'vitest';
 import en from './en.json';
 import { t } from './words';
 
-const sources = Object.entries(import.meta.glob<string>('../**/*.{ts,tsx}', { query: '?raw', import: 'default', eager: true })).filter(([path]) => !/\.test\.|schema/.test(path)).map(([, text]) => text).join('\n');
-const sentences = [...sources.matchAll(/\bt\('((?:[^'\\]|\\.)*)'/g)].map((m) => m[1]!);
+const sources = Object.entries(
+  import.meta.glob<string>('../**/*.{ts,tsx}', { query: '?raw', import: 'default', eager: true }),
+)
+  .filter(([path]) => !/\.test\.|schema/.test(path))
+  .map(([, text]) => text)
+  .join('\n');
+const sentences = [...sources.matchAll(/\bt\(\s*(['"])((?:(?!\1)[^\\]|\\.)*)\1/g)].map((m) => m[2]!);
 
 describe('the catalogue', () => {
   it('knows one and many for every sentence that counts', () => {

@@ -14,8 +14,13 @@ export default function FirstRun() {
   const today = new Date();
   const start = new Date(Date.UTC(today.getMonth() >= 7 ? today.getFullYear() : today.getFullYear() - 1, 8, 1));
   const [form, setForm] = useState({
-    schoolName: '', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone, name: '', userName: '', password: '',
-    yearFirstDay: iso(start), yearLastDay: iso(new Date(Date.UTC(start.getUTCFullYear() + 1, 6, 10))),
+    schoolName: '',
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    name: '',
+    userName: '',
+    password: '',
+    yearFirstDay: iso(start),
+    yearLastDay: iso(new Date(Date.UTC(start.getUTCFullYear() + 1, 6, 10))),
   });
   const [error, setError] = useState<unknown>();
   const signInBy = useSignInBy();
@@ -25,27 +30,49 @@ export default function FirstRun() {
     try {
       await signInBy(() => post('/first-run', form));
       await navigate('/');
-    } catch (problem) { setError(problem); }
+    } catch (problem) {
+      setError(problem);
+    }
   };
   const field = (key: keyof typeof form, label: string, type = 'text', hint?: string) => (
-    <Field id={key} label={label} hint={hint} error={fieldOf(error, key)}><input id={key} type={type} value={form[key]} autoComplete={type === 'password' ? 'new-password' : 'off'} onChange={(e) => setForm({ ...form, [key]: e.target.value })} /></Field>
+    <Field id={key} label={label} hint={hint} error={fieldOf(error, key)}>
+      <input
+        id={key}
+        type={type}
+        value={form[key]}
+        autoComplete={type === 'password' ? 'new-password' : 'off'}
+        onChange={(e) => setForm({ ...form, [key]: e.target.value })}
+      />
+    </Field>
   );
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
     <main className="door">
       <section className="doorcard" aria-labelledby="door">
-        <p className="mark"><Mark />Deep Current</p>
+        <p className="mark">
+          <Mark />
+          Deep Current
+        </p>
         <h1 id="door">{t('A new school')}</h1>
         <p>{t('There is nothing here yet. Name the school and yourself, and you can make your first class.')}</p>
         <form onSubmit={(e) => void submit(e)} noValidate>
           {field('schoolName', t('Name of the school'))}
-          <div className="fields">{field('yearFirstDay', t('School year begins'), 'date')}{field('yearLastDay', t('and ends'), 'date')}</div>
+          <div className="fields">
+            {field('yearFirstDay', t('School year begins'), 'date')}
+            {field('yearLastDay', t('and ends'), 'date')}
+          </div>
           {field('timeZone', t('Time zone'))}
           {field('name', t('Your name'))}
           {field('userName', t('User name to sign in with'))}
           {field('password', t('Password'), 'password', t('At least 10 characters; a few words are best.'))}
-          {other ? <p className="error" role="alert">{sentence(error)}</p> : null}
-          <p className="row end"><button className="btn main">{t('Create the school')}</button></p>
+          {other ? (
+            <p className="error" role="alert">
+              {sentence(error)}
+            </p>
+          ) : null}
+          <p className="row end">
+            <button className="btn main">{t('Create the school')}</button>
+          </p>
         </form>
       </section>
     </main>

@@ -44,10 +44,26 @@ const lastClass = 'dc-class';
 export default function Teacher({ session }: { session: Session }) {
   const { pathname } = useLocation();
   const here = pathname.match(/^\/class\/([^/]+)/)?.[1];
-  useEffect(() => { if (here) localStorage.setItem(lastClass, here); }, [here]);
+  useEffect(() => {
+    if (here) localStorage.setItem(lastClass, here);
+  }, [here]);
   const open = session.classes.filter((c) => !c.closed);
-  if (session.classes.length === 0 && session.assistant) return <main className="door"><Empty title={t('No classes yet')}><p>{t('You see a class here as soon as its teacher adds you.')}</p><PersonMenu session={session} /></Empty></main>;
-  if (session.classes.length === 0 && !session.lead) return <><NewClass session={session} /><Toaster position="bottom-left" /></>;
+  if (session.classes.length === 0 && session.assistant)
+    return (
+      <main className="door">
+        <Empty title={t('No classes yet')}>
+          <p>{t('You see a class here as soon as its teacher adds you.')}</p>
+          <PersonMenu session={session} />
+        </Empty>
+      </main>
+    );
+  if (session.classes.length === 0 && !session.lead)
+    return (
+      <>
+        <NewClass session={session} />
+        <Toaster position="bottom-left" />
+      </>
+    );
   const kept = localStorage.getItem(lastClass);
   const home = session.classes.find((c) => c.id === kept) ?? open[0] ?? session.classes[0];
   return (

@@ -7,10 +7,22 @@ export type ClassData = Api<'ClassView'>;
 export type ReaderRow = Api<'RosterView'>;
 export type TextRow = Api<'TextRow'>;
 
-export const useClass = (classId: string) => useQuery({ queryKey: ['class', classId], queryFn: () => get<ClassData>(`/classes/${classId}`) });
+export const useClass = (classId: string) =>
+  useQuery({ queryKey: ['class', classId], queryFn: () => get<ClassData>(`/classes/${classId}`) });
 /** Some texts by their ids. */
-export const useTexts = (classId: string, ids: string[]) => useQuery({ queryKey: ['texts', classId, ids], enabled: ids.length > 0, placeholderData: keepPreviousData, queryFn: () => get<TextRow[]>(`/texts?classId=${classId}&ids=${ids.join(',')}`) });
-export const useReader = (readerId: string | undefined) => useQuery({ queryKey: ['reader', readerId], enabled: !!readerId, queryFn: () => get<Api<'ReaderView'>>(`/readers/${readerId}`) });
+export const useTexts = (classId: string, ids: string[]) =>
+  useQuery({
+    queryKey: ['texts', classId, ids],
+    enabled: ids.length > 0,
+    placeholderData: keepPreviousData,
+    queryFn: () => get<TextRow[]>(`/texts?classId=${classId}&ids=${ids.join(',')}`),
+  });
+export const useReader = (readerId: string | undefined) =>
+  useQuery({
+    queryKey: ['reader', readerId],
+    enabled: !!readerId,
+    queryFn: () => get<Api<'ReaderView'>>(`/readers/${readerId}`),
+  });
 
 /** Everything a class shows may depend on what was changed, so all of it is asked for again. */
 export function useRefresh() {
@@ -24,7 +36,10 @@ export function useUndo() {
     mutationFn: (changeId: string) => post<Api<'UndoneView'>>(`/changes/${changeId}/undo`),
     // A whole district's roster takes most of a minute to be taken back: the note stays and turns until then.
     onMutate: () => toast.loading(t('Taking it back…')),
-    onSuccess: (done, _, note) => { toast.success(done.sentence, { id: note }); void refresh(); },
+    onSuccess: (done, _, note) => {
+      toast.success(done.sentence, { id: note });
+      void refresh();
+    },
     onError: (e, _, note) => toast.error(sentence(e), { id: note }),
   });
 }
@@ -33,5 +48,8 @@ export function useUndo() {
 export function useSaid() {
   const undo = useUndo();
   return (what: string, changeId: string | null) =>
-    toast.success(what, { duration: 15_000, action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined });
+    toast.success(what, {
+      duration: 15_000,
+      action: changeId ? { label: t('Undo'), onClick: () => undo.mutate(changeId) } : undefined,
+    });
 }

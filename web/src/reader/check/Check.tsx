@@ -19,13 +19,45 @@ import './check.css';
 export default function Check({ session }: { session: Session }) {
   const { sittingId = '' } = useParams();
   const check = useMyCheck(sittingId);
-  return <Show query={check}>{(c) => (c.stage ? <Taking key={c.stage.id} check={c} stage={c.stage} name={session.name} /> : <Between check={c} name={session.name} />)}</Show>;
+  return (
+    <Show query={check}>
+      {(c) =>
+        c.stage ? (
+          <Taking key={c.stage.id} check={c} stage={c.stage} name={session.name} />
+        ) : (
+          <Between check={c} name={session.name} />
+        )
+      }
+    </Show>
+  );
 }
 
-function Frame({ check, name, timer, peeking, children }: { check: View; name: string; timer?: React.ReactNode; peeking?: boolean; children: React.ReactNode }) {
+function Frame({
+  check,
+  name,
+  timer,
+  peeking,
+  children,
+}: {
+  check: View;
+  name: string;
+  timer?: React.ReactNode;
+  peeking?: boolean;
+  children: React.ReactNode;
+}) {
   return (
     <div className="readerside checking">
-      <header className="bar"><Link className="rbtn plain" to="/"><ArrowLeft size={24} aria-hidden />{t('Stop for now')}</Link><h1>{check.title}</h1><KeptNote /><span className="grow" />{timer}<b>{name}</b></header>
+      <header className="bar">
+        <Link className="rbtn plain" to="/">
+          <ArrowLeft size={24} aria-hidden />
+          {t('Stop for now')}
+        </Link>
+        <h1>{check.title}</h1>
+        <KeptNote />
+        <span className="grow" />
+        {timer}
+        <b>{name}</b>
+      </header>
       <main className={peeking ? 'water peeking' : 'water'}>{children}</main>
     </div>
   );
@@ -34,30 +66,86 @@ function Frame({ check, name, timer, peeking, children }: { check: View; name: s
 /** What the check is, how far it is, and the way into the next part. */
 function Between({ check, name }: { check: View; name: string }) {
   const client = useQueryClient();
-  const begin = useMutation({ mutationFn: () => post<View>(`/my/checks/${check.id}/begin`), onSuccess: (next) => { client.setQueryData(checkKey(check.id), next); void client.invalidateQueries({ queryKey: ['my', 'checks'] }); } });
+  const begin = useMutation({
+    mutationFn: () => post<View>(`/my/checks/${check.id}/begin`),
+    onSuccess: (next) => {
+      client.setQueryData(checkKey(check.id), next);
+      void client.invalidateQueries({ queryKey: ['my', 'checks'] });
+    },
+  });
   const [tries, setTries] = useState(false);
   useOutbox();
   const waits = answersWaiting(check.id).length > 0;
   const parts = check.parts.filter((p) => p.state !== 'Skipped');
   const done = parts.filter((p) => p.state === 'Done').length;
-  if (!check.now || check.tomorrow) return (
-    <Frame check={check} name={name}><div className="page checkdoor"><h2>{check.now ? t('That is enough for today') : t('You are done')}</h2>
-      <p>{waits ? t('Your answers are kept on this device. They are sent when the internet is back.') : check.now ? t('The next part opens tomorrow. What you did is kept.') : t('Thank you. Your teacher can see it now.')}</p>
-      {check.refused > 0 && <p role="status">{t('{{count}} answers came after the check had ended and do not count.', { count: check.refused })}</p>}<RefusedNote />
-      <p className="row"><Link className="rbtn main" to="/">{t('To my reading')}</Link></p></div></Frame>
-  );
+  if (!check.now || check.tomorrow)
+    return (
+      <Frame check={check} name={name}>
+        <div className="page checkdoor">
+          <h2>{check.now ? t('That is enough for today') : t('You are done')}</h2>
+          <p>
+            {waits
+              ? t('Your answers are kept on this device. They are sent when the internet is back.')
+              : check.now
+                ? t('The next part opens tomorrow. What you did is kept.')
+                : t('Thank you. Your teacher can see it now.')}
+          </p>
+          {check.refused > 0 && (
+            <p role="status">
+              {t('{{count}} answers came after the check had ended and do not count.', { count: check.refused })}
+            </p>
+          )}
+          <RefusedNote />
+          <p className="row">
+            <Link className="rbtn main" to="/">
+              {t('To my reading')}
+            </Link>
+          </p>
+        </div>
+      </Frame>
+    );
   const title = t(partTitles[check.now]!);
   const first = done === 0;
   return (
     <Frame check={check} name={name}>
-      {tries ? <Practice part={check.now} busy={begin.isPending} error={begin.error ? sentence(begin.error) : ''} go={() => begin.mutate()} /> : (
+      {tries ? (
+        <Practice
+          part={check.now}
+          busy={begin.isPending}
+          error={begin.error ? sentence(begin.error) : ''}
+          go={() => begin.mutate()}
+        />
+      ) : (
         <div className="page checkdoor">
           {first && check.directions && <p className="directions">{check.directions}</p>}
-          {first && <p>{t('This shows what you can read just now. Some of it will be easy and some hard: that is how it is meant. Do your best, and take your time.')}</p>}
-          <ol className="checkparts">{parts.map((p, i) => <li key={i} aria-current={i === done ? 'step' : undefined} className={p.state === 'Done' ? 'done' : undefined}>{t(partTitles[p.part]!)}{p.state === 'Done' && ` ${t('✓ done')}`}</li>)}</ol>
-          <h2>{title}</h2><p>{t(partDirections[check.now]!)}</p>
-          <p className="row"><button className="rbtn main" onClick={() => setTries(true)}>{t('Try one first')}</button></p>
-        </div>)}
+          {first && (
+            <p>
+              {t(
+                'This shows what you can read just now. Some of it will be easy and some hard: that is how it is meant. Do your best, and take your time.',
+              )}
+            </p>
+          )}
+          <ol className="checkparts">
+            {parts.map((p, i) => (
+              <li
+                key={i}
+                aria-current={i === done ? 'step' : undefined}
+                className={p.state === 'Done' ? 'done' : undefined}
+              >
+                {t(partTitles[p.part]!)}
+                {p.state === 'Done' && ` ${t('✓ done')}`}
+              </li>
+            ))}
+          </ol>
+          <h2>{title}</h2>
+          <p>{t(partDirections[check.now]!)}</p>
+          <p className="row">
+            <button className="rbtn main" onClick={() => setTries(true)}>
+              {t('Try one first')}
+            </button>
+          </p>
+        </div>
+      )}
     </Frame>
   );
 }
@@ -68,12 +156,30 @@ function Practice({ part, busy, error, go }: { part: string; busy: boolean; erro
   const [mine, setMine] = useState<number>();
   const right = mine === one.right;
   return (
-    <div className="page question"><p className="hint">{t('This one is just to try.')}</p>
-      <h2 id="practice">{part === 'WordReading' ? t('Which one is a real word?') : part === 'WordMeaning' ? t('What does “{{word}}” mean?', { word: one.stem }) : one.stem}</h2>
+    <div className="page question">
+      <p className="hint">{t('This one is just to try.')}</p>
+      <h2 id="practice">
+        {part === 'WordReading'
+          ? t('Which one is a real word?')
+          : part === 'WordMeaning'
+            ? t('What does “{{word}}” mean?', { word: one.stem })
+            : one.stem}
+      </h2>
       <Pick name="practice" heading="practice" choices={one.choices} mine={mine} oneAtATime={false} pick={setMine} />
-      <p className="feedback" role="status">{mine === undefined ? '' : right ? t('✓ Right. Now you know how it goes.') : t('✗ Not this one. Try another.')}</p>
-      {error && <p className="say" role="alert">{error}</p>}
-      <p className="row end"><button className="rbtn main" disabled={!right || busy} onClick={go}>{t('Start')}</button></p></div>
+      <p className="feedback" role="status">
+        {mine === undefined ? '' : right ? t('✓ Right. Now you know how it goes.') : t('✗ Not this one. Try another.')}
+      </p>
+      {error && (
+        <p className="say" role="alert">
+          {error}
+        </p>
+      )}
+      <p className="row end">
+        <button className="rbtn main" disabled={!right || busy} onClick={go}>
+          {t('Start')}
+        </button>
+      </p>
+    </div>
   );
 }
 
@@ -82,10 +188,35 @@ function Taking({ check, stage, name }: { check: View; stage: Stage; name: strin
   const [peek, setPeek] = useState(false);
   const Part = check.now === 'Maze' ? MazeStage : check.now === 'Passages' ? PassageStage : WordsStage;
   return (
-    <Frame check={check} name={name} peeking={peek} timer={<Timer left={check.left} spent={work.spent} shown={check.timerShown} up={work.finish} />}>
-      {work.over ? <div className="page checkdoor"><h2>{t('This has ended')}</h2><p>{work.error}</p><p className="row"><Link className="rbtn main" to="/">{t('To my reading')}</Link></p></div> : <Part check={check} stage={stage} work={work} peek={peek} setPeek={setPeek} />}
-      {work.waits && <p className="say waits" role="status">{t('Your answers are kept on this device. It goes on when the network is back.')}</p>}
-      {work.error && !work.over && <p className="say" role="alert">{work.error}</p>}
+    <Frame
+      check={check}
+      name={name}
+      peeking={peek}
+      timer={<Timer left={check.left} spent={work.spent} shown={check.timerShown} up={work.finish} />}
+    >
+      {work.over ? (
+        <div className="page checkdoor">
+          <h2>{t('This has ended')}</h2>
+          <p>{work.error}</p>
+          <p className="row">
+            <Link className="rbtn main" to="/">
+              {t('To my reading')}
+            </Link>
+          </p>
+        </div>
+      ) : (
+        <Part check={check} stage={stage} work={work} peek={peek} setPeek={setPeek} />
+      )}
+      {work.waits && (
+        <p className="say waits" role="status">
+          {t('Your answers are kept on this device. It goes on when the network is back.')}
+        </p>
+      )}
+      {work.error && !work.over && (
+        <p className="say" role="alert">
+          {work.error}
+        </p>
+      )}
     </Frame>
   );
 }

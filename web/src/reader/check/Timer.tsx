@@ -3,15 +3,32 @@ import { clock } from '../../shared/format';
 import { t } from '../../shared/words';
 
 /** The time that is left in a part; when none is, the stage is handed on. It runs also where it is not shown. */
-export function Timer({ left, spent, shown, up }: { left: number; spent: () => number; shown: boolean; up: () => void }) {
+export function Timer({
+  left,
+  spent,
+  shown,
+  up,
+}: {
+  left: number;
+  spent: () => number;
+  shown: boolean;
+  up: () => void;
+}) {
   const [now, setNow] = useState(left);
   useEffect(() => {
     const timer = setInterval(() => {
       const rest = left - spent();
       setNow(rest);
-      if (rest <= 0) { clearInterval(timer); up(); }
+      if (rest <= 0) {
+        clearInterval(timer);
+        up();
+      }
     }, 500);
     return () => clearInterval(timer);
   }, [left, spent, up]);
-  return shown ? <span className="timeleft" role="timer" aria-label={t('Time left')}>{clock(Math.max(0, now))}</span> : null;
+  return shown ? (
+    <span className="timeleft" role="timer" aria-label={t('Time left')}>
+      {clock(Math.max(0, now))}
+    </span>
+  ) : null;
 }

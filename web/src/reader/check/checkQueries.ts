@@ -6,12 +6,22 @@ export type MyCheck = Api<'MyCheck'>;
 export type View = Api<'MyCheckView'>;
 export type Stage = NonNullable<View['stage']>;
 
-export const useMyChecks = () => useQuery({ queryKey: ['my', 'checks'], queryFn: () => getKept<MyCheck[]>('/my/checks') });
+export const useMyChecks = () =>
+  useQuery({ queryKey: ['my', 'checks'], queryFn: () => getKept<MyCheck[]>('/my/checks') });
 export const checkKey = (id: string) => ['my', 'check', id];
-export const checkOf = (id: string) => ({ queryKey: checkKey(id), queryFn: () => getKept<View>(`/my/checks/${id}`), staleTime: 60_000 });
+export const checkOf = (id: string) => ({
+  queryKey: checkKey(id),
+  queryFn: () => getKept<View>(`/my/checks/${id}`),
+  staleTime: 60_000,
+});
 export const useMyCheck = (id: string) => useQuery(checkOf(id));
 
-export const partTitles: Record<string, string> = { WordReading: 'Words', WordMeaning: 'What words mean', Maze: 'The missing words', Passages: 'Texts' };
+export const partTitles: Record<string, string> = {
+  WordReading: 'Words',
+  WordMeaning: 'What words mean',
+  Maze: 'The missing words',
+  Passages: 'Texts',
+};
 /** What to do in a part, for its reader. */
 export const partDirections: Record<string, string> = {
   WordReading: 'You will see three words. Only one is a real word. Tap it.',
@@ -22,7 +32,15 @@ export const partDirections: Record<string, string> = {
 /** One question to try first in each part, which counts for nothing. */
 export const practice: Record<string, { stem: string; choices: string[]; right: number }> = {
   WordReading: { stem: '', choices: ['sunn', 'sun', 'sownn'], right: 1 },
-  WordMeaning: { stem: 'kitten', choices: ['a young cat', 'a room to cook in', 'a warm glove', 'a small boat'], right: 0 },
+  WordMeaning: {
+    stem: 'kitten',
+    choices: ['a young cat', 'a room to cook in', 'a warm glove', 'a small boat'],
+    right: 0,
+  },
   Maze: { stem: 'The dog ran after the …', choices: ['blue', 'ball', 'sang'], right: 1 },
-  Passages: { stem: 'Ben put on his boots because it rained. Why did Ben put on his boots?', choices: ['It was raining.', 'He was cold.', 'His boots were new.', 'He went to bed.'], right: 0 },
+  Passages: {
+    stem: 'Ben put on his boots because it rained. Why did Ben put on his boots?',
+    choices: ['It was raining.', 'He was cold.', 'His boots were new.', 'He went to bed.'],
+    right: 0,
+  },
 };

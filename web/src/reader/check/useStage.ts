@@ -4,7 +4,13 @@ import { Problem, sentence } from '../../shared/api';
 import { answersWaiting, send } from '../offline/outbox';
 import { checkKey, type Stage, type View } from './checkQueries';
 
-interface Answer { id: string; item: number; picks: number[]; at: string; milliseconds: number }
+interface Answer {
+  id: string;
+  item: number;
+  picks: number[];
+  at: string;
+  milliseconds: number;
+}
 
 /** One stage on the way: answers are kept on the device, sent as they come, and the stage is handed on when it is done. */
 export function useStage(check: View, stage: Stage) {
@@ -12,35 +18,73 @@ export function useStage(check: View, stage: Stage) {
   const began = useRef(performance.now() - stage.seconds * 1000);
   const asked = useRef(performance.now());
   const fresh = useRef<Answer[]>(keptHere(check.id, stage.id));
-    const [picks, setPicks] = useState<Record<number, number[]>>(() => Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.picks])));
+  const [picks, setPicks] = useState<Record<number, number[]>>(() =>
+    Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.picks])),
+  );
   const [waits, setWaits] = useState(false);
   const [error, setError] = useState('');
   const [over, setOver] = useState(false);
   const gone = useRef(false);
 
-  const post = useCallback(async (done: boolean) => {
-    const body = { answers: fresh.current, seconds: (performance.now() - began.current) / 1000, done };
-    try {
-      const next = await send<View>({ id: stage.id, about: check.id, kind: 'stage', path: `/my/checks/${check.id}/stages/${stage.id}`, body });
-      // An answer that is late does not bring back a stage that is done.
-      if (!done) { if (next && !gone.current) client.setQueryData<View>(checkKey(check.id), (now) => (now?.stage?.id === stage.id ? next : now)); return; }
-      if (next) { setWaits(false); client.setQueryData(checkKey(check.id), next); void client.invalidateQueries({ queryKey: ['my', 'checks'] }); } else setWaits(true);
-    } catch (e) {
-      if (e instanceof Problem && e.code === 'over') setOver(true);
-      setError(sentence(e));
-    }
-  }, [check.id, stage.id, client]);
+  const post = useCallback(
+    async (done: boolean) => {
+      const body = { answers: fresh.current, seconds: (performance.now() - began.current) / 1000, done };
+      try {
+        const next = await send<View>({
+          id: stage.id,
+          about: check.id,
+          kind: 'stage',
+          path: `/my/checks/${check.id}/stages/${stage.id}`,
+          body,
+        });
+        // An answer that is late does not bring back a stage that is done.
+        if (!done) {
+          if (next && !gone.current)
+            client.setQueryData<View>(checkKey(check.id), (now) => (now?.stage?.id === stage.id ? next : now));
+          return;
+        }
+        if (next) {
+          setWaits(false);
+          client.setQueryData(checkKey(check.id), next);
+          void client.invalidateQueries({ queryKey: ['my', 'checks'] });
+        } else setWaits(true);
+      } catch (e) {
+        if (e instanceof Problem && e.code === 'over') setOver(true);
+        setError(sentence(e));
+      }
+    },
+    [check.id, stage.id, client],
+  );
 
-  const answer = useCallback((item: number, ...mine: number[]) => {
-    setPicks((p) => ({ ...p, [item]: mine }));
-    const now = performance.now();
-    fresh.current = [...fresh.current.filter((a) => a.item !== item), { id: crypto.randomUUID(), item, picks: mine, at: new Date().toISOString(), milliseconds: Math.round(now - asked.current) }];
-    asked.current = now;
-    void post(false);
+  const answer = useCallback(
+    (item: number, ...mine: number[]) => {
+      setPicks((p) => ({ ...p, [item]: mine }));
+      const now = performance.now();
+      fresh.current = [
+        ...fresh.current.filter((a) => a.item !== item),
+        {
+          id: crypto.randomUUID(),
+          item,
+          picks: mine,
+          at: new Date().toISOString(),
+          milliseconds: Math.round(now - asked.current),
+        },
+      ];
+      asked.current = now;
+      void post(false);
+    },
+    [post],
+  );
+  const finish = useCallback(() => {
+    if (!gone.current) {
+      gone.current = true;
+      void post(true);
+    }
   }, [post]);
-  const finish = useCallback(() => { if (!gone.current) { gone.current = true; void post(true); } }, [post]);
   /** A question is in view from now on. */
-  const shown = useCallback(() => { asked.current = performance.now(); }, []);
+  const shown = useCallback(() => {
+    asked.current = performance.now();
+  }, []);
   const spent = useCallback(() => (performance.now() - began.current) / 1000, []);
   // What was sent from the outbox while the page waited has moved the check on.
   useEffect(() => {
@@ -54,4 +98,7 @@ export function useStage(check: View, stage: Stage) {
 export type StageWork = ReturnType<typeof useStage>;
 
 /** Answers of a stage that are kept on this device and not yet sent. */
-const keptHere = (checkId: string, stageId: string) => answersWaiting(checkId).filter((k) => k.path.endsWith(stageId)).flatMap((k) => (k.body as { answers: Answer[] }).answers);
+const keptHere = (checkId: string, stageId: string) =>
+  answersWaiting(checkId)
+    .filter((k) => k.path.endsWith(stageId))
+    .flatMap((k) => (k.body as { answers: Answer[] }).answers);

@@ -16,7 +16,11 @@ export async function getKept<T>(path: string): Promise<T> {
   }
 }
 
-interface Ahead { queryKey: readonly unknown[]; queryFn: () => Promise<unknown>; sounds?: (said: unknown) => string[] }
+interface Ahead {
+  queryKey: readonly unknown[];
+  queryFn: () => Promise<unknown>;
+  sounds?: (said: unknown) => string[];
+}
 const most = 12;
 
 /** Fetches what a reader will need, one thing after the other, so that it is there without a network, too. */
@@ -27,12 +31,16 @@ export function useAhead(client: QueryClient, wanted: Ahead[]) {
     void (async () => {
       for (const w of wanted.slice(0, most)) {
         if (stopped) return;
-        const said = await client.fetchQuery({ queryKey: w.queryKey, queryFn: w.queryFn, staleTime: 60_000 }).catch(() => undefined);
+        const said = await client
+          .fetchQuery({ queryKey: w.queryKey, queryFn: w.queryFn, staleTime: 60_000 })
+          .catch(() => undefined);
         // Asked for once, a sound or a picture is in the service worker's cache.
         for (const url of said === undefined ? [] : (w.sounds?.(said) ?? [])) await fetch(url).catch(() => undefined);
       }
     })();
-    return () => { stopped = true; };
+    return () => {
+      stopped = true;
+    };
     // The list is new at every drawing; what is in it says whether it changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [client, key]);

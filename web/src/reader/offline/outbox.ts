@@ -11,11 +11,22 @@ const asked = new Map<string, { resolve: (said: unknown) => void; reject: (e: un
 const isAnswer = (k: Entry) => k.kind === 'answer' || k.kind === 'stage';
 
 function tell() {
-  state = { answers: waiting.filter((k) => isAnswer(k) && !k.refused).length, away, refused: waiting.filter((k) => k.refused) };
+  state = {
+    answers: waiting.filter((k) => isAnswer(k) && !k.refused).length,
+    away,
+    refused: waiting.filter((k) => k.refused),
+  };
   listeners.forEach((l) => l());
 }
 
-export const useOutbox = () => useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, () => state);
+export const useOutbox = () =>
+  useSyncExternalStore(
+    (l) => {
+      listeners.add(l);
+      return () => listeners.delete(l);
+    },
+    () => state,
+  );
 
 const waitingFor = (about: string) => waiting.filter((k) => k.about === about && !k.refused);
 export const answersWaiting = (about: string) => waitingFor(about).filter(isAnswer);
@@ -23,10 +34,21 @@ export const recordingWaits = (ticketId: string) => waitingFor(ticketId).some((k
 /** The reader has handed it in, and the server does not know yet. */
 export const handInWaits = (ticketId: string) => waitingFor(ticketId).some((k) => k.kind === 'hand-in');
 /** Answers of a ticket that are kept here and not yet sent, by question; of several tries the last. */
-export const keptAnswers = (ticketId: string) => new Map(waitingFor(ticketId).filter((k) => k.kind === 'answer').map((k) => { const b = k.body as { questionId: string; picks: number[]; words: string }; return [b.questionId, b] as const; }));
+export const keptAnswers = (ticketId: string) =>
+  new Map(
+    waitingFor(ticketId)
+      .filter((k) => k.kind === 'answer')
+      .map((k) => {
+        const b = k.body as { questionId: string; picks: number[]; words: string };
+        return [b.questionId, b] as const;
+      }),
+  );
 
 const sending = (): Sending => ({ workOf: whose(), sentAt: true });
-const deliver = (k: Entry) => (k.body instanceof Blob ? putFile<unknown>(k.path, k.body, sending()) : call<unknown>(k.method, k.path, k.body, sending()));
+const deliver = (k: Entry) =>
+  k.body instanceof Blob
+    ? putFile<unknown>(k.path, k.body, sending())
+    : call<unknown>(k.method, k.path, k.body, sending());
 
 async function forget(k: Entry) {
   waiting = waiting.filter((x) => x !== k);
@@ -59,8 +81,14 @@ async function trySend(k: Entry): Promise<Outcome> {
     const problem = e instanceof Problem ? e : null;
     if (!problem || passes.has(problem.status)) return outcomeOf(e);
     away = false;
-    if (problem.status >= 500 && k.tries + 1 < mostTries) { await change(k, { ...k, tries: k.tries + 1 }); return 'later'; }
-    await change(k, { ...k, refused: { id: crypto.randomUUID(), code: problem.code, sentence: problem.message, told: false } });
+    if (problem.status >= 500 && k.tries + 1 < mostTries) {
+      await change(k, { ...k, tries: k.tries + 1 });
+      return 'later';
+    }
+    await change(k, {
+      ...k,
+      refused: { id: crypto.randomUUID(), code: problem.code, sentence: problem.message, told: false },
+    });
     asked.get(k.id)?.reject(e);
     return 'refused';
   }
@@ -79,7 +107,12 @@ function together(k: Entry): Entry[] {
 async function trySendMany(these: Entry[]): Promise<Outcome> {
   const body = { answers: these.map((k) => ({ id: k.id, answer: k.body })) };
   try {
-    const taken = await call<{ code: string | null; sentence: string | null }[]>('POST', `/my/tickets/${these[0]!.about}/answers`, body, sending());
+    const taken = await call<{ code: string | null; sentence: string | null }[]>(
+      'POST',
+      `/my/tickets/${these[0]!.about}/answers`,
+      body,
+      sending(),
+    );
     away = false;
     for (const [i, k] of these.entries()) {
       const { code, sentence } = taken[i]!;
@@ -88,7 +121,8 @@ async function trySendMany(these: Entry[]): Promise<Outcome> {
     }
     return 'sent';
   } catch (e) {
-    if (e instanceof NoNetwork || (e instanceof Problem && (e.status === 401 || passes.has(e.status)))) return outcomeOf(e);
+    if (e instanceof NoNetwork || (e instanceof Problem && (e.status === 401 || passes.has(e.status))))
+      return outcomeOf(e);
     // Something is wrong with one of them: each goes alone.
     for (const k of these) await change(k, { ...k, tries: k.tries + 1 });
     return 'later';
@@ -101,30 +135,58 @@ const outcomeOf = (e: unknown): Outcome => {
   return 'later';
 };
 
-const setAsideKinds: Record<Entry['kind'], string> = { answer: 'Answer', stage: 'Answer', spell: 'Reading', open: 'Reading', recording: 'Recording', 'hand-in': 'HandIn' };
+const setAsideKinds: Record<Entry['kind'], string> = {
+  answer: 'Answer',
+  stage: 'Answer',
+  spell: 'Reading',
+  open: 'Reading',
+  recording: 'Recording',
+  'hand-in': 'HandIn',
+};
 /** How many answers it holds. */
-export const answersIn = (k: Entry) => (k.kind === 'answer' ? 1 : k.kind === 'stage' ? (k.body as { answers: unknown[] }).answers.length : 0);
+export const answersIn = (k: Entry) =>
+  k.kind === 'answer' ? 1 : k.kind === 'stage' ? (k.body as { answers: unknown[] }).answers.length : 0;
 
 /** Tells the server what it refused, so that the teacher knows of it. */
 async function tellRefused(k: Entry) {
-  const body = { about: k.about, kind: setAsideKinds[k.kind], answers: answersIn(k), code: k.refused!.code, body: k.body instanceof Blob ? {} : (k.body ?? {}), at: new Date(k.at).toISOString() };
-  try { await call('PUT', `/my/set-aside/${k.refused!.id}`, body, sending()); } catch (e) { if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return; }
+  const body = {
+    about: k.about,
+    kind: setAsideKinds[k.kind],
+    answers: answersIn(k),
+    code: k.refused!.code,
+    body: k.body instanceof Blob ? {} : (k.body ?? {}),
+    at: new Date(k.at).toISOString(),
+  };
+  try {
+    await call('PUT', `/my/set-aside/${k.refused!.id}`, body, sending());
+  } catch (e) {
+    if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return;
+  }
   await change(k, { ...k, refused: { ...k.refused!, told: true } });
 }
 
-let pumping = false, again = false;
-const answer = (k: Entry, said: null) => { asked.get(k.id)?.resolve(said); };
+let pumping = false,
+  again = false;
+const answer = (k: Entry, said: null) => {
+  asked.get(k.id)?.resolve(said);
+};
 
 /** Sends what is kept, oldest first. What belongs to one ticket goes in order; what fails holds up nothing else. */
 async function pump() {
-  if (pumping) { again = true; return; }
+  if (pumping) {
+    again = true;
+    return;
+  }
   pumping = true;
   do {
     again = false;
     const stuck = new Set<string>();
     for (const k of [...waiting]) {
       if (k.refused || !waiting.includes(k)) continue;
-      if (stuck.has(k.about) || (away && stuck.size > 0)) { answer(k, null); continue; }
+      if (stuck.has(k.about) || (away && stuck.size > 0)) {
+        answer(k, null);
+        continue;
+      }
       const these = together(k);
       const outcome = these.length > 1 ? await trySendMany(these) : await trySend(k);
       if (outcome === 'sent' || outcome === 'refused') continue;
@@ -139,18 +201,28 @@ async function pump() {
 }
 
 /** Keeps something, tries to send it at once, and gives back what the server said; null while it cannot be sent. */
-export async function send<T>(k: Pick<Entry, 'id' | 'about' | 'kind' | 'path' | 'body'> & { method?: Entry['method'] }): Promise<T | null> {
+export async function send<T>(
+  k: Pick<Entry, 'id' | 'about' | 'kind' | 'path' | 'body'> & { method?: Entry['method'] },
+): Promise<T | null> {
   const entry: Entry = { method: 'PUT', ...k, readerId: whose(), at: Date.now(), tries: 0 };
   waiting = [...waiting.filter((x) => x.id !== entry.id), entry];
   await saveEntry(entry);
   tell();
-  const said = new Promise<T | null>((resolve, reject) => asked.set(entry.id, { resolve: resolve as (s: unknown) => void, reject }));
+  const said = new Promise<T | null>((resolve, reject) =>
+    asked.set(entry.id, { resolve: resolve as (s: unknown) => void, reject }),
+  );
   void pump();
-  try { return await said; } finally { asked.delete(entry.id); }
+  try {
+    return await said;
+  } finally {
+    asked.delete(entry.id);
+  }
 }
 
 /** Its reader has seen that something could not be taken. */
-export const dismissRefused = async () => { for (const k of state.refused) await forget(k); };
+export const dismissRefused = async () => {
+  for (const k of state.refused) await forget(k);
+};
 
 const every = 4000;
 /** Sends what waits of the reader whose page this is, now and whenever the network is back. */
@@ -171,5 +243,12 @@ export function startOutbox(onSent: () => void) {
   });
   const timer = setInterval(() => void tryNow(), every);
   addEventListener('online', tryNow);
-  return () => { stopped = true; waiting = []; away = false; tell(); clearInterval(timer); removeEventListener('online', tryNow); };
+  return () => {
+    stopped = true;
+    waiting = [];
+    away = false;
+    tell();
+    clearInterval(timer);
+    removeEventListener('online', tryNow);
+  };
 }

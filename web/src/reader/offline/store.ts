@@ -18,7 +18,12 @@ export interface Entry {
   refused?: { id: string; code: string; sentence: string; told: boolean };
 }
 
-interface Kept { key: string; readerId: string; value: unknown; at: number }
+interface Kept {
+  key: string;
+  readerId: string;
+  value: unknown;
+  at: number;
+}
 
 interface Schema extends DBSchema {
   outbox: { key: string; value: Entry };
@@ -26,41 +31,56 @@ interface Schema extends DBSchema {
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
-const db = () => (opened ??= openDB<Schema>('deep-current', 2, {
-  upgrade(d, from) {
-    if (from < 1) d.createObjectStore('outbox', { keyPath: 'id' });
-    d.createObjectStore('kept', { keyPath: 'key' }).createIndex('reader', 'readerId');
-  },
-  // Another tab brings a newer page: its database must not wait for this one.
-  blocking: (_now, _next, event) => { (event.target as IDBDatabase).close(); opened = undefined; },
-}));
+const db = () =>
+  (opened ??= openDB<Schema>('deep-current', 2, {
+    upgrade(d, from) {
+      if (from < 1) d.createObjectStore('outbox', { keyPath: 'id' });
+      d.createObjectStore('kept', { keyPath: 'key' }).createIndex('reader', 'readerId');
+    },
+    // Another tab brings a newer page: its database must not wait for this one.
+    blocking: (_now, _next, event) => {
+      (event.target as IDBDatabase).close();
+      opened = undefined;
+    },
+  }));
 
 /** A device without storage keeps things in the page only. */
 async function orNothing<T>(doIt: () => Promise<T>): Promise<T | undefined> {
-  try { return await doIt(); } catch { return undefined; }
+  try {
+    return await doIt();
+  } catch {
+    return undefined;
+  }
 }
 
 let me = '';
 /** Whose page this is. Set before anything is shown. */
-export const belongTo = (readerId: string) => { me = readerId; };
+export const belongTo = (readerId: string) => {
+  me = readerId;
+};
 export const whose = () => me;
 
 /** Entries of the reader whose page this is. Those of others stay unseen. */
-export const loadEntries = async (): Promise<Entry[]> => ((await orNothing(async () => (await db()).getAll('outbox'))) ?? []).filter((k) => k.readerId === me);
+export const loadEntries = async (): Promise<Entry[]> =>
+  ((await orNothing(async () => (await db()).getAll('outbox'))) ?? []).filter((k) => k.readerId === me);
 export const saveEntry = (k: Entry) => orNothing(async () => (await db()).put('outbox', k));
 /** Deletes an entry unless a newer one has taken its place. */
-export const deleteEntry = (k: Entry) => orNothing(async () => {
-  const t = (await db()).transaction('outbox', 'readwrite');
-  if ((await t.store.get(k.id))?.at === k.at) await t.store.delete(k.id);
-  await t.done;
-});
+export const deleteEntry = (k: Entry) =>
+  orNothing(async () => {
+    const t = (await db()).transaction('outbox', 'readwrite');
+    if ((await t.store.get(k.id))?.at === k.at) await t.store.delete(k.id);
+    await t.done;
+  });
 
 const keyOf = (path: string) => `${me} ${path}`;
-export const keep = (path: string, value: unknown) => orNothing(async () => (await db()).put('kept', { key: keyOf(path), readerId: me, value, at: Date.now() }));
-export const recall = async <T>(path: string) => (await orNothing(async () => (await db()).get('kept', keyOf(path))))?.value as T | undefined;
+export const keep = (path: string, value: unknown) =>
+  orNothing(async () => (await db()).put('kept', { key: keyOf(path), readerId: me, value, at: Date.now() }));
+export const recall = async <T>(path: string) =>
+  (await orNothing(async () => (await db()).get('kept', keyOf(path))))?.value as T | undefined;
 /** What the reader has read and done leaves a shared device when they sign out; what is not sent yet stays. */
-export const forgetKept = (readerId: string) => orNothing(async () => {
-  const t = (await db()).transaction('kept', 'readwrite');
-  for (const key of await t.store.index('reader').getAllKeys(readerId)) await t.store.delete(key);
-  await t.done;
-});
+export const forgetKept = (readerId: string) =>
+  orNothing(async () => {
+    const t = (await db()).transaction('kept', 'readwrite');
+    for (const key of await t.store.index('reader').getAllKeys(readerId)) await t.store.delete(key);
+    await t.done;
+  });

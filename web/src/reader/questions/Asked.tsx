@@ -13,7 +13,13 @@ import './questions.css';
 
 /** What was answered and is not yet sent, with the question it answers. */
 type KeptAnswer = { picks: number[]; words: string };
-type Props = { work: Work; q: Question; kept: KeptAnswer | undefined; said: (next: Question | null) => void; before?: Question };
+type Props = {
+  work: Work;
+  q: Question;
+  kept: KeptAnswer | undefined;
+  said: (next: Question | null) => void;
+  before?: Question;
+};
 
 /** One question, whatever its kind: what is asked, a way to answer, and what is said to the answer. */
 export function Asked({ work, q, kept, said, before }: Props) {
@@ -32,27 +38,68 @@ export function Asked({ work, q, kept, said, before }: Props) {
     setError('');
     const id = crypto.randomUUID();
     try {
-      const next = await send<Question>({ id, about: work.id, kind: 'answer', path: `/my/tickets/${work.id}/answers/${id}`, body: { questionId: q.id, picks: draft.picks, words: draft.words, at: new Date().toISOString(), milliseconds: Math.round(performance.now() - seen.current) } });
+      const next = await send<Question>({
+        id,
+        about: work.id,
+        kind: 'answer',
+        path: `/my/tickets/${work.id}/answers/${id}`,
+        body: {
+          questionId: q.id,
+          picks: draft.picks,
+          words: draft.words,
+          at: new Date().toISOString(),
+          milliseconds: Math.round(performance.now() - seen.current),
+        },
+      });
       // Sent or in the outbox: what was written does not stay on a shared device.
       localStorage.removeItem(draftKey(work.id, q));
       said(next);
       seen.current = performance.now();
       setDraft({ picks: [], words: '' });
-    } catch (e) { setError(sentence(e)); } finally { setSending(false); }
+    } catch (e) {
+      setError(sentence(e));
+    } finally {
+      setSending(false);
+    }
   };
   // A try that waits to be sent is what stands chosen, and not the one before it.
   const shared = { q: kept ? { ...q, attempts: [] } : q, draft: kept ?? draft, setDraft, open, heading };
   return (
-    <form className={`page question ${letters(work.depth) === 'serif' ? 'serif' : ''}`} aria-labelledby={heading} onSubmit={(e) => { e.preventDefault(); void answer(); }}>
+    <form
+      className={`page question ${letters(work.depth) === 'serif' ? 'serif' : ''}`}
+      aria-labelledby={heading}
+      onSubmit={(e) => {
+        e.preventDefault();
+        void answer();
+      }}
+    >
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
-      <p className="hint">{open ? `${hintOf(q)} ${isWritten(q.kind) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}` : kept ? t('Your answer is kept and will be sent.') : ' '}</p>
+      <p className="hint">
+        {open
+          ? `${hintOf(q)} ${isWritten(q.kind) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}`
+          : kept
+            ? t('Your answer is kept and will be sent.')
+            : ' '}
+      </p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q.kind) && <Write {...shared} ticketId={work.id} />}
-      <div className="feedback" role="status">{lastTry && !kept && <Feedback q={q} open={open} />}</div>
-      {error && <p className="say" role="alert">{error}</p>}
-      {open && <p className="row end"><button className="rbtn main" disabled={!ready(q, draft) || sending}>{t('This is my answer')}</button></p>}
+      <div className="feedback" role="status">
+        {lastTry && !kept && <Feedback q={q} open={open} />}
+      </div>
+      {error && (
+        <p className="say" role="alert">
+          {error}
+        </p>
+      )}
+      {open && (
+        <p className="row end">
+          <button className="rbtn main" disabled={!ready(q, draft) || sending}>
+            {t('This is my answer')}
+          </button>
+        </p>
+      )}
     </form>
   );
 }
@@ -60,13 +107,35 @@ export function Asked({ work, q, kept, said, before }: Props) {
 /** The question whose proof is asked for, and what was answered to it. */
 function Before({ q }: { q: Question }) {
   const last = q.attempts.at(-1);
-  const answer = last && (q.kind === 'Single' || q.kind === 'Multiple' ? last.picks.map((p) => q.choices[p]).join('; ') : last.words);
-  return <p className="asked">{t('You were asked:')} {q.stem}{answer && <> {t('You said:')} <b>{answer}</b></>}</p>;
+  const answer =
+    last &&
+    (q.kind === 'Single' || q.kind === 'Multiple' ? last.picks.map((p) => q.choices[p]).join('; ') : last.words);
+  return (
+    <p className="asked">
+      {t('You were asked:')} {q.stem}
+      {answer && (
+        <>
+          {' '}
+          {t('You said:')} <b>{answer}</b>
+        </>
+      )}
+    </p>
+  );
 }
 
 function Feedback({ q, open }: { q: Question; open: boolean }) {
   const last = q.attempts.at(-1)!;
-  if (last.correct == null) return <p><b>{t('Your answer is kept. Your teacher will read it.')}</b></p>;
+  if (last.correct == null)
+    return (
+      <p>
+        <b>{t('Your answer is kept. Your teacher will read it.')}</b>
+      </p>
+    );
   const parts = !last.correct && last.of > 1 ? t('{{n}} of {{of}} fit.', { n: last.fitting, of: last.of }) : '';
-  return <p><b>{last.correct ? t('✓ Right.') : open ? t('✗ Not yet. Look again.') : t('✗ Not this time.')}</b> {parts} {last.reason}</p>;
+  return (
+    <p>
+      <b>{last.correct ? t('✓ Right.') : open ? t('✗ Not yet. Look again.') : t('✗ Not this time.')}</b> {parts}{' '}
+      {last.reason}
+    </p>
+  );
 }

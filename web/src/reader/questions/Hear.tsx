@@ -9,5 +9,10 @@ export function Hear({ q }: { q: Shown }) {
   const given = useSession().data?.supports?.readAloud ?? false;
   const aloud = useReadAloud([q.stem, ...q.choices, ...q.rights].join('. '));
   if (!given || !aloud.can) return null;
-  return <button type="button" className="rbtn hear" onClick={aloud.toggle}>{aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}{aloud.on ? t('Stop reading aloud') : t('Read it to me')}</button>;
+  return (
+    <button type="button" className="rbtn hear" onClick={aloud.toggle}>
+      {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
+      {aloud.on ? t('Stop reading aloud') : t('Read it to me')}
+    </button>
+  );
 }

@@ -10,12 +10,34 @@ export function PickSentence({ q, draft, setDraft, open, heading, text }: Widget
   let number = 0;
   return (
     <div className="sentences" role="radiogroup" aria-labelledby={heading}>
-      {text.map((paragraph, i) => !isProse(paragraph[0] ?? '') ? <Block key={i} text={paragraph[0] ?? ''} /> : (
-        <p key={i}>{paragraph.map((s) => {
-          const n = number++;
-          return <label key={n} className={['sentence', mine === n && 'mine', wrong.has(n) && 'not'].filter(Boolean).join(' ')}><input type="radio" className="hide" name={`sentence-${q.id}`} disabled={!open || wrong.has(n)} checked={mine === n} onChange={() => setDraft({ ...draft, picks: [n] })} />{plain(s)}{wrong.has(n) && <span className="hide"> {t('not this')}</span>} </label>;
-        })}</p>
-      ))}
+      {text.map((paragraph, i) =>
+        !isProse(paragraph[0] ?? '') ? (
+          <Block key={i} text={paragraph[0] ?? ''} />
+        ) : (
+          <p key={i}>
+            {paragraph.map((s) => {
+              const n = number++;
+              return (
+                <label
+                  key={n}
+                  className={['sentence', mine === n && 'mine', wrong.has(n) && 'not'].filter(Boolean).join(' ')}
+                >
+                  <input
+                    type="radio"
+                    className="hide"
+                    name={`sentence-${q.id}`}
+                    disabled={!open || wrong.has(n)}
+                    checked={mine === n}
+                    onChange={() => setDraft({ ...draft, picks: [n] })}
+                  />
+                  {plain(s)}
+                  {wrong.has(n) && <span className="hide"> {t('not this')}</span>}{' '}
+                </label>
+              );
+            })}
+          </p>
+        ),
+      )}
     </div>
   );
 }

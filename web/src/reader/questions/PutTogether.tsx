@@ -9,15 +9,66 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
   const laid = open ? (draft.picks.length ? draft.picks : none) : (q.attempts.at(-1)?.picks ?? none);
   const [chosen, setChosen] = useState(0);
   const here = laid[chosen] === -1 ? chosen : laid.indexOf(-1);
-  const set = (left: number, right: number) => { const next = laid.map((r, i) => (i === left ? right : r)); setDraft({ ...draft, picks: next }); const empty = next.indexOf(-1); if (empty >= 0) setChosen(empty); };
+  const set = (left: number, right: number) => {
+    const next = laid.map((r, i) => (i === left ? right : r));
+    setDraft({ ...draft, picks: next });
+    const empty = next.indexOf(-1);
+    if (empty >= 0) setChosen(empty);
+  };
   return (
     <div className="matching" role="group" aria-labelledby={heading}>
-      <ul>{q.choices.map((left, i) => (
-        <li key={i} className={open && i === here ? 'here' : undefined}><span>{left}</span>
-          {laid[i]! >= 0 ? <button type="button" className="slot full" disabled={!open} onClick={() => { set(i, -1); setChosen(i); }} aria-label={t('{{left}}: {{right}}. Take it away', { left, right: q.rights[laid[i]!]! })}>{q.rights[laid[i]!]}{open && <X size={20} aria-hidden />}</button>
-            : <button type="button" className="slot" disabled={!open} aria-pressed={i === here} onClick={() => setChosen(i)} aria-label={t('{{left}}: empty', { left })}>{i === here && open ? t('Which one?') : ''}</button>}</li>
-      ))}</ul>
-      {open && <div className="bank">{q.rights.map((right, i) => !laid.includes(i) && <button key={i} type="button" className="piece" disabled={here < 0} onClick={() => set(here, i)} aria-label={here < 0 ? right : t('{{right}} to {{left}}', { right, left: q.choices[here]! })}>{right}</button>)}</div>}
+      <ul>
+        {q.choices.map((left, i) => (
+          <li key={i} className={open && i === here ? 'here' : undefined}>
+            <span>{left}</span>
+            {laid[i]! >= 0 ? (
+              <button
+                type="button"
+                className="slot full"
+                disabled={!open}
+                onClick={() => {
+                  set(i, -1);
+                  setChosen(i);
+                }}
+                aria-label={t('{{left}}: {{right}}. Take it away', { left, right: q.rights[laid[i]!]! })}
+              >
+                {q.rights[laid[i]!]}
+                {open && <X size={20} aria-hidden />}
+              </button>
+            ) : (
+              <button
+                type="button"
+                className="slot"
+                disabled={!open}
+                aria-pressed={i === here}
+                onClick={() => setChosen(i)}
+                aria-label={t('{{left}}: empty', { left })}
+              >
+                {i === here && open ? t('Which one?') : ''}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {open && (
+        <div className="bank">
+          {q.rights.map(
+            (right, i) =>
+              !laid.includes(i) && (
+                <button
+                  key={i}
+                  type="button"
+                  className="piece"
+                  disabled={here < 0}
+                  onClick={() => set(here, i)}
+                  aria-label={here < 0 ? right : t('{{right}} to {{left}}', { right, left: q.choices[here]! })}
+                >
+                  {right}
+                </button>
+              ),
+          )}
+        </div>
+      )}
     </div>
   );
 }

@@ -7,9 +7,20 @@ const longest = 4000;
 export function Write({ q, draft, setDraft, open, heading, ticketId }: Widget & { ticketId: string }) {
   const written = open ? draft.words : (q.attempts.at(-1)?.words ?? '');
   if (!open) return <blockquote className="written">{written}</blockquote>;
-  const write = (words: string) => { setDraft({ ...draft, words }); localStorage.setItem(draftKey(ticketId, q), words); };
+  const write = (words: string) => {
+    setDraft({ ...draft, words });
+    localStorage.setItem(draftKey(ticketId, q), words);
+  };
   return (
-    <div className="writing"><textarea aria-labelledby={heading} rows={q.kind === 'Long' ? 8 : 3} maxLength={longest} value={written} onChange={(e) => write(e.target.value)} />
-      <p className="hint">{t('{{count}} words', { count: written.split(/\s+/).filter(Boolean).length })}</p></div>
+    <div className="writing">
+      <textarea
+        aria-labelledby={heading}
+        rows={q.kind === 'Long' ? 8 : 3}
+        maxLength={longest}
+        value={written}
+        onChange={(e) => write(e.target.value)}
+      />
+      <p className="hint">{t('{{count}} words', { count: written.split(/\s+/).filter(Boolean).length })}</p>
+    </div>
   );
 }

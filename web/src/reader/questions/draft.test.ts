@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { ready, type Question } from './draft';
 
-const q = (kind: string, choices: number, wanted = 1) => ({ kind, choices: Array.from({ length: choices }, String), wanted }) as unknown as Question;
+const q = (kind: string, choices: number, wanted = 1) =>
+  ({ kind, choices: Array.from({ length: choices }, String), wanted }) as unknown as Question;
 
 describe('an answer is ready', () => {
   it('when as many are chosen as are wanted', () => {

@@ -12,20 +12,33 @@ export type Widget = { q: Shown; draft: Draft; setDraft: (d: Draft) => void; ope
 export const draftKey = (ticketId: string, q: Pick<Question, 'id'>) => `dc-draft-${ticketId}-${q.id}`;
 
 /** What a reader has written stays on the device until it is sent. */
-export const emptyDraft = (ticketId: string, q: Question): Draft => ({ picks: [], words: isWritten(q.kind) ? (localStorage.getItem(draftKey(ticketId, q)) ?? '') : '' });
+export const emptyDraft = (ticketId: string, q: Question): Draft => ({
+  picks: [],
+  words: isWritten(q.kind) ? (localStorage.getItem(draftKey(ticketId, q)) ?? '') : '',
+});
 
 /** True if all of it is answered. */
 export const ready = (q: Shown, d: Draft) =>
-  isWritten(q.kind) ? d.words.trim().length > 0 : d.picks.every((p) => p >= 0) && d.picks.length === (q.kind === 'Order' || q.kind === 'Match' ? q.choices.length : q.wanted);
+  isWritten(q.kind)
+    ? d.words.trim().length > 0
+    : d.picks.every((p) => p >= 0) &&
+      d.picks.length === (q.kind === 'Order' || q.kind === 'Match' ? q.choices.length : q.wanted);
 
 export const hintOf = (q: Shown) => {
   switch (q.kind) {
-    case 'Multiple': return t('Choose {{n}}.', { n: q.wanted });
-    case 'Order': return t('Tap them in order, from the first to the last.');
-    case 'Match': return t('Tap what belongs to each.');
-    case 'Sentence': return t('Tap the sentence.');
-    case 'Short': return t('Write a sentence or two.');
-    case 'Long': return t('Write a few sentences.');
-    default: return t('Choose one.');
+    case 'Multiple':
+      return t('Choose {{n}}.', { n: q.wanted });
+    case 'Order':
+      return t('Tap them in order, from the first to the last.');
+    case 'Match':
+      return t('Tap what belongs to each.');
+    case 'Sentence':
+      return t('Tap the sentence.');
+    case 'Short':
+      return t('Write a sentence or two.');
+    case 'Long':
+      return t('Write a few sentences.');
+    default:
+      return t('Choose one.');
   }
 };

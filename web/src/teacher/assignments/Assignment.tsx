@@ -10,25 +10,81 @@ import type { Place } from '../frame/Frame';
 export default function Assignment() {
   const { data } = useOutletContext<Place>();
   const { assignmentId = '' } = useParams();
-  const one = useQuery({ queryKey: ['assignment', assignmentId], queryFn: () => get<Api<'AssignmentView'>>(`/assignments/${assignmentId}`) });
+  const one = useQuery({
+    queryKey: ['assignment', assignmentId],
+    queryFn: () => get<Api<'AssignmentView'>>(`/assignments/${assignmentId}`),
+  });
   return (
-    <Show query={one}>{({ assignment: a, tickets }) => (
-      <section className="listpage" aria-labelledby="title">
-        <div className="head"><h1 id="title">{a.title}</h1><p className="soft">{t('given {{day}}', { day: dayOf(a.assignedAt) })}{a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`} · {t('tries at each question')} {a.attempts}</p></div>
-        {a.correctedAt && <p className="note" role="status">{t('This text was corrected on {{day}}, after it was given.', { day: dayOf(a.correctedAt) })} <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See the text and its history')}</Link></p>}
-        <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
-          <thead><tr><th>{t('Reader')}</th><th>{t('State')}</th><th className="num">{t('Version')}</th><th className="num">{t('Fit')}</th><th className="num">{t('Page')}</th><th className="num">{t('Time open')}</th><th>{t('Handed in')}</th><th className="num">{t('First try')}</th><th className="num">{t('Level after')}</th><th><span className="hide">{t('Open')}</span></th></tr></thead>
-          <tbody>{tickets.map((k) => (
-            <tr key={k.id}>
-              <th scope="row">{k.givenName} {k.familyName}</th><td>{t(k.state)}</td><td className="num">{fm(k.versionDepth)} fm</td><td className="num">{percent(k.forecast)}</td>
-              <td className="num">{k.openedAt ? t('{{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages }) : '–'}</td><td className="num">{minutes(k.seconds)}</td>
-              <td>{k.handedInAt ? `${dayOf(k.handedInAt)} ${timeOf(k.handedInAt)}` : '–'}</td><td className="num">{k.score == null ? '–' : percent(k.score)}</td>
-              <td className="num">{k.afterMean == null || k.beforeMean == null ? '–' : `${fm(k.afterMean)} (${signed(k.afterMean - k.beforeMean)})`}</td>
-              <td><Link className="btn small" to={`/class/${data.id}/tickets/${k.id}`} aria-label={t('Answers of {{name}}', { name: k.givenName })}>{t('Answers')}</Link></td>
-            </tr>
-          ))}</tbody>
-        </table></div>
-      </section>
-    )}</Show>
+    <Show query={one}>
+      {({ assignment: a, tickets }) => (
+        <section className="listpage" aria-labelledby="title">
+          <div className="head">
+            <h1 id="title">{a.title}</h1>
+            <p className="soft">
+              {t('given {{day}}', { day: dayOf(a.assignedAt) })}
+              {a.dueOn && ` · ${t('due')} ${dayOf(a.dueOn)}`} · {t('tries at each question')} {a.attempts}
+            </p>
+          </div>
+          {a.correctedAt && (
+            <p className="note" role="status">
+              {t('This text was corrected on {{day}}, after it was given.', { day: dayOf(a.correctedAt) })}{' '}
+              <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See the text and its history')}</Link>
+            </p>
+          )}
+          <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
+            <table>
+              <thead>
+                <tr>
+                  <th>{t('Reader')}</th>
+                  <th>{t('State')}</th>
+                  <th className="num">{t('Version')}</th>
+                  <th className="num">{t('Fit')}</th>
+                  <th className="num">{t('Page')}</th>
+                  <th className="num">{t('Time open')}</th>
+                  <th>{t('Handed in')}</th>
+                  <th className="num">{t('First try')}</th>
+                  <th className="num">{t('Level after')}</th>
+                  <th>
+                    <span className="hide">{t('Open')}</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {tickets.map((k) => (
+                  <tr key={k.id}>
+                    <th scope="row">
+                      {k.givenName} {k.familyName}
+                    </th>
+                    <td>{t(k.state)}</td>
+                    <td className="num">{fm(k.versionDepth)} fm</td>
+                    <td className="num">{percent(k.forecast)}</td>
+                    <td className="num">
+                      {k.openedAt ? t('{{n}} of {{of}}', { n: Math.min(k.page + 1, k.pages), of: k.pages }) : '–'}
+                    </td>
+                    <td className="num">{minutes(k.seconds)}</td>
+                    <td>{k.handedInAt ? `${dayOf(k.handedInAt)} ${timeOf(k.handedInAt)}` : '–'}</td>
+                    <td className="num">{k.score == null ? '–' : percent(k.score)}</td>
+                    <td className="num">
+                      {k.afterMean == null || k.beforeMean == null
+                        ? '–'
+                        : `${fm(k.afterMean)} (${signed(k.afterMean - k.beforeMean)})`}
+                    </td>
+                    <td>
+                      <Link
+                        className="btn small"
+                        to={`/class/${data.id}/tickets/${k.id}`}
+                        aria-label={t('Answers of {{name}}', { name: k.givenName })}
+                      >
+                        {t('Answers')}
+                      </Link>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      )}
+    </Show>
   );
 }

@@ -22,53 +22,170 @@ export default function Ticket() {
   const client = useQueryClient();
   const ticket = useQuery({ queryKey: ['ticket', ticketId], queryFn: () => get<TicketData>(`/tickets/${ticketId}`) });
   return (
-    <Show query={ticket}>{(x) => (
-      <section className="ticketpage" aria-labelledby="title">
-        <div className="head"><h1 id="title"><Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>{x.ticket.givenName} {x.ticket.familyName}</Link>, {x.title}</h1>
-          <p className="soft">{t(x.ticket.state)}{x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} · {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')} {minutes(x.ticket.seconds)}</p><span className="grow" />
-          {x.ticket.state === 'marked' && x.mayMark && <button className="btn main" onClick={() => void post(`/tickets/${x.ticket.id}/release`).then(() => { toast.success(t('{{name}} sees the result now', { name: x.ticket.givenName })); void client.invalidateQueries(); }, (e: unknown) => toast.error(sentence(e)))}>{t('Let {{name}} see the result', { name: x.ticket.givenName })}</button>}</div>
-        {(x.late > 0 || x.setAside.length > 0) && <p className="note">{x.late > 0 && t('{{count}} answers were given before the text was due and sent after it.', { count: x.late })} {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}</p>}
-        <div className="ticketcols">
-          <ol className="answers">{x.questions.map((q, i) => {
-            const a = x.answers[i]!;
-            return (
-              <li key={q.id}>
-                <h2><Tags q={q} /> {q.stem}</h2>
-                <p className="tide">{a.tries.some((k) => k.correct == null) ? t('to mark') : <><TideMarks of={[a.mark]} /> {markName(a.mark)}</>}{a.rushed && ` · ${t('rushed, left out of the level')}`}{q.after && ` · ${t('counts for nothing')}`}</p>
-                <QuestionKey q={q} tries={a.tries} />
-                {a.tries.map((k) => isWritten(q.kind) && <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />)}
-              </li>
-            );
-          })}</ol>
-          <LevelMove x={x} />
-        </div>
-      </section>
-    )}</Show>
+    <Show query={ticket}>
+      {(x) => (
+        <section className="ticketpage" aria-labelledby="title">
+          <div className="head">
+            <h1 id="title">
+              <Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>
+                {x.ticket.givenName} {x.ticket.familyName}
+              </Link>
+              , {x.title}
+            </h1>
+            <p className="soft">
+              {t(x.ticket.state)}
+              {x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} ·{' '}
+              {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')}{' '}
+              {minutes(x.ticket.seconds)}
+            </p>
+            <span className="grow" />
+            {x.ticket.state === 'marked' && x.mayMark && (
+              <button
+                className="btn main"
+                onClick={() =>
+                  void post(`/tickets/${x.ticket.id}/release`).then(
+                    () => {
+                      toast.success(t('{{name}} sees the result now', { name: x.ticket.givenName }));
+                      void client.invalidateQueries();
+                    },
+                    (e: unknown) => toast.error(sentence(e)),
+                  )
+                }
+              >
+                {t('Let {{name}} see the result', { name: x.ticket.givenName })}
+              </button>
+            )}
+          </div>
+          {(x.late > 0 || x.setAside.length > 0) && (
+            <p className="note">
+              {x.late > 0 &&
+                t('{{count}} answers were given before the text was due and sent after it.', { count: x.late })}{' '}
+              {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
+            </p>
+          )}
+          <div className="ticketcols">
+            <ol className="answers">
+              {x.questions.map((q, i) => {
+                const a = x.answers[i]!;
+                return (
+                  <li key={q.id}>
+                    <h2>
+                      <Tags q={q} /> {q.stem}
+                    </h2>
+                    <p className="tide">
+                      {a.tries.some((k) => k.correct == null) ? (
+                        t('to mark')
+                      ) : (
+                        <>
+                          <TideMarks of={[a.mark]} /> {markName(a.mark)}
+                        </>
+                      )}
+                      {a.rushed && ` · ${t('rushed, left out of the level')}`}
+                      {q.after && ` · ${t('counts for nothing')}`}
+                    </p>
+                    <QuestionKey q={q} tries={a.tries} />
+                    {a.tries.map(
+                      (k) =>
+                        isWritten(q.kind) && (
+                          <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />
+                        ),
+                    )}
+                  </li>
+                );
+              })}
+            </ol>
+            <LevelMove x={x} />
+          </div>
+        </section>
+      )}
+    </Show>
   );
 }
 
 /** The depth with its range before and after, and how many answers moved it. */
 function LevelMove({ x }: { x: TicketData }) {
   const k = x.ticket;
-  if (k.beforeMean == null || k.afterMean == null || k.beforeSd == null || k.afterSd == null) return <aside className="move"><h2>{t('Level')}</h2><p className="soft">{t('The level moves when the text is handed in.')}</p></aside>;
-  const rows = [{ name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--ink-soft)' }, { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--overlay)' }];
-  const from = Math.min(...rows.map((r) => r.mean - halfRange(r.sd))) - 2, to = Math.max(...rows.map((r) => r.mean + halfRange(r.sd))) + 2;
+  if (k.beforeMean == null || k.afterMean == null || k.beforeSd == null || k.afterSd == null)
+    return (
+      <aside className="move">
+        <h2>{t('Level')}</h2>
+        <p className="soft">{t('The level moves when the text is handed in.')}</p>
+      </aside>
+    );
+  const rows = [
+    { name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--ink-soft)' },
+    { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--overlay)' },
+  ];
+  const from = Math.min(...rows.map((r) => r.mean - halfRange(r.sd))) - 2,
+    to = Math.max(...rows.map((r) => r.mean + halfRange(r.sd))) + 2;
   const px = (d: number) => 10 + ((d - from) / (to - from)) * 260;
-  const counted = x.answers.filter((a, i) => a.tries.length > 0 && !a.rushed && !x.questions[i]!.after && a.tries[0]!.correct != null);
+  const counted = x.answers.filter(
+    (a, i) => a.tries.length > 0 && !a.rushed && !x.questions[i]!.after && a.tries[0]!.correct != null,
+  );
   const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
   const expected = Math.round(k.forecast * counted.length * 10) / 10;
   const step = to - from > 20 ? 5 : 2;
   const ticks = Array.from({ length: 40 }, (_, i) => Math.ceil(from / step) * step + i * step).filter((d) => d <= to);
   return (
     <aside className="move" aria-labelledby="move">
-      <h2 id="move">{t('Level')} {fm(k.afterMean)} fm <span className="soft small">{t('{{change}} from {{before}}', { change: signed(k.afterMean - k.beforeMean), before: fm(k.beforeMean) })}</span></h2>
-      <svg width="280" height="86" viewBox="0 0 280 86" role="img" aria-label={rows.map((r) => `${r.name} ${fm(r.mean)} fm, ${t('range')} ${fm(r.mean - halfRange(r.sd))}–${fm(r.mean + halfRange(r.sd))}`).join('; ')}>
-        {rows.map((r, i) => <g key={r.name}><path d={`M${px(r.mean - halfRange(r.sd))} ${22 + i * 28}H${px(r.mean + halfRange(r.sd))}m0 -5v10M${px(r.mean - halfRange(r.sd))} ${17 + i * 28}v10`} stroke={r.ink} strokeWidth="2" fill="none" /><circle cx={px(r.mean)} cy={22 + i * 28} r="5" fill={r.ink} /><text x="10" y={12 + i * 28}>{r.name}</text></g>)}
-        <path d="M10 66H270" stroke="var(--ink)" />{ticks.map((d) => <g key={d}><path d={`M${px(d)} 66v4`} stroke="var(--ink)" /><text x={px(d)} y="83" textAnchor="middle">{d}</text></g>)}
+      <h2 id="move">
+        {t('Level')} {fm(k.afterMean)} fm{' '}
+        <span className="soft small">
+          {t('{{change}} from {{before}}', { change: signed(k.afterMean - k.beforeMean), before: fm(k.beforeMean) })}
+        </span>
+      </h2>
+      <svg
+        width="280"
+        height="86"
+        viewBox="0 0 280 86"
+        role="img"
+        aria-label={rows
+          .map(
+            (r) =>
+              `${r.name} ${fm(r.mean)} fm, ${t('range')} ${fm(r.mean - halfRange(r.sd))}–${fm(r.mean + halfRange(r.sd))}`,
+          )
+          .join('; ')}
+      >
+        {rows.map((r, i) => (
+          <g key={r.name}>
+            <path
+              d={`M${px(r.mean - halfRange(r.sd))} ${22 + i * 28}H${px(r.mean + halfRange(r.sd))}m0 -5v10M${px(r.mean - halfRange(r.sd))} ${17 + i * 28}v10`}
+              stroke={r.ink}
+              strokeWidth="2"
+              fill="none"
+            />
+            <circle cx={px(r.mean)} cy={22 + i * 28} r="5" fill={r.ink} />
+            <text x="10" y={12 + i * 28}>
+              {r.name}
+            </text>
+          </g>
+        ))}
+        <path d="M10 66H270" stroke="var(--ink)" />
+        {ticks.map((d) => (
+          <g key={d}>
+            <path d={`M${px(d)} 66v4`} stroke="var(--ink)" />
+            <text x={px(d)} y="83" textAnchor="middle">
+              {d}
+            </text>
+          </g>
+        ))}
       </svg>
-      <p>{t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', { right, n: counted.length, expected })}</p>
-      <p className="soft small">{t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', { a: halfRange(k.beforeSd).toFixed(1), b: halfRange(k.afterSd).toFixed(1) })}</p>
-      <p><TideMarks of={x.answers.filter((_, i) => !x.questions[i]!.after).map((a) => a.mark)} /></p>
+      <p>
+        {t('{{right}} of {{n}} right at the first try, where about {{expected}} were forecast.', {
+          right,
+          n: counted.length,
+          expected,
+        })}
+      </p>
+      <p className="soft small">
+        {t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', {
+          a: halfRange(k.beforeSd).toFixed(1),
+          b: halfRange(k.afterSd).toFixed(1),
+        })}
+      </p>
+      <p>
+        <TideMarks of={x.answers.filter((_, i) => !x.questions[i]!.after).map((a) => a.mark)} />
+      </p>
     </aside>
   );
 }

@@ -9,11 +9,28 @@ type Signal = ReaderRow['signals'][number];
 function says(kind: string, name: string, s: Signal): [string, string] {
   const f = s.figures;
   switch (kind) {
-    case 'OutOfDepth': return [t('{{name}} scored under 60 % on three texts in a row.', { name }), `${f.join(', ')} %`];
-    case 'ReadyToMoveDeeper': return [t('{{name}} is finding the texts easy.', { name }), t('{{scores}} % on the last three texts.', { scores: f.join(', ') })];
-    case 'FlickedThrough': return [t('{{name}} had {{title}} open for {{seconds}} s.', { name, title: s.title ?? '', seconds: f[0] ?? 0 }), t('Its {{words}} words would take about {{minutes}} min.', { words: number(f[2] ?? 0), minutes: Math.round(f[1] ?? 0) })];
-    case 'SameStrandMissed': return [t('{{name}} still misses {{strand}}.', { name, strand: strandName(s.strand) }), t('{{right}} of {{asked}} right at the first try in six weeks.', { right: f[0] ?? 0, asked: f[1] ?? 0 })];
-    default: return [t('{{name}} has read nothing for {{days}} school days.', { name, days: f[0] ?? 0 }), ''];
+    case 'OutOfDepth':
+      return [t('{{name}} scored under 60 % on three texts in a row.', { name }), `${f.join(', ')} %`];
+    case 'ReadyToMoveDeeper':
+      return [
+        t('{{name}} is finding the texts easy.', { name }),
+        t('{{scores}} % on the last three texts.', { scores: f.join(', ') }),
+      ];
+    case 'FlickedThrough':
+      return [
+        t('{{name}} had {{title}} open for {{seconds}} s.', { name, title: s.title ?? '', seconds: f[0] ?? 0 }),
+        t('Its {{words}} words would take about {{minutes}} min.', {
+          words: number(f[2] ?? 0),
+          minutes: Math.round(f[1] ?? 0),
+        }),
+      ];
+    case 'SameStrandMissed':
+      return [
+        t('{{name}} still misses {{strand}}.', { name, strand: strandName(s.strand) }),
+        t('{{right}} of {{asked}} right at the first try in six weeks.', { right: f[0] ?? 0, asked: f[1] ?? 0 }),
+      ];
+    default:
+      return [t('{{name}} has read nothing for {{days}} school days.', { name, days: f[0] ?? 0 }), ''];
   }
 }
 
@@ -22,26 +39,43 @@ const order = ['OutOfDepth', 'FlickedThrough', 'SameStrandMissed', 'ReadyToMoveD
 /** At most five signals, each one sentence with its evidence and a button. Kinds take turns, so that one kind does not hide the others. */
 export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: string) => void }) {
   const tray = useTray();
-  const byKind = order.map((kind) => readers.flatMap((r) => r.signals.filter((s) => s.kind === kind).map((s) => ({ r, s }))));
+  const byKind = order.map((kind) =>
+    readers.flatMap((r) => r.signals.filter((s) => s.kind === kind).map((s) => ({ r, s }))),
+  );
   const turns = Math.max(0, ...byKind.map((k) => k.length));
   const all = Array.from({ length: turns }, (_, i) => byKind.map((k) => k[i]).filter((x) => x !== undefined)).flat();
   return (
     <aside className="look" aria-labelledby="look">
       <h2 id="look">{t('Look here first')}</h2>
-      {all.length === 0 && <p className="none">{t('Nothing needs a look just now. Signals appear here when the work of a reader stands out.')}</p>}
-      <ul>{all.slice(0, 5).map(({ r, s }) => {
-        const [what, evidence] = says(s.kind, r.givenName, s);
-        const held = tray.readers.includes(r.id);
-        return (
-          <li key={`${r.id}${s.kind}${s.strand ?? ''}`}>
-            <p className="kind"><Buoy kind={s.kind} />{signalName(s.kind)}</p>
-            <p>{what}</p>
-            {evidence && <p className="evidence">{evidence}</p>}
-            <p className="two"><button className="btn small" onClick={() => open(r.id)}>{t('See {{name}}', { name: r.givenName })}</button>
-              <button className="btn small plain" onClick={() => tray.pickReaders([r.id], !held)}>{held ? t('Put {{name}} back', { name: r.givenName }) : t('Pick {{name}} up', { name: r.givenName })}</button></p>
-          </li>
-        );
-      })}</ul>
+      {all.length === 0 && (
+        <p className="none">
+          {t('Nothing needs a look just now. Signals appear here when the work of a reader stands out.')}
+        </p>
+      )}
+      <ul>
+        {all.slice(0, 5).map(({ r, s }) => {
+          const [what, evidence] = says(s.kind, r.givenName, s);
+          const held = tray.readers.includes(r.id);
+          return (
+            <li key={`${r.id}${s.kind}${s.strand ?? ''}`}>
+              <p className="kind">
+                <Buoy kind={s.kind} />
+                {signalName(s.kind)}
+              </p>
+              <p>{what}</p>
+              {evidence && <p className="evidence">{evidence}</p>}
+              <p className="two">
+                <button className="btn small" onClick={() => open(r.id)}>
+                  {t('See {{name}}', { name: r.givenName })}
+                </button>
+                <button className="btn small plain" onClick={() => tray.pickReaders([r.id], !held)}>
+                  {held ? t('Put {{name}} back', { name: r.givenName }) : t('Pick {{name}} up', { name: r.givenName })}
+                </button>
+              </p>
+            </li>
+          );
+        })}
+      </ul>
     </aside>
   );
 }

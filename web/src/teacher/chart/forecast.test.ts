@@ -20,8 +20,17 @@ describe('the forecast that is drawn', () => {
 });
 
 describe('bands of groups', () => {
-  const readers = [10, 11, 12, 13, 14, 15, 16, 14.5, 18, 19, 20, 21, 22, 23].map((depth, i) => ({ id: String(i), depth }) as ReaderRow);
-  const group = (name: string, from: number, to: number) => ({ id: name, name, position: 0, formedAt: '', readerIds: readers.slice(from, to).map((r) => r.id) }) as ClassData['groups'][number];
+  const readers = [10, 11, 12, 13, 14, 15, 16, 14.5, 18, 19, 20, 21, 22, 23].map(
+    (depth, i) => ({ id: String(i), depth }) as ReaderRow,
+  );
+  const group = (name: string, from: number, to: number) =>
+    ({
+      id: name,
+      name,
+      position: 0,
+      formedAt: '',
+      readerIds: readers.slice(from, to).map((r) => r.id),
+    }) as ClassData['groups'][number];
 
   it('lie in order of depth, whatever order they come in, and never over one another', () => {
     const bands = bandsOf([group('Mill', 7, 14), group('Kelp', 0, 7), group('Empty', 0, 0)], readers, (d) => d * 10);

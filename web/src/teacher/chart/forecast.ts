@@ -1,5 +1,7 @@
 // The same forecast the core makes, for what is drawn while the pointer moves; what is saved is always the core's.
 const ease = 10 * Math.log(0.8 / 0.2);
-export const forecast = (reader: number, text: number) => Math.round(100 / (1 + Math.exp(-(reader - text + ease) / 10)));
+export const forecast = (reader: number, text: number) =>
+  Math.round(100 / (1 + Math.exp(-(reader - text + ease) / 10)));
 /** By the school's own cut points. */
-export const zoneWord = (percent: number, cuts: { zoneLow: number; zoneHigh: number }) => (percent < Math.round(cuts.zoneLow * 100) ? 'deep' : percent >= Math.round(cuts.zoneHigh * 100) ? 'easy' : '');
+export const zoneWord = (percent: number, cuts: { zoneLow: number; zoneHigh: number }) =>
+  percent < Math.round(cuts.zoneLow * 100) ? 'deep' : percent >= Math.round(cuts.zoneHigh * 100) ? 'easy' : '';

@@ -2,9 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { placeReaders, pushApart, span } from './layout';
 
 describe('pushApart', () => {
-  it('leaves labels alone that are far enough apart', () => expect(pushApart([10, 50, 90], 28, 0, 200)).toEqual([10, 50, 90]));
+  it('leaves labels alone that are far enough apart', () =>
+    expect(pushApart([10, 50, 90], 28, 0, 200)).toEqual([10, 50, 90]));
 
-  it('spreads a pile evenly about its middle', () => expect(pushApart([100, 100, 100], 20, 0, 400)).toEqual([80, 100, 120]));
+  it('spreads a pile evenly about its middle', () =>
+    expect(pushApart([100, 100, 100], 20, 0, 400)).toEqual([80, 100, 120]));
 
   it('keeps order, pitch and bounds for any input', () => {
     let seed = 7;
@@ -22,16 +24,22 @@ describe('pushApart', () => {
 });
 
 describe('placeReaders', () => {
-  const readers = Array.from({ length: 36 }, (_, i) => ({ id: String(i), depth: 20 + (i % 9), low: 16 + (i % 9), high: 24 + (i % 9) }));
+  const readers = Array.from({ length: 36 }, (_, i) => ({
+    id: String(i),
+    depth: 20 + (i % 9),
+    low: 16 + (i % 9),
+    high: 24 + (i % 9),
+  }));
 
   it('never lays a flag on another of its lane, nor a range on another of its mast', () => {
     const placed = placeReaders(readers, (d) => d * 20, 3, 28, 0, 1400);
     expect(placed).toHaveLength(36);
-    for (const a of placed) for (const b of placed) {
-      if (a === b || a.lane !== b.lane) continue;
-      expect(Math.abs(a.at - b.at)).toBeGreaterThanOrEqual(28 - 1e-9);
-      if (a.slot === b.slot) expect(a.bottom < b.top || b.bottom < a.top).toBe(true);
-    }
+    for (const a of placed)
+      for (const b of placed) {
+        if (a === b || a.lane !== b.lane) continue;
+        expect(Math.abs(a.at - b.at)).toBeGreaterThanOrEqual(28 - 1e-9);
+        if (a.slot === b.slot) expect(a.bottom < b.top || b.bottom < a.top).toBe(true);
+      }
   });
 });
 

@@ -18,10 +18,25 @@ export function pushApart(wanted: number[], pitch: number, lowest: number, highe
 }
 
 export type Flagged = { id: string; depth: number; low: number; high: number };
-export type Placed<T> = { reader: T; lane: number; slot: number; want: number; at: number; top: number; bottom: number };
+export type Placed<T> = {
+  reader: T;
+  lane: number;
+  slot: number;
+  want: number;
+  at: number;
+  top: number;
+  bottom: number;
+};
 
 /** Gives every reader a lane (where its flag moves least) and a mast in the lane, so that no two ranges of a lane lie on one another. */
-export function placeReaders<T extends Flagged>(readers: T[], y: (depth: number) => number, lanes: number, pitch: number, lowest: number, highest: number): Placed<T>[] {
+export function placeReaders<T extends Flagged>(
+  readers: T[],
+  y: (depth: number) => number,
+  lanes: number,
+  pitch: number,
+  lowest: number,
+  highest: number,
+): Placed<T>[] {
   const all = Array.from({ length: lanes }, () => ({ bottom: -Infinity, items: [] as { reader: T; want: number }[] }));
   for (const reader of [...readers].sort((a, b) => a.depth - b.depth)) {
     const want = y(reader.depth);
@@ -33,7 +48,12 @@ export function placeReaders<T extends Flagged>(readers: T[], y: (depth: number)
     best.bottom = Math.max(want, best.bottom + pitch);
   }
   return all.flatMap((lane, index) => {
-    const at = pushApart(lane.items.map((i) => i.want), pitch, lowest, highest);
+    const at = pushApart(
+      lane.items.map((i) => i.want),
+      pitch,
+      lowest,
+      highest,
+    );
     const ends: number[] = [];
     return lane.items.map((item, i) => {
       const [top, bottom] = [y(item.reader.low), y(item.reader.high)];

@@ -6,21 +6,95 @@ import type { Aims } from './plan';
 const flip = <T,>(all: T[], one: T) => (all.includes(one) ? all.filter((x) => x !== one) : [...all, one]);
 
 /** Whole classes, groups, single readers; whole grades for a lead. */
-export function WhoTakesIt({ data, aims, change }: { data: ClassData | undefined; aims: Aims; change: (a: Aims) => void }) {
+export function WhoTakesIt({
+  data,
+  aims,
+  change,
+}: {
+  data: ClassData | undefined;
+  aims: Aims;
+  change: (a: Aims) => void;
+}) {
   const session = useSession().data;
   const classes = (session?.classes ?? []).filter((c) => !c.closed);
   return (
     <div className="aims">
-      {classes.length > 0 && <fieldset><legend>{t('Classes')}</legend>{classes.map((c) => <label key={c.id}><input type="checkbox" checked={aims.classIds.includes(c.id)} onChange={() => change({ ...aims, classIds: flip(aims.classIds, c.id) })} /> {c.name} <span className="soft">{c.readers}</span></label>)}</fieldset>}
-      {data && data.groups.length > 0 && <fieldset><legend>{t('Groups of {{name}}', { name: data.name })}</legend>{data.groups.map((g) => <label key={g.id}><input type="checkbox" checked={aims.groupIds.includes(g.id)} onChange={() => change({ ...aims, groupIds: flip(aims.groupIds, g.id) })} /> {g.name} <span className="soft">{g.readerIds.length}</span></label>)}</fieldset>}
-      {session?.lead && <fieldset><legend>{t('Whole grades of the school')}</legend>{Array.from({ length: 13 }, (_, g) => <label key={g}><input type="checkbox" checked={aims.grades.includes(g)} onChange={() => change({ ...aims, grades: flip(aims.grades, g) })} /> {g === 0 ? 'K' : g}</label>)}</fieldset>}
-      {data && <fieldset><legend>{t('Readers of {{name}}', { name: data.name })}</legend>{data.readers.map((r) => <label key={r.id}><input type="checkbox" disabled={aims.classIds.includes(data.id)} checked={aims.classIds.includes(data.id) || aims.readerIds.includes(r.id)} onChange={() => change({ ...aims, readerIds: flip(aims.readerIds, r.id) })} /> {r.givenName} {r.familyName}</label>)}</fieldset>}
+      {classes.length > 0 && (
+        <fieldset>
+          <legend>{t('Classes')}</legend>
+          {classes.map((c) => (
+            <label key={c.id}>
+              <input
+                type="checkbox"
+                checked={aims.classIds.includes(c.id)}
+                onChange={() => change({ ...aims, classIds: flip(aims.classIds, c.id) })}
+              />{' '}
+              {c.name} <span className="soft">{c.readers}</span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {data && data.groups.length > 0 && (
+        <fieldset>
+          <legend>{t('Groups of {{name}}', { name: data.name })}</legend>
+          {data.groups.map((g) => (
+            <label key={g.id}>
+              <input
+                type="checkbox"
+                checked={aims.groupIds.includes(g.id)}
+                onChange={() => change({ ...aims, groupIds: flip(aims.groupIds, g.id) })}
+              />{' '}
+              {g.name} <span className="soft">{g.readerIds.length}</span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {session?.lead && (
+        <fieldset>
+          <legend>{t('Whole grades of the school')}</legend>
+          {Array.from({ length: 13 }, (_, g) => (
+            <label key={g}>
+              <input
+                type="checkbox"
+                checked={aims.grades.includes(g)}
+                onChange={() => change({ ...aims, grades: flip(aims.grades, g) })}
+              />{' '}
+              {g === 0 ? 'K' : g}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {data && (
+        <fieldset>
+          <legend>{t('Readers of {{name}}', { name: data.name })}</legend>
+          {data.readers.map((r) => (
+            <label key={r.id}>
+              <input
+                type="checkbox"
+                disabled={aims.classIds.includes(data.id)}
+                checked={aims.classIds.includes(data.id) || aims.readerIds.includes(r.id)}
+                onChange={() => change({ ...aims, readerIds: flip(aims.readerIds, r.id) })}
+              />{' '}
+              {r.givenName} {r.familyName}
+            </label>
+          ))}
+        </fieldset>
+      )}
     </div>
   );
 }
 
 /** How many readers are meant, as far as this page knows them. */
 export function countOf(data: ClassData | undefined, aims: Aims, classes: { id: string; readers: number }[]): number {
-  const own = new Set<string>(!data ? [] : aims.classIds.includes(data.id) ? data.readers.map((r) => r.id) : [...aims.readerIds, ...data.groups.filter((g) => aims.groupIds.includes(g.id)).flatMap((g) => g.readerIds)]);
-  return own.size + classes.filter((c) => c.id !== data?.id && aims.classIds.includes(c.id)).reduce((n, c) => n + c.readers, 0);
+  const own = new Set<string>(
+    !data
+      ? []
+      : aims.classIds.includes(data.id)
+        ? data.readers.map((r) => r.id)
+        : [...aims.readerIds, ...data.groups.filter((g) => aims.groupIds.includes(g.id)).flatMap((g) => g.readerIds)],
+  );
+  return (
+    own.size +
+    classes.filter((c) => c.id !== data?.id && aims.classIds.includes(c.id)).reduce((n, c) => n + c.readers, 0)
+  );
 }

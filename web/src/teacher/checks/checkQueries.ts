@@ -7,11 +7,19 @@ export type Part = Api<'PartView'>;
 export type Choices = Api<'CheckChoices'>;
 export type CheckRow = Api<'CheckRow'>;
 
-export const useChecks = (classId: string) => useQuery({ queryKey: ['checks', classId], queryFn: () => get<CheckRow[]>(`/classes/${classId}/checks`) });
-export const useCheck = (checkId: string | undefined) => useQuery({ queryKey: ['check', checkId], enabled: !!checkId, queryFn: () => get<Check>(`/checks/${checkId}`) });
-export const useChoices = () => useQuery({ queryKey: ['checkChoices'], staleTime: 300_000, queryFn: () => get<Choices>('/checks/choices') });
+export const useChecks = (classId: string) =>
+  useQuery({ queryKey: ['checks', classId], queryFn: () => get<CheckRow[]>(`/classes/${classId}/checks`) });
+export const useCheck = (checkId: string | undefined) =>
+  useQuery({ queryKey: ['check', checkId], enabled: !!checkId, queryFn: () => get<Check>(`/checks/${checkId}`) });
+export const useChoices = () =>
+  useQuery({ queryKey: ['checkChoices'], staleTime: 300_000, queryFn: () => get<Choices>('/checks/choices') });
 
-export const partNames: Record<string, string> = { WordReading: 'word reading', WordMeaning: 'word meaning', Maze: 'maze', Passages: 'passages' };
+export const partNames: Record<string, string> = {
+  WordReading: 'word reading',
+  WordMeaning: 'word meaning',
+  Maze: 'maze',
+  Passages: 'passages',
+};
 export const partOrder = ['WordReading', 'WordMeaning', 'Maze', 'Passages'] as const;
 /** What happens in a part, for whoever picks it. */
 export const partAbout: Record<string, string> = {

@@ -2,11 +2,22 @@ import { describe, expect, it } from 'vitest';
 import type { Choices } from './checkQueries';
 import { aboutDepth, emptyPlan, minutesOf, totalMinutes, withPart } from './plan';
 
-const part = (name: string, minutes: number) => ({ part: name, minutes, skipBelow: null, skipAbove: null, skipMastered: false, skipUndecoding: false });
+const part = (name: string, minutes: number) => ({
+  part: name,
+  minutes,
+  skipBelow: null,
+  skipAbove: null,
+  skipMastered: false,
+  skipUndecoding: false,
+});
 const choices: Choices = {
   usual: [part('WordReading', 4), part('Maze', 3), part('Passages', 30)],
-  grades: [{ grade: '1', depth: 10, wordReading: 1.5, wordMeaning: 3, passage: 4 }, { grade: '4', depth: 34, wordReading: 1.5, wordMeaning: 3, passage: 6 }],
-  colleagues: [], passages: [],
+  grades: [
+    { grade: '1', depth: 10, wordReading: 1.5, wordMeaning: 3, passage: 4 },
+    { grade: '4', depth: 34, wordReading: 1.5, wordMeaning: 3, passage: 6 },
+  ],
+  colleagues: [],
+  passages: [],
 };
 
 describe('the time of a check', () => {
@@ -28,8 +39,15 @@ describe('the time of a check', () => {
 describe('parts', () => {
   it('stay in their order, and nobody is spared for what is not asked', () => {
     const order = ['WordReading', 'WordMeaning', 'Maze', 'Passages'];
-    const spare = { ...emptyPlan(choices), parts: [part('WordReading', 4), { ...part('Passages', 30), skipUndecoding: true }] };
-    expect(withPart(spare, part('Maze', 3), true, order).parts.map((p) => p.part)).toEqual(['WordReading', 'Maze', 'Passages']);
+    const spare = {
+      ...emptyPlan(choices),
+      parts: [part('WordReading', 4), { ...part('Passages', 30), skipUndecoding: true }],
+    };
+    expect(withPart(spare, part('Maze', 3), true, order).parts.map((p) => p.part)).toEqual([
+      'WordReading',
+      'Maze',
+      'Passages',
+    ]);
     expect(withPart(spare, part('WordReading', 4), false, order).parts).toEqual([part('Passages', 30)]);
   });
 });

@@ -4,20 +4,49 @@ export type Plan = Check['plan'];
 export type PartPlan = Plan['parts'][number];
 export type Aims = Check['for'];
 
-export interface Form { revision: number; staffTitle: string; readerTitle: string; directions: string; season: string | null; plan: Plan; for: Aims; opensOn: string | null; closesOn: string | null; colleagues: string[] }
+export interface Form {
+  revision: number;
+  staffTitle: string;
+  readerTitle: string;
+  directions: string;
+  season: string | null;
+  plan: Plan;
+  for: Aims;
+  opensOn: string | null;
+  closesOn: string | null;
+  colleagues: string[];
+}
 
-export const emptyPlan = (choices: Choices): Plan => ({ parts: choices.usual, start: 'OwnLevel', from: 20, to: 40, timerShown: false, mostPassages: 4, sureAt: 2.5, aPartADay: false, form: [] });
+export const emptyPlan = (choices: Choices): Plan => ({
+  parts: choices.usual,
+  start: 'OwnLevel',
+  from: 20,
+  to: 40,
+  timerShown: false,
+  mostPassages: 4,
+  sureAt: 2.5,
+  aPartADay: false,
+  form: [],
+});
 export const noAims: Aims = { classIds: [], groupIds: [], readerIds: [], grades: [] };
 
 /** Minutes a part is expected to take readers of about this depth; the limit where that is shorter. */
 export function minutesOf(part: PartPlan, plan: Plan, choices: Choices, depth: number): number {
   const row = choices.grades.reduce((best, g) => (Math.abs(g.depth - depth) < Math.abs(best.depth - depth) ? g : best));
   const passages = plan.form.length > 0 ? plan.form.length : plan.mostPassages;
-  const expected = part.part === 'WordReading' ? row.wordReading : part.part === 'WordMeaning' ? row.wordMeaning : part.part === 'Maze' ? part.minutes : passages * row.passage;
+  const expected =
+    part.part === 'WordReading'
+      ? row.wordReading
+      : part.part === 'WordMeaning'
+        ? row.wordMeaning
+        : part.part === 'Maze'
+          ? part.minutes
+          : passages * row.passage;
   return Math.min(part.minutes, expected);
 }
 
-export const totalMinutes = (plan: Plan, choices: Choices, depth: number) => plan.parts.reduce((sum, p) => sum + minutesOf(p, plan, choices, depth), 0);
+export const totalMinutes = (plan: Plan, choices: Choices, depth: number) =>
+  plan.parts.reduce((sum, p) => sum + minutesOf(p, plan, choices, depth), 0);
 
 /** The depth around which a check's readers lie: the band's middle, or the middle reader's own. */
 export function aboutDepth(plan: Plan, depths: number[]): number {

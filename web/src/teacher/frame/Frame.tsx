@@ -41,11 +41,23 @@ export function Frame({ session }: { session: Session }) {
 function Work({ place }: { place: Place }) {
   const [search, setSearch] = useSearchParams();
   const sheet = search.get('reader');
-  const close = () => setSearch((s) => { s.delete('reader'); return s; });
+  const close = () =>
+    setSearch((s) => {
+      s.delete('reader');
+      return s;
+    });
   return (
     <main className={sheet ? 'work withsheet' : 'work'}>
-      <div className="workarea"><Suspense fallback={<Loading />}><Outlet context={place} /></Suspense></div>
-      {sheet && <Suspense fallback={<Loading />}><ReaderSheet key={sheet} classId={place.data.id} readerId={sheet} close={close} /></Suspense>}
+      <div className="workarea">
+        <Suspense fallback={<Loading />}>
+          <Outlet context={place} />
+        </Suspense>
+      </div>
+      {sheet && (
+        <Suspense fallback={<Loading />}>
+          <ReaderSheet key={sheet} classId={place.data.id} readerId={sheet} close={close} />
+        </Suspense>
+      )}
     </main>
   );
 }
@@ -56,30 +68,76 @@ function Masthead({ session, classId, data }: { session: Session; classId: strin
   const term = data?.term;
   return (
     <header className="masthead">
-      <NavLink className="mark" to={`/class/${classId}`}><Mark />Deep Current</NavLink>
+      <NavLink className="mark" to={`/class/${classId}`}>
+        <Mark />
+        Deep Current
+      </NavLink>
       <Menu plain label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
-        {session.classes.filter((c) => !c.closed || c.id === classId).map((c) => <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>{c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span></DropdownMenu.Item>)}
-        {!session.assistant && <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>{t('New class…')}</DropdownMenu.Item>}
+        {session.classes
+          .filter((c) => !c.closed || c.id === classId)
+          .map((c) => (
+            <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>
+              {c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span>
+            </DropdownMenu.Item>
+          ))}
+        {!session.assistant && (
+          <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>
+            {t('New class…')}
+          </DropdownMenu.Item>
+        )}
       </Menu>
-      {term && <p className="term">{t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}</p>}
+      {term && (
+        <p className="term">
+          {t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}
+        </p>
+      )}
       {data && <Jump data={data} />}
       <PersonMenu session={session}>
-        {data && <DropdownMenu.Label className="item soft">{t('Class code {{code}}', { code: data.code })}</DropdownMenu.Label>}
-        <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${classId}/history`)}>{t('What was changed')}</DropdownMenu.Item>
+        {data && (
+          <DropdownMenu.Label className="item soft">{t('Class code {{code}}', { code: data.code })}</DropdownMenu.Label>
+        )}
+        <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${classId}/history`)}>
+          {t('What was changed')}
+        </DropdownMenu.Item>
       </PersonMenu>
       {making && <NewClassDialog close={() => setMaking(false)} />}
     </header>
   );
 }
 
-const places = [['', 'Chart'], ['readers', 'Readers'], ['texts', 'Texts'], ['assignments', 'Assignments'], ['marking', 'Marking'], ['goals', 'Goals'], ['groups', 'Groups']] as const;
+const places = [
+  ['', 'Chart'],
+  ['readers', 'Readers'],
+  ['texts', 'Texts'],
+  ['assignments', 'Assignments'],
+  ['marking', 'Marking'],
+  ['goals', 'Goals'],
+  ['groups', 'Groups'],
+] as const;
 
 function Places({ classId }: { classId: string }) {
   // A number stands only where somebody waits.
   const waiting = (useMarking(classId).data?.length ?? 0) + (useRecordings(classId).data?.length ?? 0);
   return (
     <nav className="places" aria-label={t('Places')}>
-      <ul>{places.map(([path, name]) => <li key={path}><NavLink to={`/class/${classId}${path && `/${path}`}`} end={path === ''}>{t(name)}{path === 'marking' && waiting > 0 && <> <b className="waiting">{waiting}<span className="hide"> {t('to mark')}</span></b></>}</NavLink></li>)}</ul>
+      <ul>
+        {places.map(([path, name]) => (
+          <li key={path}>
+            <NavLink to={`/class/${classId}${path && `/${path}`}`} end={path === ''}>
+              {t(name)}
+              {path === 'marking' && waiting > 0 && (
+                <>
+                  {' '}
+                  <b className="waiting">
+                    {waiting}
+                    <span className="hide"> {t('to mark')}</span>
+                  </b>
+                </>
+              )}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
     </nav>
   );
 }

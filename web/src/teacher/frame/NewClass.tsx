@@ -19,21 +19,39 @@ function ClassForm({ done }: { done: (id: string) => void }) {
       const made = await post<Api<'MadeClass'>>('/classes', { name, id });
       await client.invalidateQueries({ queryKey: ['session'] });
       done(made.id);
-    } catch (problem) { setError(problem); }
+    } catch (problem) {
+      setError(problem);
+    }
   };
   return (
     <form onSubmit={(e) => void save(e)} noValidate>
-      <Field id="class-name" label={t('Class name')} error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined} hint={t('For example “4 Tern”')}>
+      <Field
+        id="class-name"
+        label={t('Class name')}
+        error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
+        hint={t('For example “4 Tern”')}
+      >
         <input id="class-name" type="text" value={name} onChange={(e) => setName(e.target.value)} />
       </Field>
-      <p className="row end"><button className="btn main">{t('Make the class')}</button></p>
+      <p className="row end">
+        <button className="btn main">{t('Make the class')}</button>
+      </p>
     </form>
   );
 }
 
 export function NewClassDialog({ close }: { close: () => void }) {
   const navigate = useNavigate();
-  return <Window title={t('New class')} close={close}><ClassForm done={(id) => { close(); void navigate(`/class/${id}/readers`); }} /></Window>;
+  return (
+    <Window title={t('New class')} close={close}>
+      <ClassForm
+        done={(id) => {
+          close();
+          void navigate(`/class/${id}/readers`);
+        }}
+      />
+    </Window>
+  );
 }
 
 /** What a teacher without a class sees. */
@@ -42,9 +60,16 @@ export function NewClass({ session }: { session: Session }) {
   return (
     <main className="door">
       <section className="doorcard" aria-labelledby="door">
-        <p className="mark"><Mark />Deep Current</p>
+        <p className="mark">
+          <Mark />
+          Deep Current
+        </p>
         <h1 id="door">{t('Make your first class')}</h1>
-        <p>{t('Welcome, {{name}}. A class holds the readers you teach together. You can add readers right after this.', { name: session.name })}</p>
+        <p>
+          {t('Welcome, {{name}}. A class holds the readers you teach together. You can add readers right after this.', {
+            name: session.name,
+          })}
+        </p>
         <ClassForm done={(id) => void navigate(`/class/${id}/readers`)} />
       </section>
     </main>

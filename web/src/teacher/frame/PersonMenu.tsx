@@ -15,16 +15,31 @@ export function PersonMenu({ session, children }: { session: Session; children?:
   const signInBy = useSignInBy();
   const [password, setPassword] = useState(false);
   const [sessions, setSessions] = useState(false);
-  const leave = (how: () => Promise<unknown>) => void signInBy(how).then(() => navigate('/')).catch((e: unknown) => toast.error(sentence(e)));
+  const leave = (how: () => Promise<unknown>) =>
+    void signInBy(how)
+      .then(() => navigate('/'))
+      .catch((e: unknown) => toast.error(sentence(e)));
   return (
     <>
       <Menu plain label={session.name} hidden={t('You: ')}>
         {children}
-        {session.lead && <DropdownMenu.Item className="item" onSelect={() => void navigate('/school')}>{t('The school')}</DropdownMenu.Item>}
-        <DropdownMenu.Item className="item" onSelect={() => setPassword(true)}>{t('Change my password…')}</DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => setSessions(true)}>{t('Where I am signed in…')}</DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => leave(() => post('/me/sign-out'))}>{t('Sign out everywhere')}</DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => leave(signOut)}>{t('Sign out')}</DropdownMenu.Item>
+        {session.lead && (
+          <DropdownMenu.Item className="item" onSelect={() => void navigate('/school')}>
+            {t('The school')}
+          </DropdownMenu.Item>
+        )}
+        <DropdownMenu.Item className="item" onSelect={() => setPassword(true)}>
+          {t('Change my password…')}
+        </DropdownMenu.Item>
+        <DropdownMenu.Item className="item" onSelect={() => setSessions(true)}>
+          {t('Where I am signed in…')}
+        </DropdownMenu.Item>
+        <DropdownMenu.Item className="item" onSelect={() => leave(() => post('/me/sign-out'))}>
+          {t('Sign out everywhere')}
+        </DropdownMenu.Item>
+        <DropdownMenu.Item className="item" onSelect={() => leave(signOut)}>
+          {t('Sign out')}
+        </DropdownMenu.Item>
       </Menu>
       {sessions && <Sessions close={() => setSessions(false)} />}
       {password && <PasswordDialog close={() => setPassword(false)} />}
@@ -43,15 +58,48 @@ function PasswordDialog({ close }: { close: () => void }) {
       await signInBy(() => put('/me/password', { old, new: next }));
       toast.success(t('Your password is changed. Every other device is signed out.'));
       close();
-    } catch (problem) { setError(problem); }
+    } catch (problem) {
+      setError(problem);
+    }
   };
   return (
     <Window title={t('Change my password')} close={close}>
       <form onSubmit={(e) => void save(e)} noValidate>
-        <Field id="old" label={t('Password now')} error={fieldOf(error, 'old')}><input id="old" type="password" autoFocus autoComplete="current-password" value={old} onChange={(e) => setOld(e.target.value)} /></Field>
-        <Field id="new" label={t('New password')} hint={t('Use 10 to 200 characters; a few words are best.')} error={fieldOf(error, 'new')}><input id="new" type="password" autoComplete="new-password" value={next} onChange={(e) => setNext(e.target.value)} /></Field>
-        {error && !fieldOf(error, 'old') && !fieldOf(error, 'new') ? <p className="error" role="alert">{sentence(error)}</p> : null}
-        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main">{t('Change the password')}</button></p>
+        <Field id="old" label={t('Password now')} error={fieldOf(error, 'old')}>
+          <input
+            id="old"
+            type="password"
+            autoFocus
+            autoComplete="current-password"
+            value={old}
+            onChange={(e) => setOld(e.target.value)}
+          />
+        </Field>
+        <Field
+          id="new"
+          label={t('New password')}
+          hint={t('Use 10 to 200 characters; a few words are best.')}
+          error={fieldOf(error, 'new')}
+        >
+          <input
+            id="new"
+            type="password"
+            autoComplete="new-password"
+            value={next}
+            onChange={(e) => setNext(e.target.value)}
+          />
+        </Field>
+        {error && !fieldOf(error, 'old') && !fieldOf(error, 'new') ? (
+          <p className="error" role="alert">
+            {sentence(error)}
+          </p>
+        ) : null}
+        <p className="row end">
+          <button type="button" className="btn" onClick={close}>
+            {t('Cancel')}
+          </button>
+          <button className="btn main">{t('Change the password')}</button>
+        </p>
       </form>
     </Window>
   );

@@ -9,17 +9,44 @@ import { Window } from './Window';
 export function Sessions({ close }: { close: () => void }) {
   const client = useQueryClient();
   const all = useQuery({ queryKey: ['me', 'sessions'], queryFn: () => get<Api<'SessionPlace'>[]>('/me/sessions') });
-  const end = async (id: string) => { await remove(`/me/sessions/${id}`); await client.invalidateQueries({ queryKey: ['me', 'sessions'] }); };
+  const end = async (id: string) => {
+    await remove(`/me/sessions/${id}`);
+    await client.invalidateQueries({ queryKey: ['me', 'sessions'] });
+  };
   return (
     <Window title={t('Where you are signed in')} close={close}>
-      <Show query={all}>{(rows) => (
-        <ul className="adults">{rows.map((s) => (
-          <li key={s.id}><b>{s.device}</b> <span className="soft">{s.here ? t('this device') : t('last used {{when}}', { when: `${dayOf(s.seenAt)} ${timeOf(s.seenAt)}` })}</span><span className="grow" />
-            {!s.here && <button className="btn small" onClick={() => void end(s.id)} aria-label={t('End the session on {{device}}', { device: s.device })}>{t('End session')}</button>}</li>
-        ))}</ul>
-      )}</Show>
+      <Show query={all}>
+        {(rows) => (
+          <ul className="adults">
+            {rows.map((s) => (
+              <li key={s.id}>
+                <b>{s.device}</b>{' '}
+                <span className="soft">
+                  {s.here
+                    ? t('this device')
+                    : t('last used {{when}}', { when: `${dayOf(s.seenAt)} ${timeOf(s.seenAt)}` })}
+                </span>
+                <span className="grow" />
+                {!s.here && (
+                  <button
+                    className="btn small"
+                    onClick={() => void end(s.id)}
+                    aria-label={t('End the session on {{device}}', { device: s.device })}
+                  >
+                    {t('End session')}
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        )}
+      </Show>
       <p className="hint">{t('A session ends by itself after three hours without use.')}</p>
-      <p className="row end"><button className="btn" onClick={close}>{t('Close')}</button></p>
+      <p className="row end">
+        <button className="btn" onClick={close}>
+          {t('Close')}
+        </button>
+      </p>
     </Window>
   );
 }

@@ -8,11 +8,34 @@ type Named = { key: string; name: string };
 /** Which columns of a list are shown. The choice is kept on this device. */
 export function useColumns<C extends Named>(list: string, all: readonly C[]) {
   const kept = `dc-columns-${list}`;
-  const [hidden, setHidden] = useState<Set<string>>(() => { try { return new Set(JSON.parse(localStorage.getItem(kept) ?? '[]') as string[]); } catch { return new Set(); } });
-  const toggle = (key: string) => setHidden((h) => { const next = new Set(h); if (!next.delete(key)) next.add(key); localStorage.setItem(kept, JSON.stringify([...next])); return next; });
+  const [hidden, setHidden] = useState<Set<string>>(() => {
+    try {
+      return new Set(JSON.parse(localStorage.getItem(kept) ?? '[]') as string[]);
+    } catch {
+      return new Set();
+    }
+  });
+  const toggle = (key: string) =>
+    setHidden((h) => {
+      const next = new Set(h);
+      if (!next.delete(key)) next.add(key);
+      localStorage.setItem(kept, JSON.stringify([...next]));
+      return next;
+    });
   const menu = (
     <Menu label={t('Columns')}>
-      {all.slice(1).map((c) => <DropdownMenu.CheckboxItem key={c.key} className="item" checked={!hidden.has(c.key)} onCheckedChange={() => toggle(c.key)} onSelect={(e) => e.preventDefault()}>{t(c.name)}<DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator></DropdownMenu.CheckboxItem>)}
+      {all.slice(1).map((c) => (
+        <DropdownMenu.CheckboxItem
+          key={c.key}
+          className="item"
+          checked={!hidden.has(c.key)}
+          onCheckedChange={() => toggle(c.key)}
+          onSelect={(e) => e.preventDefault()}
+        >
+          {t(c.name)}
+          <DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator>
+        </DropdownMenu.CheckboxItem>
+      ))}
     </Menu>
   );
   return { shown: all.filter((c, i) => i === 0 || !hidden.has(c.key)), has: (key: string) => !hidden.has(key), menu };
@@ -20,10 +43,21 @@ export function useColumns<C extends Named>(list: string, all: readonly C[]) {
 
 /** ↑ ↓ move between rows, Space picks up, Enter opens. */
 export const rowKeys = (pick: (range: boolean) => void, open: () => void) => (e: KeyboardEvent<HTMLElement>) => {
-  const near = e.key === 'ArrowDown' ? e.currentTarget.nextElementSibling : e.key === 'ArrowUp' ? e.currentTarget.previousElementSibling : null;
-  if (near instanceof HTMLElement) { e.preventDefault(); near.focus(); }
+  const near =
+    e.key === 'ArrowDown'
+      ? e.currentTarget.nextElementSibling
+      : e.key === 'ArrowUp'
+        ? e.currentTarget.previousElementSibling
+        : null;
+  if (near instanceof HTMLElement) {
+    e.preventDefault();
+    near.focus();
+  }
   if (e.target !== e.currentTarget) return;
-  if (e.key === ' ') { e.preventDefault(); pick(e.shiftKey); }
+  if (e.key === ' ') {
+    e.preventDefault();
+    pick(e.shiftKey);
+  }
   if (e.key === 'Enter') open();
 };
 
@@ -35,7 +69,13 @@ export function rangeOf(ids: readonly string[], last: string | null, to: string)
 
 export type ListColumn<T> = Named & { show: (row: T) => ReactNode; by?: (row: T) => string | number; num?: boolean };
 
-type Of<T> = { list: string; columns: readonly ListColumn<T>[]; id: (row: T) => string; name: (row: T) => string; open: (row: T) => void };
+type Of<T> = {
+  list: string;
+  columns: readonly ListColumn<T>[];
+  id: (row: T) => string;
+  name: (row: T) => string;
+  open: (row: T) => void;
+};
 
 /** A list with choosable columns, sorting, rows that are picked up (Shift for a range) and keys. The first column names the row. */
 export function useTable<T>({ list, columns, id, name, open }: Of<T>) {
@@ -48,25 +88,86 @@ export function useTable<T>({ list, columns, id, name, open }: Of<T>) {
     const ids = range ? rangeOf(rows.map(id), last.current, id(row)) : [id(row)];
     const on = !picked.has(id(row));
     last.current = id(row);
-    setPicked((now) => { const next = new Set(now); for (const one of ids) if (on) next.add(one); else next.delete(one); return next; });
+    setPicked((now) => {
+      const next = new Set(now);
+      for (const one of ids)
+        if (on) next.add(one);
+        else next.delete(one);
+      return next;
+    });
   };
   const table = (all: T[]) => {
     const rows = [...all].sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
     const [first, ...rest] = chosen.shown;
     return (
-      <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
-        <thead><tr><th><span className="hide">{t('Pick up')}</span></th>{chosen.shown.map((c) => (
-          <th key={c.key} className={c.num ? 'num' : undefined} aria-sort={sort.key === c.key ? (sort.down ? 'descending' : 'ascending') : undefined}>
-            {c.by ? <button onClick={() => setSort({ key: c.key, down: sort.key === c.key && !sort.down })}>{t(c.name)}{sort.key === c.key && (sort.down ? ' ↓' : ' ↑')}</button> : <span>{t(c.name)}</span>}</th>))}</tr></thead>
-        <tbody>{rows.map((row, i) => (
-          <tr key={id(row)} tabIndex={i === 0 ? 0 : -1} className={picked.has(id(row)) ? 'on' : undefined} onKeyDown={rowKeys((range) => pick(rows, row, range), () => open(row))}>
-            <td><span className="tick"><input type="checkbox" aria-label={t('Pick up {{name}}', { name: name(row) })} checked={picked.has(id(row))} onChange={() => undefined} onClick={(e) => pick(rows, row, e.shiftKey)} /></span></td>
-            <th scope="row">{first!.show(row)}</th>
-            {rest.map((c) => <td key={c.key} className={c.num ? 'num' : undefined}>{c.show(row)}</td>)}
-          </tr>))}</tbody>
-      </table></div>
+      <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
+        <table>
+          <thead>
+            <tr>
+              <th>
+                <span className="hide">{t('Pick up')}</span>
+              </th>
+              {chosen.shown.map((c) => (
+                <th
+                  key={c.key}
+                  className={c.num ? 'num' : undefined}
+                  aria-sort={sort.key === c.key ? (sort.down ? 'descending' : 'ascending') : undefined}
+                >
+                  {c.by ? (
+                    <button onClick={() => setSort({ key: c.key, down: sort.key === c.key && !sort.down })}>
+                      {t(c.name)}
+                      {sort.key === c.key && (sort.down ? ' ↓' : ' ↑')}
+                    </button>
+                  ) : (
+                    <span>{t(c.name)}</span>
+                  )}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, i) => (
+              <tr
+                key={id(row)}
+                tabIndex={i === 0 ? 0 : -1}
+                className={picked.has(id(row)) ? 'on' : undefined}
+                onKeyDown={rowKeys(
+                  (range) => pick(rows, row, range),
+                  () => open(row),
+                )}
+              >
+                <td>
+                  <span className="tick">
+                    <input
+                      type="checkbox"
+                      aria-label={t('Pick up {{name}}', { name: name(row) })}
+                      checked={picked.has(id(row))}
+                      onChange={() => undefined}
+                      onClick={(e) => pick(rows, row, e.shiftKey)}
+                    />
+                  </span>
+                </td>
+                <th scope="row">{first!.show(row)}</th>
+                {rest.map((c) => (
+                  <td key={c.key} className={c.num ? 'num' : undefined}>
+                    {c.show(row)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     );
   };
-  const foot = (shown: number, all: number, what: string) => <div className="foot"><span><b>{t('{{n}} of {{all}}', { n: shown, all })}</b> {what}</span><b>{t('{{count}} picked up', { count: picked.size })}</b><span>{t('↑ ↓ move, Space picks up, Enter opens')}</span></div>;
+  const foot = (shown: number, all: number, what: string) => (
+    <div className="foot">
+      <span>
+        <b>{t('{{n}} of {{all}}', { n: shown, all })}</b> {what}
+      </span>
+      <b>{t('{{count}} picked up', { count: picked.size })}</b>
+      <span>{t('↑ ↓ move, Space picks up, Enter opens')}</span>
+    </div>
+  );
   return { menu: chosen.menu, table, foot, picked: [...picked], clear: () => setPicked(new Set()) };
 }

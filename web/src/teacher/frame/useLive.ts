@@ -3,7 +3,17 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 
 const shown = new Set([
-  'class', 'assignments', 'assignment', 'ticket', 'marking', 'reader', 'goals', 'texts', 'checks', 'check', 'windows',
+  'class',
+  'assignments',
+  'assignment',
+  'ticket',
+  'marking',
+  'reader',
+  'goals',
+  'texts',
+  'checks',
+  'check',
+  'windows',
 ]);
 
 /** A page that is told of a class many times asks again at most so often; the first time at once. */
@@ -17,23 +27,43 @@ export function useLive(classId: string) {
   useEffect(() => {
     // A WebSocket at once: negotiating first would need the same server twice, and a balancer may choose another.
     const address = { skipNegotiation: true, transport: HttpTransportType.WebSockets };
-    const hub = new HubConnectionBuilder().withUrl('/api/live', address)
-      .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => 3000 }).configureLogging(LogLevel.None).build();
+    const hub = new HubConnectionBuilder()
+      .withUrl('/api/live', address)
+      .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => 3000 })
+      .configureLogging(LogLevel.None)
+      .build();
     const refresh = () => client.invalidateQueries({ predicate: (q) => shown.has(String(q.queryKey[0])) });
     const watch = () => hub.invoke('Watch', classId);
     let waiting: ReturnType<typeof setTimeout> | undefined;
     let asked = 0;
     const soon = () => {
-      waiting ??= setTimeout(() => { waiting = undefined; asked = Date.now(); void refresh(); }, Math.max(0, asked + askEvery - Date.now()));
+      waiting ??= setTimeout(
+        () => {
+          waiting = undefined;
+          asked = Date.now();
+          void refresh();
+        },
+        Math.max(0, asked + askEvery - Date.now()),
+      );
     };
     hub.on('tickets', soon);
-    hub.onreconnected(() => { void watch().then(refresh); });
-    const start = () => hub.start().then(watch).catch(() => undefined);
+    hub.onreconnected(() => {
+      void watch().then(refresh);
+    });
+    const start = () =>
+      hub
+        .start()
+        .then(watch)
+        .catch(() => undefined);
     const started = start();
     const alone = setInterval(() => {
       if (hub.state !== HubConnectionState.Connected) soon();
       if (hub.state === HubConnectionState.Disconnected) void start();
     }, askAlone);
-    return () => { clearTimeout(waiting); clearInterval(alone); void started.then(() => hub.stop()); };
+    return () => {
+      clearTimeout(waiting);
+      clearInterval(alone);
+      void started.then(() => hub.stop());
+    };
   }, [classId, client]);
 }

@@ -9,20 +9,61 @@ import type { RecordData } from './useSheet';
 type Draft = NonNullable<RecordData['draft']>;
 
 /** What the listening device makes of the recording; the teacher takes it and puts it right, or marks by hand. */
-export function DraftNote({ record, empty, saved, use }: { record: RecordData; empty: boolean; saved: (r: RecordData) => void; use: (d: Draft) => void }) {
-  const listen = useMutation({ mutationFn: () => post<RecordData>(`/readers/${record.readerId}/records/${record.id}/listen`), onSuccess: saved, onError: (e) => toast.error(sentence(e)) });
+export function DraftNote({
+  record,
+  empty,
+  saved,
+  use,
+}: {
+  record: RecordData;
+  empty: boolean;
+  saved: (r: RecordData) => void;
+  use: (d: Draft) => void;
+}) {
+  const listen = useMutation({
+    mutationFn: () => post<RecordData>(`/readers/${record.readerId}/records/${record.id}/listen`),
+    onSuccess: saved,
+    onError: (e) => toast.error(sentence(e)),
+  });
   const d = record.draft;
   if (record.done || record.soundSeconds == null) return null;
   if (d) {
     const doubts = d.marks.filter((m) => m.doubt).length;
     return (
       <div className="note draftnote" role="status">
-        <span>{t('The listening device heard {{n}} errors in {{count}} words, {{share}} ({{zone}}). It is {{sure}} sure.', { n: d.figures.errors, count: d.figures.words, share: percent(d.figures.accuracy), zone: t(zoneNames[d.figures.zone]!), sure: percent(d.sure) })}{doubts > 0 && ` ${t('{{count}} marks are doubtful.', { count: doubts })}`}</span>
-        <button className="btn small" onClick={() => use(d)}>{empty ? t('Take its draft') : t('Take its draft instead of my marks')}</button>
+        <span>
+          {t('The listening device heard {{n}} errors in {{count}} words, {{share}} ({{zone}}). It is {{sure}} sure.', {
+            n: d.figures.errors,
+            count: d.figures.words,
+            share: percent(d.figures.accuracy),
+            zone: t(zoneNames[d.figures.zone]!),
+            sure: percent(d.sure),
+          })}
+          {doubts > 0 && ` ${t('{{count}} marks are doubtful.', { count: doubts })}`}
+        </span>
+        <button className="btn small" onClick={() => use(d)}>
+          {empty ? t('Take its draft') : t('Take its draft instead of my marks')}
+        </button>
       </div>
     );
   }
-  if (record.listening === 'waiting' || record.listening === 'listening') return <p className="note" role="status">{t('The listening device is listening. You can mark meanwhile.')}</p>;
+  if (record.listening === 'waiting' || record.listening === 'listening')
+    return (
+      <p className="note" role="status">
+        {t('The listening device is listening. You can mark meanwhile.')}
+      </p>
+    );
   if (!record.mayListen) return null;
-  return <div className="note draftnote" role="status"><span>{record.listening === 'failed' ? `${record.listenNote} ${t('Nothing is lost: mark by hand, or ask it again.')}` : t('The listening device can make a draft of this recording.')}</span><button className="btn small" disabled={listen.isPending} onClick={() => listen.mutate()}>{record.listening === 'failed' ? t('Ask it again') : t('Ask for a draft')}</button></div>;
+  return (
+    <div className="note draftnote" role="status">
+      <span>
+        {record.listening === 'failed'
+          ? `${record.listenNote} ${t('Nothing is lost: mark by hand, or ask it again.')}`
+          : t('The listening device can make a draft of this recording.')}
+      </span>
+      <button className="btn small" disabled={listen.isPending} onClick={() => listen.mutate()}>
+        {record.listening === 'failed' ? t('Ask it again') : t('Ask for a draft')}
+      </button>
+    </div>
+  );
 }

@@ -4,7 +4,17 @@ import { t } from '../../shared/words';
 const rates = [0.75, 1, 1.25, 1.5] as const;
 
 /** Plays a recording, slower or faster, and says which word is being read. */
-export function Playback({ src, times, word, from }: { src: string; times: (number[] | null)[] | undefined; word: (index: number | null) => void; from: { index: number } }) {
+export function Playback({
+  src,
+  times,
+  word,
+  from,
+}: {
+  src: string;
+  times: (number[] | null)[] | undefined;
+  word: (index: number | null) => void;
+  from: { index: number };
+}) {
   const sound = useRef<HTMLAudioElement>(null);
   useEffect(() => {
     let frame = 0;
@@ -18,7 +28,10 @@ export function Playback({ src, times, word, from }: { src: string; times: (numb
       frame = requestAnimationFrame(look);
     };
     frame = requestAnimationFrame(look);
-    return () => { cancelAnimationFrame(frame); word(null); };
+    return () => {
+      cancelAnimationFrame(frame);
+      word(null);
+    };
   }, [times, word]);
   const fromHere = () => {
     const time = times?.slice(from.index).find((x) => x !== null)?.[0];
@@ -29,8 +42,26 @@ export function Playback({ src, times, word, from }: { src: string; times: (numb
   return (
     <div className="playback">
       <audio ref={sound} controls src={src} aria-label={t('The recording')} />
-      <label>{t('Speed')} <select defaultValue="1" onChange={(e) => { if (sound.current) sound.current.playbackRate = Number(e.target.value); }}>{rates.map((r) => <option key={r} value={r}>{r} ×</option>)}</select></label>
-      {times && <button className="btn small" onClick={fromHere}>{t('Play from the word')}</button>}
+      <label>
+        {t('Speed')}{' '}
+        <select
+          defaultValue="1"
+          onChange={(e) => {
+            if (sound.current) sound.current.playbackRate = Number(e.target.value);
+          }}
+        >
+          {rates.map((r) => (
+            <option key={r} value={r}>
+              {r} ×
+            </option>
+          ))}
+        </select>
+      </label>
+      {times && (
+        <button className="btn small" onClick={fromHere}>
+          {t('Play from the word')}
+        </button>
+      )}
     </div>
   );
 }

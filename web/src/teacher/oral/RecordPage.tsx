@@ -20,7 +20,14 @@ import { useSheet, type RecordData } from './useSheet';
 import { useTimer } from './useTimer';
 import './oral.css';
 
-const keys: Record<string, Kind> = { s: 'Substitution', o: 'Omission', i: 'Insertion', r: 'Repetition', c: 'SelfCorrection', t: 'Told' };
+const keys: Record<string, Kind> = {
+  s: 'Substitution',
+  o: 'Omission',
+  i: 'Insertion',
+  r: 'Repetition',
+  c: 'SelfCorrection',
+  t: 'Told',
+};
 const letterOf = Object.fromEntries(Object.entries(keys).map(([letter, kind]) => [kind, letter.toUpperCase()]));
 /** While a device listens, the page looks for its draft. */
 const lookAgain = 1500;
@@ -30,8 +37,18 @@ export default function RecordPage() {
   const { readerId = '', recordId = '' } = useParams();
   const client = useQueryClient();
   const key = ['reader', readerId, 'record', recordId];
-  const record = useQuery({ queryKey: key, queryFn: () => get<RecordData>(`/readers/${readerId}/records/${recordId}`), refetchInterval: (q) => (q.state.data?.listening === 'waiting' || q.state.data?.listening === 'listening' ? lookAgain : false) });
-  const saved = useCallback((r: RecordData) => { client.setQueryData(['reader', r.readerId, 'record', r.id], r); }, [client]);
+  const record = useQuery({
+    queryKey: key,
+    queryFn: () => get<RecordData>(`/readers/${readerId}/records/${recordId}`),
+    refetchInterval: (q) =>
+      q.state.data?.listening === 'waiting' || q.state.data?.listening === 'listening' ? lookAgain : false,
+  });
+  const saved = useCallback(
+    (r: RecordData) => {
+      client.setQueryData(['reader', r.readerId, 'record', r.id], r);
+    },
+    [client],
+  );
   return <Show query={record}>{(r) => <Marking key={r.id} record={r} saved={saved} />}</Show>;
 }
 
@@ -43,13 +60,35 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
   const [cursor, setCursor] = useState(0);
   const [tool, setTool] = useState<Kind>('Substitution');
   const [playing, setPlaying] = useState<number | null>(null);
-  const timer = useTimer(sheet.seconds, useCallback((seconds: number) => change(() => ({ seconds }), false), [change]));
+  const timer = useTimer(
+    sheet.seconds,
+    useCallback((seconds: number) => change(() => ({ seconds }), false), [change]),
+  );
   const lines = useMemo(() => linesOf(record.body, record.words), [record.body, record.words]);
-  const keyOf = useCallback((i: number) => record.body.slice(record.words[i]!.start, record.words[i]!.start + record.words[i]!.length).toLowerCase(), [record.body, record.words]);
-  const c = useMemo(() => counted(sheet.marks, record.words, sheet.lastWord, keyOf), [sheet.marks, sheet.lastWord, record.words, keyOf]);
-  const move = useCallback((to: number) => setCursor(Math.max(0, Math.min(record.words.length - 1, to))), [record.words.length]);
-  const mark = useCallback((index: number, kind: Kind) => change((s) => ({ marks: put(s.marks, index, kind) })), [change]);
-  const tap = useCallback((index: number) => { setCursor(index); mark(index, tool); }, [mark, tool]);
+  const keyOf = useCallback(
+    (i: number) =>
+      record.body.slice(record.words[i]!.start, record.words[i]!.start + record.words[i]!.length).toLowerCase(),
+    [record.body, record.words],
+  );
+  const c = useMemo(
+    () => counted(sheet.marks, record.words, sheet.lastWord, keyOf),
+    [sheet.marks, sheet.lastWord, record.words, keyOf],
+  );
+  const move = useCallback(
+    (to: number) => setCursor(Math.max(0, Math.min(record.words.length - 1, to))),
+    [record.words.length],
+  );
+  const mark = useCallback(
+    (index: number, kind: Kind) => change((s) => ({ marks: put(s.marks, index, kind) })),
+    [change],
+  );
+  const tap = useCallback(
+    (index: number) => {
+      setCursor(index);
+      mark(index, tool);
+    },
+    [mark, tool],
+  );
   const line = lines.findIndex((l) => cursor >= l.from && cursor < l.to);
   const path = `/readers/${record.readerId}/records/${record.id}`;
 
@@ -58,8 +97,10 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
     if (e.altKey || ((e.ctrlKey || e.metaKey) && key !== 'z')) return;
     const kind = keys[key];
     if (key === 'z') undo();
-    else if (kind) { mark(cursor, kind); if (!isBetween(kind)) move(cursor + 1); }
-    else if (key === 'arrowright' || key === ' ') move(cursor + 1);
+    else if (kind) {
+      mark(cursor, kind);
+      if (!isBetween(kind)) move(cursor + 1);
+    } else if (key === 'arrowright' || key === ' ') move(cursor + 1);
     else if (key === 'arrowleft') move(cursor - 1);
     else if (key === 'arrowdown') move(lines[line + 1]?.from ?? cursor);
     else if (key === 'arrowup') move(lines[line - 1]?.from ?? 0);
@@ -71,43 +112,143 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
     else return;
     e.preventDefault();
   };
-  const endHere = () => { if (timer.on) timer.stop(); change((s) => ({ lastWord: s.lastWord === cursor || cursor === record.words.length - 1 ? null : cursor })); };
+  const endHere = () => {
+    if (timer.on) timer.stop();
+    change((s) => ({ lastWord: s.lastWord === cursor || cursor === record.words.length - 1 ? null : cursor }));
+  };
   const close = async () => {
     if (timer.on) timer.stop();
     await finish(!done);
     void refresh();
   };
-  const discard = (gone: boolean) => void post<RecordData>(`${path}/discard`, { gone }).then((r) => {
-    saved(r);
-    void refresh();
-    if (!gone) return;
-    toast.success(t('The record is thrown away'), { action: { label: t('Undo'), onClick: () => discard(false) } });
-    void navigate(`/class/${data.id}/readers/${record.readerId}`);
-  }, (e: unknown) => toast.error(sentence(e)));
+  const discard = (gone: boolean) =>
+    void post<RecordData>(`${path}/discard`, { gone }).then(
+      (r) => {
+        saved(r);
+        void refresh();
+        if (!gone) return;
+        toast.success(t('The record is thrown away'), { action: { label: t('Undo'), onClick: () => discard(false) } });
+        void navigate(`/class/${data.id}/readers/${record.readerId}`);
+      },
+      (e: unknown) => toast.error(sentence(e)),
+    );
 
   return (
     <div className="recordpage">
       <div className="head">
-        <h1>{t('Running record')}</h1><p className="soft"><Link to={`/class/${data.id}/readers/${record.readerId}`}>{record.givenName} {record.familyName}</Link> · {record.title}, {fm(record.textDepth)} fm, {t('forecast {{share}}', { share: percent(record.forecast) })} · {dayOf(record.readAt)}{record.by && ` · ${record.by}`}</p><span className="grow" />
+        <h1>{t('Running record')}</h1>
+        <p className="soft">
+          <Link to={`/class/${data.id}/readers/${record.readerId}`}>
+            {record.givenName} {record.familyName}
+          </Link>{' '}
+          · {record.title}, {fm(record.textDepth)} fm, {t('forecast {{share}}', { share: percent(record.forecast) })} ·{' '}
+          {dayOf(record.readAt)}
+          {record.by && ` · ${record.by}`}
+        </p>
+        <span className="grow" />
         <Saved state={state} done={done} />
-        <a className="btn" href={`/api${path}/record.pdf`} target="_blank" rel="noreferrer"><Printer size={20} aria-hidden />{t('PDF')}</a>
-        <button className="btn" onClick={() => discard(true)}>{t('Throw away')}</button>
-        <button className={done ? 'btn' : 'btn main'} disabled={c.words === 0} onClick={() => void close()}>{done ? t('Open it again') : t('Finish: count it in the level')}</button>
+        <a className="btn" href={`/api${path}/record.pdf`} target="_blank" rel="noreferrer">
+          <Printer size={20} aria-hidden />
+          {t('PDF')}
+        </a>
+        <button className="btn" onClick={() => discard(true)}>
+          {t('Throw away')}
+        </button>
+        <button className={done ? 'btn' : 'btn main'} disabled={c.words === 0} onClick={() => void close()}>
+          {done ? t('Open it again') : t('Finish: count it in the level')}
+        </button>
       </div>
-      {record.gone && <p className="note" role="status">{t('This record was thrown away.')} <button className="btn small" onClick={() => discard(false)}>{t('Bring it back')}</button></p>}
-      {record.textChanged && <p className="note" role="status">{t('The text has been changed since. This record keeps it as it was read.')}</p>}
-      {(state.said === 'stale' || state.said === 'refused') && <p className="note" role="alert">{state.why} <button className="btn small" onClick={() => location.reload()}>{t('Load again')}</button></p>}
-      <DraftNote record={record} empty={sheet.marks.length === 0} saved={saved} use={(d) => { timer.set(d.seconds); change(() => ({ marks: d.marks as never, lastWord: d.lastWord ?? null, seconds: d.seconds, pauses: d.pauses })); }} />
+      {record.gone && (
+        <p className="note" role="status">
+          {t('This record was thrown away.')}{' '}
+          <button className="btn small" onClick={() => discard(false)}>
+            {t('Bring it back')}
+          </button>
+        </p>
+      )}
+      {record.textChanged && (
+        <p className="note" role="status">
+          {t('The text has been changed since. This record keeps it as it was read.')}
+        </p>
+      )}
+      {(state.said === 'stale' || state.said === 'refused') && (
+        <p className="note" role="alert">
+          {state.why}{' '}
+          <button className="btn small" onClick={() => location.reload()}>
+            {t('Load again')}
+          </button>
+        </p>
+      )}
+      <DraftNote
+        record={record}
+        empty={sheet.marks.length === 0}
+        saved={saved}
+        use={(d) => {
+          timer.set(d.seconds);
+          change(() => ({
+            marks: d.marks as never,
+            lastWord: d.lastWord ?? null,
+            seconds: d.seconds,
+            pauses: d.pauses,
+          }));
+        }}
+      />
       <div className="recordcols">
         <div className="sheetbox">
-          <div className="palette" role="group" aria-label={t('What a tap marks')}>{kinds.map((k) => <button key={k} aria-pressed={tool === k} onClick={() => setTool(k)}>{t(kindNames[k])} <kbd>{letterOf[k]}</kbd></button>)}
-            <button className="plain" onClick={endHere}>{sheet.lastWord === null ? t('stops here') : t('goes on')} <kbd>E</kbd></button><button className="plain" disabled={!canUndo} onClick={undo}><ArrowCounterClockwise size={16} aria-hidden />{t('Undo')} <kbd>Z</kbd></button></div>
-          <div className={record.textDepth < 30 ? 'sheettext first' : 'sheettext'}><SheetLines body={record.body} words={record.words} lines={lines} marks={sheet.marks} lastWord={sheet.lastWord} cursor={cursor} playing={playing} go={move} tap={tap} onKeyDown={onKeyDown} /></div>
-          <p className="foot"><span>{t('Line {{n}} of {{of}}', { n: line + 1, of: lines.length })}</span><span>{t('← → word, ↑ ↓ line, Backspace clears, P clock')}</span></p>
+          <div className="palette" role="group" aria-label={t('What a tap marks')}>
+            {kinds.map((k) => (
+              <button key={k} aria-pressed={tool === k} onClick={() => setTool(k)}>
+                {t(kindNames[k])} <kbd>{letterOf[k]}</kbd>
+              </button>
+            ))}
+            <button className="plain" onClick={endHere}>
+              {sheet.lastWord === null ? t('stops here') : t('goes on')} <kbd>E</kbd>
+            </button>
+            <button className="plain" disabled={!canUndo} onClick={undo}>
+              <ArrowCounterClockwise size={16} aria-hidden />
+              {t('Undo')} <kbd>Z</kbd>
+            </button>
+          </div>
+          <div className={record.textDepth < 30 ? 'sheettext first' : 'sheettext'}>
+            <SheetLines
+              body={record.body}
+              words={record.words}
+              lines={lines}
+              marks={sheet.marks}
+              lastWord={sheet.lastWord}
+              cursor={cursor}
+              playing={playing}
+              go={move}
+              tap={tap}
+              onKeyDown={onKeyDown}
+            />
+          </div>
+          <p className="foot">
+            <span>{t('Line {{n}} of {{of}}', { n: line + 1, of: lines.length })}</span>
+            <span>{t('← → word, ↑ ↓ line, Backspace clears, P clock')}</span>
+          </p>
         </div>
         <div className="recordside">
-          <FiguresBox c={c} seconds={timer.seconds} on={timer.on} toggle={timer.toggle} setSeconds={(seconds) => { timer.set(seconds); change(() => ({ seconds })); }} record={record} />
-          <SoundBox record={record} done={done} saved={saved} began={timer.start} ended={timer.stop} playing={setPlaying} cursor={cursor} />
+          <FiguresBox
+            c={c}
+            seconds={timer.seconds}
+            on={timer.on}
+            toggle={timer.toggle}
+            setSeconds={(seconds) => {
+              timer.set(seconds);
+              change(() => ({ seconds }));
+            }}
+            record={record}
+          />
+          <SoundBox
+            record={record}
+            done={done}
+            saved={saved}
+            began={timer.start}
+            ended={timer.stop}
+            playing={setPlaying}
+            cursor={cursor}
+          />
           <MarkSide record={record} sheet={sheet} change={change} go={move} />
         </div>
       </div>
@@ -116,11 +257,38 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
 }
 
 function Saved({ state, done }: { state: ReturnType<typeof useSheet>['state']; done: boolean }) {
-  return <span className="soft small" role="status">{state.said === 'away' ? t('No network: kept on this device, will be sent') : state.said === 'saving' ? t('Saving…') : state.at ? t('Saved {{time}}', { time: timeOf(state.at.toISOString()) }) : ''}{done && state.said === 'saved' ? ` ${t('counts in the level')}` : ''}</span>;
+  return (
+    <span className="soft small" role="status">
+      {state.said === 'away'
+        ? t('No network: kept on this device, will be sent')
+        : state.said === 'saving'
+          ? t('Saving…')
+          : state.at
+            ? t('Saved {{time}}', { time: timeOf(state.at.toISOString()) })
+            : ''}
+      {done && state.said === 'saved' ? ` ${t('counts in the level')}` : ''}
+    </span>
+  );
 }
 
 /** The recording: made here while the reader reads, or by the reader alone; played back with the word marked. */
-function SoundBox({ record, done, saved, began, ended, playing, cursor }: { record: RecordData; done: boolean; saved: (r: RecordData) => void; began: () => void; ended: () => void; playing: (i: number | null) => void; cursor: number }) {
+function SoundBox({
+  record,
+  done,
+  saved,
+  began,
+  ended,
+  playing,
+  cursor,
+}: {
+  record: RecordData;
+  done: boolean;
+  saved: (r: RecordData) => void;
+  began: () => void;
+  ended: () => void;
+  playing: (i: number | null) => void;
+  cursor: number;
+}) {
   const recorder = useRecorder();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState('');
@@ -130,19 +298,65 @@ function SoundBox({ record, done, saved, began, ended, playing, cursor }: { reco
     if (!made) return;
     setBusy(true);
     setError('');
-    try { saved(await putFile<RecordData>(`${path}?seconds=${made.seconds.toFixed(1)}`, made.blob)); recorder.forget(); } catch (e) { setError(sentence(e)); }
+    try {
+      saved(await putFile<RecordData>(`${path}?seconds=${made.seconds.toFixed(1)}`, made.blob));
+      recorder.forget();
+    } catch (e) {
+      setError(sentence(e));
+    }
     setBusy(false);
   };
   return (
     <section className="soundbox" aria-label={t('Recording')}>
-      {record.soundSeconds != null && <Playback key={record.soundSeconds} src={`/api${path}?${record.soundSeconds}`} times={record.draft?.times as (number[] | null)[] | undefined} word={playing} from={{ index: cursor }} />}
-      {recorder.state === 'refused' && <p className="error" role="alert">{t('This page may not use the microphone. Allow it in the browser, or mark without a recording.')}</p>}
-      {error && <p className="error" role="alert">{error} {t('The recording is still here.')}</p>}
-      {!done && recorder.can && <p className="row">
-        {recorder.state === 'recording' ? <button className="btn main" onClick={() => { recorder.stop(); ended(); }}><Stop size={20} aria-hidden />{t('Stop recording, {{time}}', { time: clock(recorder.seconds) })}</button>
-          : <button className="btn small" disabled={busy || recorder.state === 'asking'} onClick={() => void recorder.start().then(began)}><Microphone size={16} aria-hidden />{record.soundSeconds != null || recorder.recording ? t('Record again') : t('Record the reading')}</button>}
-        {recorder.recording && <button className="btn small main" disabled={busy} onClick={() => void keep()}>{busy ? t('Sending…') : t('Keep the recording, {{time}}', { time: clock(recorder.recording.seconds) })}</button>}
-      </p>}
+      {record.soundSeconds != null && (
+        <Playback
+          key={record.soundSeconds}
+          src={`/api${path}?${record.soundSeconds}`}
+          times={record.draft?.times as (number[] | null)[] | undefined}
+          word={playing}
+          from={{ index: cursor }}
+        />
+      )}
+      {recorder.state === 'refused' && (
+        <p className="error" role="alert">
+          {t('This page may not use the microphone. Allow it in the browser, or mark without a recording.')}
+        </p>
+      )}
+      {error && (
+        <p className="error" role="alert">
+          {error} {t('The recording is still here.')}
+        </p>
+      )}
+      {!done && recorder.can && (
+        <p className="row">
+          {recorder.state === 'recording' ? (
+            <button
+              className="btn main"
+              onClick={() => {
+                recorder.stop();
+                ended();
+              }}
+            >
+              <Stop size={20} aria-hidden />
+              {t('Stop recording, {{time}}', { time: clock(recorder.seconds) })}
+            </button>
+          ) : (
+            <button
+              className="btn small"
+              disabled={busy || recorder.state === 'asking'}
+              onClick={() => void recorder.start().then(began)}
+            >
+              <Microphone size={16} aria-hidden />
+              {record.soundSeconds != null || recorder.recording ? t('Record again') : t('Record the reading')}
+            </button>
+          )}
+          {recorder.recording && (
+            <button className="btn small main" disabled={busy} onClick={() => void keep()}>
+              {busy ? t('Sending…') : t('Keep the recording, {{time}}', { time: clock(recorder.recording.seconds) })}
+            </button>
+          )}
+        </p>
+      )}
     </section>
   );
 }

@@ -2,21 +2,45 @@ import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
 import { t } from '../../shared/words';
 import { betweenAt, isBetween, markOf, shownAt, type Kind, type Line, type Mark, type SheetWord } from './marks';
 
-export const kindNames: Record<Kind, string> = { Substitution: 'read as another word', Omission: 'left out', Insertion: 'put in', Repetition: 'read again', SelfCorrection: 'put right', Told: 'told' };
+export const kindNames: Record<Kind, string> = {
+  Substitution: 'read as another word',
+  Omission: 'left out',
+  Insertion: 'put in',
+  Repetition: 'read again',
+  SelfCorrection: 'put right',
+  Told: 'told',
+};
 
 /** What is written over a word, in the usual notation. */
 export function sign(m: Mark): string {
   switch (m.kind) {
-    case 'Substitution': return m.heard || '×';
-    case 'Omission': return '—';
-    case 'Insertion': return `^${m.heard || '+'}`;
-    case 'Repetition': return 'R';
-    case 'SelfCorrection': return `${m.heard}|SC`;
-    case 'Told': return m.heard ? `${m.heard}|T` : 'T';
+    case 'Substitution':
+      return m.heard || '×';
+    case 'Omission':
+      return '—';
+    case 'Insertion':
+      return `^${m.heard || '+'}`;
+    case 'Repetition':
+      return 'R';
+    case 'SelfCorrection':
+      return `${m.heard}|SC`;
+    case 'Told':
+      return m.heard ? `${m.heard}|T` : 'T';
   }
 }
 
-interface Props { body: string; words: SheetWord[]; lines: Line[]; marks: Mark[]; lastWord: number | null; cursor: number; playing: number | null; go: (index: number) => void; tap: (index: number) => void; onKeyDown: (e: KeyboardEvent) => void }
+interface Props {
+  body: string;
+  words: SheetWord[];
+  lines: Line[];
+  marks: Mark[];
+  lastWord: number | null;
+  cursor: number;
+  playing: number | null;
+  go: (index: number) => void;
+  tap: (index: number) => void;
+  onKeyDown: (e: KeyboardEvent) => void;
+}
 
 /** The text in lines, a button a word, with errors and corrections counted at the end of each line. */
 export function SheetLines(p: Props) {
@@ -30,20 +54,48 @@ export function SheetLines(p: Props) {
   const first = betweenAt(p.marks, -1);
   return (
     <div className="sheetlines" ref={box} role="group" aria-label={t('The text, word by word')} onKeyDown={p.onKeyDown}>
-      <div className="sheetrow top" aria-hidden><span /><span /><b>{t('E')}</b><b>{t('SC')}</b></div>
+      <div className="sheetrow top" aria-hidden>
+        <span />
+        <span />
+        <b>{t('E')}</b>
+        <b>{t('SC')}</b>
+      </div>
       {p.lines.map((line, n) => {
         const on = p.marks.filter((m) => (m.index >= line.from && m.index < line.to) || (m.index < 0 && n === 0));
         const read = on.filter((m) => p.lastWord === null || m.index <= p.lastWord);
-        const errors = read.filter((m) => m.kind !== 'Repetition' && m.kind !== 'SelfCorrection').length, corrections = read.filter((m) => m.kind === 'SelfCorrection').length;
+        const errors = read.filter((m) => m.kind !== 'Repetition' && m.kind !== 'SelfCorrection').length,
+          corrections = read.filter((m) => m.kind === 'SelfCorrection').length;
         const here = p.cursor >= line.from && p.cursor < line.to;
         return (
           <div key={line.from} className={`sheetrow ${line.begins ? 'begins' : ''} ${here ? 'here' : ''}`}>
-            <button className="lineno" tabIndex={-1} aria-label={t('Line {{n}}', { n: n + 1 })} onClick={() => p.go(line.from)}>{n + 1}</button>
+            <button
+              className="lineno"
+              tabIndex={-1}
+              aria-label={t('Line {{n}}', { n: n + 1 })}
+              onClick={() => p.go(line.from)}
+            >
+              {n + 1}
+            </button>
             <div className="linewords">
               {n === 0 && first.length > 0 && <span className="over alone">{first.map(sign).join(' ')}</span>}
-              {Array.from({ length: line.to - line.from }, (_, k) => line.from + k).map((i) => <Word key={i} text={shownAt(p.body, p.words, i)} index={i} mark={markOf(p.marks, i)} between={betweenAt(p.marks, i)} here={p.cursor === i} playing={p.playing === i} unread={p.lastWord !== null && i > p.lastWord} last={p.lastWord === i} go={p.go} tap={p.tap} />)}
+              {Array.from({ length: line.to - line.from }, (_, k) => line.from + k).map((i) => (
+                <Word
+                  key={i}
+                  text={shownAt(p.body, p.words, i)}
+                  index={i}
+                  mark={markOf(p.marks, i)}
+                  between={betweenAt(p.marks, i)}
+                  here={p.cursor === i}
+                  playing={p.playing === i}
+                  unread={p.lastWord !== null && i > p.lastWord}
+                  last={p.lastWord === i}
+                  go={p.go}
+                  tap={p.tap}
+                />
+              ))}
             </div>
-            <span className="num">{errors || ''}</span><span className="num">{corrections || ''}</span>
+            <span className="num">{errors || ''}</span>
+            <span className="num">{corrections || ''}</span>
           </div>
         );
       })}
@@ -51,16 +103,50 @@ export function SheetLines(p: Props) {
   );
 }
 
-interface WordProps { text: string; index: number; mark: Mark | undefined; between: Mark[]; here: boolean; playing: boolean; unread: boolean; last: boolean; go: (index: number) => void; tap: (index: number) => void }
+interface WordProps {
+  text: string;
+  index: number;
+  mark: Mark | undefined;
+  between: Mark[];
+  here: boolean;
+  playing: boolean;
+  unread: boolean;
+  last: boolean;
+  go: (index: number) => void;
+  tap: (index: number) => void;
+}
 
-const same = (a: WordProps, b: WordProps) => a.text === b.text && a.mark === b.mark && a.here === b.here && a.playing === b.playing && a.unread === b.unread && a.last === b.last && a.tap === b.tap && a.go === b.go && a.between.length === b.between.length && a.between.every((m, i) => m === b.between[i]);
+const same = (a: WordProps, b: WordProps) =>
+  a.text === b.text &&
+  a.mark === b.mark &&
+  a.here === b.here &&
+  a.playing === b.playing &&
+  a.unread === b.unread &&
+  a.last === b.last &&
+  a.tap === b.tap &&
+  a.go === b.go &&
+  a.between.length === b.between.length &&
+  a.between.every((m, i) => m === b.between[i]);
 
 const Word = memo(function Word({ text, index, mark, between, here, playing, unread, last, go, tap }: WordProps) {
   const all = [mark, ...between].filter((m): m is Mark => !!m);
-  const spoken = all.map((m) => `${t(kindNames[m.kind])}${m.heard && !isBetween(m.kind) ? `, “${m.heard}”` : ''}`).join(', ');
+  const spoken = all
+    .map((m) => `${t(kindNames[m.kind])}${m.heard && !isBetween(m.kind) ? `, “${m.heard}”` : ''}`)
+    .join(', ');
   return (
-    <button data-word={index} tabIndex={here ? 0 : -1} className={`sword ${mark ? mark.kind : ''} ${playing ? 'playing' : ''} ${unread ? 'unread' : ''} ${all.some((m) => m.doubt) ? 'doubt' : ''}`} aria-label={spoken ? `${text}: ${spoken}` : text} onFocus={() => go(index)} onClick={() => tap(index)}>
-      <span className="over">{all.map(sign).join(' ')}</span><span className="word">{text}{last && <b className="ends"> ]</b>}</span>
+    <button
+      data-word={index}
+      tabIndex={here ? 0 : -1}
+      className={`sword ${mark ? mark.kind : ''} ${playing ? 'playing' : ''} ${unread ? 'unread' : ''} ${all.some((m) => m.doubt) ? 'doubt' : ''}`}
+      aria-label={spoken ? `${text}: ${spoken}` : text}
+      onFocus={() => go(index)}
+      onClick={() => tap(index)}
+    >
+      <span className="over">{all.map(sign).join(' ')}</span>
+      <span className="word">
+        {text}
+        {last && <b className="ends"> ]</b>}
+      </span>
     </button>
   );
 }, same);

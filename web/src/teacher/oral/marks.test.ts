@@ -2,7 +2,11 @@ import { describe, expect, test } from 'vitest';
 import { betweenAt, change, clear, counted, linesOf, markOf, put, shownAt, type Mark, type SheetWord } from './marks';
 
 const body = '“Come,” said Marit. The lamp (old as it was) burned.\n\nMarit waved.';
-const words: SheetWord[] = [...body.matchAll(/[A-Za-z]+/g)].map((m) => ({ start: m.index, length: m[0].length, name: m[0] === 'Marit' }));
+const words: SheetWord[] = [...body.matchAll(/[A-Za-z]+/g)].map((m) => ({
+  start: m.index,
+  length: m[0].length,
+  name: m[0] === 'Marit',
+}));
 const key = (i: number) => body.slice(words[i]!.start, words[i]!.start + words[i]!.length).toLowerCase();
 const sum = (marks: Mark[], last: number | null = null) => counted(marks, words, last, key);
 
@@ -11,7 +15,9 @@ describe('marks of a running record', () => {
     const one = change(put([], 4, 'Substitution'), put([], 4, 'Substitution')[0]!, {});
     expect(put(one, 4, 'Substitution')).toEqual([]);
     const said = put([], 4, 'Substitution').map((m) => ({ ...m, heard: 'lump' }));
-    expect(put(said, 4, 'SelfCorrection')).toEqual([{ index: 4, kind: 'SelfCorrection', heard: 'lump', used: '', span: 1, doubt: false }]);
+    expect(put(said, 4, 'SelfCorrection')).toEqual([
+      { index: 4, kind: 'SelfCorrection', heard: 'lump', used: '', span: 1, doubt: false },
+    ]);
     expect(put(said, 4, 'Omission')[0]!.heard).toBe('');
   });
   test('insertions and repetitions stand beside a word’s own mark', () => {
@@ -25,14 +31,32 @@ describe('marks of a running record', () => {
     expect(words).toHaveLength(12);
     expect(sum(marks).errors).toBe(1);
     expect(sum(marks.map((m, i) => ({ ...m, heard: i ? 'Mart' : 'Mary' }))).errors).toBe(2);
-    expect(sum(put(put(marks, 4, 'SelfCorrection'), 5, 'Repetition'))).toMatchObject({ words: 12, errors: 1, corrections: 1, repetitions: 1, lost: 2 });
+    expect(sum(put(put(marks, 4, 'SelfCorrection'), 5, 'Repetition'))).toMatchObject({
+      words: 12,
+      errors: 1,
+      corrections: 1,
+      repetitions: 1,
+      lost: 2,
+    });
     expect(sum(marks, 5)).toMatchObject({ words: 6, errors: 1, accuracy: 5 / 6 });
   });
   test('lines break at paragraphs and at their length', () => {
-    expect(linesOf(body, words, 24).map((l) => [l.from, l.to, l.begins])).toEqual([[0, 4, true], [4, 9, false], [9, 10, false], [10, 12, true]]);
+    expect(linesOf(body, words, 24).map((l) => [l.from, l.to, l.begins])).toEqual([
+      [0, 4, true],
+      [4, 9, false],
+      [9, 10, false],
+      [10, 12, true],
+    ]);
     expect(linesOf('', [])).toEqual([]);
   });
   test('signs go with their words', () => {
-    expect([0, 1, 4, 5, 8, 9].map((i) => shownAt(body, words, i))).toEqual(['“Come,”', 'said', 'lamp', '(old', 'was)', 'burned.']);
+    expect([0, 1, 4, 5, 8, 9].map((i) => shownAt(body, words, i))).toEqual([
+      '“Come,”',
+      'said',
+      'lamp',
+      '(old',
+      'was)',
+      'burned.',
+    ]);
   });
 });

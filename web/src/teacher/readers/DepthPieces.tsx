@@ -6,60 +6,179 @@ type ReaderData = Api<'ReaderView'>;
 
 /** Depth, range and reach on one ladder. */
 export function DepthScale({ r }: { r: ReaderData }) {
-  const width = 408, from = r.reachFrom - 6, to = r.reachTo + 6;
+  const width = 408,
+    from = r.reachFrom - 6,
+    to = r.reachTo + 6;
   const x = (d: number) => 6 + ((d - from) / (to - from)) * (width - 12);
   const whole = Array.from({ length: Math.floor(to) - Math.ceil(from) }, (_, i) => Math.ceil(from) + i);
   return (
-    <svg width={width} height="70" viewBox={`0 0 ${width} 70`} role="img" aria-label={t('Depth {{depth}} fm, range {{low}} to {{high}}, reach {{from}} to {{to}}', { depth: fm(r.depth), low: fm(r.low), high: fm(r.high), from: fm(r.reachFrom), to: fm(r.reachTo) })} className="full">
+    <svg
+      width={width}
+      height="70"
+      viewBox={`0 0 ${width} 70`}
+      role="img"
+      aria-label={t('Depth {{depth}} fm, range {{low}} to {{high}}, reach {{from}} to {{to}}', {
+        depth: fm(r.depth),
+        low: fm(r.low),
+        high: fm(r.high),
+        from: fm(r.reachFrom),
+        to: fm(r.reachTo),
+      })}
+      className="full"
+    >
       <rect x={x(r.reachFrom)} y="20" width={x(r.reachTo) - x(r.reachFrom)} height="24" fill="var(--overlay-tint)" />
       <path d={`M${x(r.reachFrom)} 20v28M${x(r.reachTo)} 20v28`} stroke="var(--overlay)" strokeWidth="1.5" />
-      <text x={x(r.reachFrom)} y="14" textAnchor="middle">{Math.round(r.reachFrom)} {t('easy')}</text><text x={x(r.reachTo)} y="14" textAnchor="middle">{Math.round(r.reachTo)} {t('too deep')}</text>
-      <text className="b" x={x(r.depth)} y="14" textAnchor="middle">{fm(r.depth)}</text>
-      <path d={`M${x(r.low)} 33H${x(r.high)}M${x(r.low)} 28v10M${x(r.high)} 28v10`} stroke="var(--ink)" strokeWidth="1.5" /><circle cx={x(r.depth)} cy="33" r="5" fill="var(--overlay)" />
-      {whole.map((d) => <rect key={d} x={x(d)} y="46" width={x(d + 1) - x(d)} height="5" fill={d % 2 ? 'var(--paper)' : 'var(--ink)'} />)}
+      <text x={x(r.reachFrom)} y="14" textAnchor="middle">
+        {Math.round(r.reachFrom)} {t('easy')}
+      </text>
+      <text x={x(r.reachTo)} y="14" textAnchor="middle">
+        {Math.round(r.reachTo)} {t('too deep')}
+      </text>
+      <text className="b" x={x(r.depth)} y="14" textAnchor="middle">
+        {fm(r.depth)}
+      </text>
+      <path
+        d={`M${x(r.low)} 33H${x(r.high)}M${x(r.low)} 28v10M${x(r.high)} 28v10`}
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
+      <circle cx={x(r.depth)} cy="33" r="5" fill="var(--overlay)" />
+      {whole.map((d) => (
+        <rect key={d} x={x(d)} y="46" width={x(d + 1) - x(d)} height="5" fill={d % 2 ? 'var(--paper)' : 'var(--ink)'} />
+      ))}
       <rect x={x(from)} y="46" width={x(to) - x(from)} height="5" fill="none" stroke="var(--ink)" />
-      {whole.filter((d) => d % 5 === 0).map((d) => <text key={d} x={x(d)} y="66" textAnchor="middle">{d}</text>)}
+      {whole
+        .filter((d) => d % 5 === 0)
+        .map((d) => (
+          <text key={d} x={x(d)} y="66" textAnchor="middle">
+            {d}
+          </text>
+        ))}
     </svg>
   );
 }
 
-const glyphs: Record<string, string> = { quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z', 'running record': 'M-3.500-3.500h7v7h-7z', level: 'M0-4.500L4 3.500h-8z', 'level check': 'M0-5L5 0L0 5L-5 0z', 'left out': 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500' };
-const glyphNames: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement', 'level check': 'level check', 'left out': 'left out' };
-const inkOf = (what: string) => (what === 'left out' ? { fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 } : { fill: 'var(--ink)' });
+const glyphs: Record<string, string> = {
+  quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z',
+  'running record': 'M-3.500-3.500h7v7h-7z',
+  level: 'M0-4.500L4 3.500h-8z',
+  'level check': 'M0-5L5 0L0 5L-5 0z',
+  'left out': 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500',
+};
+const glyphNames: Record<string, string> = {
+  quiz: 'quiz',
+  'running record': 'running record',
+  level: 'judgement',
+  'level check': 'level check',
+  'left out': 'left out',
+};
+const inkOf = (what: string) =>
+  what === 'left out' ? { fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 } : { fill: 'var(--ink)' };
 
 /** Where the table of evidence tells of a mark. */
 export const pieceId = (m: { ticketId?: string | null; at: string }) => `piece-${m.ticketId ?? Date.parse(m.at)}`;
 
 /** The trail of the estimate with its range, and each piece of evidence as a mark. */
-export function Trail({ r, width = 408, height = 130, links = false }: { r: ReaderData; width?: number; height?: number; links?: boolean }) {
-  if (r.trail.length < 2) return <p className="soft small">{t('The trail begins when there is more than one day of evidence.')}</p>;
+export function Trail({
+  r,
+  width = 408,
+  height = 130,
+  links = false,
+}: {
+  r: ReaderData;
+  width?: number;
+  height?: number;
+  links?: boolean;
+}) {
+  if (r.trail.length < 2)
+    return <p className="soft small">{t('The trail begins when there is more than one day of evidence.')}</p>;
   const time = (iso: string) => new Date(iso).getTime();
-  const start = time(r.trail[0]!.day), end = Math.max(time(r.trail.at(-1)!.day), Date.now());
+  const start = time(r.trail[0]!.day),
+    end = Math.max(time(r.trail.at(-1)!.day), Date.now());
   const all = r.trail.flatMap((d) => [d.low, d.high]);
-  const top = Math.min(...all) - 2, bottom = Math.max(...all) + 2;
+  const top = Math.min(...all) - 2,
+    bottom = Math.max(...all) + 2;
   const x = (ms: number) => 30 + ((ms - start) / Math.max(1, end - start)) * (width - 40);
   const y = (d: number) => 6 + ((Math.max(top, Math.min(bottom, d)) - top) / (bottom - top)) * (height - 28);
-  const line = (pick: (d: ReaderData['trail'][number]) => number) => r.trail.map((d) => `${x(time(d.day)).toFixed(1)} ${y(pick(d)).toFixed(1)}`);
+  const line = (pick: (d: ReaderData['trail'][number]) => number) =>
+    r.trail.map((d) => `${x(time(d.day)).toFixed(1)} ${y(pick(d)).toFixed(1)}`);
   const step = bottom - top > 16 ? 8 : 4;
-  const ticks = Array.from({ length: Math.ceil((bottom - top) / step) + 1 }, (_, i) => Math.ceil(top / step) * step + i * step).filter((d) => d < bottom);
-  const months = Array.from({ length: 14 }, (_, i) => { const d = new Date(start); return new Date(d.getFullYear(), d.getMonth() + i, 1).getTime(); }).filter((ms) => ms >= start && ms <= end);
+  const ticks = Array.from(
+    { length: Math.ceil((bottom - top) / step) + 1 },
+    (_, i) => Math.ceil(top / step) * step + i * step,
+  ).filter((d) => d < bottom);
+  const months = Array.from({ length: 14 }, (_, i) => {
+    const d = new Date(start);
+    return new Date(d.getFullYear(), d.getMonth() + i, 1).getTime();
+  }).filter((ms) => ms >= start && ms <= end);
   const used = [...new Set(r.marks.map((m) => m.what))];
   return (
     <>
-      <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="full" role={links ? 'group' : 'img'} aria-label={t('Depth from {{first}} to {{last}} fm since {{day}}', { first: fm(r.trail[0]!.mean), last: fm(r.trail.at(-1)!.mean), day: shortDay(r.trail[0]!.day) })}>
-        {ticks.map((d) => <g key={d}><path d={`M30 ${y(d)}H${width}`} stroke="var(--ink-soft)" strokeWidth=".6" strokeDasharray="1 5" /><text x="24" y={y(d) + 4.5} textAnchor="end">{d}</text></g>)}
-        <path d={`M${line((d) => d.low).join('L')}L${line((d) => d.high).reverse().join('L')}z`} fill="var(--depth-2)" />
+      <svg
+        width={width}
+        height={height}
+        viewBox={`0 0 ${width} ${height}`}
+        className="full"
+        role={links ? 'group' : 'img'}
+        aria-label={t('Depth from {{first}} to {{last}} fm since {{day}}', {
+          first: fm(r.trail[0]!.mean),
+          last: fm(r.trail.at(-1)!.mean),
+          day: shortDay(r.trail[0]!.day),
+        })}
+      >
+        {ticks.map((d) => (
+          <g key={d}>
+            <path d={`M30 ${y(d)}H${width}`} stroke="var(--ink-soft)" strokeWidth=".6" strokeDasharray="1 5" />
+            <text x="24" y={y(d) + 4.5} textAnchor="end">
+              {d}
+            </text>
+          </g>
+        ))}
+        <path
+          d={`M${line((d) => d.low).join('L')}L${line((d) => d.high)
+            .reverse()
+            .join('L')}z`}
+          fill="var(--depth-2)"
+        />
         <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--ink)" strokeWidth="1.8" />
         {r.marks.map((m, i) => {
           const said = `${shortDay(m.at)}: ${m.note || t(glyphNames[m.what] ?? m.what)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`;
-          const mark = <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} {...inkOf(m.what)}><title>{said}</title></path>;
-          return links ? <a key={i} href={`#${pieceId(m)}`} aria-label={said} className="evidencemark"><circle cx={x(time(m.at))} cy={y(m.place)} r="12" fill="transparent" />{mark}</a> : mark;
+          const mark = (
+            <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} {...inkOf(m.what)}>
+              <title>{said}</title>
+            </path>
+          );
+          return links ? (
+            <a key={i} href={`#${pieceId(m)}`} aria-label={said} className="evidencemark">
+              <circle cx={x(time(m.at))} cy={y(m.place)} r="12" fill="transparent" />
+              {mark}
+            </a>
+          ) : (
+            mark
+          );
         })}
         <circle cx={x(time(r.trail.at(-1)!.day))} cy={y(r.trail.at(-1)!.mean)} r="4.500" fill="var(--overlay)" />
         <path d={`M30 ${height - 20}H${width - 6}`} stroke="var(--ink)" />
-        {months.map((ms) => <g key={ms}><path d={`M${x(ms)} ${height - 20}v4`} stroke="var(--ink)" /><text x={x(ms) + 3} y={height - 5}>{new Date(ms).toLocaleDateString('en-GB', { month: 'short' })}</text></g>)}
+        {months.map((ms) => (
+          <g key={ms}>
+            <path d={`M${x(ms)} ${height - 20}v4`} stroke="var(--ink)" />
+            <text x={x(ms) + 3} y={height - 5}>
+              {new Date(ms).toLocaleDateString('en-GB', { month: 'short' })}
+            </text>
+          </g>
+        ))}
       </svg>
-      <ul className="key">{used.map((w) => <li key={w}><svg width="10" height="10" viewBox="-5 -5 10 10" aria-hidden><path d={glyphs[w]} {...inkOf(w)} /></svg>{t(glyphNames[w] ?? w)}</li>)}<li className="soft">{t('down is deeper')}</li></ul>
+      <ul className="key">
+        {used.map((w) => (
+          <li key={w}>
+            <svg width="10" height="10" viewBox="-5 -5 10 10" aria-hidden>
+              <path d={glyphs[w]} {...inkOf(w)} />
+            </svg>
+            {t(glyphNames[w] ?? w)}
+          </li>
+        ))}
+        <li className="soft">{t('down is deeper')}</li>
+      </ul>
     </>
   );
 }

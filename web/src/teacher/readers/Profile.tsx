@@ -23,33 +23,101 @@ export default function Profile() {
   const tray = useTray();
   const [card, setCard] = useState(false);
   return (
-    <Show query={reader}>{(r) => (
-      <div className="profile">
-        <div className="head"><h1>{r.givenName} {r.familyName}</h1><p className="soft">{[r.group, t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade }), t('user name {{name}}', { name: r.userName })].filter(Boolean).join(' · ')}</p><span className="grow" />
-          <button className="btn" onClick={() => setCard(true)}><IdentificationCard size={20} aria-hidden />{t('Sign-in')}</button>
-          <a className="btn" href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}><DownloadSimple size={20} aria-hidden />{t('History as CSV')}</a>
-          <button className="btn" onClick={() => tray.toggleReader(r.id)}>{tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}</button></div>
-        <div className="panels">
-          <section><h2>{t('Depth and reach')}</h2><p className="soft small">{rangeWords(r)}</p><DepthScale r={r} /></section>
-          <section className="wide"><h2>{t('Level over time')}</h2><Trail r={r} width={640} height={180} links /></section>
-          <section><h2>{t('Goals')}</h2>{r.goals.length === 0 ? <p className="soft">{t('No goals this term.')}</p> : r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)}</section>
-          <section className="wide"><h2>{t('Strands')} <span className="soft small">{t('estimate with 90% range; right of asked at the first try, 12 weeks')}</span></h2><Strands strands={r.strands} /></section>
+    <Show query={reader}>
+      {(r) => (
+        <div className="profile">
+          <div className="head">
+            <h1>
+              {r.givenName} {r.familyName}
+            </h1>
+            <p className="soft">
+              {[
+                r.group,
+                t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade }),
+                t('user name {{name}}', { name: r.userName }),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+            <span className="grow" />
+            <button className="btn" onClick={() => setCard(true)}>
+              <IdentificationCard size={20} aria-hidden />
+              {t('Sign-in')}
+            </button>
+            <a className="btn" href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}>
+              <DownloadSimple size={20} aria-hidden />
+              {t('History as CSV')}
+            </a>
+            <button className="btn" onClick={() => tray.toggleReader(r.id)}>
+              {tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}
+            </button>
+          </div>
+          <div className="panels">
+            <section>
+              <h2>{t('Depth and reach')}</h2>
+              <p className="soft small">{rangeWords(r)}</p>
+              <DepthScale r={r} />
+            </section>
+            <section className="wide">
+              <h2>{t('Level over time')}</h2>
+              <Trail r={r} width={640} height={180} links />
+            </section>
+            <section>
+              <h2>{t('Goals')}</h2>
+              {r.goals.length === 0 ? (
+                <p className="soft">{t('No goals this term.')}</p>
+              ) : (
+                r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)
+              )}
+            </section>
+            <section className="wide">
+              <h2>
+                {t('Strands')}{' '}
+                <span className="soft small">
+                  {t('estimate with 90% range; right of asked at the first try, 12 weeks')}
+                </span>
+              </h2>
+              <Strands strands={r.strands} />
+            </section>
+          </div>
+          <Account classId={data.id} reader={r} />
+          <Oral classId={data.id} reader={r} />
+          <section aria-labelledby="history">
+            <h2 id="history">{t('Reading history')}</h2>
+            {r.readings.length === 0 ? (
+              <Empty title={t('Nothing read yet')}>
+                <p>
+                  {t('Texts given to {{name}} are listed here with dates, time and results.', { name: r.givenName })}
+                </p>
+              </Empty>
+            ) : (
+              <ReadingTable classId={data.id} readings={r.readings} />
+            )}
+          </section>
+          {card && <SignInCard readerId={r.id} code={data.code} close={() => setCard(false)} />}
         </div>
-        <Account classId={data.id} reader={r} />
-        <Oral classId={data.id} reader={r} />
-        <section aria-labelledby="history"><h2 id="history">{t('Reading history')}</h2>
-          {r.readings.length === 0 ? <Empty title={t('Nothing read yet')}><p>{t('Texts given to {{name}} are listed here with dates, time and results.', { name: r.givenName })}</p></Empty> : <ReadingTable classId={data.id} readings={r.readings} />}</section>
-        {card && <SignInCard readerId={r.id} code={data.code} close={() => setCard(false)} />}
-      </div>
-    )}</Show>
+      )}
+    </Show>
   );
 }
 
 function SignInCard({ readerId, code, close }: { readerId: string; code: string; close: () => void }) {
-  const card = useQuery({ queryKey: ['sign-in', readerId], queryFn: () => get<Api<'SignInView'>>(`/readers/${readerId}/sign-in`) });
+  const card = useQuery({
+    queryKey: ['sign-in', readerId],
+    queryFn: () => get<Api<'SignInView'>>(`/readers/${readerId}/sign-in`),
+  });
   return (
     <Window title={t('Sign-in')} close={close}>
-      <Show query={card}>{(c) => <><p>{t('Class code')} <b>{code}</b>, {t('then the name')} <b>{c.givenName}</b></p><Secret kind={c.secretKind} secret={c.secret} /></>}</Show>
+      <Show query={card}>
+        {(c) => (
+          <>
+            <p>
+              {t('Class code')} <b>{code}</b>, {t('then the name')} <b>{c.givenName}</b>
+            </p>
+            <Secret kind={c.secretKind} secret={c.secret} />
+          </>
+        )}
+      </Show>
     </Window>
   );
 }

@@ -13,21 +13,41 @@ export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boo
     <p className="setlevel">
       <b>{t('Set to {{level}} fm {{until}}.', { level: fm(set.level), until })}</b>{' '}
       {t('{{who}}, {{day}}: {{reason}}', { who: set.by, day: dayOf(set.at), reason: set.reason })}{' '}
-      <span className="soft">{t('The estimate beneath: {{depth}} ± {{range}} fm.', { depth: fm(set.estimate), range: halfRange(set.estimateSd).toFixed(1) })}</span>{' '}
-      {may && <button className="btn small" onClick={end}>{t('End set level')}</button>}
+      <span className="soft">
+        {t('The estimate beneath: {{depth}} ± {{range}} fm.', {
+          depth: fm(set.estimate),
+          range: halfRange(set.estimateSd).toFixed(1),
+        })}
+      </span>{' '}
+      {may && (
+        <button className="btn small" onClick={end}>
+          {t('End set level')}
+        </button>
+      )}
     </p>
   );
 }
 
 /** Makes the level what the teacher says, until a day or the next level check. */
-export function SetLevel({ path, labels, now, close }: { path: string; labels: Api<'LabelView'>[]; now: number; close: () => void }) {
+export function SetLevel({
+  path,
+  labels,
+  now,
+  close,
+}: {
+  path: string;
+  labels: Api<'LabelView'>[];
+  now: number;
+  close: () => void;
+}) {
   const [form, setForm] = useState({ level: fm(now), system: 'fm', until: '', reason: '' });
   const [dated, setDated] = useState(false);
   const { id } = useNewId();
   const change = useChange(close);
   const known = ['level', 'until', 'reason'].some((f) => fieldOf(change.error, f));
   const other = change.error && !known ? sentence(change.error) : undefined;
-  const written = (system: string) => setForm({ ...form, system, level: labels.find((l) => l.system === system)?.label ?? form.level });
+  const written = (system: string) =>
+    setForm({ ...form, system, level: labels.find((l) => l.system === system)?.label ?? form.level });
   const send = (e: FormEvent) => {
     e.preventDefault();
     change.mutate(() => put(`${path}/level`, { ...form, id, until: dated && form.until ? form.until : null }));
@@ -38,29 +58,59 @@ export function SetLevel({ path, labels, now, close }: { path: string; labels: A
         <p>{t('The level is what you say, everywhere. The estimate goes on beneath and both are shown.')}</p>
         <div className="fields">
           <Field id="sl-level" label={t('Level')} error={fieldOf(change.error, 'level')}>
-            <input id="sl-level" type="text" autoFocus value={form.level} onChange={(e) => setForm({ ...form, level: e.target.value })} />
+            <input
+              id="sl-level"
+              type="text"
+              autoFocus
+              value={form.level}
+              onChange={(e) => setForm({ ...form, level: e.target.value })}
+            />
           </Field>
           <Field id="sl-system" label={t('Written as')}>
             <select id="sl-system" value={form.system} onChange={(e) => written(e.target.value)}>
-              {labels.map((l) => <option key={l.system} value={l.system}>{t(l.system)}</option>)}
+              {labels.map((l) => (
+                <option key={l.system} value={l.system}>
+                  {t(l.system)}
+                </option>
+              ))}
             </select>
           </Field>
         </div>
-        <fieldset className="until"><legend>{t('Until')}</legend>
-          <label><input type="radio" name="sl-until" checked={!dated} onChange={() => setDated(false)} /> {t('the next level check')}</label>
-          <label><input type="radio" name="sl-until" checked={dated} onChange={() => setDated(true)} /> {t('a date')}</label>
+        <fieldset className="until">
+          <legend>{t('Until')}</legend>
+          <label>
+            <input type="radio" name="sl-until" checked={!dated} onChange={() => setDated(false)} />{' '}
+            {t('the next level check')}
+          </label>
+          <label>
+            <input type="radio" name="sl-until" checked={dated} onChange={() => setDated(true)} /> {t('a date')}
+          </label>
           {dated && (
             <Field id="sl-date" label={t('Last day')} error={fieldOf(change.error, 'until')}>
-              <input id="sl-date" type="date" value={form.until} onChange={(e) => setForm({ ...form, until: e.target.value })} />
+              <input
+                id="sl-date"
+                type="date"
+                value={form.until}
+                onChange={(e) => setForm({ ...form, until: e.target.value })}
+              />
             </Field>
           )}
         </fieldset>
         <Field id="sl-reason" label={t('Why')} error={fieldOf(change.error, 'reason') ?? other}>
-          <input id="sl-reason" type="text" value={form.reason} onChange={(e) => setForm({ ...form, reason: e.target.value })} />
+          <input
+            id="sl-reason"
+            type="text"
+            value={form.reason}
+            onChange={(e) => setForm({ ...form, reason: e.target.value })}
+          />
         </Field>
         <p className="row end">
-          <button type="button" className="btn" onClick={close}>{t('Cancel')}</button>
-          <button className="btn main" disabled={change.isPending || (dated && !form.until)}>{t('Set level')}</button>
+          <button type="button" className="btn" onClick={close}>
+            {t('Cancel')}
+          </button>
+          <button className="btn main" disabled={change.isPending || (dated && !form.until)}>
+            {t('Set level')}
+          </button>
         </p>
       </form>
     </Window>

@@ -46,8 +46,9 @@ function Import({ view }: { view: View }) {
   const working = ['waiting', 'working'].includes(view.state);
   const applied = view.state === 'applied';
   // The lists show what came in.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  useEffect(() => { if (applied) void refresh(); }, [applied]);
+  useEffect(() => {
+    if (applied) void refresh();
+  }, [applied]); // eslint-disable-line react-hooks/exhaustive-deps
   const ask = useMutation({
     mutationFn: (doIt: () => Promise<unknown>) => doIt(),
     onSuccess: () => void client.invalidateQueries({ queryKey: ['import', view.id] }),
@@ -61,62 +62,100 @@ function Import({ view }: { view: View }) {
     const fixed = Object.entries(cells).map(([key, value]) => ({ ...keyOf(key), value }));
     ask.mutate(() => post(`/school/imports/${view.id}/preview`, { org, mends: [...view.mends, ...skipped, ...fixed] }));
   };
-  const discard = () => remove(`/school/imports/${view.id}`)
-    .then(() => navigate('/school/imports'), (e: unknown) => toast.error(sentence(e)));
+  const discard = () =>
+    remove(`/school/imports/${view.id}`).then(
+      () => navigate('/school/imports'),
+      (e: unknown) => toast.error(sentence(e)),
+    );
   return (
     <section className="formpage importpage" aria-labelledby="title">
       <div className="head">
-        <h1 id="title">{view.name}</h1><span className="soft">{stateWord(view.state)}</span><span className="grow" />
-        <Link className="btn plain" to="/school/imports">{t('All roster files')}</Link>
-        {!working && !applied && <button className="btn" onClick={() => void discard()}>{t('Discard import')}</button>}
+        <h1 id="title">{view.name}</h1>
+        <span className="soft">{stateWord(view.state)}</span>
+        <span className="grow" />
+        <Link className="btn plain" to="/school/imports">
+          {t('All roster files')}
+        </Link>
+        {!working && !applied && (
+          <button className="btn" onClick={() => void discard()}>
+            {t('Discard import')}
+          </button>
+        )}
         {applied && view.changeId && (
-          <button className="btn" onClick={() => undo.mutate(view.changeId!)}>{t('Undo import')}</button>
+          <button className="btn" onClick={() => undo.mutate(view.changeId!)}>
+            {t('Undo import')}
+          </button>
         )}
         {ready && (
-          <button className="btn main" disabled={p.steps === 0 || fixes > 0 || !confirmed || ask.isPending}
-            onClick={() => ask.mutate(() => post(`/school/imports/${view.id}/apply`, { typed: p.endings.type ? Number(typed) : null }))}>
+          <button
+            className="btn main"
+            disabled={p.steps === 0 || fixes > 0 || !confirmed || ask.isPending}
+            onClick={() =>
+              ask.mutate(() =>
+                post(`/school/imports/${view.id}/apply`, { typed: p.endings.type ? Number(typed) : null }),
+              )
+            }
+          >
             {deed(p)}
           </button>
         )}
       </div>
       {working && <Progress view={view} />}
-      {view.error && <p className="remarks error" role="alert">{view.error}</p>}
+      {view.error && (
+        <p className="remarks error" role="alert">
+          {view.error}
+        </p>
+      )}
       {applied && (
         <p className="remarks" role="status">
           {t('Imported. New readers can sign in: print cards from their classes or from all readers.')}{' '}
           {p && p.stopped > 0 && t('The rows below changed nothing yet. Fix them and check again.')}
         </p>
       )}
-      {p && !working && <>
-        {p.orgs.length > 1 && <ImportOrg preview={p} org={view.org} choose={check} />}
-        {!p.asksOrg && <>
-          {ready && p.endings.type !== null && <ImportEndings endings={p.endings} typed={typed} type={setTyped} />}
-          <ImportSummary preview={p} />
-          {p.problems.length > 0 && (
-            <ImportProblems preview={p} cells={cells} setCells={setCells} skipped={skipped} setSkipped={setSkipped}>
-              {p.stopped > 0 && (
-                <p className="row remarks">
-                  <button className="btn" disabled={fixes === 0} onClick={() => check()}>
-                    {fixes === 0 ? t('Fix a value or skip a row') : t('Check again with {{count}} fixes', { count: fixes })}
-                  </button>
-                  <span className="hint">{t('Valid rows are imported anyway. What a row to fix names stays as it is.')}</span>
-                </p>
+      {p && !working && (
+        <>
+          {p.orgs.length > 1 && <ImportOrg preview={p} org={view.org} choose={check} />}
+          {!p.asksOrg && (
+            <>
+              {ready && p.endings.type !== null && <ImportEndings endings={p.endings} typed={typed} type={setTyped} />}
+              <ImportSummary preview={p} />
+              {p.problems.length > 0 && (
+                <ImportProblems preview={p} cells={cells} setCells={setCells} skipped={skipped} setSkipped={setSkipped}>
+                  {p.stopped > 0 && (
+                    <p className="row remarks">
+                      <button className="btn" disabled={fixes === 0} onClick={() => check()}>
+                        {fixes === 0
+                          ? t('Fix a value or skip a row')
+                          : t('Check again with {{count}} fixes', { count: fixes })}
+                      </button>
+                      <span className="hint">
+                        {t('Valid rows are imported anyway. What a row to fix names stays as it is.')}
+                      </span>
+                    </p>
+                  )}
+                </ImportProblems>
               )}
-            </ImportProblems>
+              <ImportLines preview={p} applied={applied} />
+            </>
           )}
-          <ImportLines preview={p} applied={applied} />
-        </>}
-      </>}
+        </>
+      )}
     </section>
   );
 }
 
 function Progress({ view }: { view: View }) {
-  const stages: Record<string, string> = { Writing: t('Writing'), Comparing: t('Comparing with the school'), Reading: t('Reading the file') };
+  const stages: Record<string, string> = {
+    Writing: t('Writing'),
+    Comparing: t('Comparing with the school'),
+    Reading: t('Reading the file'),
+  };
   const stage = stages[view.stage] ?? t('Waiting');
   return (
     <div className="remarks progress" role="status">
-      <p>{stage}… {Math.round(view.progress * 100)}%</p>
+      <p>
+        {stage}… {Math.round(view.progress * 100)}%
+      </p>
       <progress value={view.progress} max={1} aria-label={stage} />
       <p className="hint">{t('You can leave. Either all changes are made or none.')}</p>
     </div>

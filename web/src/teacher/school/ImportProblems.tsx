@@ -27,39 +27,72 @@ export function ImportProblems({ preview: p, cells, setCells, skipped, setSkippe
   return (
     <section aria-labelledby="problems">
       <h2 id="problems">{heads.filter((_, i) => counts[i]! > 0).join(', ')}</h2>
-      <div className="scroll problems" tabIndex={0} role="region" aria-labelledby="problems"><table>
-        <thead><tr>
-          <th>{t('Where')}</th><th>{t('Column')}</th><th>{t('Value in file')}</th><th>{t('Reason')}</th>
-          <th><span className="hide">{t('Skip')}</span></th>
-        </tr></thead>
-        <tbody>{p.problems.map((x, i) => (
-          <Row key={i} line={x} value={cells[`${x.file}|${x.line}|${x.column}`] ?? x.value}
-            out={skipped.some((d) => d.file === x.file && d.line === x.line)}
-            fix={(value) => setCells({ ...cells, [`${x.file}|${x.line}|${x.column}`]: value })}
-            skip={() => setSkipped([...skipped, { file: x.file, line: x.line, column: null, value: null }])} />
-        ))}</tbody>
-      </table></div>
+      <div className="scroll problems" tabIndex={0} role="region" aria-labelledby="problems">
+        <table>
+          <thead>
+            <tr>
+              <th>{t('Where')}</th>
+              <th>{t('Column')}</th>
+              <th>{t('Value in file')}</th>
+              <th>{t('Reason')}</th>
+              <th>
+                <span className="hide">{t('Skip')}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {p.problems.map((x, i) => (
+              <Row
+                key={i}
+                line={x}
+                value={cells[`${x.file}|${x.line}|${x.column}`] ?? x.value}
+                out={skipped.some((d) => d.file === x.file && d.line === x.line)}
+                fix={(value) => setCells({ ...cells, [`${x.file}|${x.line}|${x.column}`]: value })}
+                skip={() => setSkipped([...skipped, { file: x.file, line: x.line, column: null, value: null }])}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
       {children}
     </section>
   );
 }
 
-interface RowProps { line: Line; value: string; out: boolean; fix: (value: string) => void; skip: () => void }
+interface RowProps {
+  line: Line;
+  value: string;
+  out: boolean;
+  fix: (value: string) => void;
+  skip: () => void;
+}
 
 function Row({ line: x, value, out, fix, skip }: RowProps) {
   const where = t('{{file}}, line {{line}}', { file: x.file, line: x.line });
   return (
     <tr className={x.stops ? undefined : 'remark'}>
-      <td>{where}</td><td>{x.column}</td>
-      <td>{x.stops && !out
-        ? <input type="text" aria-label={t('{{column}} in line {{line}}', { column: x.column, line: x.line })} value={value} onChange={(e) => fix(e.target.value)} />
-        : x.value}</td>
+      <td>{where}</td>
+      <td>{x.column}</td>
+      <td>
+        {x.stops && !out ? (
+          <input
+            type="text"
+            aria-label={t('{{column}} in line {{line}}', { column: x.column, line: x.line })}
+            value={value}
+            onChange={(e) => fix(e.target.value)}
+          />
+        ) : (
+          x.value
+        )}
+      </td>
       <td className="wrap">{x.reason}</td>
-      <td>{x.stops && (
-        <button className="btn small" disabled={out} onClick={skip} aria-label={t('Skip {{where}}', { where })}>
-          {out ? t('Skipped') : t('Skip')}
-        </button>
-      )}</td>
+      <td>
+        {x.stops && (
+          <button className="btn small" disabled={out} onClick={skip} aria-label={t('Skip {{where}}', { where })}>
+            {out ? t('Skipped') : t('Skip')}
+          </button>
+        )}
+      </td>
     </tr>
   );
 }

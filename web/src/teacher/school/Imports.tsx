@@ -8,29 +8,92 @@ import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 
-const states: Record<string, string> = { waiting: 'Waiting', working: 'In progress', ready: 'Checked, not imported', applied: 'Imported', undone: 'Undone', failed: 'Stopped' };
+const states: Record<string, string> = {
+  waiting: 'Waiting',
+  working: 'In progress',
+  ready: 'Checked, not imported',
+  applied: 'Imported',
+  undone: 'Undone',
+  failed: 'Stopped',
+};
 export const stateWord = (state: string) => t(states[state] ?? state);
 
 /** The whole school's roster, in and out, as files or from the district's server. */
 export default function Imports() {
   const imports = useQuery({ queryKey: ['imports'], queryFn: () => get<Api<'ImportsView'>>('/school/imports') });
   const navigate = useNavigate();
-  const go = { onSuccess: (made: Api<'MadeImport'>) => void navigate(`/school/imports/${made.id}`), onError: (e: unknown) => { toast.error(sentence(e)); } };
-  const upload = useMutation({ mutationFn: (file: File) => send<Api<'MadeImport'>>(`/school/imports?name=${encodeURIComponent(file.name)}`, file), ...go });
+  const go = {
+    onSuccess: (made: Api<'MadeImport'>) => void navigate(`/school/imports/${made.id}`),
+    onError: (e: unknown) => {
+      toast.error(sentence(e));
+    },
+  };
+  const upload = useMutation({
+    mutationFn: (file: File) => send<Api<'MadeImport'>>(`/school/imports?name=${encodeURIComponent(file.name)}`, file),
+    ...go,
+  });
   const fetchIt = useMutation({ mutationFn: () => post<Api<'MadeImport'>>('/school/imports/source'), ...go });
   const busy = upload.isPending || fetchIt.isPending;
   return (
     <section className="listpage" aria-labelledby="title">
-      <div className="head"><h1 id="title">{t('Roster files')}</h1>
-        <FileButton label={busy ? t('Sending…') : t('Choose OneRoster zip')} accept=".zip" main={!busy} disabled={busy} take={(file) => upload.mutate(file)} />
-        {imports.data?.source && <button className="btn" disabled={busy} onClick={() => fetchIt.mutate()}>{t('Fetch from {{name}}', { name: imports.data.source })}</button>}
-        <span className="grow" /><a className="btn" href="/api/school/roster.zip"><DownloadSimple size={20} aria-hidden />{t('Export OneRoster zip')}</a></div>
-      <Show query={imports}>{(v) => v.imports.length === 0 ? <Empty title={t('No roster file yet')}><p>{t('A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change before it is made and can undo all of it.')}</p></Empty> : (
-        <div className="scroll" tabIndex={0} role="region" aria-labelledby="title"><table>
-          <thead><tr><th>{t('File')}</th><th>{t('When')}</th><th>{t('State')}</th></tr></thead>
-          <tbody>{v.imports.map((i) => <tr key={i.id}><th scope="row"><Link to={`/school/imports/${i.id}`}>{i.name}</Link></th><td>{dayOf(i.madeAt)} {timeOf(i.madeAt)}</td><td>{stateWord(i.state)}</td></tr>)}</tbody>
-        </table></div>
-      )}</Show>
+      <div className="head">
+        <h1 id="title">{t('Roster files')}</h1>
+        <FileButton
+          label={busy ? t('Sending…') : t('Choose OneRoster zip')}
+          accept=".zip"
+          main={!busy}
+          disabled={busy}
+          take={(file) => upload.mutate(file)}
+        />
+        {imports.data?.source && (
+          <button className="btn" disabled={busy} onClick={() => fetchIt.mutate()}>
+            {t('Fetch from {{name}}', { name: imports.data.source })}
+          </button>
+        )}
+        <span className="grow" />
+        <a className="btn" href="/api/school/roster.zip">
+          <DownloadSimple size={20} aria-hidden />
+          {t('Export OneRoster zip')}
+        </a>
+      </div>
+      <Show query={imports}>
+        {(v) =>
+          v.imports.length === 0 ? (
+            <Empty title={t('No roster file yet')}>
+              <p>
+                {t(
+                  'A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change before it is made and can undo all of it.',
+                )}
+              </p>
+            </Empty>
+          ) : (
+            <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
+              <table>
+                <thead>
+                  <tr>
+                    <th>{t('File')}</th>
+                    <th>{t('When')}</th>
+                    <th>{t('State')}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {v.imports.map((i) => (
+                    <tr key={i.id}>
+                      <th scope="row">
+                        <Link to={`/school/imports/${i.id}`}>{i.name}</Link>
+                      </th>
+                      <td>
+                        {dayOf(i.madeAt)} {timeOf(i.madeAt)}
+                      </td>
+                      <td>{stateWord(i.state)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          )
+        }
+      </Show>
     </section>
   );
 }

@@ -13,60 +13,182 @@ const whole = (r: SchoolReader) => `${r.givenName} ${r.familyName}`.trim();
 
 /** What a school lead does for one reader: take the record out, hand the reader to another school, bring back, delete. */
 export function ReaderActions({ reader, close }: { reader: SchoolReader; close: () => void }) {
-  const stays = useQuery({ queryKey: ['stays', reader.id], queryFn: () => get<Api<'Stay'>[]>(`/readers/${reader.id}/stays`) });
+  const stays = useQuery({
+    queryKey: ['stays', reader.id],
+    queryFn: () => get<Api<'Stay'>[]>(`/readers/${reader.id}/stays`),
+  });
   return (
     <Window title={whole(reader)} close={close} wide>
       <div className="twocol">
         <div>
           <h3>{t('Classes')}</h3>
-          <Show query={stays}>{(rows) => rows.length === 0 ? <p className="hint">{t('In no class so far.')}</p> : <ul className="stays">{rows.map((s, i) => <li key={i}><b>{s.className}</b> <span className="soft">{s.yearName}, {s.schoolName}, {s.to ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) }) : t('since {{day}}', { day: dayOf(s.from) })}</span></li>)}</ul>}</Show>
+          <Show query={stays}>
+            {(rows) =>
+              rows.length === 0 ? (
+                <p className="hint">{t('In no class so far.')}</p>
+              ) : (
+                <ul className="stays">
+                  {rows.map((s, i) => (
+                    <li key={i}>
+                      <b>{s.className}</b>{' '}
+                      <span className="soft">
+                        {s.yearName}, {s.schoolName},{' '}
+                        {s.to
+                          ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) })
+                          : t('since {{day}}', { day: dayOf(s.from) })}
+                      </span>
+                    </li>
+                  ))}
+                </ul>
+              )
+            }
+          </Show>
           <h3>{t('The whole record')}</h3>
-          <p className="hint">{t('Everything kept about {{name}}: roster, levels, answers, goals, who looked.', { name: reader.givenName })}</p>
-          <p className="row"><a className="btn" href={`/api/readers/${reader.id}/record.pdf`} target="_blank" rel="noreferrer">{t('As PDF')}</a><a className="btn" href={`/api/readers/${reader.id}/record.json`} download>{t('As JSON')}</a></p>
+          <p className="hint">
+            {t('Everything kept about {{name}}: roster, levels, answers, goals, who looked.', {
+              name: reader.givenName,
+            })}
+          </p>
+          <p className="row">
+            <a className="btn" href={`/api/readers/${reader.id}/record.pdf`} target="_blank" rel="noreferrer">
+              {t('As PDF')}
+            </a>
+            <a className="btn" href={`/api/readers/${reader.id}/record.json`} download>
+              {t('As JSON')}
+            </a>
+          </p>
         </div>
-        <div><IntoClass reader={reader} close={close} /><ToSchool reader={reader} close={close} /><Delete reader={reader} close={close} /></div>
+        <div>
+          <IntoClass reader={reader} close={close} />
+          <ToSchool reader={reader} close={close} />
+          <Delete reader={reader} close={close} />
+        </div>
       </div>
     </Window>
   );
 }
 
 function IntoClass({ reader, close }: { reader: SchoolReader; close: () => void }) {
-  const classes = useQuery({ queryKey: ['school-classes'], queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes') });
+  const classes = useQuery({
+    queryKey: ['school-classes'],
+    queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes'),
+  });
   const [to, setTo] = useState('');
   const refresh = useRefresh();
   const said = useSaid();
-  const enrol = useMutation({ mutationFn: () => post<Api<'RosterChanged'>>(`/classes/${to}/enrol`, { readerIds: [reader.id] }), onSuccess: (d) => { said(d.sentence, d.changeId); void refresh(); close(); }, onError: (e) => toast.error(sentence(e)) });
+  const enrol = useMutation({
+    mutationFn: () => post<Api<'RosterChanged'>>(`/classes/${to}/enrol`, { readerIds: [reader.id] }),
+    onSuccess: (d) => {
+      said(d.sentence, d.changeId);
+      void refresh();
+      close();
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
   return (
-    <section><h3>{reader.leftSchool ? t('Bring back') : t('Put into a class')}</h3>
-      <p className="row"><select aria-label={t('Class')} value={to} onChange={(e) => setTo(e.target.value)}><option value="">{t('Choose a class')}</option>{(classes.data ?? []).filter((c) => !c.closed).map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}</select><button className="btn" disabled={!to} onClick={() => enrol.mutate()}>{t('Put in')}</button></p></section>
+    <section>
+      <h3>{reader.leftSchool ? t('Bring back') : t('Put into a class')}</h3>
+      <p className="row">
+        <select aria-label={t('Class')} value={to} onChange={(e) => setTo(e.target.value)}>
+          <option value="">{t('Choose a class')}</option>
+          {(classes.data ?? [])
+            .filter((c) => !c.closed)
+            .map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}
+              </option>
+            ))}
+        </select>
+        <button className="btn" disabled={!to} onClick={() => enrol.mutate()}>
+          {t('Put in')}
+        </button>
+      </p>
+    </section>
   );
 }
 
 function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }) {
-  const transfers = useQuery({ queryKey: ['transfers'], queryFn: () => get<Api<'TransfersView'>>('/school/transfers') });
+  const transfers = useQuery({
+    queryKey: ['transfers'],
+    queryFn: () => get<Api<'TransfersView'>>('/school/transfers'),
+  });
   const [to, setTo] = useState('');
   const refresh = useRefresh();
-  const ask = useMutation({ mutationFn: () => post('/school/transfers', { readerId: reader.id, toSchoolId: to }), onSuccess: () => { toast.success(t('Offered. {{name}} stays here until the other school takes them.', { name: reader.givenName })); void refresh(); close(); }, onError: (e) => toast.error(sentence(e)) });
+  const ask = useMutation({
+    mutationFn: () => post('/school/transfers', { readerId: reader.id, toSchoolId: to }),
+    onSuccess: () => {
+      toast.success(t('Offered. {{name}} stays here until the other school takes them.', { name: reader.givenName }));
+      void refresh();
+      close();
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
   const schools = transfers.data?.schools ?? [];
   if (schools.length === 0) return null;
   return (
-    <section><h3>{t('To another school')}</h3>
-      <p className="row"><select aria-label={t('School')} value={to} onChange={(e) => setTo(e.target.value)}><option value="">{t('Choose a school')}</option>{schools.map((s) => <option key={s.id} value={s.id}>{s.name}</option>)}</select><button className="btn" disabled={!to} onClick={() => ask.mutate()}>{t('Offer')}</button></p></section>
+    <section>
+      <h3>{t('To another school')}</h3>
+      <p className="row">
+        <select aria-label={t('School')} value={to} onChange={(e) => setTo(e.target.value)}>
+          <option value="">{t('Choose a school')}</option>
+          {schools.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.name}
+            </option>
+          ))}
+        </select>
+        <button className="btn" disabled={!to} onClick={() => ask.mutate()}>
+          {t('Offer')}
+        </button>
+      </p>
+    </section>
   );
 }
 
 function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) {
-  const goes = useQuery({ queryKey: ['goes along', reader.id], queryFn: () => get<Api<'GoesAlong'>[]>(`/readers/${reader.id}/delete`) });
+  const goes = useQuery({
+    queryKey: ['goes along', reader.id],
+    queryFn: () => get<Api<'GoesAlong'>[]>(`/readers/${reader.id}/delete`),
+  });
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
   const refresh = useRefresh();
-  const gone = useMutation({ mutationFn: () => post(`/readers/${reader.id}/delete`, { name }), onSuccess: () => { toast.success(t('Deleted, with everything that was kept.')); void refresh(); close(); }, onError: setError });
+  const gone = useMutation({
+    mutationFn: () => post(`/readers/${reader.id}/delete`, { name }),
+    onSuccess: () => {
+      toast.success(t('Deleted, with everything that was kept.'));
+      void refresh();
+      close();
+    },
+    onError: setError,
+  });
   return (
-    <details><summary>{t('Delete for good')}</summary>
-      <p className="hint">{t('Deletes {{name}} with every answer, level, goal and guardian of nobody else. It cannot be undone; the log keeps only that it was done.', { name: whole(reader) })}</p>
-      {goes.data && goes.data.length > 0 && <p className="hint">{t('With the reader go: {{what}}. Roster files lose the reader’s rows. Texts, classes and other readers stay.', { what: goes.data.map((g) => `${number(g.count)} ${t(g.what)}`).join(', ') })}</p>}
-      <Field id="sure" label={t('Type the whole name to be sure')} error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}><input id="sure" type="text" autoComplete="off" value={name} onChange={(e) => setName(e.target.value)} /></Field>
-      <button className="btn" disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>{t('Delete everything of {{name}}', { name: reader.givenName })}</button>
+    <details>
+      <summary>{t('Delete for good')}</summary>
+      <p className="hint">
+        {t(
+          'Deletes {{name}} with every answer, level, goal and guardian of nobody else. It cannot be undone; the log keeps only that it was done.',
+          { name: whole(reader) },
+        )}
+      </p>
+      {goes.data && goes.data.length > 0 && (
+        <p className="hint">
+          {t(
+            'With the reader go: {{what}}. Roster files lose the reader’s rows. Texts, classes and other readers stay.',
+            { what: goes.data.map((g) => `${number(g.count)} ${t(g.what)}`).join(', ') },
+          )}
+        </p>
+      )}
+      <Field
+        id="sure"
+        label={t('Type the whole name to be sure')}
+        error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
+      >
+        <input id="sure" type="text" autoComplete="off" value={name} onChange={(e) => setName(e.target.value)} />
+      </Field>
+      <button className="btn" disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>
+        {t('Delete everything of {{name}}', { name: reader.givenName })}
+      </button>
     </details>
   );
 }
@@ -77,15 +199,48 @@ function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void })
   const [keep, setKeep] = useState(0);
   const refresh = useRefresh();
   const said = useSaid();
-  const merge = useMutation({ mutationFn: () => post<Api<'RosterChanged'>>(`/readers/${readers[keep]!.id}/merge`, { otherId: readers[1 - keep]!.id }), onSuccess: (d) => { said(d.sentence, d.changeId); void refresh(); setOpen(false); done(); }, onError: (e) => toast.error(sentence(e)) });
+  const merge = useMutation({
+    mutationFn: () =>
+      post<Api<'RosterChanged'>>(`/readers/${readers[keep]!.id}/merge`, { otherId: readers[1 - keep]!.id }),
+    onSuccess: (d) => {
+      said(d.sentence, d.changeId);
+      void refresh();
+      setOpen(false);
+      done();
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
   return (
     <>
-      <button className="btn small" onClick={() => setOpen(true)}>{t('Merge these two…')}</button>
-      {open && <Window title={t('The same child twice?')} close={() => setOpen(false)}>
-        <p>{t('One of the two stays. What the other read, answered and was given goes along, and the level is worked out anew from all of it.')}</p>
-        <fieldset className="ticklist"><legend>{t('Who stays')}</legend>{readers.map((r, i) => <label key={r.id}><input type="radio" name="keep" checked={keep === i} onChange={() => setKeep(i)} />{whole(r)}, {r.userName}, {t('grade {{grade}}', { grade: r.grade })}, {r.classes || t('in no class')}</label>)}</fieldset>
-        <p className="row end"><button className="btn" onClick={() => setOpen(false)}>{t('Cancel')}</button><button className="btn main" disabled={merge.isPending} onClick={() => merge.mutate()}>{t('Make one reader of them')}</button></p>
-      </Window>}
+      <button className="btn small" onClick={() => setOpen(true)}>
+        {t('Merge these two…')}
+      </button>
+      {open && (
+        <Window title={t('The same child twice?')} close={() => setOpen(false)}>
+          <p>
+            {t(
+              'One of the two stays. What the other read, answered and was given goes along, and the level is worked out anew from all of it.',
+            )}
+          </p>
+          <fieldset className="ticklist">
+            <legend>{t('Who stays')}</legend>
+            {readers.map((r, i) => (
+              <label key={r.id}>
+                <input type="radio" name="keep" checked={keep === i} onChange={() => setKeep(i)} />
+                {whole(r)}, {r.userName}, {t('grade {{grade}}', { grade: r.grade })}, {r.classes || t('in no class')}
+              </label>
+            ))}
+          </fieldset>
+          <p className="row end">
+            <button className="btn" onClick={() => setOpen(false)}>
+              {t('Cancel')}
+            </button>
+            <button className="btn main" disabled={merge.isPending} onClick={() => merge.mutate()}>
+              {t('Make one reader of them')}
+            </button>
+          </p>
+        </Window>
+      )}
     </>
   );
 }

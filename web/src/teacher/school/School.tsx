@@ -23,7 +23,17 @@ const Chart = part(() => import('./Chart'));
 const Choices = part(() => import('./Choices'));
 const Log = part(() => import('./Log'));
 
-const places = [['', 'Readers'], ['classes', 'Classes'], ['staff', 'Staff'], ['imports', 'Roster files'], ['windows', 'Windows'], ['years', 'Years'], ['chart', 'Level chart'], ['choices', 'Choices'], ['log', 'Log']] as const;
+const places = [
+  ['', 'Readers'],
+  ['classes', 'Classes'],
+  ['staff', 'Staff'],
+  ['imports', 'Roster files'],
+  ['windows', 'Windows'],
+  ['years', 'Years'],
+  ['chart', 'Level chart'],
+  ['choices', 'Choices'],
+  ['log', 'Log'],
+] as const;
 
 /** The school lead's side: the whole school, in the same frame. */
 export default function School({ session }: { session: Session }) {
@@ -33,33 +43,57 @@ export default function School({ session }: { session: Session }) {
   return (
     <div className="teacher school">
       <header className="masthead">
-        <NavLink className="mark" to={first ? `/class/${first.id}` : '/school'}><Mark />Deep Current</NavLink>
-        <b className="class">{t('The school')}</b><span className="grow" />
-        {first && <button className="btn plain" onClick={() => void navigate(`/class/${first.id}`)}>{t('To my classes')}</button>}
-        <button className="btn plain" onClick={() => setMaking(true)}>{t('New class…')}</button>
+        <NavLink className="mark" to={first ? `/class/${first.id}` : '/school'}>
+          <Mark />
+          Deep Current
+        </NavLink>
+        <b className="class">{t('The school')}</b>
+        <span className="grow" />
+        {first && (
+          <button className="btn plain" onClick={() => void navigate(`/class/${first.id}`)}>
+            {t('To my classes')}
+          </button>
+        )}
+        <button className="btn plain" onClick={() => setMaking(true)}>
+          {t('New class…')}
+        </button>
         <PersonMenu session={session} />
       </header>
-      <nav className="places" aria-label={t('Places')}><ul>{places.map(([path, name]) => <li key={path}><NavLink to={path ? `/school/${path}` : '/school'} end={path === ''}>{t(name)}</NavLink></li>)}</ul></nav>
+      <nav className="places" aria-label={t('Places')}>
+        <ul>
+          {places.map(([path, name]) => (
+            <li key={path}>
+              <NavLink to={path ? `/school/${path}` : '/school'} end={path === ''}>
+                {t(name)}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      </nav>
       <div className="neatline" aria-hidden />
-      <main className="work"><div className="workarea"><Suspense fallback={<Loading />}>
-        <Routes>
-          <Route index element={<SchoolReaders />} />
-          <Route path="classes" element={<Classes />} />
-          <Route path="staff" element={<Staff />} />
-          <Route path="imports" element={<Imports />} />
-          <Route path="imports/:importId" element={<ImportPage />} />
-          <Route path="windows" element={<Windows />} />
-          <Route path="windows/checks" element={<SchoolChecks />} />
-          <Route path="windows/checks/new" element={<CheckEditor />} />
-          <Route path="windows/checks/:checkId" element={<CheckPage />} />
-          <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
-          <Route path="years" element={<Years />} />
-          <Route path="chart" element={<Chart />} />
-          <Route path="choices" element={<Choices />} />
-          <Route path="log" element={<Log />} />
-          <Route path="*" element={<Navigate to="/school" replace />} />
-        </Routes>
-      </Suspense></div></main>
+      <main className="work">
+        <div className="workarea">
+          <Suspense fallback={<Loading />}>
+            <Routes>
+              <Route index element={<SchoolReaders />} />
+              <Route path="classes" element={<Classes />} />
+              <Route path="staff" element={<Staff />} />
+              <Route path="imports" element={<Imports />} />
+              <Route path="imports/:importId" element={<ImportPage />} />
+              <Route path="windows" element={<Windows />} />
+              <Route path="windows/checks" element={<SchoolChecks />} />
+              <Route path="windows/checks/new" element={<CheckEditor />} />
+              <Route path="windows/checks/:checkId" element={<CheckPage />} />
+              <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
+              <Route path="years" element={<Years />} />
+              <Route path="chart" element={<Chart />} />
+              <Route path="choices" element={<Choices />} />
+              <Route path="log" element={<Log />} />
+              <Route path="*" element={<Navigate to="/school" replace />} />
+            </Routes>
+          </Suspense>
+        </div>
+      </main>
       {making && <NewClassDialog close={() => setMaking(false)} />}
     </div>
   );

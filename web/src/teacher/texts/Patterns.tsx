@@ -5,12 +5,31 @@ import type { Measured } from './Why';
 // What has been taught so far is the teacher's own, the same for every early text, and stays on the device.
 const name = 'dc-taught';
 const listeners = new Set<() => void>();
-let text: string | null = null, keys: string[] = [];
-const read = () => { const now = localStorage.getItem(name); if (now !== text) { text = now; try { keys = JSON.parse(now ?? '[]') as string[]; } catch { keys = []; } } return keys; };
-const teach = (next: string[]) => { localStorage.setItem(name, JSON.stringify(next)); listeners.forEach((l) => l()); };
+let text: string | null = null,
+  keys: string[] = [];
+const read = () => {
+  const now = localStorage.getItem(name);
+  if (now !== text) {
+    text = now;
+    try {
+      keys = JSON.parse(now ?? '[]') as string[];
+    } catch {
+      keys = [];
+    }
+  }
+  return keys;
+};
+const teach = (next: string[]) => {
+  localStorage.setItem(name, JSON.stringify(next));
+  listeners.forEach((l) => l());
+};
 
 /** Keys of the letter–sound patterns taught so far. */
-export const useTaught = () => useSyncExternalStore((l) => { listeners.add(l); return () => listeners.delete(l); }, read);
+export const useTaught = () =>
+  useSyncExternalStore((l) => {
+    listeners.add(l);
+    return () => listeners.delete(l);
+  }, read);
 
 /** The letter–sound patterns of an early text: those that were taught are ticked, and the words that break them are named. */
 export function Patterns({ m }: { m: Measured }) {
@@ -18,9 +37,41 @@ export function Patterns({ m }: { m: Measured }) {
   if (m.patterns.length === 0) return null;
   const toggle = (key: string) => teach(taught.includes(key) ? taught.filter((k) => k !== key) : [...taught, key]);
   return (
-    <details open={taught.length > 0}><summary>{t('Letter–sound patterns ({{n}})', { n: m.patterns.length })}</summary>
-      <p className="small soft">{t('Tick what has been taught; the words that break it are named.')} {taught.length > 0 && <button type="button" className="btn small" onClick={() => teach([])}>{t('Tick none')}</button>}</p>
-      {taught.length > 0 && <p className="small" role="status">{m.breaks.length === 0 ? t('Every word keeps to what was taught.') : <><b>{t('{{count}} words break it:', { count: m.breaks.length })}</b> {m.breaks.map((b) => `${b.word} (${b.needs.join(', ')})`).join(', ')}</>}</p>}
-      <dl className="patterns">{m.patterns.map((p) => <div key={p.key}><dt><label className="tickline"><input type="checkbox" checked={taught.includes(p.key)} onChange={() => toggle(p.key)} />{p.name} <span className="soft">{p.times}</span></label></dt><dd>{p.words.join(', ')}</dd></div>)}</dl></details>
+    <details open={taught.length > 0}>
+      <summary>{t('Letter–sound patterns ({{n}})', { n: m.patterns.length })}</summary>
+      <p className="small soft">
+        {t('Tick what has been taught; the words that break it are named.')}{' '}
+        {taught.length > 0 && (
+          <button type="button" className="btn small" onClick={() => teach([])}>
+            {t('Tick none')}
+          </button>
+        )}
+      </p>
+      {taught.length > 0 && (
+        <p className="small" role="status">
+          {m.breaks.length === 0 ? (
+            t('Every word keeps to what was taught.')
+          ) : (
+            <>
+              <b>{t('{{count}} words break it:', { count: m.breaks.length })}</b>{' '}
+              {m.breaks.map((b) => `${b.word} (${b.needs.join(', ')})`).join(', ')}
+            </>
+          )}
+        </p>
+      )}
+      <dl className="patterns">
+        {m.patterns.map((p) => (
+          <div key={p.key}>
+            <dt>
+              <label className="tickline">
+                <input type="checkbox" checked={taught.includes(p.key)} onChange={() => toggle(p.key)} />
+                {p.name} <span className="soft">{p.times}</span>
+              </label>
+            </dt>
+            <dd>{p.words.join(', ')}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
   );
 }

@@ -18,18 +18,60 @@ export function Searches({ ask }: { ask: Ask }) {
   const client = useQueryClient();
   const [naming, setNaming] = useState(false);
   const rows = saved.data ?? [];
-  const open = (s: Saved) => setParams((now) => { for (const f of fields) now.delete(f); new URLSearchParams(s.query).forEach((value, name) => now.set(name, value)); return now; });
-  const forget = (s: Saved) => void remove(`/library/searches/${s.id}`).then(() => { toast.success(t('{{name}} is no longer kept', { name: s.name }), { action: { label: t('Undo'), onClick: () => void post('/library/searches', { name: s.name, query: s.query }).then(() => client.invalidateQueries({ queryKey: ['searches'] })) } }); return client.invalidateQueries({ queryKey: ['searches'] }); }, (e: unknown) => toast.error(sentence(e)));
+  const open = (s: Saved) =>
+    setParams((now) => {
+      for (const f of fields) now.delete(f);
+      new URLSearchParams(s.query).forEach((value, name) => now.set(name, value));
+      return now;
+    });
+  const forget = (s: Saved) =>
+    void remove(`/library/searches/${s.id}`).then(
+      () => {
+        toast.success(t('{{name}} is no longer kept', { name: s.name }), {
+          action: {
+            label: t('Undo'),
+            onClick: () =>
+              void post('/library/searches', { name: s.name, query: s.query }).then(() =>
+                client.invalidateQueries({ queryKey: ['searches'] }),
+              ),
+          },
+        });
+        return client.invalidateQueries({ queryKey: ['searches'] });
+      },
+      (e: unknown) => toast.error(sentence(e)),
+    );
   return (
     <>
       <Menu label={rows.length > 0 ? t('Kept searches ({{n}})', { n: rows.length }) : t('Kept searches')}>
-        {rows.map((s) => <DropdownMenu.Item key={s.id} className="item" onSelect={() => open(s)}>{s.name}</DropdownMenu.Item>)}
-        {rows.length === 0 && <DropdownMenu.Label className="item soft">{t('None yet. Narrow the list, then keep it.')}</DropdownMenu.Label>}
+        {rows.map((s) => (
+          <DropdownMenu.Item key={s.id} className="item" onSelect={() => open(s)}>
+            {s.name}
+          </DropdownMenu.Item>
+        ))}
+        {rows.length === 0 && (
+          <DropdownMenu.Label className="item soft">{t('None yet. Narrow the list, then keep it.')}</DropdownMenu.Label>
+        )}
         <DropdownMenu.Separator className="rule" />
-        <DropdownMenu.Item className="item" disabled={!ask.text} onSelect={() => setNaming(true)}>{t('Keep this search…')}</DropdownMenu.Item>
-        {rows.filter((s) => s.query === ask.text).map((s) => <DropdownMenu.Item key={s.id} className="item" onSelect={() => forget(s)}>{t('Forget {{name}}', { name: s.name })}</DropdownMenu.Item>)}
+        <DropdownMenu.Item className="item" disabled={!ask.text} onSelect={() => setNaming(true)}>
+          {t('Keep this search…')}
+        </DropdownMenu.Item>
+        {rows
+          .filter((s) => s.query === ask.text)
+          .map((s) => (
+            <DropdownMenu.Item key={s.id} className="item" onSelect={() => forget(s)}>
+              {t('Forget {{name}}', { name: s.name })}
+            </DropdownMenu.Item>
+          ))}
       </Menu>
-      {naming && <Keep query={ask.text} close={() => { setNaming(false); void client.invalidateQueries({ queryKey: ['searches'] }); }} />}
+      {naming && (
+        <Keep
+          query={ask.text}
+          close={() => {
+            setNaming(false);
+            void client.invalidateQueries({ queryKey: ['searches'] });
+          }}
+        />
+      )}
     </>
   );
 }
@@ -37,12 +79,29 @@ export function Searches({ ask }: { ask: Ask }) {
 function Keep({ query, close }: { query: string; close: () => void }) {
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
-  const save = (e: FormEvent) => { e.preventDefault(); void post('/library/searches', { name, query }).then(() => { toast.success(t('Kept as {{name}}', { name })); close(); }, setError); };
+  const save = (e: FormEvent) => {
+    e.preventDefault();
+    void post('/library/searches', { name, query }).then(() => {
+      toast.success(t('Kept as {{name}}', { name }));
+      close();
+    }, setError);
+  };
   return (
     <Window title={t('Keep this search')} close={close}>
       <form onSubmit={save} noValidate>
-        <Field id="search-name" label={t('Name')} error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}><input id="search-name" type="text" autoFocus value={name} onChange={(e) => setName(e.target.value)} /></Field>
-        <p className="row end"><button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main">{t('Keep')}</button></p>
+        <Field
+          id="search-name"
+          label={t('Name')}
+          error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
+        >
+          <input id="search-name" type="text" autoFocus value={name} onChange={(e) => setName(e.target.value)} />
+        </Field>
+        <p className="row end">
+          <button type="button" className="btn" onClick={close}>
+            {t('Cancel')}
+          </button>
+          <button className="btn main">{t('Keep')}</button>
+        </p>
       </form>
     </Window>
   );

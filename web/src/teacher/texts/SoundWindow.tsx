@@ -16,25 +16,82 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
   const path = `/texts/${x.id}/versions/${version.id}/sound`;
-  const act = (doing: Promise<unknown>, said: string) => { setBusy(true); setError(undefined); void doing.then(() => { toast.success(said); close(); }, (e: unknown) => { setError(e); setBusy(false); }); };
+  const act = (doing: Promise<unknown>, said: string) => {
+    setBusy(true);
+    setError(undefined);
+    void doing.then(
+      () => {
+        toast.success(said);
+        close();
+      },
+      (e: unknown) => {
+        setError(e);
+        setBusy(false);
+      },
+    );
+  };
   const keep = (file: Blob) => act(send(path, file), t('Kept. Readers can listen to it.'));
   return (
     <Window title={t('A reading of version {{name}}', { name: version.label })} close={close}>
       <p>{t('Readers of your school can listen to it while they read. One reading is kept for each version.')}</p>
-      {version.sound && !made && <p><audio controls src={`/api${path}`} aria-label={t('The reading that is kept')} /></p>}
-      {made && <p><audio controls src={made} aria-label={t('What you have recorded')} /></p>}
-      {recorder.state === 'refused' && <p className="error" role="alert">{t('This page may not use the microphone. Allow it in the browser, or bring a file.')}</p>}
-      {error ? <p className="error" role="alert">{sentence(error)}</p> : null}
+      {version.sound && !made && (
+        <p>
+          <audio controls src={`/api${path}`} aria-label={t('The reading that is kept')} />
+        </p>
+      )}
+      {made && (
+        <p>
+          <audio controls src={made} aria-label={t('What you have recorded')} />
+        </p>
+      )}
+      {recorder.state === 'refused' && (
+        <p className="error" role="alert">
+          {t('This page may not use the microphone. Allow it in the browser, or bring a file.')}
+        </p>
+      )}
+      {error ? (
+        <p className="error" role="alert">
+          {sentence(error)}
+        </p>
+      ) : null}
       <p className="row wrap">
-        {recorder.state === 'recording'
-          ? <button className="btn main" onClick={recorder.stop}><Stop size={20} aria-hidden />{t('Stop, {{time}}', { time: clock(recorder.seconds) })}</button>
-          : recorder.can && <button className="btn" disabled={busy || recorder.state === 'asking'} onClick={() => void recorder.start()}><Microphone size={20} aria-hidden />{made ? t('Record again') : t('Record it')}</button>}
-        {recorder.state !== 'recording' && <FileButton label={t('From a file')} accept="audio/*" disabled={busy} take={keep} />}
+        {recorder.state === 'recording' ? (
+          <button className="btn main" onClick={recorder.stop}>
+            <Stop size={20} aria-hidden />
+            {t('Stop, {{time}}', { time: clock(recorder.seconds) })}
+          </button>
+        ) : (
+          recorder.can && (
+            <button
+              className="btn"
+              disabled={busy || recorder.state === 'asking'}
+              onClick={() => void recorder.start()}
+            >
+              <Microphone size={20} aria-hidden />
+              {made ? t('Record again') : t('Record it')}
+            </button>
+          )
+        )}
+        {recorder.state !== 'recording' && (
+          <FileButton label={t('From a file')} accept="audio/*" disabled={busy} take={keep} />
+        )}
       </p>
       <p className="row end">
-        {version.sound && <button className="btn" disabled={busy} onClick={() => act(remove(path), t('The reading is gone'))}>{t('Take the reading away')}</button>}
-        <button className="btn" onClick={close}>{t('Cancel')}</button>
-        <button className="btn main" disabled={busy || !recorder.recording} onClick={() => recorder.recording && keep(recorder.recording.blob)}>{t('Keep this reading')}</button>
+        {version.sound && (
+          <button className="btn" disabled={busy} onClick={() => act(remove(path), t('The reading is gone'))}>
+            {t('Take the reading away')}
+          </button>
+        )}
+        <button className="btn" onClick={close}>
+          {t('Cancel')}
+        </button>
+        <button
+          className="btn main"
+          disabled={busy || !recorder.recording}
+          onClick={() => recorder.recording && keep(recorder.recording.blob)}
+        >
+          {t('Keep this reading')}
+        </button>
       </p>
     </Window>
   );

@@ -13,7 +13,15 @@ import { Field, Window } from '../frame/Window';
 import { SoundWindow } from './SoundWindow';
 import type { TextData, Version } from './TextPage';
 
-const files = [['epub', 'EPUB'], ['docx', 'DOCX'], ['html', 'HTML'], ['md', 'Markdown'], ['txt', 'Plain text'], ['zip', 'Content folder (ZIP)'], ['qti', 'QTI 3.0']] as const;
+const files = [
+  ['epub', 'EPUB'],
+  ['docx', 'DOCX'],
+  ['html', 'HTML'],
+  ['md', 'Markdown'],
+  ['txt', 'Plain text'],
+  ['zip', 'Content folder (ZIP)'],
+  ['qti', 'QTI 3.0'],
+] as const;
 
 /** What can be done with a text besides giving it. */
 export function TextActions({ x, version, classId }: { x: TextData; version: Version; classId: string }) {
@@ -24,23 +32,80 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
   const [reading, setReading] = useState(false);
   const { id, renew } = useNewId();
   const fail = (e: unknown) => toast.error(sentence(e));
-  const copy = () => void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`, { id }).then((made) => { renew(); toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title })); void client.invalidateQueries({ queryKey: ['library'] }); void go(`/class/${classId}/texts/${made.id}/change`); }, fail);
-  const retire = (retired: boolean) => void post(`/texts/${x.id}/retire`, { retired }).then(() => { toast.success(retired ? t('Retired: nobody finds it any more. What was given goes on.') : t('Back in the library'), { action: { label: t('Undo'), onClick: () => retire(!retired) } }); void refresh(); }, fail);
+  const copy = () =>
+    void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`, { id }).then((made) => {
+      renew();
+      toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title }));
+      void client.invalidateQueries({ queryKey: ['library'] });
+      void go(`/class/${classId}/texts/${made.id}/change`);
+    }, fail);
+  const retire = (retired: boolean) =>
+    void post(`/texts/${x.id}/retire`, { retired }).then(() => {
+      toast.success(
+        retired ? t('Retired: nobody finds it any more. What was given goes on.') : t('Back in the library'),
+        { action: { label: t('Undo'), onClick: () => retire(!retired) } },
+      );
+      void refresh();
+    }, fail);
   return (
     <>
       <Menu label={t('More')}>
-        {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Change it…')}</DropdownMenu.Item>}
-        {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Change its quiz…')}</DropdownMenu.Item>}
-        <DropdownMenu.Item className="item" onSelect={() => setReading(true)}>{version.sound ? t('Its reading aloud…') : t('Add a reading aloud…')}</DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={copy}>{t('Copy to change')}</DropdownMenu.Item>
+        {x.mayChange && (
+          <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>
+            {t('Change it…')}
+          </DropdownMenu.Item>
+        )}
+        {x.mayChange && (
+          <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>
+            {t('Change its quiz…')}
+          </DropdownMenu.Item>
+        )}
+        <DropdownMenu.Item className="item" onSelect={() => setReading(true)}>
+          {version.sound ? t('Its reading aloud…') : t('Add a reading aloud…')}
+        </DropdownMenu.Item>
+        <DropdownMenu.Item className="item" onSelect={copy}>
+          {t('Copy to change')}
+        </DropdownMenu.Item>
         <DropdownMenu.Label className="item soft">{t('Save as a file')}</DropdownMenu.Label>
-        {files.map(([format, name]) => <DropdownMenu.Item key={format} className="item" asChild><a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>{t(name)}</a></DropdownMenu.Item>)}
+        {files.map(([format, name]) => (
+          <DropdownMenu.Item key={format} className="item" asChild>
+            <a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>
+              {t(name)}
+            </a>
+          </DropdownMenu.Item>
+        ))}
         <DropdownMenu.Separator className="rule" />
-        {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => setStating(true)}>{t('State its depth…')}</DropdownMenu.Item>}
-        {x.mayChange && <DropdownMenu.Item className="item" onSelect={() => retire(!x.retired)}>{x.retired ? t('Bring it back') : t('Retire it')}</DropdownMenu.Item>}
+        {x.mayChange && (
+          <DropdownMenu.Item className="item" onSelect={() => setStating(true)}>
+            {t('State its depth…')}
+          </DropdownMenu.Item>
+        )}
+        {x.mayChange && (
+          <DropdownMenu.Item className="item" onSelect={() => retire(!x.retired)}>
+            {x.retired ? t('Bring it back') : t('Retire it')}
+          </DropdownMenu.Item>
+        )}
       </Menu>
-      {reading && <SoundWindow x={x} version={version} close={() => { setReading(false); void refresh(); }} />}
-      {stating && <StateDepth x={x} version={version} close={() => { setStating(false); void refresh(); }} />}
+      {reading && (
+        <SoundWindow
+          x={x}
+          version={version}
+          close={() => {
+            setReading(false);
+            void refresh();
+          }}
+        />
+      )}
+      {stating && (
+        <StateDepth
+          x={x}
+          version={version}
+          close={() => {
+            setStating(false);
+            void refresh();
+          }}
+        />
+      )}
     </>
   );
 }
@@ -49,16 +114,49 @@ function StateDepth({ x, version, close }: { x: TextData; version: Version; clos
   const [depth, setDepth] = useState(String(version.stated?.depth ?? version.depth.toFixed(1)));
   const [reason, setReason] = useState(version.stated?.reason ?? '');
   const [error, setError] = useState<unknown>();
-  const send = (value: number | null) => void put(`/texts/${x.id}/versions/${version.id}/depth`, { depth: value, reason: value === null ? null : reason }).then(() => { toast.success(value === null ? t('The formulas’ depth counts again') : t('Stated')); close(); }, setError);
-  const save = (e: FormEvent) => { e.preventDefault(); send(Number(depth)); };
+  const send = (value: number | null) =>
+    void put(`/texts/${x.id}/versions/${version.id}/depth`, {
+      depth: value,
+      reason: value === null ? null : reason,
+    }).then(() => {
+      toast.success(value === null ? t('The formulas’ depth counts again') : t('Stated'));
+      close();
+    }, setError);
+  const save = (e: FormEvent) => {
+    e.preventDefault();
+    send(Number(depth));
+  };
   return (
     <Window title={t('State the depth of version {{name}}', { name: version.label })} close={close}>
       <form onSubmit={save} noValidate>
-        <p>{t('The formulas say {{depth}} fm ± {{error}}. What you state counts instead; both stay visible.', { depth: fm(version.formulaDepth), error: version.formulaError.toFixed(1) })}</p>
-        <Field id="s-depth" label={t('Depth in fathoms')} error={fieldOf(error, 'depth')}><input id="s-depth" type="number" step="0.5" value={depth} onChange={(e) => setDepth(e.target.value)} /></Field>
-        <Field id="s-reason" label={t('Why')} error={fieldOf(error, 'reason')}><input id="s-reason" type="text" value={reason} onChange={(e) => setReason(e.target.value)} /></Field>
-        {error && !fieldOf(error, 'depth') && !fieldOf(error, 'reason') ? <p className="error" role="alert">{sentence(error)}</p> : null}
-        <p className="row end">{version.stated && <button type="button" className="btn" onClick={() => send(null)}>{t('Take the statement back')}</button>}<button type="button" className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main">{t('State it')}</button></p>
+        <p>
+          {t('The formulas say {{depth}} fm ± {{error}}. What you state counts instead; both stay visible.', {
+            depth: fm(version.formulaDepth),
+            error: version.formulaError.toFixed(1),
+          })}
+        </p>
+        <Field id="s-depth" label={t('Depth in fathoms')} error={fieldOf(error, 'depth')}>
+          <input id="s-depth" type="number" step="0.5" value={depth} onChange={(e) => setDepth(e.target.value)} />
+        </Field>
+        <Field id="s-reason" label={t('Why')} error={fieldOf(error, 'reason')}>
+          <input id="s-reason" type="text" value={reason} onChange={(e) => setReason(e.target.value)} />
+        </Field>
+        {error && !fieldOf(error, 'depth') && !fieldOf(error, 'reason') ? (
+          <p className="error" role="alert">
+            {sentence(error)}
+          </p>
+        ) : null}
+        <p className="row end">
+          {version.stated && (
+            <button type="button" className="btn" onClick={() => send(null)}>
+              {t('Take the statement back')}
+            </button>
+          )}
+          <button type="button" className="btn" onClick={close}>
+            {t('Cancel')}
+          </button>
+          <button className="btn main">{t('State it')}</button>
+        </p>
       </form>
     </Window>
   );

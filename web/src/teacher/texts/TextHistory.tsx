@@ -9,15 +9,55 @@ import type { TextData } from './TextPage';
 
 /** Every revision of a text; an earlier one can be looked at and come back to. */
 export function TextHistory({ x }: { x: TextData }) {
-  const revisions = useQuery({ queryKey: ['text', x.id, 'revisions'], queryFn: () => get<Api<'RevisionView'>[]>(`/texts/${x.id}/revisions`) });
+  const revisions = useQuery({
+    queryKey: ['text', x.id, 'revisions'],
+    queryFn: () => get<Api<'RevisionView'>[]>(`/texts/${x.id}/revisions`),
+  });
   const refresh = useRefresh();
-  const restore = (revision: number) => void post<Api<'SavedTextView'>>(`/texts/${x.id}/revisions/${revision}/restore`).then((done) => { toast.success(t('The text is as it was in revision {{n}}', { n: revision }), { description: done.warnings.join(' ') || undefined }); void refresh(); }, (e: unknown) => toast.error(sentence(e)));
+  const restore = (revision: number) =>
+    void post<Api<'SavedTextView'>>(`/texts/${x.id}/revisions/${revision}/restore`).then(
+      (done) => {
+        toast.success(t('The text is as it was in revision {{n}}', { n: revision }), {
+          description: done.warnings.join(' ') || undefined,
+        });
+        void refresh();
+      },
+      (e: unknown) => toast.error(sentence(e)),
+    );
   return (
-    <Show query={revisions}>{(rows) => (
-      <ol className="revisions" aria-label={t('History')}>{rows.map((r) => (
-        <li key={r.revision}><p><b>{t('Revision {{n}}', { n: r.revision })}</b> {dayOf(r.at)} {timeOf(r.at)}{r.by && `, ${r.by}`}: {r.note} {r.revision === x.revision ? <span className="soft">{t('as it is now')}</span> : x.mayChange && <button className="btn small" onClick={() => restore(r.revision)}>{t('Come back to revision {{n}}', { n: r.revision })}</button>}</p>
-          <details><summary>{t('What it said')}</summary>{r.versions.map((v) => <section key={v.label}><h3>{t('Version {{name}}', { name: v.label })}</h3>{v.pages.flat().map((p, i) => <p key={i}>{p.replace(/^#+\s*/, '')}</p>)}</section>)}</details></li>
-      ))}</ol>
-    )}</Show>
+    <Show query={revisions}>
+      {(rows) => (
+        <ol className="revisions" aria-label={t('History')}>
+          {rows.map((r) => (
+            <li key={r.revision}>
+              <p>
+                <b>{t('Revision {{n}}', { n: r.revision })}</b> {dayOf(r.at)} {timeOf(r.at)}
+                {r.by && `, ${r.by}`}: {r.note}{' '}
+                {r.revision === x.revision ? (
+                  <span className="soft">{t('as it is now')}</span>
+                ) : (
+                  x.mayChange && (
+                    <button className="btn small" onClick={() => restore(r.revision)}>
+                      {t('Come back to revision {{n}}', { n: r.revision })}
+                    </button>
+                  )
+                )}
+              </p>
+              <details>
+                <summary>{t('What it said')}</summary>
+                {r.versions.map((v) => (
+                  <section key={v.label}>
+                    <h3>{t('Version {{name}}', { name: v.label })}</h3>
+                    {v.pages.flat().map((p, i) => (
+                      <p key={i}>{p.replace(/^#+\s*/, '')}</p>
+                    ))}
+                  </section>
+                ))}
+              </details>
+            </li>
+          ))}
+        </ol>
+      )}
+    </Show>
   );
 }

@@ -9,10 +9,17 @@ import { pieces, strongest } from './whyPieces';
 export type Measured = Api<'MeasuredView'>;
 
 /** A text measured as it stands, also while it is being written. */
-export const useMeasured = (text: string, change: { sentenceLength: number; unfamiliar: number } = { sentenceLength: 1, unfamiliar: 1 }) => {
+export const useMeasured = (
+  text: string,
+  change: { sentenceLength: number; unfamiliar: number } = { sentenceLength: 1, unfamiliar: 1 },
+) => {
   const taught = useTaught();
   return useQuery({
-    queryKey: ['measure', text, change, taught], enabled: text.trim().length > 0, placeholderData: keepPreviousData, staleTime: Infinity, gcTime: 60_000,
+    queryKey: ['measure', text, change, taught],
+    enabled: text.trim().length > 0,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
     queryFn: () => post<Measured>('/texts/measure', { text, ...change, taught }),
   });
 };
@@ -23,14 +30,40 @@ const more = (adds: number) => `${adds < 0 ? '−' : '+'}${Math.abs(adds).toFixe
 export function WhyText({ m }: { m: Measured }) {
   if (!m.why) return null;
   return (
-    <div className="whytext">{m.plain.split('\n\n').reduce<{ at: number; out: React.ReactNode[] }>((acc, p, i) => {
-      const from = acc.at, to = from + p.length;
-      acc.out.push(<p key={i}>{pieces(m.plain, m.why!, from, to).map((x, k) => {
-        const word = x.word ? <u title={t('{{word}}: {{adds}}', { word: x.word.word, adds: more(x.word.adds) })}>{x.text}</u> : x.text;
-        return x.sentence ? <mark key={k} className={x.sentence.rank < 2 ? 'deepest' : undefined} title={t('{{words}} words: {{adds}}', { words: x.sentence.words, adds: more(x.sentence.adds) })}>{word}</mark> : <Fragment key={k}>{word}</Fragment>;
-      })}</p>);
-      return { at: to + 2, out: acc.out };
-    }, { at: 0, out: [] }).out}</div>
+    <div className="whytext">
+      {
+        m.plain.split('\n\n').reduce<{ at: number; out: React.ReactNode[] }>(
+          (acc, p, i) => {
+            const from = acc.at,
+              to = from + p.length;
+            acc.out.push(
+              <p key={i}>
+                {pieces(m.plain, m.why!, from, to).map((x, k) => {
+                  const word = x.word ? (
+                    <u title={t('{{word}}: {{adds}}', { word: x.word.word, adds: more(x.word.adds) })}>{x.text}</u>
+                  ) : (
+                    x.text
+                  );
+                  return x.sentence ? (
+                    <mark
+                      key={k}
+                      className={x.sentence.rank < 2 ? 'deepest' : undefined}
+                      title={t('{{words}} words: {{adds}}', { words: x.sentence.words, adds: more(x.sentence.adds) })}
+                    >
+                      {word}
+                    </mark>
+                  ) : (
+                    <Fragment key={k}>{word}</Fragment>
+                  );
+                })}
+              </p>,
+            );
+            return { at: to + 2, out: acc.out };
+          },
+          { at: 0, out: [] },
+        ).out
+      }
+    </div>
   );
 }
 
@@ -41,10 +74,39 @@ export function WhyLists({ m }: { m: Measured }) {
   return (
     <>
       <h3>{t('Sentences that add most')}</h3>
-      {sentences.length === 0 ? <p className="small soft">{t('None stands out.')}</p> : <ul className="addlist">{sentences.map((s) => <li key={s.start}><b>{more(s.adds)}</b> <span>“{m.plain.slice(s.start, s.end)}” <span className="soft">{t('{{count}} words', { count: s.words })}</span></span></li>)}</ul>}
+      {sentences.length === 0 ? (
+        <p className="small soft">{t('None stands out.')}</p>
+      ) : (
+        <ul className="addlist">
+          {sentences.map((s) => (
+            <li key={s.start}>
+              <b>{more(s.adds)}</b>{' '}
+              <span>
+                “{m.plain.slice(s.start, s.end)}”{' '}
+                <span className="soft">{t('{{count}} words', { count: s.words })}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
       <h3>{t('Words that add most')}</h3>
-      {m.why.words.length === 0 ? <p className="small soft">{t('All words are familiar.')}</p> : <ul className="addwords">{m.why.words.slice(0, 14).map((w) => <li key={w.word}>{w.word}{w.times > 1 && ` ×${w.times}`} <b>{more(w.adds)}</b></li>)}</ul>}
-      {m.why.dialogueShare > 0.05 && <p className="small">{t('{{share}} % of the words are spoken by somebody.', { share: Math.round(100 * m.why.dialogueShare) })}</p>}
+      {m.why.words.length === 0 ? (
+        <p className="small soft">{t('All words are familiar.')}</p>
+      ) : (
+        <ul className="addwords">
+          {m.why.words.slice(0, 14).map((w) => (
+            <li key={w.word}>
+              {w.word}
+              {w.times > 1 && ` ×${w.times}`} <b>{more(w.adds)}</b>
+            </li>
+          ))}
+        </ul>
+      )}
+      {m.why.dialogueShare > 0.05 && (
+        <p className="small">
+          {t('{{share}} % of the words are spoken by somebody.', { share: Math.round(100 * m.why.dialogueShare) })}
+        </p>
+      )}
       <Patterns m={m} />
     </>
   );
@@ -52,7 +114,20 @@ export function WhyLists({ m }: { m: Measured }) {
 
 /** What keeps a text from being measured, or its depth from meaning much. */
 export function Remarks({ m }: { m: Measured }) {
-  return m.remarks.length === 0 ? null : <div className="remarklist" role="status">{m.remarks.map((r) => <p key={r.doubt}>{r.sentence}</p>)}</div>;
+  return m.remarks.length === 0 ? null : (
+    <div className="remarklist" role="status">
+      {m.remarks.map((r) => (
+        <p key={r.doubt}>{r.sentence}</p>
+      ))}
+    </div>
+  );
 }
 
-export const depthLine = (m: Measured) => (m.depth == null ? t('not measured') : t('{{depth}} fm ± {{error}}, grade {{grade}}', { depth: fm(m.depth), error: (m.depthError ?? 0).toFixed(1), grade: m.gradeLabel ?? '' }));
+export const depthLine = (m: Measured) =>
+  m.depth == null
+    ? t('not measured')
+    : t('{{depth}} fm ± {{error}}, grade {{grade}}', {
+        depth: fm(m.depth),
+        error: (m.depthError ?? 0).toFixed(1),
+        grade: m.gradeLabel ?? '',
+      });

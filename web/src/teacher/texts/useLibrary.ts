@@ -7,16 +7,46 @@ export type LibraryRow = Api<'LibraryRow'>;
 type Answer = Api<'LibraryAnswer'>;
 
 /** What is asked of the library, as it stands in the address: so a search can be kept, sent and gone back to. */
-export const fields = ['q', 'kind', 'topic', 'fiction', 'depthFrom', 'depthTo', 'wordsTo', 'minutesTo', 'pattern', 'quiz', 'deck', 'audio', 'read', 'whose', 'season', 'retired', 'sort', 'down'] as const;
+export const fields = [
+  'q',
+  'kind',
+  'topic',
+  'fiction',
+  'depthFrom',
+  'depthTo',
+  'wordsTo',
+  'minutesTo',
+  'pattern',
+  'quiz',
+  'deck',
+  'audio',
+  'read',
+  'whose',
+  'season',
+  'retired',
+  'sort',
+  'down',
+] as const;
 export type FieldName = (typeof fields)[number];
-export type Ask = { of: (name: FieldName) => string; list: (name: 'kind' | 'topic') => string[]; put: (changes: Partial<Record<FieldName, string>>) => void; toggle: (name: 'kind' | 'topic', value: string) => void; clear: () => void; text: string; filters: number };
+export type Ask = {
+  of: (name: FieldName) => string;
+  list: (name: 'kind' | 'topic') => string[];
+  put: (changes: Partial<Record<FieldName, string>>) => void;
+  toggle: (name: 'kind' | 'topic', value: string) => void;
+  clear: () => void;
+  text: string;
+  filters: number;
+};
 
 const between = { kind: ',', topic: '|' } as const;
 
 /** The search as it is kept: its fields only, in one order. */
 export function queryOf(params: URLSearchParams): string {
   const kept = new URLSearchParams();
-  for (const name of fields) { const value = params.get(name); if (value) kept.set(name, value); }
+  for (const name of fields) {
+    const value = params.get(name);
+    if (value) kept.set(name, value);
+  }
   return kept.toString();
 }
 
@@ -35,28 +65,46 @@ export function useAsk(): Ask {
   const params = new URLSearchParams(text);
   const put = (changes: Partial<Record<FieldName, string>>) => {
     const next = new URLSearchParams(latest.current);
-    for (const [name, value] of Object.entries(changes)) if (value) next.set(name, value); else next.delete(name);
+    for (const [name, value] of Object.entries(changes))
+      if (value) next.set(name, value);
+      else next.delete(name);
     latest.current = next.toString();
     setText(latest.current);
     setSearch(next, { replace: true });
   };
   const list = (name: 'kind' | 'topic') => (params.get(name) ?? '').split(between[name]).filter(Boolean);
   return {
-    of: (name) => params.get(name) ?? '', list, put, text: queryOf(params),
-    toggle: (name, value) => { const now = list(name); put({ [name]: (now.includes(value) ? now.filter((v) => v !== value) : [...now, value]).join(between[name]) }); },
+    of: (name) => params.get(name) ?? '',
+    list,
+    put,
+    text: queryOf(params),
+    toggle: (name, value) => {
+      const now = list(name);
+      put({ [name]: (now.includes(value) ? now.filter((v) => v !== value) : [...now, value]).join(between[name]) });
+    },
     clear: () => put(Object.fromEntries(fields.filter((f) => f !== 'sort' && f !== 'down').map((f) => [f, '']))),
     filters: fields.filter((f) => !['q', 'sort', 'down'].includes(f) && params.get(f)).length,
   };
 }
 
 /** The library's answer, fifty rows at a time. */
-export const useLibrary = (classId: string, readers: string[], text: string) => useInfiniteQuery({
-  queryKey: ['library', classId, readers, text],
-  placeholderData: keepPreviousData,
-  initialPageParam: 0,
-  queryFn: ({ pageParam }) => get<Answer>(`/library?classId=${classId}${readers.length > 0 ? `&readers=${readers.join(',')}` : ''}${text && `&${text}`}${pageParam > 0 ? `&from=${pageParam}` : ''}`),
-  getNextPageParam: (last, pages) => { const shown = pages.reduce((n, p) => n + p.rows.length, 0); return shown < last.all ? shown : undefined; },
-});
+export const useLibrary = (classId: string, readers: string[], text: string) =>
+  useInfiniteQuery({
+    queryKey: ['library', classId, readers, text],
+    placeholderData: keepPreviousData,
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) =>
+      get<Answer>(
+        `/library?classId=${classId}${readers.length > 0 ? `&readers=${readers.join(',')}` : ''}${text && `&${text}`}${pageParam > 0 ? `&from=${pageParam}` : ''}`,
+      ),
+    getNextPageParam: (last, pages) => {
+      const shown = pages.reduce((n, p) => n + p.rows.length, 0);
+      return shown < last.all ? shown : undefined;
+    },
+  });
 
 /** After texts were kept, brought in or changed: whatever shows them asks again. */
-export const textsChanged = (client: QueryClient) => client.invalidateQueries({ predicate: (q) => ['text', 'texts', 'library', 'library-facets'].includes(String(q.queryKey[0])) });
+export const textsChanged = (client: QueryClient) =>
+  client.invalidateQueries({
+    predicate: (q) => ['text', 'texts', 'library', 'library-facets'].includes(String(q.queryKey[0])),
+  });

@@ -10,15 +10,33 @@ const least = 0.15;
 const marked = 8;
 
 /** The sentences that add most depth, the deepest first. */
-export const strongest = (why: Why): Sentence[] => why.sentences.filter((s) => s.adds >= least).sort((a, b) => b.adds - a.adds).slice(0, marked);
+export const strongest = (why: Why): Sentence[] =>
+  why.sentences
+    .filter((s) => s.adds >= least)
+    .sort((a, b) => b.adds - a.adds)
+    .slice(0, marked);
 
 /** A stretch of text cut where a marked sentence or word begins or ends. */
 export function pieces(text: string, why: Why, from: number, to: number): Piece[] {
   const ranked = strongest(why).map((s, rank) => ({ ...s, rank }));
-  const words = why.words.filter((w) => w.adds >= 0.05).flatMap((word) => Array.from({ length: word.at.length / 2 }, (_, i) => ({ word, start: word.at[2 * i]!, end: word.at[2 * i + 1]! })));
-  const cuts = [...new Set([from, to, ...[...ranked, ...words].flatMap((x) => [x.start, x.end])])].filter((c) => c >= from && c <= to).sort((a, b) => a - b);
+  const words = why.words
+    .filter((w) => w.adds >= 0.05)
+    .flatMap((word) =>
+      Array.from({ length: word.at.length / 2 }, (_, i) => ({
+        word,
+        start: word.at[2 * i]!,
+        end: word.at[2 * i + 1]!,
+      })),
+    );
+  const cuts = [...new Set([from, to, ...[...ranked, ...words].flatMap((x) => [x.start, x.end])])]
+    .filter((c) => c >= from && c <= to)
+    .sort((a, b) => a - b);
   return cuts.slice(1).map((end, i) => {
     const start = cuts[i]!;
-    return { text: text.slice(start, end), sentence: ranked.find((s) => s.start <= start && end <= s.end), word: words.find((w) => w.start <= start && end <= w.end)?.word };
+    return {
+      text: text.slice(start, end),
+      sentence: ranked.find((s) => s.start <= start && end <= s.end),
+      word: words.find((w) => w.start <= start && end <= w.end)?.word,
+    };
   });
 }

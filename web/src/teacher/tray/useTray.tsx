@@ -1,7 +1,12 @@
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 
 type Held = { readers: string[]; texts: string[] };
-type TrayValue = Held & { toggleReader: (id: string) => void; toggleText: (id: string) => void; pickReaders: (ids: string[], on: boolean) => void; empty: () => void };
+type TrayValue = Held & {
+  toggleReader: (id: string) => void;
+  toggleText: (id: string) => void;
+  pickReaders: (ids: string[], on: boolean) => void;
+  empty: () => void;
+};
 
 const TrayContext = createContext<TrayValue | null>(null);
 const nothing: Held = { readers: [], texts: [] };
@@ -21,13 +26,22 @@ export function TrayProvider({ classId, children }: { classId: string; children:
   const key = `dc-tray-${classId}`;
   const [held, setHeld] = useState(() => kept(key));
   useEffect(() => sessionStorage.setItem(key, JSON.stringify(held)), [key, held]);
-  const value = useMemo<TrayValue>(() => ({
-    ...held,
-    toggleReader: (id) => setHeld((h) => ({ ...h, readers: flip(h.readers, id) })),
-    toggleText: (id) => setHeld((h) => ({ ...h, texts: flip(h.texts, id) })),
-    pickReaders: (ids, on) => setHeld((h) => ({ ...h, readers: on ? [...h.readers, ...ids.filter((id) => !h.readers.includes(id))] : h.readers.filter((id) => !ids.includes(id)) })),
-    empty: () => setHeld(nothing),
-  }), [held]);
+  const value = useMemo<TrayValue>(
+    () => ({
+      ...held,
+      toggleReader: (id) => setHeld((h) => ({ ...h, readers: flip(h.readers, id) })),
+      toggleText: (id) => setHeld((h) => ({ ...h, texts: flip(h.texts, id) })),
+      pickReaders: (ids, on) =>
+        setHeld((h) => ({
+          ...h,
+          readers: on
+            ? [...h.readers, ...ids.filter((id) => !h.readers.includes(id))]
+            : h.readers.filter((id) => !ids.includes(id)),
+        })),
+      empty: () => setHeld(nothing),
+    }),
+    [held],
+  );
   return <TrayContext value={value}>{children}</TrayContext>;
 }
 

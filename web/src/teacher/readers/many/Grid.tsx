@@ -3,20 +3,51 @@ import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { t } from '../../../shared/words';
 import { fields, isEmpty, pasted, type Checked, type FieldKey, type GridRow } from './gridRows';
 
-const fates: Record<string, string> = { New: 'new', Joins: 'joins', Changed: 'changed', Unchanged: 'as it is', Question: 'same child?', Stopped: 'put right', Empty: '' };
+const fates: Record<string, string> = {
+  New: 'new',
+  Joins: 'joins',
+  Changed: 'changed',
+  Unchanged: 'as it is',
+  Question: 'same child?',
+  Stopped: 'put right',
+  Empty: '',
+};
 const rowHeight = 34;
 
 /** The grid itself: cells to type into, with what is wrong said under the row. Long lists are drawn only where they are looked at. */
-export function Grid({ rows, checked, change }: { rows: GridRow[]; checked: Checked | undefined; change: (rows: GridRow[]) => void }) {
+export function Grid({
+  rows,
+  checked,
+  change,
+}: {
+  rows: GridRow[];
+  checked: Checked | undefined;
+  change: (rows: GridRow[]) => void;
+}) {
   const frame = useRef<HTMLDivElement>(null);
   const said = (i: number) => (checked && !isEmpty(rows[i]!) ? checked.rows[i] : undefined);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: () => rowHeight, overscan: 12 });
-  const set = (i: number, key: FieldKey, value: string) => change(rows.map((r, n) => (n === i ? { ...r, [key]: value || null, sameAs: key === 'givenName' || key === 'familyName' ? null : r.sameAs } : r)));
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => rowHeight,
+    overscan: 12,
+  });
+  const set = (i: number, key: FieldKey, value: string) =>
+    change(
+      rows.map((r, n) =>
+        n === i
+          ? { ...r, [key]: value || null, sameAs: key === 'givenName' || key === 'familyName' ? null : r.sameAs }
+          : r,
+      ),
+    );
   const answer = (i: number, sameAs: string) => change(rows.map((r, n) => (n === i ? { ...r, sameAs } : r)));
   const drop = (i: number) => change(rows.filter((_, n) => n !== i));
   const onPaste = (i: number, c: number) => (e: ClipboardEvent) => {
     const next = pasted(rows, i, c, e.clipboardData.getData('text/plain'));
-    if (next) { e.preventDefault(); change(next); }
+    if (next) {
+      e.preventDefault();
+      change(next);
+    }
   };
   const onKey = (i: number, c: number) => (e: KeyboardEvent<HTMLInputElement>) => {
     const to = e.key === 'ArrowDown' || e.key === 'Enter' ? i + 1 : e.key === 'ArrowUp' ? i - 1 : -1;
@@ -29,27 +60,90 @@ export function Grid({ rows, checked, change }: { rows: GridRow[]; checked: Chec
   return (
     <div className="grid" ref={frame} role="table" aria-label={t('Readers to add')} aria-rowcount={rows.length + 1}>
       <div className="gridhead" role="row" style={{ gridTemplateColumns: template }}>
-        <span role="columnheader"><span className="hide">{t('Row')}</span></span>{fields.map((f) => <span key={f.key} role="columnheader">{t(f.name)}</span>)}<span role="columnheader">{t('What happens')}</span><span role="columnheader"><span className="hide">{t('Take away')}</span></span>
+        <span role="columnheader">
+          <span className="hide">{t('Row')}</span>
+        </span>
+        {fields.map((f) => (
+          <span key={f.key} role="columnheader">
+            {t(f.name)}
+          </span>
+        ))}
+        <span role="columnheader">{t('What happens')}</span>
+        <span role="columnheader">
+          <span className="hide">{t('Take away')}</span>
+        </span>
       </div>
       <div className="gridbody" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((item) => {
-          const i = item.index, row = rows[i]!, result = said(i);
+          const i = item.index,
+            row = rows[i]!,
+            result = said(i);
           const problem = (key: string) => result?.problems.find((p) => p.column === key);
           return (
-            <div key={i} data-index={i} ref={virtual.measureElement} role="row" aria-rowindex={i + 2} className={`gridrow ${result ? result.fate.toLowerCase() : ''}`} style={{ transform: `translateY(${item.start}px)` }}>
+            <div
+              key={i}
+              data-index={i}
+              ref={virtual.measureElement}
+              role="row"
+              aria-rowindex={i + 2}
+              className={`gridrow ${result ? result.fate.toLowerCase() : ''}`}
+              style={{ transform: `translateY(${item.start}px)` }}
+            >
               <div className="cells" style={{ gridTemplateColumns: template }}>
-                <span role="cell" className="soft">{i + 1}</span>
+                <span role="cell" className="soft">
+                  {i + 1}
+                </span>
                 {fields.map((f, c) => (
-                  <span role="cell" key={f.key}><input type="text" data-cell={`${i}.${c}`} aria-label={t('{{field}}, row {{n}}', { field: t(f.name), n: i + 1 })} aria-invalid={problem(f.key)?.stops || undefined} className={problem(f.key) ? 'wrong' : undefined} maxLength={500}
-                    value={row[f.key] ?? ''} onChange={(e) => set(i, f.key, e.target.value)} onPaste={onPaste(i, c)} onKeyDown={onKey(i, c)} /></span>
+                  <span role="cell" key={f.key}>
+                    <input
+                      type="text"
+                      data-cell={`${i}.${c}`}
+                      aria-label={t('{{field}}, row {{n}}', { field: t(f.name), n: i + 1 })}
+                      aria-invalid={problem(f.key)?.stops || undefined}
+                      className={problem(f.key) ? 'wrong' : undefined}
+                      maxLength={500}
+                      value={row[f.key] ?? ''}
+                      onChange={(e) => set(i, f.key, e.target.value)}
+                      onPaste={onPaste(i, c)}
+                      onKeyDown={onKey(i, c)}
+                    />
+                  </span>
                 ))}
-                <span role="cell" className="fate">{result && t(fates[result.fate] ?? result.fate)}</span>
-                <span role="cell">{!isEmpty(row) && <button className="btn plain small square" aria-label={t('Take row {{n}} away', { n: i + 1 })} onClick={() => drop(i)}>×</button>}</span>
+                <span role="cell" className="fate">
+                  {result && t(fates[result.fate] ?? result.fate)}
+                </span>
+                <span role="cell">
+                  {!isEmpty(row) && (
+                    <button
+                      className="btn plain small square"
+                      aria-label={t('Take row {{n}} away', { n: i + 1 })}
+                      onClick={() => drop(i)}
+                    >
+                      ×
+                    </button>
+                  )}
+                </span>
               </div>
               {result && (result.problems.length > 0 || result.twins.length > 0) && (
-                <p className="gridwhy" role="cell">{result.problems.map((p) => p.reason).join(' ')}
-                  {result.fate === 'Question' && <>{result.twins.map((twin) => <button key={twin.readerId} className="btn small" onClick={() => answer(i, twin.readerId)}>{t('Yes, {{name}} of grade {{grade}}, {{where}}', { name: twin.name, grade: twin.grade === 0 ? 'K' : twin.grade, where: twin.where })}</button>)}
-                    <button className="btn small" onClick={() => answer(i, '00000000-0000-0000-0000-000000000000')}>{t('No, another child')}</button></>}</p>
+                <p className="gridwhy" role="cell">
+                  {result.problems.map((p) => p.reason).join(' ')}
+                  {result.fate === 'Question' && (
+                    <>
+                      {result.twins.map((twin) => (
+                        <button key={twin.readerId} className="btn small" onClick={() => answer(i, twin.readerId)}>
+                          {t('Yes, {{name}} of grade {{grade}}, {{where}}', {
+                            name: twin.name,
+                            grade: twin.grade === 0 ? 'K' : twin.grade,
+                            where: twin.where,
+                          })}
+                        </button>
+                      ))}
+                      <button className="btn small" onClick={() => answer(i, '00000000-0000-0000-0000-000000000000')}>
+                        {t('No, another child')}
+                      </button>
+                    </>
+                  )}
+                </p>
               )}
             </div>
           );

@@ -17,7 +17,16 @@ describe('the grid', () => {
   });
 
   it('keeps free rows at the end, and no more than that', () => {
-    const rows = padded([...Array.from({ length: 30 }, (_, i) => ({ ...emptyRow, givenName: `R${i}` })), emptyRow, emptyRow, emptyRow, emptyRow, emptyRow, emptyRow, emptyRow]);
+    const rows = padded([
+      ...Array.from({ length: 30 }, (_, i) => ({ ...emptyRow, givenName: `R${i}` })),
+      emptyRow,
+      emptyRow,
+      emptyRow,
+      emptyRow,
+      emptyRow,
+      emptyRow,
+      emptyRow,
+    ]);
     expect(rows).toHaveLength(35);
     expect(rows.slice(30).every(isEmpty)).toBe(true);
     expect(padded([])).toHaveLength(12);

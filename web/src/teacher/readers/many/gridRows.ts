@@ -2,14 +2,31 @@ import type { Api } from '../../../shared/api';
 
 export type GridRow = Api<'ListRowView'>;
 export type Checked = Api<'CheckedListView'>;
-export type FieldKey = 'givenName' | 'familyName' | 'grade' | 'level' | 'class' | 'guardianMail' | 'homeLanguage' | 'sourceId';
+export type FieldKey =
+  'givenName' | 'familyName' | 'grade' | 'level' | 'class' | 'guardianMail' | 'homeLanguage' | 'sourceId';
 
 export const fields: { key: FieldKey; name: string; width: number }[] = [
-  { key: 'givenName', name: 'Given name', width: 150 }, { key: 'familyName', name: 'Family name', width: 150 }, { key: 'grade', name: 'Grade', width: 80 }, { key: 'level', name: 'Level', width: 90 },
-  { key: 'class', name: 'Class', width: 110 }, { key: 'guardianMail', name: 'Guardian’s e-mail', width: 190 }, { key: 'homeLanguage', name: 'Home language', width: 120 }, { key: 'sourceId', name: 'Id', width: 90 },
+  { key: 'givenName', name: 'Given name', width: 150 },
+  { key: 'familyName', name: 'Family name', width: 150 },
+  { key: 'grade', name: 'Grade', width: 80 },
+  { key: 'level', name: 'Level', width: 90 },
+  { key: 'class', name: 'Class', width: 110 },
+  { key: 'guardianMail', name: 'Guardian’s e-mail', width: 190 },
+  { key: 'homeLanguage', name: 'Home language', width: 120 },
+  { key: 'sourceId', name: 'Id', width: 90 },
 ];
 
-export const emptyRow: GridRow = { sourceId: null, givenName: null, familyName: null, grade: null, level: null, class: null, guardianMail: null, homeLanguage: null, sameAs: null };
+export const emptyRow: GridRow = {
+  sourceId: null,
+  givenName: null,
+  familyName: null,
+  grade: null,
+  level: null,
+  class: null,
+  guardianMail: null,
+  homeLanguage: null,
+  sameAs: null,
+};
 export const isEmpty = (r: GridRow) => fields.every((f) => !r[f.key]);
 
 /** The rows with some left free at the end to type into. */
@@ -20,12 +37,19 @@ export const padded = (rows: GridRow[], free = 5) => {
 
 /** Cells that were copied from a spreadsheet, put in from one cell on. A single cell is left to the field itself. */
 export function pasted(rows: GridRow[], atRow: number, atField: number, text: string): GridRow[] | null {
-  const lines = text.replace(/\r\n?/g, '\n').replace(/\n$/, '').split('\n').map((l) => l.split('\t'));
+  const lines = text
+    .replace(/\r\n?/g, '\n')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map((l) => l.split('\t'));
   if (lines.length === 1 && lines[0]!.length === 1) return null;
   const next = [...rows];
   lines.forEach((cells, i) => {
     const row: GridRow = { ...(next[atRow + i] ?? emptyRow), sameAs: null };
-    cells.forEach((cell, c) => { const field = fields[atField + c]; if (field) row[field.key] = cell.trim() || null; });
+    cells.forEach((cell, c) => {
+      const field = fields[atField + c];
+      if (field) row[field.key] = cell.trim() || null;
+    });
     next[atRow + i] = row;
   });
   return padded(next);

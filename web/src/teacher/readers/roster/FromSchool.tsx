@@ -17,16 +17,35 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
   const [enters, setEnters] = useState(0);
   const classes = useSession().data?.classes ?? [];
   const found = useQuery({
-    queryKey: ['find', roster.id, asked, grade, from], placeholderData: keepPreviousData,
-    queryFn: () => get<Api<'Found'>[]>(`/school/find?notIn=${roster.id}&name=${encodeURIComponent(asked)}${grade && `&grade=${grade}`}${from && `&classId=${from}`}`),
+    queryKey: ['find', roster.id, asked, grade, from],
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      get<Api<'Found'>[]>(
+        `/school/find?notIn=${roster.id}&name=${encodeURIComponent(asked)}${grade && `&grade=${grade}`}${from && `&classId=${from}`}`,
+      ),
   });
   const rows = (found.data ?? []).filter((r) => !chosen.some((c) => c.id === r.id));
   const elsewhere = chosen.filter((r) => r.asks).length;
-  const choose = (r: Api<'Found'> | undefined) => { if (r) { setChosen([...chosen, r]); setAsked(''); setAt(0); } };
-  const add = (readers: Api<'Found'>[]) => { change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: readers.map((r) => r.id) })); close(); };
+  const choose = (r: Api<'Found'> | undefined) => {
+    if (r) {
+      setChosen([...chosen, r]);
+      setAsked('');
+      setAt(0);
+    }
+  };
+  const add = (readers: Api<'Found'>[]) => {
+    change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: readers.map((r) => r.id) }));
+    close();
+  };
   const onKey = (e: KeyboardEvent) => {
-    if (e.key === 'ArrowDown') { e.preventDefault(); setAt(Math.min(at + 1, rows.length - 1)); }
-    if (e.key === 'ArrowUp') { e.preventDefault(); setAt(Math.max(at - 1, 0)); }
+    if (e.key === 'ArrowDown') {
+      e.preventDefault();
+      setAt(Math.min(at + 1, rows.length - 1));
+    }
+    if (e.key === 'ArrowUp') {
+      e.preventDefault();
+      setAt(Math.max(at - 1, 0));
+    }
     if (e.key === 'Enter') {
       e.preventDefault();
       // Enter takes one; Enter again, with nothing typed, is done.
@@ -44,19 +63,97 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
     else choose(row);
   };
   // Before the next key can come: an Enter in between would see what was there before.
-  useLayoutEffect(() => { if (enters > 0 && ready) arrived(); });
+  useLayoutEffect(() => {
+    if (enters > 0 && ready) arrived();
+  });
   return (
     <Window title={t('From the school’s readers')} close={close} wide>
       <div className="row">
-        <input type="search" autoFocus className="grow" aria-label={t('Name')} placeholder={t('Type a name; Enter takes the marked one')} value={asked} onChange={(e) => { setAsked(e.target.value); setAt(0); setEnters(0); }} onKeyDown={onKey} />
-        <select aria-label={t('Grade')} value={grade} onChange={(e) => setGrade(e.target.value)}><option value="">{t('any grade')}</option>{Array.from({ length: 13 }, (_, g) => <option key={g} value={g}>{t('grade {{grade}}', { grade: g === 0 ? 'K' : g })}</option>)}</select>
-        <select aria-label={t('Class')} value={from} onChange={(e) => setFrom(e.target.value)}><option value="">{t('any class')}</option>{classes.filter((c) => c.id !== roster.id).map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}</select>
+        <input
+          type="search"
+          autoFocus
+          className="grow"
+          aria-label={t('Name')}
+          placeholder={t('Type a name; Enter takes the marked one')}
+          value={asked}
+          onChange={(e) => {
+            setAsked(e.target.value);
+            setAt(0);
+            setEnters(0);
+          }}
+          onKeyDown={onKey}
+        />
+        <select aria-label={t('Grade')} value={grade} onChange={(e) => setGrade(e.target.value)}>
+          <option value="">{t('any grade')}</option>
+          {Array.from({ length: 13 }, (_, g) => (
+            <option key={g} value={g}>
+              {t('grade {{grade}}', { grade: g === 0 ? 'K' : g })}
+            </option>
+          ))}
+        </select>
+        <select aria-label={t('Class')} value={from} onChange={(e) => setFrom(e.target.value)}>
+          <option value="">{t('any class')}</option>
+          {classes
+            .filter((c) => c.id !== roster.id)
+            .map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}
+              </option>
+            ))}
+        </select>
       </div>
-      {chosen.length > 0 && <ul className="chosen" aria-label={t('Chosen')}>{chosen.map((r) => <li key={r.id}><button className="btn small" onClick={() => setChosen(chosen.filter((c) => c.id !== r.id))} aria-label={t('Put {{name}} back', { name: r.givenName })}>{r.givenName} {r.familyName} ×</button></li>)}</ul>}
-      <ul className="foundlist" aria-label={t('Found')}>{rows.map((r, i) => <li key={r.id}><button className={i === at ? 'item on' : 'item'} onClick={() => choose(r)} onMouseEnter={() => setAt(i)}><b>{r.givenName} {r.familyName}</b><span className="soft">{t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade })}, {r.leftSchool ? t('has left') : r.classes || t('in no class')}</span></button></li>)}</ul>
-      {elsewhere > 0 && <p className="hint" role="status">{t('{{count}} readers are in other classes: you ask for them, and their teachers answer.', { count: elsewhere })}</p>}
-      {found.data && rows.length === 0 && <p className="hint">{asked ? t('Nobody of this name is at the school outside this class.') : t('Everybody of the school is in this class.')}</p>}
-      <p className="row end"><button className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={chosen.length === 0} onClick={() => add(chosen)}>{chosen.length === 0 ? t('Choose readers') : t('Add {{count}} readers', { count: chosen.length })}</button></p>
+      {chosen.length > 0 && (
+        <ul className="chosen" aria-label={t('Chosen')}>
+          {chosen.map((r) => (
+            <li key={r.id}>
+              <button
+                className="btn small"
+                onClick={() => setChosen(chosen.filter((c) => c.id !== r.id))}
+                aria-label={t('Put {{name}} back', { name: r.givenName })}
+              >
+                {r.givenName} {r.familyName} ×
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <ul className="foundlist" aria-label={t('Found')}>
+        {rows.map((r, i) => (
+          <li key={r.id}>
+            <button className={i === at ? 'item on' : 'item'} onClick={() => choose(r)} onMouseEnter={() => setAt(i)}>
+              <b>
+                {r.givenName} {r.familyName}
+              </b>
+              <span className="soft">
+                {t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade })},{' '}
+                {r.leftSchool ? t('has left') : r.classes || t('in no class')}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {elsewhere > 0 && (
+        <p className="hint" role="status">
+          {t('{{count}} readers are in other classes: you ask for them, and their teachers answer.', {
+            count: elsewhere,
+          })}
+        </p>
+      )}
+      {found.data && rows.length === 0 && (
+        <p className="hint">
+          {asked
+            ? t('Nobody of this name is at the school outside this class.')
+            : t('Everybody of the school is in this class.')}
+        </p>
+      )}
+      <p className="row end">
+        <button className="btn" onClick={close}>
+          {t('Cancel')}
+        </button>
+        <button className="btn main" disabled={chosen.length === 0} onClick={() => add(chosen)}>
+          {chosen.length === 0 ? t('Choose readers') : t('Add {{count}} readers', { count: chosen.length })}
+        </button>
+      </p>
     </Window>
   );
 }

@@ -13,7 +13,14 @@ import { SupportFields } from './SupportFields';
 
 /** One reader's details, supports, sign-in and classes. */
 export function MemberDialog({ roster, member, close }: { roster: Roster; member: Member; close: () => void }) {
-  const [form, setForm] = useState({ givenName: member.givenName, familyName: member.familyName, grade: member.grade, homeLanguage: member.homeLanguage ?? '', guardianMail: member.guardianMail ?? '', supports: member.supports });
+  const [form, setForm] = useState({
+    givenName: member.givenName,
+    familyName: member.familyName,
+    grade: member.grade,
+    homeLanguage: member.homeLanguage ?? '',
+    guardianMail: member.guardianMail ?? '',
+    supports: member.supports,
+  });
   const [error, setError] = useState<unknown>();
   const refresh = useRefresh();
   const said = useSaid();
@@ -21,15 +28,37 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const done = await put<Api<'RosterChanged'>>(`/classes/${roster.id}/readers/${member.id}`, { ...form, before: { givenName: member.givenName, familyName: member.familyName, grade: member.grade, homeLanguage: member.homeLanguage, guardianMail: member.guardianMail } });
+      const done = await put<Api<'RosterChanged'>>(`/classes/${roster.id}/readers/${member.id}`, {
+        ...form,
+        before: {
+          givenName: member.givenName,
+          familyName: member.familyName,
+          grade: member.grade,
+          homeLanguage: member.homeLanguage,
+          guardianMail: member.guardianMail,
+        },
+      });
       if (done.changeId) said(done.sentence, done.changeId);
       await refresh();
       close();
-    } catch (problem) { setError(problem); }
+    } catch (problem) {
+      setError(problem);
+    }
   };
-  const leave = () => { change.mutate(() => post(`/classes/${roster.id}/readers/${member.id}/leave`)); close(); };
+  const leave = () => {
+    change.mutate(() => post(`/classes/${roster.id}/readers/${member.id}/leave`));
+    close();
+  };
   const text = (key: 'givenName' | 'familyName' | 'homeLanguage' | 'guardianMail', label: string) => (
-    <Field id={`m-${key}`} label={label} error={fieldOf(error, key)}><input id={`m-${key}`} type="text" disabled={!roster.mayChange} value={form[key]} onChange={(e) => setForm({ ...form, [key]: e.target.value })} /></Field>
+    <Field id={`m-${key}`} label={label} error={fieldOf(error, key)}>
+      <input
+        id={`m-${key}`}
+        type="text"
+        disabled={!roster.mayChange}
+        value={form[key]}
+        onChange={(e) => setForm({ ...form, [key]: e.target.value })}
+      />
+    </Field>
   );
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
@@ -37,9 +66,25 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
       <form onSubmit={(e) => void save(e)} noValidate>
         <div className="twocol">
           <div>
-            <div className="fields">{text('givenName', t('Given name'))}{text('familyName', t('Family name'))}</div>
             <div className="fields">
-              <Field id="m-grade" label={t('Grade')} error={fieldOf(error, 'grade')}><select id="m-grade" disabled={!roster.mayChange} value={form.grade} onChange={(e) => setForm({ ...form, grade: Number(e.target.value) })}>{Array.from({ length: 13 }, (_, g) => <option key={g} value={g}>{g === 0 ? 'K' : g}</option>)}</select></Field>
+              {text('givenName', t('Given name'))}
+              {text('familyName', t('Family name'))}
+            </div>
+            <div className="fields">
+              <Field id="m-grade" label={t('Grade')} error={fieldOf(error, 'grade')}>
+                <select
+                  id="m-grade"
+                  disabled={!roster.mayChange}
+                  value={form.grade}
+                  onChange={(e) => setForm({ ...form, grade: Number(e.target.value) })}
+                >
+                  {Array.from({ length: 13 }, (_, g) => (
+                    <option key={g} value={g}>
+                      {g === 0 ? 'K' : g}
+                    </option>
+                  ))}
+                </select>
+              </Field>
               {text('homeLanguage', t('Home language'))}
             </div>
             {text('guardianMail', t('Guardian’s e-mail'))}
@@ -48,34 +93,93 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
           <div>
             <SignIn roster={roster} member={member} />
             <Stays readerId={member.id} />
-            <p><Link to={`/class/${roster.id}/readers/${member.id}`}>{t('Levels and readings')}</Link></p>
+            <p>
+              <Link to={`/class/${roster.id}/readers/${member.id}`}>{t('Levels and readings')}</Link>
+            </p>
           </div>
         </div>
-        {other ? <p className="error" role="alert">{sentence(error)} {t('What you typed is kept.')}</p> : null}
-        <p className="row end">{roster.mayChange && <button type="button" className="btn plain" onClick={leave}>{t('Has left the school')}</button>}<span className="grow" /><button type="button" className="btn" onClick={close}>{t('Cancel')}</button>{roster.mayChange && <button className="btn main">{t('Save')}</button>}</p>
+        {other ? (
+          <p className="error" role="alert">
+            {sentence(error)} {t('What you typed is kept.')}
+          </p>
+        ) : null}
+        <p className="row end">
+          {roster.mayChange && (
+            <button type="button" className="btn plain" onClick={leave}>
+              {t('Has left the school')}
+            </button>
+          )}
+          <span className="grow" />
+          <button type="button" className="btn" onClick={close}>
+            {t('Cancel')}
+          </button>
+          {roster.mayChange && <button className="btn main">{t('Save')}</button>}
+        </p>
       </form>
     </Window>
   );
 }
 
 function SignIn({ roster, member }: { roster: Roster; member: Member }) {
-  const card = useQuery({ queryKey: ['sign-in', member.id], queryFn: () => get<Api<'SignInView'>>(`/readers/${member.id}/sign-in`) });
+  const card = useQuery({
+    queryKey: ['sign-in', member.id],
+    queryFn: () => get<Api<'SignInView'>>(`/readers/${member.id}/sign-in`),
+  });
   const change = useRosterChange();
-  const renew = (kind: string) => change.mutate(() => post(`/classes/${roster.id}/readers/${member.id}/secret`, { kind }));
+  const renew = (kind: string) =>
+    change.mutate(() => post(`/classes/${roster.id}/readers/${member.id}/secret`, { kind }));
   return (
-    <section aria-labelledby="signin"><h3 id="signin">{t('Sign-in')}</h3>
-      <p className="small">{t('Class code {{code}}', { code: roster.code })}, {t('user name {{name}}', { name: member.userName })}</p>
-      <Show query={card}>{(c) => <><Secret kind={c.secretKind} secret={c.secret} />
-        {roster.mayChange && <p className="row"><span className="small soft">{t('New:')}</span>{['Pictures', 'Code', 'Password'].map((k) => <button key={k} type="button" className="btn small" onClick={() => renew(k)}>{kindName(k)}</button>)}</p>}</>}</Show>
+    <section aria-labelledby="signin">
+      <h3 id="signin">{t('Sign-in')}</h3>
+      <p className="small">
+        {t('Class code {{code}}', { code: roster.code })}, {t('user name {{name}}', { name: member.userName })}
+      </p>
+      <Show query={card}>
+        {(c) => (
+          <>
+            <Secret kind={c.secretKind} secret={c.secret} />
+            {roster.mayChange && (
+              <p className="row">
+                <span className="small soft">{t('New:')}</span>
+                {['Pictures', 'Code', 'Password'].map((k) => (
+                  <button key={k} type="button" className="btn small" onClick={() => renew(k)}>
+                    {kindName(k)}
+                  </button>
+                ))}
+              </p>
+            )}
+          </>
+        )}
+      </Show>
     </section>
   );
 }
 
 function Stays({ readerId }: { readerId: string }) {
-  const stays = useQuery({ queryKey: ['stays', readerId], queryFn: () => get<Api<'Stay'>[]>(`/readers/${readerId}/stays`) });
+  const stays = useQuery({
+    queryKey: ['stays', readerId],
+    queryFn: () => get<Api<'Stay'>[]>(`/readers/${readerId}/stays`),
+  });
   return (
-    <section aria-labelledby="stays"><h3 id="stays">{t('Classes')}</h3>
-      <Show query={stays}>{(rows) => <ul className="stays">{rows.map((s, i) => <li key={i}><b>{s.className}</b> <span className="soft">{s.yearName}, {s.schoolName}, {s.to ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) }) : t('since {{day}}', { day: dayOf(s.from) })}</span></li>)}</ul>}</Show>
+    <section aria-labelledby="stays">
+      <h3 id="stays">{t('Classes')}</h3>
+      <Show query={stays}>
+        {(rows) => (
+          <ul className="stays">
+            {rows.map((s, i) => (
+              <li key={i}>
+                <b>{s.className}</b>{' '}
+                <span className="soft">
+                  {s.yearName}, {s.schoolName},{' '}
+                  {s.to
+                    ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) })
+                    : t('since {{day}}', { day: dayOf(s.from) })}
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </Show>
     </section>
   );
 }

@@ -9,19 +9,50 @@ import { useRosterChange, type Member, type Roster } from './rosterQueries';
 /** Moves readers to another class. History goes along. */
 export function MoveReaders({ roster, members, close }: { roster: Roster; members: Member[]; close: () => void }) {
   const session = useSession().data;
-  const all = useQuery({ queryKey: ['school-classes'], enabled: !!session?.lead, queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes') });
-  const classes = (session?.lead ? (all.data ?? []) : (session?.classes ?? [])).filter((c) => c.id !== roster.id && !c.closed);
+  const all = useQuery({
+    queryKey: ['school-classes'],
+    enabled: !!session?.lead,
+    queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes'),
+  });
+  const classes = (session?.lead ? (all.data ?? []) : (session?.classes ?? [])).filter(
+    (c) => c.id !== roster.id && !c.closed,
+  );
   const [to, setTo] = useState('');
   const change = useRosterChange();
-  const move = () => { change.mutate(() => post(`/classes/${roster.id}/move`, { readerIds: members.map((m) => m.id), toClassId: to })); close(); };
+  const move = () => {
+    change.mutate(() => post(`/classes/${roster.id}/move`, { readerIds: members.map((m) => m.id), toClassId: to }));
+    close();
+  };
   return (
     <Window title={t('Move {{count}} readers', { count: members.length })} close={close}>
       <p>{members.map((m) => m.givenName).join(', ')}</p>
-      {classes.length === 0 ? <p className="hint">{t('You have no other class. Make one first, or ask a school lead to move them.')}</p> : (
-        <Field id="to" label={t('To the class')}><select id="to" value={to} onChange={(e) => setTo(e.target.value)}><option value="">{t('Choose')}</option>{classes.map((c) => <option key={c.id} value={c.id}>{c.name}</option>)}</select></Field>
+      {classes.length === 0 ? (
+        <p className="hint">{t('You have no other class. Make one first, or ask a school lead to move them.')}</p>
+      ) : (
+        <Field id="to" label={t('To the class')}>
+          <select id="to" value={to} onChange={(e) => setTo(e.target.value)}>
+            <option value="">{t('Choose')}</option>
+            {classes.map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}
+              </option>
+            ))}
+          </select>
+        </Field>
       )}
-      <p className="hint">{t('From today. What they read and did goes with them; work given in {{name}} stays listed there.', { name: roster.name })}</p>
-      <p className="row end"><button className="btn" onClick={close}>{t('Cancel')}</button><button className="btn main" disabled={!to} onClick={move}>{t('Move {{count}} readers', { count: members.length })}</button></p>
+      <p className="hint">
+        {t('From today. What they read and did goes with them; work given in {{name}} stays listed there.', {
+          name: roster.name,
+        })}
+      </p>
+      <p className="row end">
+        <button className="btn" onClick={close}>
+          {t('Cancel')}
+        </button>
+        <button className="btn main" disabled={!to} onClick={move}>
+          {t('Move {{count}} readers', { count: members.length })}
+        </button>
+      </p>
     </Window>
   );
 }

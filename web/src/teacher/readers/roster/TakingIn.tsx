@@ -10,12 +10,27 @@ const nameOf = (a: Asked) => `${a.givenName} ${a.familyName}`.trim();
 export function TakingIn({ roster }: { roster: Roster }) {
   return (
     <>
-      {roster.guessing && <p className="remarks" role="status"><b>{t('Someone has tried wrong secrets in this class again and again, last at {{time}}.', { time: `${dayOf(roster.guessing)} ${timeOf(roster.guessing)}` })}</b> {t('If it was not your readers, give the class a new code under “Class”.')}</p>}
+      {roster.guessing && (
+        <p className="remarks" role="status">
+          <b>
+            {t('Someone has tried wrong secrets in this class again and again, last at {{time}}.', {
+              time: `${dayOf(roster.guessing)} ${timeOf(roster.guessing)}`,
+            })}
+          </b>{' '}
+          {t('If it was not your readers, give the class a new code under “Class”.')}
+        </p>
+      )}
       <Requests asked={roster.askedOfUs} />
       {roster.weAsked.length > 0 && (
         <section className="remarks joinings" aria-label={t('Asked for')}>
-          <p><b>{t('You asked for {{count}} readers of other classes', { count: roster.weAsked.length })}</b></p>
-          <ul className="chosen">{roster.weAsked.map((a) => <Waiting key={a.id} asked={a} />)}</ul>
+          <p>
+            <b>{t('You asked for {{count}} readers of other classes', { count: roster.weAsked.length })}</b>
+          </p>
+          <ul className="chosen">
+            {roster.weAsked.map((a) => (
+              <Waiting key={a.id} asked={a} />
+            ))}
+          </ul>
         </section>
       )}
     </>
@@ -24,24 +39,66 @@ export function TakingIn({ roster }: { roster: Roster }) {
 
 function Waiting({ asked }: { asked: Asked }) {
   const change = useRosterChange();
-  const back = () => change.mutate(async () => { await remove(`/taking-in/${asked.id}`); return { changeId: null, sentence: t('{{name}} is not asked for any more', { name: nameOf(asked) }), asked: 0 }; });
-  return <li><b>{nameOf(asked)}</b> <span className="soft">{asked.from}</span> <button className="btn small" onClick={back} aria-label={t('Take back the request for {{name}}', { name: asked.givenName })}>{t('Take back')}</button></li>;
+  const back = () =>
+    change.mutate(async () => {
+      await remove(`/taking-in/${asked.id}`);
+      return { changeId: null, sentence: t('{{name}} is not asked for any more', { name: nameOf(asked) }), asked: 0 };
+    });
+  return (
+    <li>
+      <b>{nameOf(asked)}</b> <span className="soft">{asked.from}</span>{' '}
+      <button
+        className="btn small"
+        onClick={back}
+        aria-label={t('Take back the request for {{name}}', { name: asked.givenName })}
+      >
+        {t('Take back')}
+      </button>
+    </li>
+  );
 }
 
 /** Requests to answer: by the teachers of the readers' classes, and by whoever leads the school. */
 export function Requests({ asked }: { asked: Asked[] }) {
   const change = useRosterChange();
   if (asked.length === 0) return null;
-  const decide = (a: Asked, accept: boolean, move = false) => change.mutate(() => post(`/taking-in/${a.id}`, { accept, move }));
+  const decide = (a: Asked, accept: boolean, move = false) =>
+    change.mutate(() => post(`/taking-in/${a.id}`, { accept, move }));
   return (
     <section className="remarks joinings" aria-label={t('Asked of you')}>
-      <p><b>{t('Colleagues ask for {{count}} readers', { count: asked.length })}</b></p>
-      <ul className="chosen">{asked.map((a) => (
-        <li key={a.id}><span>{t('{{who}} asks for {{name}} in {{class}}', { who: a.askedBy, name: nameOf(a), class: a.class })}</span>
-          <button className="btn small" onClick={() => decide(a, true)} aria-label={t('Approve {{name}}, in both classes', { name: a.givenName })}>{t('Approve, in both classes')}</button>
-          <button className="btn small" onClick={() => decide(a, true, true)} aria-label={t('Approve {{name}} and move', { name: a.givenName })}>{t('Approve and move')}</button>
-          <button className="btn small" onClick={() => decide(a, false)} aria-label={t('Decline {{name}}', { name: a.givenName })}>{t('Decline')}</button></li>
-      ))}</ul>
+      <p>
+        <b>{t('Colleagues ask for {{count}} readers', { count: asked.length })}</b>
+      </p>
+      <ul className="chosen">
+        {asked.map((a) => (
+          <li key={a.id}>
+            <span>
+              {t('{{who}} asks for {{name}} in {{class}}', { who: a.askedBy, name: nameOf(a), class: a.class })}
+            </span>
+            <button
+              className="btn small"
+              onClick={() => decide(a, true)}
+              aria-label={t('Approve {{name}}, in both classes', { name: a.givenName })}
+            >
+              {t('Approve, in both classes')}
+            </button>
+            <button
+              className="btn small"
+              onClick={() => decide(a, true, true)}
+              aria-label={t('Approve {{name}} and move', { name: a.givenName })}
+            >
+              {t('Approve and move')}
+            </button>
+            <button
+              className="btn small"
+              onClick={() => decide(a, false)}
+              aria-label={t('Decline {{name}}', { name: a.givenName })}
+            >
+              {t('Decline')}
+            </button>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

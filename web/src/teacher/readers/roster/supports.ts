@@ -3,12 +3,23 @@ import { t } from '../../../shared/words';
 
 export type Supports = Api<'Supports'>;
 
-export const noSupports: Supports = { readAloud: false, hideTimer: false, moreTime: 100, textSize: 0, oneChoice: false, retry: false };
+export const noSupports: Supports = {
+  readAloud: false,
+  hideTimer: false,
+  moreTime: 100,
+  textSize: 0,
+  oneChoice: false,
+  retry: false,
+};
 
 /** A reader's supports in words, for a row. */
 export function supportWords(s: Supports): string[] {
   return [
-    s.readAloud && t('read aloud'), s.hideTimer && t('hidden timer'), s.moreTime > 100 && t('{{n}} % time', { n: s.moreTime }), s.textSize > 0 && (s.textSize === 1 ? t('larger text') : t('largest text')),
-    s.oneChoice && t('one choice at a time'), s.retry && t('one more try'),
+    s.readAloud && t('read aloud'),
+    s.hideTimer && t('hidden timer'),
+    s.moreTime > 100 && t('{{n}} % time', { n: s.moreTime }),
+    s.textSize > 0 && (s.textSize === 1 ? t('larger text') : t('largest text')),
+    s.oneChoice && t('one choice at a time'),
+    s.retry && t('one more try'),
   ].filter((x): x is string => !!x);
 }

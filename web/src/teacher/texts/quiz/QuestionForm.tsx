@@ -11,47 +11,186 @@ type Props = { q: FormQuestion; change: (q: FormQuestion) => void };
 export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
   return (
     <>
-      <label className="stem">{t('What is asked')}<textarea rows={2} maxLength={400} value={q.stem} onChange={(e) => change({ ...q, stem: e.target.value })} /></label>
+      <label className="stem">
+        {t('What is asked')}
+        <textarea rows={2} maxLength={400} value={q.stem} onChange={(e) => change({ ...q, stem: e.target.value })} />
+      </label>
       <div className="row wrap">
-        <label className="pick">{t('Kind')} <select value={q.kind} onChange={(e) => change(asKind(q, e.target.value))}>{kinds.map((k) => <option key={k} value={k}>{kindName(k)}</option>)}</select></label>
-        <label className="pick">{t('Strand')} <select value={q.strand} onChange={(e) => change({ ...q, strand: e.target.value })}>{strands.map((s) => <option key={s} value={s}>{strandName(s)}</option>)}</select></label>
-        <label className="pick">{t('Asked')} <select value={q.after ? 'way' : 'quiz'} onChange={(e) => change({ ...q, after: e.target.value === 'way' ? (q.after ?? {}) : null })}><option value="quiz">{t('after the text')}</option><option value="way">{t('on the way, between paragraphs')}</option></select></label>
-        <label className="numline" title={t('Fathoms by which it is harder than other questions of its strand')}>{t('Harder by')} <input type="number" min={-20} max={20} step={0.5} value={q.offset} onChange={(e) => change({ ...q, offset: Number(e.target.value) })} /> fm</label>
-        {!first && <label className="tickline"><input type="checkbox" checked={q.evidence} onChange={(e) => change({ ...q, evidence: e.target.checked })} />{t('Asks for the proof of the question before')}</label>}
+        <label className="pick">
+          {t('Kind')}{' '}
+          <select value={q.kind} onChange={(e) => change(asKind(q, e.target.value))}>
+            {kinds.map((k) => (
+              <option key={k} value={k}>
+                {kindName(k)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="pick">
+          {t('Strand')}{' '}
+          <select value={q.strand} onChange={(e) => change({ ...q, strand: e.target.value })}>
+            {strands.map((s) => (
+              <option key={s} value={s}>
+                {strandName(s)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="pick">
+          {t('Asked')}{' '}
+          <select
+            value={q.after ? 'way' : 'quiz'}
+            onChange={(e) => change({ ...q, after: e.target.value === 'way' ? (q.after ?? {}) : null })}
+          >
+            <option value="quiz">{t('after the text')}</option>
+            <option value="way">{t('on the way, between paragraphs')}</option>
+          </select>
+        </label>
+        <label className="numline" title={t('Fathoms by which it is harder than other questions of its strand')}>
+          {t('Harder by')}{' '}
+          <input
+            type="number"
+            min={-20}
+            max={20}
+            step={0.5}
+            value={q.offset}
+            onChange={(e) => change({ ...q, offset: Number(e.target.value) })}
+          />{' '}
+          fm
+        </label>
+        {!first && (
+          <label className="tickline">
+            <input
+              type="checkbox"
+              checked={q.evidence}
+              onChange={(e) => change({ ...q, evidence: e.target.checked })}
+            />
+            {t('Asks for the proof of the question before')}
+          </label>
+        )}
       </div>
       {q.choices.length > 0 && <Choices q={q} change={change} />}
-      {q.kind === 'Sentence' && <p className="soft small">{t('The reader taps a sentence of the text. The one you choose on the right is the right one.')}</p>}
+      {q.kind === 'Sentence' && (
+        <p className="soft small">
+          {t('The reader taps a sentence of the text. The one you choose on the right is the right one.')}
+        </p>
+      )}
       {isWritten(q.kind) && <RubricForm q={q} change={change} />}
     </>
   );
 }
 
 function Choices({ q, change }: Props) {
-  const set = (i: number, changes: Partial<FormQuestion['choices'][number]>) => change({ ...q, choices: q.choices.map((c, k) => (k === i ? { ...c, ...changes } : c)) });
-  const right = (i: number, on: boolean) => change({ ...q, choices: q.choices.map((c, k) => ({ ...c, right: q.kind === 'Single' ? k === i : k === i ? on : c.right })) });
-  const chosen = q.kind === 'Single' || q.kind === 'Multiple', match = q.kind === 'Match';
+  const set = (i: number, changes: Partial<FormQuestion['choices'][number]>) =>
+    change({ ...q, choices: q.choices.map((c, k) => (k === i ? { ...c, ...changes } : c)) });
+  const right = (i: number, on: boolean) =>
+    change({
+      ...q,
+      choices: q.choices.map((c, k) => ({ ...c, right: q.kind === 'Single' ? k === i : k === i ? on : c.right })),
+    });
+  const chosen = q.kind === 'Single' || q.kind === 'Multiple',
+    match = q.kind === 'Match';
   const letter = (i: number) => (q.kind === 'Order' ? String(i + 1) : String.fromCharCode(65 + i));
   return (
-    <fieldset className="choicerows"><legend>{chosen ? t('Choices, and why each is right or what went wrong') : match ? t('Pairs; leave the left empty for one that is left over') : t('In the right order; readers see them mixed')}</legend>
-      {q.choices.map((c, i) => <div key={i} className={chosen ? 'choicerow reasoned' : 'choicerow'}>
-        {chosen ? <label className="rightmark"><input type={q.kind === 'Single' ? 'radio' : 'checkbox'} name="right" checked={c.right} onChange={(e) => right(i, e.target.checked)} aria-label={t('{{choice}} is right', { choice: letter(i) })} />{letter(i)}</label> : <b>{letter(i)}</b>}
-        <input type="text" aria-label={match ? t('Left {{n}}', { n: i + 1 }) : t('Choice {{name}}', { name: letter(i) })} value={c.text} onChange={(e) => set(i, { text: e.target.value })} />
-        {match && <input type="text" aria-label={t('Right {{n}}', { n: i + 1 })} placeholder={t('what belongs to it')} value={c.match ?? ''} onChange={(e) => set(i, { match: e.target.value })} />}
-        {chosen && <input type="text" className="why" aria-label={t('Reason of {{name}}', { name: letter(i) })} placeholder={c.right ? t('why it is right') : t('what went wrong')} value={c.reason} onChange={(e) => set(i, { reason: e.target.value })} />}
-        <button type="button" className="icon" aria-label={t('Take {{name}} out', { name: letter(i) })} onClick={() => change({ ...q, choices: q.choices.filter((_, k) => k !== i) })}><X size={16} aria-hidden /></button>
-      </div>)}
-      {q.choices.length < 10 && <button type="button" className="btn small" onClick={() => change({ ...q, choices: [...q.choices, { text: '', right: false, reason: '', match: match ? '' : null }] })}><Plus size={16} aria-hidden />{match ? t('Another pair') : t('Another choice')}</button>}
+    <fieldset className="choicerows">
+      <legend>
+        {chosen
+          ? t('Choices, and why each is right or what went wrong')
+          : match
+            ? t('Pairs; leave the left empty for one that is left over')
+            : t('In the right order; readers see them mixed')}
+      </legend>
+      {q.choices.map((c, i) => (
+        <div key={i} className={chosen ? 'choicerow reasoned' : 'choicerow'}>
+          {chosen ? (
+            <label className="rightmark">
+              <input
+                type={q.kind === 'Single' ? 'radio' : 'checkbox'}
+                name="right"
+                checked={c.right}
+                onChange={(e) => right(i, e.target.checked)}
+                aria-label={t('{{choice}} is right', { choice: letter(i) })}
+              />
+              {letter(i)}
+            </label>
+          ) : (
+            <b>{letter(i)}</b>
+          )}
+          <input
+            type="text"
+            aria-label={match ? t('Left {{n}}', { n: i + 1 }) : t('Choice {{name}}', { name: letter(i) })}
+            value={c.text}
+            onChange={(e) => set(i, { text: e.target.value })}
+          />
+          {match && (
+            <input
+              type="text"
+              aria-label={t('Right {{n}}', { n: i + 1 })}
+              placeholder={t('what belongs to it')}
+              value={c.match ?? ''}
+              onChange={(e) => set(i, { match: e.target.value })}
+            />
+          )}
+          {chosen && (
+            <input
+              type="text"
+              className="why"
+              aria-label={t('Reason of {{name}}', { name: letter(i) })}
+              placeholder={c.right ? t('why it is right') : t('what went wrong')}
+              value={c.reason}
+              onChange={(e) => set(i, { reason: e.target.value })}
+            />
+          )}
+          <button
+            type="button"
+            className="icon"
+            aria-label={t('Take {{name}} out', { name: letter(i) })}
+            onClick={() => change({ ...q, choices: q.choices.filter((_, k) => k !== i) })}
+          >
+            <X size={16} aria-hidden />
+          </button>
+        </div>
+      ))}
+      {q.choices.length < 10 && (
+        <button
+          type="button"
+          className="btn small"
+          onClick={() =>
+            change({ ...q, choices: [...q.choices, { text: '', right: false, reason: '', match: match ? '' : null }] })
+          }
+        >
+          <Plus size={16} aria-hidden />
+          {match ? t('Another pair') : t('Another choice')}
+        </button>
+      )}
     </fieldset>
   );
 }
 
 function RubricForm({ q, change }: Props) {
   const rubric = q.rubric ?? { marks: ['', '', '', ''], samples: ['', ''] };
-  const put = (list: 'marks' | 'samples', i: number, text: string) => change({ ...q, rubric: { ...rubric, [list]: rubric[list].map((m, k) => (k === i ? text : m)) } });
+  const put = (list: 'marks' | 'samples', i: number, text: string) =>
+    change({ ...q, rubric: { ...rubric, [list]: rubric[list].map((m, k) => (k === i ? text : m)) } });
   return (
-    <fieldset className="choicerows"><legend>{t('What earns how many marks; two or three count as right')}</legend>
-      {rubric.marks.map((m, i) => <label key={i} className="rubricrow"><b>{i}</b><input type="text" aria-label={t('What earns {{n}}', { n: i })} value={m} onChange={(e) => put('marks', i, e.target.value)} /></label>)}
-      {rubric.samples.map((s, i) => <label key={i} className="sample">{t('Sample answer {{n}}', { n: i + 1 })}<textarea rows={2} value={s} onChange={(e) => put('samples', i, e.target.value)} /></label>)}
+    <fieldset className="choicerows">
+      <legend>{t('What earns how many marks; two or three count as right')}</legend>
+      {rubric.marks.map((m, i) => (
+        <label key={i} className="rubricrow">
+          <b>{i}</b>
+          <input
+            type="text"
+            aria-label={t('What earns {{n}}', { n: i })}
+            value={m}
+            onChange={(e) => put('marks', i, e.target.value)}
+          />
+        </label>
+      ))}
+      {rubric.samples.map((s, i) => (
+        <label key={i} className="sample">
+          {t('Sample answer {{n}}', { n: i + 1 })}
+          <textarea rows={2} value={s} onChange={(e) => put('samples', i, e.target.value)} />
+        </label>
+      ))}
     </fieldset>
   );
 }

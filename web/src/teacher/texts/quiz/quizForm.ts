@@ -3,34 +3,77 @@ import { isWritten } from '../../../shared/kinds';
 import { holds } from '../../../shared/paragraphs';
 
 export type QuizData = Api<'QuizView'>;
-export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & { choices: Api<'Choice'>[]; proofs: Record<string, string> };
+export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & {
+  choices: Api<'Choice'>[];
+  proofs: Record<string, string>;
+};
 
 export const kinds = ['Single', 'Multiple', 'Order', 'Match', 'Sentence', 'Short', 'Long'] as const;
-export const strands = ['Retrieve', 'Infer', 'WordMeaning', 'Summarise', 'Structure', 'AuthorsCraft', 'Connect'] as const;
+export const strands = [
+  'Retrieve',
+  'Infer',
+  'WordMeaning',
+  'Summarise',
+  'Structure',
+  'AuthorsCraft',
+  'Connect',
+] as const;
 
 const choice = () => ({ text: '', right: false, reason: '', match: null as string | null });
 const rubric = () => ({ marks: ['', '', '', ''], samples: ['', ''] });
 
 /** What a shared proof or place says, for each version by name, so that one can be changed alone. */
-const each = <T>(by: Record<string, T>, labels: string[]) => Object.fromEntries(labels.flatMap((l) => { const v = by[l] ?? by['all']; return v === undefined ? [] : [[l, v]]; }));
+const each = <T>(by: Record<string, T>, labels: string[]) =>
+  Object.fromEntries(
+    labels.flatMap((l) => {
+      const v = by[l] ?? by['all'];
+      return v === undefined ? [] : [[l, v]];
+    }),
+  );
 
 export const formOf = (quiz: QuizData): FormQuestion[] => {
   const labels = quiz.versions.map((v) => v.label);
-  return quiz.questions.map((q) => ({ ...q, proofs: each(q.proofs, labels), after: q.after ? each(q.after, labels) : null }));
+  return quiz.questions.map((q) => ({
+    ...q,
+    proofs: each(q.proofs, labels),
+    after: q.after ? each(q.after, labels) : null,
+  }));
 };
 
 export const blank = (kind: string, strand = 'Retrieve'): FormQuestion => ({
-  id: null, kind, strand, stem: '', evidence: false, offset: 0, after: null, proofs: {}, rubric: isWritten(kind) ? rubric() : null,
-  choices: kind === 'Single' || kind === 'Multiple' ? [choice(), choice(), choice(), choice()] : kind === 'Order' ? [choice(), choice(), choice()] : kind === 'Match' ? [0, 1, 2].map(() => ({ ...choice(), match: '' })) : [],
+  id: null,
+  kind,
+  strand,
+  stem: '',
+  evidence: false,
+  offset: 0,
+  after: null,
+  proofs: {},
+  rubric: isWritten(kind) ? rubric() : null,
+  choices:
+    kind === 'Single' || kind === 'Multiple'
+      ? [choice(), choice(), choice(), choice()]
+      : kind === 'Order'
+        ? [choice(), choice(), choice()]
+        : kind === 'Match'
+          ? [0, 1, 2].map(() => ({ ...choice(), match: '' }))
+          : [],
 });
 
 /** The same question of another kind; what fits both is kept. */
 export const asKind = (q: FormQuestion, kind: string): FormQuestion => {
   const fresh = blank(kind, q.strand);
   const keeps = fresh.choices.length > 0 && q.choices.some((c) => c.text);
-  const choices = keeps ? q.choices.map((c) => ({ ...c, match: kind === 'Match' ? (c.match ?? '') : null })) : fresh.choices;
+  const choices = keeps
+    ? q.choices.map((c) => ({ ...c, match: kind === 'Match' ? (c.match ?? '') : null }))
+    : fresh.choices;
   const right = choices.findIndex((c) => c.right);
-  return { ...q, kind, rubric: isWritten(kind) ? (q.rubric ?? fresh.rubric) : null, choices: kind === 'Single' ? choices.map((c, i) => ({ ...c, right: i === right })) : choices };
+  return {
+    ...q,
+    kind,
+    rubric: isWritten(kind) ? (q.rubric ?? fresh.rubric) : null,
+    choices: kind === 'Single' ? choices.map((c, i) => ({ ...c, right: i === right })) : choices,
+  };
 };
 
 export const moved = <T>(all: T[], from: number, to: number) => {
@@ -40,12 +83,20 @@ export const moved = <T>(all: T[], from: number, to: number) => {
 };
 
 /** Where a paragraph's sentences stand in it as one piece: what proves an answer must be found in the text letter by letter. */
-export const joined = (paragraph: readonly string[], from: number, to: number) => paragraph.slice(Math.min(from, to), Math.max(from, to) + 1).join(' ');
+export const joined = (paragraph: readonly string[], from: number, to: number) =>
+  paragraph.slice(Math.min(from, to), Math.max(from, to) + 1).join(' ');
 
 /** A sentence as proof in one version, and in the others where it stands word for word and nothing else is chosen. */
-export const withProof = (q: FormQuestion, versions: QuizData['versions'], label: string, sentence: string): FormQuestion => {
-  if (q.proofs[label] === sentence) return { ...q, proofs: Object.fromEntries(Object.entries(q.proofs).filter(([l]) => l !== label)) };
+export const withProof = (
+  q: FormQuestion,
+  versions: QuizData['versions'],
+  label: string,
+  sentence: string,
+): FormQuestion => {
+  if (q.proofs[label] === sentence)
+    return { ...q, proofs: Object.fromEntries(Object.entries(q.proofs).filter(([l]) => l !== label)) };
   const proofs = { ...q.proofs, [label]: sentence };
-  for (const v of versions) if (!proofs[v.label] && v.paragraphs.some((p) => holds(p.join(' '), sentence))) proofs[v.label] = sentence;
+  for (const v of versions)
+    if (!proofs[v.label] && v.paragraphs.some((p) => holds(p.join(' '), sentence))) proofs[v.label] = sentence;
   return { ...q, proofs };
 };

@@ -1,0 +1,32 @@
+using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace DeepCurrent.Web.Hosting;
+
+/// <summary>What the description of the API looks like.</summary>
+public static partial class ApiDocument
+{
+    /// <summary>Descriptions are sentences: how their comments were broken into lines says nothing.</summary>
+    public static void Describe(OpenApiOptions options) =>
+        options.AddDocumentTransformer(
+            (document, _, _) =>
+            {
+                foreach (var schema in document.Components?.Schemas?.Values ?? [])
+                    InOneLine(schema);
+                return Task.CompletedTask;
+            }
+        );
+
+    private static void InOneLine(IOpenApiSchema schema)
+    {
+        // What only refers to another schema has that one's description.
+        if (schema is OpenApiSchema { Description: { } said } own)
+            own.Description = LineBreak().Replace(said, " ");
+        foreach (var property in (schema as OpenApiSchema)?.Properties?.Values ?? [])
+            InOneLine(property);
+    }
+
+    [GeneratedRegex(@"\s*\n\s*")]
+    private static partial Regex LineBreak();
+}
