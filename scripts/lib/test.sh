@@ -1,67 +1,93 @@
-# ./test: installs what it needs, runs everything, ends with "N passed, N failed".
+# ./test [PART [FILTER]]: installs what it needs, runs everything or one part, ends with "N passed, N failed".
+# Parts: layout, core, formats, web, content, pages, browser. A filter is part of a test's name, or of a walk's.
+parts="layout core formats web content pages browser"
+part=${1:-} filter=${2:-}
+[ -z "$part" ] || [[ " $parts " == *" $part "* ]] || fail "there is no part $part ($parts)"
+wanted() { [ -z "$part" ] || [ "$part" = "$1" ]; }
+
 mkdir -p "$ROOT/.data"
-passed=0 failed=0
+passed=0 failed=0 since=$SECONDS
 log="$ROOT/.data/test.log"
 ensure_tools
-need chromium chromium
-need pdftotext poppler-utils
-npm_packages web
-npm_packages e2e
-build_web
-build_server
-PG_EXTRA="-c fsync=off" cluster testpg 54420
+if wanted layout || wanted pages || wanted browser; then npm_packages web; fi
+if wanted formats; then need pdftotext poppler-utils; fi
+if wanted browser; then need chromium chromium; npm_packages e2e; build_web; fi
+if wanted content || wanted browser; then build_server; fi
+if wanted web || wanted browser; then PG_EXTRA="-c fsync=off" cluster testpg 54420; fi
 app=
 trap 'kill $app ${STAND_INS:-} 2>/dev/null; stop_cluster' EXIT
+
+# took: how long it is since the last that was said.
+took() { local s=$((SECONDS - since)); since=$SECONDS; printf '%d:%02d' $((s / 60)) $((s % 60)); }
+say "ready after $(took)"
 
 # check NAME COMMAND...: one check that passes or fails as a whole.
 check() {
   local name=$1; shift
-  if "$@" >"$log" 2>&1; then passed=$((passed + 1)); say "$name: passed"; else failed=$((failed + 1)); say "$name: FAILED"; tail -60 "$log"; fi
+  if "$@" >"$log" 2>&1; then passed=$((passed + 1)); say "$name: passed, $(took)"; else failed=$((failed + 1)); say "$name: FAILED, $(took)"; tail -60 "$log"; fi
 }
 
 # count NAME PASSED FAILED STATUS: a suite that counts by itself; one that counted nothing has failed.
 count() {
   passed=$((passed + $2)) failed=$((failed + $3))
   if [ "$2" = 0 ] || { [ "$4" != 0 ] && [ "$3" = 0 ]; }; then failed=$((failed + 1)); tail -60 "$log"; fi
-  say "$1: $2 passed, $3 failed"
+  say "$1: $2 passed, $3 failed, $(took)"
 }
+
+number() { sed -nE "$1" | tail -1 | grep . || echo 0; }
 
 dotnet_suite() {
   local status=0 line
-  dotnet test "$ROOT/tests/$1" -c Release --nologo -v q >"$log" 2>&1 || status=$?
+  dotnet test "$ROOT/tests/$1" -c Release --nologo -v q ${filter:+--filter "FullyQualifiedName~$filter"} >"$log" 2>&1 || status=$?
   line=$(grep -E 'Failed: +[0-9]+, Passed: +[0-9]+' "$log" | tail -1 || true)
   [ "$status" = 0 ] || grep -vE '^\s*$' "$log" | tail -80
-  count "$1" "$(sed -nE 's/.*Passed: +([0-9]+).*/\1/p' <<<"${line:-}" | grep . || echo 0)" "$(sed -nE 's/.*Failed: +([0-9]+).*/\1/p' <<<"${line:-}" | grep . || echo 0)" "$status"
+  count "$1" "$(number 's/.*Passed: +([0-9]+).*/\1/p' <<<"$line")" "$(number 's/.*Failed: +([0-9]+).*/\1/p' <<<"$line")" "$status"
 }
 
-dotnet_suite Core.Tests
-dotnet_suite Formats.Tests
-sql "drop database if exists deepcurrent_web with (force)" >/dev/null 2>&1
-database deepcurrent_web
-DEEPCURRENT_TEST_DATABASE=$(connection deepcurrent_web) DEEPCURRENT_ROOT=$ROOT dotnet_suite Web.Tests
+web_suite() {
+  sql "drop database if exists deepcurrent_web with (force)" >/dev/null 2>&1
+  database deepcurrent_web
+  DEEPCURRENT_TEST_DATABASE=$(connection deepcurrent_web) DEEPCURRENT_ROOT=$ROOT dotnet_suite Web.Tests
+}
 
-check "content" dotnet "$cli" content check "$ROOT/content"
-check "types of the pages" npm --prefix "$ROOT/web" run types
-check "lint of the pages" npm --prefix "$ROOT/web" run lint
-check "types agree with the API" bash -c "cd '$ROOT/web' && npx --no-install openapi-typescript openapi.json -o '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
-check "units of the pages" npm --prefix "$ROOT/web" test
+page_checks() {
+  check "types of the pages" npm --prefix "$ROOT/web" run types
+  check "lint of the pages" npm --prefix "$ROOT/web" run lint
+  check "types agree with the API" bash -c "cd '$ROOT/web' && npx --no-install openapi-typescript openapi.json -o '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
+  check "units of the pages" npm --prefix "$ROOT/web" test
+}
 
-say "Starting the application for the browser"
-sql "drop database if exists deepcurrent_e2e with (force)" >/dev/null 2>&1
-database deepcurrent_e2e
-stand_ins 8475
-port=$(free_port 8450)
-ConnectionStrings__DeepCurrent=$(connection deepcurrent_e2e) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
-  dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/e2e-server.log" 2>&1 &
-app=$!
-for _ in $(seq 1 600); do curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready" && break; kill -0 "$app" 2>/dev/null || { tail -20 "$ROOT/.data/e2e-server.log"; break; }; sleep 0.5; done
-status=0
-(cd "$ROOT/e2e" && DEEPCURRENT_URL="http://127.0.0.1:$port" npx --no-install playwright test) >"$log" 2>&1 || status=$?
-[ "$status" = 0 ] || tail -150 "$log"
-count "browser" "$(sed -nE 's/^ *([0-9]+) passed.*/\1/p' "$log" | tail -1 | grep . || echo 0)" "$(sed -nE 's/^ *([0-9]+) failed.*/\1/p' "$log" | tail -1 | grep . || echo 0)" "$status"
+browser_suite() {
+  local status=0 port walks=()
+  say "Starting the application for the browser"
+  sql "drop database if exists deepcurrent_e2e with (force)" >/dev/null 2>&1
+  database deepcurrent_e2e
+  stand_ins 8475
+  port=$(free_port 8450)
+  ConnectionStrings__DeepCurrent=$(connection deepcurrent_e2e) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
+    dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/e2e-server.log" 2>&1 &
+  app=$!
+  for _ in $(seq 1 600); do curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready" && break; kill -0 "$app" 2>/dev/null || { tail -20 "$ROOT/.data/e2e-server.log"; break; }; sleep 0.5; done
+  if [ -n "$filter" ]; then if [ -f "$ROOT/e2e/$filter.spec.mjs" ]; then walks=("$filter"); else walks=(-g "$filter"); fi; fi
+  (cd "$ROOT/e2e" && DEEPCURRENT_URL="http://127.0.0.1:$port" npx --no-install playwright test "${walks[@]}") >"$log" 2>&1 || status=$?
+  [ "$status" = 0 ] || tail -150 "$log"
+  count "browser" "$(number 's/^ *([0-9]+) passed.*/\1/p' <"$log")" "$(number 's/^ *([0-9]+) failed.*/\1/p' <"$log")" "$status"
+  kill "$app" $STAND_INS 2>/dev/null; wait "$app" 2>/dev/null || true; app=
+}
 
-kill "$app" $STAND_INS 2>/dev/null; wait "$app" 2>/dev/null || true; app=
+if wanted layout; then
+  check "layout of C#" bash -c "cd '$ROOT' && dotnet tool restore && dotnet csharpier check src tests bench"
+  check "layout of the pages" bash -c "cd '$ROOT' && web/node_modules/.bin/prettier --check ."
+fi
+if wanted core; then dotnet_suite Core.Tests; fi
+if wanted formats; then dotnet_suite Formats.Tests; fi
+if wanted web; then web_suite; fi
+if wanted content; then check "content" dotnet "$cli" content check "$ROOT/content"; fi
+if wanted pages; then page_checks; fi
+if wanted browser; then browser_suite; fi
+
 stop_cluster
 trap - EXIT
+say "in all $((SECONDS / 60)):$(printf %02d $((SECONDS % 60)))"
 echo "$passed passed, $failed failed"
 [ "$failed" = 0 ]
