@@ -556,7 +556,7 @@ public sealed class LevelCheckTests(Harness harness)
                 .ShouldContain(word);
         await Bad(Check([room.Id], parts: []), "at least one part");
         await Bad(Check([room.Id], mostPassages: 20), "passages");
-        await Bad(Check([room.Id], start: "7"), "starts");
+        await Bad(Check([room.Id], start: "7"), "none of the values that can stand here");
         await Bad(Check([room.Id], season: "monsoon"), "window");
         await Bad(Check([room.Id], closes: Harness.Today.AddDays(-2)), "passed");
         await Bad(Check([room.Id], form: [Guid.NewGuid().ToString()]), "fixed form");

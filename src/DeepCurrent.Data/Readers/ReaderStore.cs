@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using Npgsql;
 
@@ -35,7 +36,7 @@ public sealed record ReaderHead(
     string FamilyName,
     string UserName,
     int Grade,
-    string SecretKind,
+    SecretKind SecretKind,
     string Secret,
     double Depth,
     double Sd,
@@ -48,14 +49,14 @@ public sealed record ReaderHead(
 );
 
 /// <param name="SecretKind">Pictures, Code or Password.</param>
-public sealed record Tile(Guid Id, string GivenName, string SecretKind);
+public sealed record Tile(Guid Id, string GivenName, SecretKind SecretKind);
 
 /// <summary>A reader as signing in needs it.</summary>
 public sealed record SignInReader(
     Guid Id,
     Guid SchoolId,
     string GivenName,
-    string SecretKind,
+    SecretKind SecretKind,
     string Secret,
     Guid ClassId
 );

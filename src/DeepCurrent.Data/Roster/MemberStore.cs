@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Roster;
 using Npgsql;
 
 namespace DeepCurrent.Data.Roster;
@@ -15,7 +16,7 @@ public sealed record Member(
     int Grade,
     string? HomeLanguage,
     string? GuardianMail,
-    string SecretKind,
+    SecretKind SecretKind,
     string Supports,
     bool FromSource,
     bool LeftSchool,
@@ -52,7 +53,7 @@ public sealed record SchoolReader(
     double Depth,
     bool LevelSet,
     string Classes,
-    string SecretKind,
+    SecretKind SecretKind,
     DateTimeOffset? SignedInAt,
     bool LeftSchool,
     int Guardians

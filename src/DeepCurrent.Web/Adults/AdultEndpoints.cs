@@ -15,7 +15,7 @@ public sealed record SessionPlace(Guid Id, string Device, DateTimeOffset MadeAt,
 
 /// <param name="Post">Teacher or Assistant; a teacher if it is not said.</param>
 /// <param name="Id">Made by the client: the same request again is the same person, who gets no second mail.</param>
-public sealed record InviteRequest(string Name, string? Mail, bool Lead, string? Post = null, Guid? Id = null);
+public sealed record InviteRequest(string Name, string? Mail, bool Lead, Post? Post = null, Guid? Id = null);
 
 /// <param name="Link">To be given to the one who is invited; it works once.</param>
 public sealed record InvitedView(
@@ -29,7 +29,7 @@ public sealed record InvitedView(
 );
 
 /// <param name="Post">Teacher or Assistant; as before if it is not said.</param>
-public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left, string? Post = null);
+public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left, Post? Post = null);
 
 public sealed record PassesRequest(IReadOnlyList<Guid> AdultIds);
 
@@ -127,7 +127,7 @@ public static class AdultEndpoints
             mail,
             request.Lead,
             Left: false,
-            PostOf(request.Post) ?? Post.Teacher
+            request.Post ?? Post.Teacher
         );
         var change = await roster.Apply(
             ChangeSet.Nothing with
@@ -165,7 +165,7 @@ public static class AdultEndpoints
             Mail = mail,
             Lead = request.Lead,
             Left = request.Left,
-            Post = PostOf(request.Post) ?? known.Post,
+            Post = request.Post ?? known.Post,
         };
         var done = await MemberEndpoints.Done(
             roster,
@@ -365,11 +365,6 @@ public static class AdultEndpoints
             ? adult
             : throw Refused.NotFound();
     }
-
-    private static Post? PostOf(string? asked) =>
-        string.IsNullOrEmpty(asked) ? null
-        : Enum.TryParse<Post>(asked, out var post) && Enum.IsDefined(post) ? post
-        : throw Refused.Field("post", "Choose teacher or assistant.");
 
     private static (string Name, string? Mail) Checked(string? asked, string? address)
     {

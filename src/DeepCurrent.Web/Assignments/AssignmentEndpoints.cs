@@ -26,13 +26,13 @@ public sealed record FitView(
     string Version,
     double VersionDepth,
     int Forecast,
-    string Zone,
+    Zone Zone,
     string? Before,
     IReadOnlyList<VersionFit> Versions
 );
 
 /// <summary>What is forecast of one version for one reader.</summary>
-public sealed record VersionFit(Guid VersionId, int Forecast, string Zone);
+public sealed record VersionFit(Guid VersionId, int Forecast, Zone Zone);
 
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
 /// <param name="Aloud">To be read aloud and recorded.</param>
@@ -63,7 +63,7 @@ public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets,
 /// <param name="Mark">0 to 3, of a written answer.</param>
 public sealed record TryView(Guid Id, IReadOnlyList<int> Picks, string Words, bool? Correct, int? Mark, string Comment);
 
-public sealed record AnswerView(Guid QuestionId, IReadOnlyList<TryView> Tries, string Mark, bool Rushed);
+public sealed record AnswerView(Guid QuestionId, IReadOnlyList<TryView> Tries, AttemptMark Mark, bool Rushed);
 
 /// <param name="Late">Answers given before the text was due and heard of after it.</param>
 /// <param name="SetAside">What the reader did and could not be taken.</param>
@@ -236,7 +236,7 @@ public static class AssignmentEndpoints
     }
 
     private static VersionFit FitOf(Guid versionId, Probability forecast, ZoneCuts cuts) =>
-        new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts).ToString());
+        new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts));
 
     private static async Task<IReadOnlyList<FitView>> Fits(
         Guid textId,
@@ -265,7 +265,7 @@ public static class AssignmentEndpoints
                     versions[best].Label,
                     versions[best].Depth,
                     forecast.Percent,
-                    Forecast.ZoneOf(forecast, cuts).ToString(),
+                    Forecast.ZoneOf(forecast, cuts),
                     given.GetValueOrDefault(r.Id),
                     [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(new(r.Depth), new(v.Depth)), cuts))]
                 );
@@ -329,7 +329,7 @@ public static class AssignmentEndpoints
                     a.Comment
                 )),
             ],
-            TicketLife.MarkOf([.. attempts.Select(a => a.Right)]).ToString(),
+            TicketLife.MarkOf([.. attempts.Select(a => a.Right)]),
             attempts.Count > 0 && attempts[0].Rushed
         );
 }

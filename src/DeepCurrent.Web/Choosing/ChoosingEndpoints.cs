@@ -12,7 +12,7 @@ namespace DeepCurrent.Web.Choosing;
 /// <param name="Without">Topics that are left out.</param>
 public sealed record ChoiceRulesRequest(
     bool Open,
-    string? Depth,
+    ChoiceDepth? Depth,
     bool? Fiction,
     IReadOnlyList<string>? Without,
     int? MostOpen
@@ -23,7 +23,7 @@ public sealed record ChoiceRulesRequest(
 /// <param name="Most">Texts that the reader with the most may choose from.</param>
 public sealed record ChoiceRulesView(
     bool Open,
-    string Depth,
+    ChoiceDepth Depth,
     bool? Fiction,
     IReadOnlyList<string> Without,
     int MostOpen,
@@ -41,7 +41,7 @@ public sealed record OfferView(
     string Blurb,
     int Words,
     int Questions,
-    string Zone
+    Zone Zone
 );
 
 /// <param name="Open">Whether the reader may choose at all.</param>
@@ -86,15 +86,10 @@ public static class ChoosingEndpoints
                 "mostOpen",
                 $"Let readers have 1 to {ChoiceRules.MostOpenEver} chosen texts open at once."
             );
-        if (
-            !Enum.TryParse<ChoiceDepth>(request.Depth ?? nameof(ChoiceDepth.WithinReach), out var depth)
-            || !Enum.IsDefined(depth)
-        )
-            throw Refused.Field("depth", "There is no such rule for depth.");
         var topics = await library.Topics(desk.Who.SchoolId);
         var rules = new ChoiceRules(
             request.Open,
-            depth,
+            request.Depth ?? ChoiceDepth.WithinReach,
             request.Fiction,
             [.. (request.Without ?? []).Intersect(topics).Order(StringComparer.Ordinal)],
             most
@@ -135,7 +130,7 @@ public static class ChoosingEndpoints
             .ToList();
         return new(
             rules.Open,
-            rules.Depth.ToString(),
+            rules.Depth,
             rules.Fiction,
             rules.Without ?? [],
             rules.MostOpen,
@@ -167,7 +162,7 @@ public static class ChoosingEndpoints
                         o.Offer.Card.Blurb,
                         o.Offer.Version.Words,
                         o.Offer.Card.Questions,
-                        o.Offer.Zone.ToString()
+                        o.Offer.Zone
                     )),
             ]
         );

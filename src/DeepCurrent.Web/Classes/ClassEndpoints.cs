@@ -49,9 +49,9 @@ public sealed record RosterView(
 );
 
 public sealed record SignalView(
-    string Kind,
+    SignalKind Kind,
     Guid ReaderId,
-    string? Strand,
+    Strand? Strand,
     string? Title,
     IReadOnlyList<double> Figures
 );
@@ -200,7 +200,7 @@ public static class ClassEndpoints
             [
                 .. SignalRules
                     .For(readings, strands, GoalRules.SilentRate(new(r.Depth), Chart), quiet, Now)
-                    .Select(s => new SignalView(s.Kind.ToString(), r.Id, s.Strand?.ToString(), s.Title, s.Figures)),
+                    .Select(s => new SignalView(s.Kind, r.Id, s.Strand, s.Title, s.Figures)),
             ];
         }
     }

@@ -17,7 +17,7 @@ public sealed record GoalStandingView(
     double Done,
     double DueNow,
     double Chance,
-    string Course,
+    Course Course,
     DateTimeOffset SetAt
 );
 
@@ -63,7 +63,7 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
             goal.Kind == "words"
                 ? GoalRules.Words(goal.Target, weeks, left / 5.0, all == 0 ? 1 : (all - left) / (double)all)
                 : GoalRules.Comprehension(goal.Target, weeks, left / 5.0);
-        return new(goal.Kind, goal.Target, s.Done, s.DueNow, s.Chance, s.Course.ToString(), goal.SetAt);
+        return new(goal.Kind, goal.Target, s.Done, s.DueNow, s.Chance, s.Course, goal.SetAt);
     }
 
     /// <summary>The current goals of one reader and how they stand.</summary>

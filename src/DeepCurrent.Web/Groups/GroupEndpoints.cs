@@ -21,7 +21,7 @@ public sealed record PlacementView(
     double Away,
     int NearestOther,
     double OtherAway,
-    string? Need
+    Strand? Need
 );
 
 public sealed record ProposedGroup(
@@ -114,7 +114,7 @@ public static class GroupEndpoints
         var need = strands
             .Where(s => s.Asked >= EnoughAsked)
             .OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean)
-            .Select(s => s.Strand)
+            .Select(s => (Strand?)Enum.Parse<Strand>(s.Strand))
             .FirstOrDefault();
         return new(Guid.Parse(r.Key), r.Depth.Value, own, other, away, need);
     }

@@ -1,4 +1,5 @@
 using System.Net.Sockets;
+using System.Text.Json;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Formats;
 using Microsoft.AspNetCore.Antiforgery;
@@ -48,6 +49,12 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
                 "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 "
                     + "MB. Nothing was changed."
             );
+        }
+        catch (BadHttpRequestException e) when (e.InnerException is JsonException { Path: ['$', '.', ..] path })
+        {
+            const string sentence = "This is none of the values that can stand here.";
+            var fields = new Dictionary<string, string[]> { [path[2..]] = [sentence] };
+            await Write(http, StatusCodes.Status422UnprocessableEntity, "invalid", sentence, fields);
         }
         catch (BadHttpRequestException bad)
         {

@@ -188,15 +188,10 @@ public static class CheckEndpoints
     private static async Task<CheckPlan> Plan(CheckRequest r, CheckStore checks, Desk desk)
     {
         var p = r.Plan ?? throw Refused.Field("plan", "Pick the parts.");
-        var parts = (p.Parts ?? [])
-            .Select(x => x.Read() ?? throw Refused.Field("plan", "There is no such part."))
-            .OrderBy(x => x.Part)
-            .ToList();
-        if (!Enum.TryParse<CheckStart>(p.Start, out var start) || !Enum.IsDefined(start))
-            throw Refused.Field("plan", "Say where it starts.");
+        var parts = (p.Parts ?? []).Select(x => x.Read()).OrderBy(x => x.Part).ToList();
         var plan = new CheckPlan(
             parts,
-            start,
+            p.Start,
             p.From,
             p.To,
             p.TimerShown,

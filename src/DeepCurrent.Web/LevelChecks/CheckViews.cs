@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Tickets;
@@ -6,7 +7,7 @@ namespace DeepCurrent.Web.LevelChecks;
 
 /// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
 public sealed record PartPlanView(
-    string Part,
+    [property: JsonRequired] CheckPart Part,
     int Minutes,
     double? SkipBelow,
     double? SkipAbove,
@@ -15,18 +16,14 @@ public sealed record PartPlanView(
 )
 {
     public static PartPlanView Of(PartPlan p) =>
-        new(p.Part.ToString(), p.Minutes, p.SkipBelow, p.SkipAbove, p.SkipMastered, p.SkipUndecoding);
+        new(p.Part, p.Minutes, p.SkipBelow, p.SkipAbove, p.SkipMastered, p.SkipUndecoding);
 
-    public PartPlan? Read() =>
-        Enum.TryParse<CheckPart>(Part, out var part) && Enum.IsDefined(part)
-            ? new(part, Minutes, SkipBelow, SkipAbove, SkipMastered, SkipUndecoding)
-            : null;
+    public PartPlan Read() => new(Part, Minutes, SkipBelow, SkipAbove, SkipMastered, SkipUndecoding);
 }
 
-/// <param name="Start">OwnLevel or Band.</param>
 public sealed record PlanView(
     IReadOnlyList<PartPlanView> Parts,
-    string Start,
+    [property: JsonRequired] CheckStart Start,
     double From,
     double To,
     bool TimerShown,
@@ -39,7 +36,7 @@ public sealed record PlanView(
     public static PlanView Of(CheckPlan p) =>
         new(
             [.. p.Parts.Select(PartPlanView.Of)],
-            p.Start.ToString(),
+            p.Start,
             p.From,
             p.To,
             p.TimerShown,
@@ -107,9 +104,9 @@ public sealed record CheckRequest(
 /// <param name="Score">Of a maze passage, right less half the wrong ones a minute.</param>
 public sealed record PartView(
     Guid Id,
-    string Part,
-    string State,
-    string Flag,
+    CheckPart Part,
+    PartState State,
+    PartFlag Flag,
     string Note,
     int Rounds,
     int Answered,
@@ -163,9 +160,9 @@ public sealed record SittingView(
             [
                 .. last.Select(p => new PartView(
                     p.Part.Id,
-                    p.Part.Part.ToString(),
-                    p.Part.State.ToString(),
-                    PartRules.FlagOf(p.Part.State, p.Part.Flag, over).ToString(),
+                    p.Part.Part,
+                    p.Part.State,
+                    PartRules.FlagOf(p.Part.State, p.Part.Flag, over),
                     p.Part.Note,
                     p.Rounds,
                     p.Part.Answered,

@@ -9,14 +9,14 @@ namespace DeepCurrent.Web.LevelChecks;
 
 /// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
 /// <param name="State">Waiting, UnderWay, Done or Skipped.</param>
-public sealed record MyPart(string Part, string State);
+public sealed record MyPart(CheckPart Part, PartState State);
 
 /// <summary>A question as its reader sees it: what is right stays on the server.</summary>
 /// <param name="Kind">Single, Multiple, Order, Match or Sentence.</param>
 /// <param name="Rights">What stands on the right of a match.</param>
 /// <param name="Wanted">How many to choose.</param>
 public sealed record MyItem(
-    string Kind,
+    QuestionKind Kind,
     string Stem,
     IReadOnlyList<string> Choices,
     IReadOnlyList<string> Rights,
@@ -48,7 +48,7 @@ public sealed record MyStage(
             s.TextDepth ?? 0,
             s.Pages,
             s.Items.Any(i => i.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(s.Pages) : [],
-            [.. s.Items.Select(i => new MyItem(i.Kind.ToString(), i.Stem, i.Choices, i.Rights ?? [], i.Wanted))],
+            [.. s.Items.Select(i => new MyItem(i.Kind, i.Stem, i.Choices, i.Rights ?? [], i.Wanted))],
             [.. s.Answers.Select(a => new MyPicks(a.Item, a.Picks))],
             s.Seconds
         );
@@ -63,7 +63,7 @@ public sealed record MyCheckView(
     string Title,
     string Directions,
     IReadOnlyList<MyPart> Parts,
-    string? Now,
+    CheckPart? Now,
     MyStage? Stage,
     double Left,
     bool TimerShown,
@@ -77,8 +77,8 @@ public sealed record MyCheckView(
             s.Id,
             s.Check.ReaderTitle,
             s.Check.Directions,
-            [.. s.Parts.Select(p => new MyPart(p.Part.ToString(), p.State.ToString()))],
-            s.Now?.Part.ToString(),
+            [.. s.Parts.Select(p => new MyPart(p.Part, p.State))],
+            s.Now?.Part,
             s.Stage is { } stage ? MyStage.Of(stage, s.Now!.Part) : null,
             Math.Max(0, s.Limit - s.Spent),
             s.Check.Plan.TimerShown && !s.Supports.HideTimer,

@@ -81,7 +81,7 @@ public sealed class RecordDesk(
             await Figures(k, reader.Grade),
             RecordSheet.Totals(k.Sheet.Marks),
             Retelling.Parts(k.Fiction),
-            [.. (await Questions(k)).Select(q => new QuestionOfRecord(q.Id, q.Strand.ToString(), q.Stem, Answers(q)))],
+            [.. (await Questions(k)).Select(q => new QuestionOfRecord(q.Id, q.Strand, q.Stem, Answers(q)))],
             now is not null && RecordSheet.Body(now.Pages) != k.Body,
             k.SoundSeconds,
             k.Listening,

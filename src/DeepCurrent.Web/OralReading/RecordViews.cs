@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.OralReading;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.OralReading;
 
 namespace DeepCurrent.Web.OralReading;
@@ -6,14 +8,21 @@ namespace DeepCurrent.Web.OralReading;
 /// <param name="Kind">Substitution, Omission, Insertion, Repetition, SelfCorrection or Told.</param>
 /// <param name="Used">What the reader went by: some of the letters MSV.</param>
 /// <param name="Doubt">The listening device was not sure of it.</param>
-public sealed record MarkOfRecord(int Index, string Kind, string Heard, string Used, int Span, bool Doubt)
+public sealed record MarkOfRecord(
+    int Index,
+    [property: JsonRequired] MarkKind Kind,
+    string Heard,
+    string Used,
+    int Span,
+    bool Doubt
+)
 {
     private const string Letters = "MSV";
 
     public static MarkOfRecord Of(SheetMark m) =>
         new(
             m.Index,
-            m.Kind.ToString(),
+            m.Kind,
             m.Heard,
             string.Concat(Letters.Where((_, i) => ((int)m.Used >> i & 1) == 1)),
             m.Span,
@@ -22,12 +31,10 @@ public sealed record MarkOfRecord(int Index, string Kind, string Heard, string U
 
     /// <summary>The mark; null where its kind or its letters are none.</summary>
     public SheetMark? Read() =>
-        Enum.TryParse<MarkKind>(Kind, out var kind)
-        && kind is not MarkKind.Correct
-        && (Used ?? "").All(Letters.Contains)
+        Kind is not MarkKind.Correct && (Used ?? "").All(Letters.Contains)
             ? new(
                 Index,
-                kind,
+                Kind,
                 Heard?.Trim() ?? "",
                 (Sources)(Used ?? "").Distinct().Sum(c => 1 << Letters.IndexOf(c)),
                 Span == 0 ? 1 : Span,
@@ -52,10 +59,10 @@ public sealed record FiguresOfRecord(
     double? SelfCorrectionRatio,
     double WordsCorrectPerMinute,
     int Pauses,
-    string Zone,
+    AccuracyZone Zone,
     int? Percentile,
     int? Middle,
-    string Season,
+    Season Season,
     double? Retelling
 )
 {
@@ -72,16 +79,16 @@ public sealed record FiguresOfRecord(
             f.SelfCorrectionRatio,
             f.WordsCorrectPerMinute,
             f.Pauses,
-            new AccuracyCuts().Of(f.Accuracy).ToString(),
+            new AccuracyCuts().Of(f.Accuracy),
             place?.Percentile,
             place?.Middle,
-            season.ToString(),
+            season,
             Core.OralReading.Retelling.Score(sheet.Retelling)
         );
     }
 }
 
-public sealed record QuestionOfRecord(Guid Id, string Strand, string Stem, IReadOnlyList<string> RightAnswers);
+public sealed record QuestionOfRecord(Guid Id, Strand Strand, string Stem, IReadOnlyList<string> RightAnswers);
 
 public sealed record AnswerOfRecord(Guid QuestionId, bool Right);
 

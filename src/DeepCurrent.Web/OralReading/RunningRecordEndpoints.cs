@@ -253,9 +253,9 @@ public static class RunningRecordEndpoints
                 k.Sheet.Seconds,
                 k.Sheet.Pauses
             ),
-            v.Figures.Zone.ToLowerInvariant(),
+            v.Figures.Zone.ToString().ToLowerInvariant(),
             v.Figures.Percentile is { } p
-                ? $"{p} of 100 readers of the grade in {v.Figures.Season.ToLowerInvariant()} read at this rate or "
+                ? $"{p} of 100 readers of the grade in {v.Figures.Season.ToString().ToLowerInvariant()} read at this rate or "
                     + "slower"
                 : "",
             RecordSheet.Totals(k.Sheet.Marks),

@@ -31,11 +31,11 @@ public sealed record NewReaderRequest(
 );
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
-public sealed record AddedReader(Guid Id, string UserName, string SecretKind, string Secret, Guid? ChangeId);
+public sealed record AddedReader(Guid Id, string UserName, SecretKind SecretKind, string Secret, Guid? ChangeId);
 
-public sealed record SignInView(string GivenName, string UserName, string SecretKind, string Secret);
+public sealed record SignInView(string GivenName, string UserName, SecretKind SecretKind, string Secret);
 
-public sealed record StrandView(string Strand, int Right, int Asked, double Mean, double Low, double High);
+public sealed record StrandView(Strand Strand, int Right, int Asked, double Mean, double Low, double High);
 
 /// <param name="What">quiz, level check, level, running record, or left out.</param>
 /// <param name="Moved">What it did to the depth, fm; null where that is not known.</param>
@@ -134,7 +134,7 @@ public static class ReaderEndpoints
             && (await rosters.OpenEnrolments([again], place.SchoolId)).Any(e => e.ClassId == classId)
             && await rosters.Reader(again, place.SchoolId) is { } there
         )
-            return new(there.Id, there.UserName, there.SecretKind.ToString(), secrets.Open(there.Secret), null);
+            return new(there.Id, there.UserName, there.SecretKind, secrets.Open(there.Secret), null);
         var makers = await roster.Makers();
         string given = Names.Tidy(request.GivenName),
             family = Names.Tidy(request.FamilyName);
@@ -160,7 +160,7 @@ public static class ReaderEndpoints
             Levels = [new(null, new StatedLevel(makers.NewId(), reader.Id, request.Level, desk.Now))],
         };
         var change = await roster.Apply(steps, classId, $"Added {reader.FullName} to {place.Name}");
-        return new(reader.Id, reader.UserName, kind.ToString(), secrets.Open(secret), change);
+        return new(reader.Id, reader.UserName, kind, secrets.Open(secret), change);
     }
 
     private static async Task<SignInView> SignIn(Guid readerId, Desk desk, Secrets secrets)
@@ -298,7 +298,7 @@ public static class ReaderEndpoints
         [
             .. Enum.GetValues<Strand>()
                 .Select(s => (s, m: Mastery.Estimate(asked[s].Count(e => e.Correct == true), asked[s].Count())))
-                .Select(x => new StrandView(x.s.ToString(), x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High)),
+                .Select(x => new StrandView(x.s, x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High)),
         ];
     }
 

@@ -50,7 +50,7 @@ public sealed record TwinView(Guid ReaderId, string Name, int Grade, string Wher
 
 /// <param name="Fate">Empty, New, Joins, Changed, Unchanged, Question or Stopped.</param>
 public sealed record CheckedRowView(
-    string Fate,
+    RowFate Fate,
     IReadOnlyList<CellProblemView> Problems,
     IReadOnlyList<TwinView> Twins
 );
@@ -71,7 +71,7 @@ public sealed record SignInRow(
     string GivenName,
     string FamilyName,
     string UserName,
-    string SecretKind,
+    SecretKind SecretKind,
     string Secret
 );
 
@@ -221,7 +221,7 @@ public static class ListEndpoints
                         r.GivenName,
                         r.FamilyName,
                         r.UserName,
-                        r.SecretKind.ToString(),
+                        r.SecretKind,
                         secrets.Open(r.Secret)
                     )),
             ]
@@ -295,7 +295,7 @@ public static class ListEndpoints
         return new(
             [
                 .. result.Rows.Select(r => new CheckedRowView(
-                    r.Fate.ToString(),
+                    r.Fate,
                     [.. r.Problems.Select(p => new CellProblemView(p.Column, p.Reason, p.Stops))],
                     [.. r.Twins.Select(t => new TwinView(t.ReaderId, t.Name, t.Grade, t.Where))]
                 )),

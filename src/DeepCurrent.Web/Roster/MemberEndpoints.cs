@@ -19,7 +19,7 @@ public sealed record MemberView(
     int Grade,
     string? HomeLanguage,
     string? GuardianMail,
-    string SecretKind,
+    SecretKind SecretKind,
     Supports Supports,
     bool FromSource,
     DateTimeOffset? SignedInAt,
@@ -68,7 +68,7 @@ public sealed record BulkRequest(
     string? Level,
     string? LevelSystem,
     Supports? Supports,
-    string? SecretKind,
+    SecretKind? SecretKind,
     bool NewSecrets
 );
 
@@ -92,7 +92,7 @@ public sealed record SeenDetails(
 );
 
 /// <param name="Secret">The secret to be; null for a new one that is made.</param>
-public sealed record SecretRequest(string Kind, string? Secret);
+public sealed record SecretRequest(SecretKind? Kind, string? Secret);
 
 /// <param name="ChangeId">To take it back by; null where nothing had to be done.</param>
 public sealed record RosterChanged(Guid? ChangeId, string Sentence, int Asked = 0);
@@ -353,10 +353,7 @@ public static class MemberEndpoints
             throw Refused.Field("grade", "Choose a grade from K to 12.");
         if (request.Supports is { Holds: false })
             throw Refused.Field("supports", "More time lies between 100 and 300 percent.");
-        SecretKind? kind =
-            request.SecretKind is null ? null
-            : Enum.TryParse<SecretKind>(request.SecretKind, out var k) ? k
-            : throw Refused.Field("secretKind", "Choose pictures, a code or a password.");
+        var kind = request.SecretKind;
         Core.Depth.Fathoms? level =
             string.IsNullOrWhiteSpace(request.Level) ? null
             : Core.Depth.LevelLabels.Read(
@@ -481,7 +478,7 @@ public static class MemberEndpoints
     {
         await desk.Class(classId, Deed.ChangeRoster);
         var (reader, _) = await Member(classId, readerId, desk, rosters);
-        if (!Enum.TryParse<SecretKind>(request.Kind, out var kind))
+        if (request.Kind is not { } kind)
             throw Refused.Field("kind", "Choose pictures, a code or a password.");
         var secret = string.IsNullOrWhiteSpace(request.Secret)
             ? Core.Readers.SignInRules.NewSecret(kind, Secrets.Chance())

@@ -199,7 +199,7 @@ public static class SignInEndpoints
     )
     {
         var reader = await readers.InClass(request.ReaderId, (request.Code ?? "").Trim());
-        var kind = reader is null ? SecretKind.Pictures : Enum.Parse<SecretKind>(reader.SecretKind);
+        var kind = reader is null ? SecretKind.Pictures : reader.SecretKind;
         var door = reader is null
             ? null
             : new DoorSubject(reader.SchoolId, ReaderId: reader.Id, ClassId: reader.ClassId);

@@ -104,10 +104,7 @@ public static class BringEndpoints
     )
     {
         var prose = t.Versions[0].Prose;
-        var remarks = TextSense
-            .Remarks(prose)
-            .Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence))
-            .ToList();
+        var remarks = TextSense.Remarks(prose).Select(r => new RemarkView(r.Doubt, r.Stops, r.Sentence)).ToList();
         var measure = remarks.Exists(r => r.Stops) ? null : TextMeasurer.Measure(prose);
         var counts = TextCounter.Count(prose);
         var kind = t.Kind.Length > 0 ? t.Kind : Suggestions.Kind(t.Versions[0].Body);

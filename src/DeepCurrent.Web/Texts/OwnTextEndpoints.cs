@@ -20,7 +20,7 @@ public sealed record MeasureRequest(
     IReadOnlyList<string>? Taught = null
 );
 
-public sealed record RemarkView(string Doubt, bool Stops, string Sentence);
+public sealed record RemarkView(TextDoubt Doubt, bool Stops, string Sentence);
 
 public sealed record PatternUseView(string Key, string Name, int Times, IReadOnlyList<string> Words);
 
@@ -124,10 +124,7 @@ public static class OwnTextEndpoints
         if (text.Length > LongestBody)
             throw Refused.Field("text", $"A version has at most {LongestBody:N0} letters.");
         var plain = new VersionFile("", 0, text).Prose;
-        var remarks = TextSense
-            .Remarks(plain)
-            .Select(r => new RemarkView(r.Doubt.ToString(), r.Stops, r.Sentence))
-            .ToList();
+        var remarks = TextSense.Remarks(plain).Select(r => new RemarkView(r.Doubt, r.Stops, r.Sentence)).ToList();
         if (remarks.Exists(r => r.Stops))
             return new(null, null, null, plain, null, null, remarks, [], [], null);
         var chart = (await desk.School()).Chart;

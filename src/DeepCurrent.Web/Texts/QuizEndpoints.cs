@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Texts;
@@ -9,8 +10,8 @@ namespace DeepCurrent.Web.Texts;
 /// <param name="Id">Null for a new question.</param>
 public sealed record OwnQuestion(
     Guid? Id,
-    string Kind,
-    string Strand,
+    [property: JsonRequired] QuestionKind Kind,
+    [property: JsonRequired] Strand Strand,
     string Stem,
     IReadOnlyList<Choice>? Choices,
     IReadOnlyDictionary<string, string>? Proofs,
@@ -143,10 +144,6 @@ public static class QuizEndpoints
     private static Question Read(OwnQuestion q, int at, HashSet<Guid> known)
     {
         string Field(string name) => $"questions[{at}].{name}";
-        if (!Enum.TryParse<QuestionKind>(q.Kind, out var kind) || !Enum.IsDefined(kind))
-            throw Refused.Field(Field("kind"), "There is no such kind of question.");
-        if (!Enum.TryParse<Strand>(q.Strand, out var strand) || !Enum.IsDefined(strand))
-            throw Refused.Field(Field("strand"), "There is no such strand.");
         if (q.Stem?.Length > LongestStem)
             throw Refused.Field(Field("stem"), $"A question has at most {LongestStem} letters.");
         if (q.Choices?.Count > MostChoices)
@@ -166,12 +163,12 @@ public static class QuizEndpoints
             || q.Rubric?.Samples?.Count > 5
         )
             throw Refused.Field(Field("proofs"), "That is more than a question can have.");
-        bool chosen = kind is QuestionKind.Single or QuestionKind.Multiple,
-            listed = chosen || kind is QuestionKind.Order or QuestionKind.Match;
+        bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
+            listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
         return new(
             q.Id is { } id && known.Contains(id) ? id : Guid.CreateVersion7(),
             at,
-            strand,
+            q.Strand,
             q.Stem?.Trim() ?? "",
             listed
                 ?
@@ -180,18 +177,18 @@ public static class QuizEndpoints
                         c.Text?.Trim() ?? "",
                         chosen && c.Right,
                         c.Reason?.Trim() ?? "",
-                        kind is QuestionKind.Match ? c.Match?.Trim() : null
+                        q.Kind is QuestionKind.Match ? c.Match?.Trim() : null
                     )),
                 ]
                 : [],
             (q.Proofs ?? new Dictionary<string, string>())
                 .Where(p => !string.IsNullOrWhiteSpace(p.Value))
                 .ToDictionary(p => p.Key, p => p.Value.Trim()),
-            kind,
+            q.Kind,
             q.Evidence,
             q.Offset,
             q.After is { Count: > 0 } ? q.After : null,
-            kind is QuestionKind.Short or QuestionKind.Long && q.Rubric is { Marks: { } marks }
+            q.Kind is QuestionKind.Short or QuestionKind.Long && q.Rubric is { Marks: { } marks }
                 ? new(marks, q.Rubric.Samples ?? [])
                 : null
         );

@@ -47,8 +47,8 @@ public sealed record TextVersionView(
 /// <param name="After">For a guided question: the paragraph it comes after, by version label or "all".</param>
 public sealed record QuestionView(
     Guid Id,
-    string Kind,
-    string Strand,
+    QuestionKind Kind,
+    Strand Strand,
     string Stem,
     IReadOnlyList<Choice> Choices,
     IReadOnlyDictionary<string, string> Proofs,
@@ -59,18 +59,7 @@ public sealed record QuestionView(
 )
 {
     public static QuestionView Of(Question q) =>
-        new(
-            q.Id,
-            q.Kind.ToString(),
-            q.Strand.ToString(),
-            q.Stem,
-            q.Choices,
-            q.Proofs,
-            q.Evidence,
-            q.Offset,
-            q.After,
-            q.Rubric
-        );
+        new(q.Id, q.Kind, q.Strand, q.Stem, q.Choices, q.Proofs, q.Evidence, q.Offset, q.After, q.Rubric);
 }
 
 public sealed record TextView(

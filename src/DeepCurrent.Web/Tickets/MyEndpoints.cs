@@ -45,7 +45,7 @@ public sealed record MyWork(
 /// <param name="Comment">What the teacher wrote to it.</param>
 public sealed record MyResultLine(
     string Stem,
-    string Mark,
+    AttemptMark Mark,
     bool Written,
     string? MyAnswer,
     string? RightAnswer,
@@ -320,7 +320,7 @@ public static class MyEndpoints
             ticket.Id,
             title,
             ticket.Score ?? 0,
-            lines.Count(l => l.Mark == nameof(AttemptMark.RightAtOnce)),
+            lines.Count(l => l.Mark is AttemptMark.RightAtOnce),
             lines.Count,
             lines
         );
@@ -332,11 +332,11 @@ public static class MyEndpoints
         var mark = TicketLife.MarkOf([.. attempts.Select(a => a.Right)]);
         // What the reader did not answer stays unknown: it may be asked again.
         if (attempts.Count == 0)
-            return new(q.Stem, mark.ToString(), q.Written, null, null, "", null, null, "");
+            return new(q.Stem, mark, q.Written, null, null, "", null, null, "");
         var last = attempts[^1];
         return new(
             q.Stem,
-            mark.ToString(),
+            mark,
             q.Written,
             sheet.Said(q, last.Response),
             sheet.RightSaid(q),

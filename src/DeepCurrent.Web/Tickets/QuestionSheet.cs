@@ -13,7 +13,7 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after.</param>
 public sealed record MyQuestion(
     Guid Id,
-    string Kind,
+    QuestionKind Kind,
     string Stem,
     IReadOnlyList<string> Choices,
     IReadOnlyList<string> Rights,
@@ -88,7 +88,7 @@ public sealed class QuestionSheet(
         var order = Shown(ticket.Id, q);
         return new(
             q.Id,
-            q.Kind.ToString(),
+            q.Kind,
             q.Stem,
             q.Kind switch
             {

@@ -13,7 +13,7 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="At">When it was done, by the device's clock.</param>
 public sealed record SetAsideRequest(
     Guid About,
-    string? Kind,
+    SetAsideKind? Kind,
     int Answers,
     string? Code,
     JsonElement Body,
@@ -22,9 +22,9 @@ public sealed record SetAsideRequest(
 
 /// <param name="Kind">Answer, Reading, Recording or HandIn.</param>
 /// <param name="Code">Why it could not be taken.</param>
-public sealed record SetAsideView(string Kind, string Code, int Answers, DateTimeOffset GivenAt)
+public sealed record SetAsideView(SetAsideKind Kind, string Code, int Answers, DateTimeOffset GivenAt)
 {
-    public static SetAsideView Of(SetAside s) => new(s.Kind.ToString(), s.Code, s.Answers, s.GivenAt);
+    public static SetAsideView Of(SetAside s) => new(s.Kind, s.Code, s.Answers, s.GivenAt);
 }
 
 /// <summary>What a reader did and the server could not take, told by the reader's device, so that their teacher knows
@@ -40,7 +40,7 @@ public static class SetAsideEndpoints
     private static async Task Add(Guid asideId, SetAsideRequest r, Desk desk, SetAsideStore aside)
     {
         var readerId = desk.Self();
-        if (!Enum.TryParse<SetAsideKind>(r.Kind, out var kind) || !Enum.IsDefined(kind))
+        if (r.Kind is not { } kind)
             throw Refused.Field("kind", "This is no kind of work.");
         var body = r.Body.ValueKind is JsonValueKind.Undefined ? "{}" : r.Body.GetRawText();
         if (

@@ -7106,11 +7106,16 @@ export interface components {
             labels: components["schemas"]["LabelView"][];
             set: null | components["schemas"]["SetLevelView"];
         };
+        /**
+         * @description How hard a text was for a reader who read it aloud.
+         * @enum {unknown}
+         */
+        AccuracyZone: "Independent" | "Instructional" | "Frustration";
         AddedReader: {
             /** Format: uuid */
             id: string;
             userName: string;
-            secretKind: string;
+            secretKind: components["schemas"]["SecretKind"];
             secret: string;
             /** Format: uuid */
             changeId: null | string;
@@ -7147,7 +7152,7 @@ export interface components {
             /** Format: uuid */
             questionId: string;
             tries: components["schemas"]["TryView"][];
-            mark: string;
+            mark: components["schemas"]["AttemptMark"];
             rushed: boolean;
         };
         AppliedListView: {
@@ -7224,6 +7229,11 @@ export interface components {
         AssistantsPrintRequest: {
             allowed: boolean;
         };
+        /**
+         * @description How the attempts at one question went.
+         * @enum {unknown}
+         */
+        AttemptMark: "RightAtOnce" | "AfterAnotherTry" | "NotYet" | "Unanswered";
         BeginRequest: {
             /** Format: uuid */
             textId: string;
@@ -7250,7 +7260,7 @@ export interface components {
             level: null | string;
             levelSystem: null | string;
             supports: null | components["schemas"]["Supports"];
-            secretKind: null | string;
+            secretKind: null | components["schemas"]["SecretKind"];
             newSecrets: boolean;
         };
         CellProblemView: {
@@ -7308,6 +7318,11 @@ export interface components {
             colleagues: components["schemas"]["ColleagueChoice"][];
             passages: components["schemas"]["FormPassage"][];
         };
+        /**
+         * @description A section of a level check, in the order in which sections make sense.
+         * @enum {unknown}
+         */
+        CheckPart: "WordReading" | "WordMeaning" | "Maze" | "Passages";
         CheckReadersRequest: {
             readerIds: string[];
         };
@@ -7350,6 +7365,11 @@ export interface components {
             /** Format: int32 */
             open: number;
         };
+        /**
+         * @description Where a check starts looking for a reader's level.
+         * @enum {unknown}
+         */
+        CheckStart: "OwnLevel" | "Band";
         CheckView: {
             /** Format: uuid */
             id: string;
@@ -7396,7 +7416,7 @@ export interface components {
             asked: number;
         };
         CheckedRowView: {
-            fate: string;
+            fate: components["schemas"]["RowFate"];
             problems: components["schemas"]["CellProblemView"][];
             twins: components["schemas"]["TwinView"][];
         };
@@ -7433,9 +7453,14 @@ export interface components {
             /** @description What belongs to it, in a match. */
             match?: null | string;
         };
+        /**
+         * @description How deep a text may be that a reader chooses.
+         * @enum {unknown}
+         */
+        ChoiceDepth: "WithinReach" | "OrEasier" | "Any";
         ChoiceRulesRequest: {
             open: boolean;
-            depth: null | string;
+            depth: null | components["schemas"]["ChoiceDepth"];
             fiction: null | boolean;
             without: null | string[];
             /** Format: int32 */
@@ -7443,7 +7468,7 @@ export interface components {
         };
         ChoiceRulesView: {
             open: boolean;
-            depth: string;
+            depth: components["schemas"]["ChoiceDepth"];
             fiction: null | boolean;
             without: string[];
             /** Format: int32 */
@@ -7588,6 +7613,11 @@ export interface components {
             dueOn: null | string;
             late: boolean;
         };
+        /**
+         * @description Whether a goal will be reached.
+         * @enum {unknown}
+         */
+        Course: "Reached" | "OnCourse" | "SlightlyBehind" | "Behind";
         DeckRequest: {
             /** Format: int32 */
             revision: number;
@@ -7801,12 +7831,12 @@ export interface components {
             wordsCorrectPerMinute: number;
             /** Format: int32 */
             pauses: number;
-            zone: string;
+            zone: components["schemas"]["AccuracyZone"];
             /** Format: int32 */
             percentile: null | number;
             /** Format: int32 */
             middle: null | number;
-            season: string;
+            season: components["schemas"]["Season"];
             /** Format: double */
             retelling: null | number;
         };
@@ -7842,7 +7872,7 @@ export interface components {
             versionDepth: number;
             /** Format: int32 */
             forecast: number;
-            zone: string;
+            zone: components["schemas"]["Zone"];
             before: null | string;
             versions: components["schemas"]["VersionFit"][];
         };
@@ -7905,7 +7935,7 @@ export interface components {
             dueNow: number;
             /** Format: double */
             chance: number;
-            course: string;
+            course: components["schemas"]["Course"];
             /** Format: date-time */
             setAt: string;
         };
@@ -8033,7 +8063,7 @@ export interface components {
             name: string;
             mail: null | string;
             lead: boolean;
-            post?: null | string;
+            post?: null | components["schemas"]["Post"];
             /** Format: uuid */
             id?: null | string;
         };
@@ -8219,10 +8249,15 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        /**
+         * @description What happened to a word, in the terms of running records.
+         * @enum {unknown}
+         */
+        MarkKind: "Correct" | "Substitution" | "Omission" | "Insertion" | "Repetition" | "SelfCorrection" | "Told";
         MarkOfRecord: {
             /** Format: int32 */
             index: number;
-            kind: string;
+            kind: components["schemas"]["MarkKind"];
             heard: string;
             used: string;
             /** Format: int32 */
@@ -8327,7 +8362,7 @@ export interface components {
             grade: number;
             homeLanguage: null | string;
             guardianMail: null | string;
-            secretKind: string;
+            secretKind: components["schemas"]["SecretKind"];
             supports: components["schemas"]["Supports"];
             fromSource: boolean;
             /** Format: date-time */
@@ -8394,7 +8429,7 @@ export interface components {
             title: string;
             directions: string;
             parts: components["schemas"]["MyPart"][];
-            now: null | string;
+            now: null | components["schemas"]["CheckPart"];
             stage: null | components["schemas"]["MyStage"];
             /** Format: double */
             left: number;
@@ -8408,7 +8443,7 @@ export interface components {
             refused: number;
         };
         MyItem: {
-            kind: string;
+            kind: components["schemas"]["QuestionKind"];
             stem: string;
             choices: string[];
             rights: string[];
@@ -8416,8 +8451,8 @@ export interface components {
             wanted: number;
         };
         MyPart: {
-            part: string;
-            state: string;
+            part: components["schemas"]["CheckPart"];
+            state: components["schemas"]["PartState"];
         };
         MyPicks: {
             /** Format: int32 */
@@ -8427,7 +8462,7 @@ export interface components {
         MyQuestion: {
             /** Format: uuid */
             id: string;
-            kind: string;
+            kind: components["schemas"]["QuestionKind"];
             stem: string;
             choices: string[];
             rights: string[];
@@ -8460,7 +8495,7 @@ export interface components {
         };
         MyResultLine: {
             stem: string;
-            mark: string;
+            mark: components["schemas"]["AttemptMark"];
             written: boolean;
             myAnswer: null | string;
             rightAnswer: null | string;
@@ -8579,7 +8614,7 @@ export interface components {
             words: number;
             /** Format: int32 */
             questions: number;
-            zone: string;
+            zone: components["schemas"]["Zone"];
         };
         OralView: {
             /** Format: int32 */
@@ -8601,8 +8636,8 @@ export interface components {
         OwnQuestion: {
             /** Format: uuid */
             id: null | string;
-            kind: string;
-            strand: string;
+            kind: components["schemas"]["QuestionKind"];
+            strand: components["schemas"]["Strand"];
             stem: string;
             choices: null | components["schemas"]["Choice"][];
             proofs: null | {
@@ -8639,8 +8674,13 @@ export interface components {
             label: string;
             body: string;
         };
+        /**
+         * @description What a finished part can be trusted for.
+         * @enum {unknown}
+         */
+        PartFlag: "Fine" | "Rushed" | "Thin" | "Missing";
         PartPlanView: {
-            part: string;
+            part: components["schemas"]["CheckPart"];
             /** Format: int32 */
             minutes: number;
             /** Format: double */
@@ -8650,12 +8690,17 @@ export interface components {
             skipMastered: boolean;
             skipUndecoding: boolean;
         };
+        /**
+         * @description How a part of a level check stands for one reader.
+         * @enum {unknown}
+         */
+        PartState: "Waiting" | "UnderWay" | "Done" | "Skipped";
         PartView: {
             /** Format: uuid */
             id: string;
-            part: string;
-            state: string;
-            flag: string;
+            part: components["schemas"]["CheckPart"];
+            state: components["schemas"]["PartState"];
+            flag: components["schemas"]["PartFlag"];
             note: string;
             /** Format: int32 */
             rounds: number;
@@ -8744,11 +8789,11 @@ export interface components {
             nearestOther: number;
             /** Format: double */
             otherAway: number;
-            need: null | string;
+            need: null | components["schemas"]["Strand"];
         };
         PlanView: {
             parts: components["schemas"]["PartPlanView"][];
-            start: string;
+            start: components["schemas"]["CheckStart"];
             /** Format: double */
             from: number;
             /** Format: double */
@@ -8819,10 +8864,15 @@ export interface components {
             deepest: number;
             readers: components["schemas"]["PlacementView"][];
         };
+        /**
+         * @description How a question is answered.
+         * @enum {unknown}
+         */
+        QuestionKind: "Single" | "Multiple" | "Order" | "Match" | "Sentence" | "Short" | "Long";
         QuestionOfRecord: {
             /** Format: uuid */
             id: string;
-            strand: string;
+            strand: components["schemas"]["Strand"];
             stem: string;
             rightAnswers: string[];
         };
@@ -8844,8 +8894,8 @@ export interface components {
         QuestionView: {
             /** Format: uuid */
             id: string;
-            kind: string;
-            strand: string;
+            kind: components["schemas"]["QuestionKind"];
+            strand: components["schemas"]["Strand"];
             stem: string;
             choices: components["schemas"]["Choice"][];
             proofs: {
@@ -9072,7 +9122,7 @@ export interface components {
             sentence: string;
         };
         RemarkView: {
-            doubt: string;
+            doubt: components["schemas"]["TextDoubt"];
             stops: boolean;
             sentence: string;
         };
@@ -9155,6 +9205,11 @@ export interface components {
         RosterWithdrawn: {
             sentence: string;
         };
+        /**
+         * @description What becomes of a row.
+         * @enum {unknown}
+         */
+        RowFate: "Empty" | "New" | "Joins" | "Changed" | "Unchanged" | "Question" | "Stopped";
         /** @description What a written answer earns. */
         Rubric: {
             /** @description What earns 0, 1, 2 and 3 marks. */
@@ -9212,7 +9267,7 @@ export interface components {
             depth: number;
             levelSet: boolean;
             classes: string;
-            secretKind: string;
+            secretKind: components["schemas"]["SecretKind"];
             /** Format: date-time */
             signedInAt: null | string;
             leftSchool: boolean;
@@ -9264,8 +9319,18 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        /**
+         * @description A season of the school year, as benchmark windows have it.
+         * @enum {unknown}
+         */
+        Season: "Autumn" | "Winter" | "Spring";
+        /**
+         * @description What a reader signs in with: pictures in order for the youngest, a short code, or a password.
+         * @enum {unknown}
+         */
+        SecretKind: "Pictures" | "Code" | "Password";
         SecretRequest: {
-            kind: string;
+            kind: null | components["schemas"]["SecretKind"];
             secret: null | string;
         };
         SeenDetails: {
@@ -9328,10 +9393,12 @@ export interface components {
             handedOver: null | components["schemas"]["HandedOver"];
             supports: null | components["schemas"]["Supports"];
         };
+        /** @enum {unknown} */
+        SetAsideKind: "Answer" | "Reading" | "Recording" | "HandIn";
         SetAsideRequest: {
             /** Format: uuid */
             about: string;
-            kind: null | string;
+            kind: null | components["schemas"]["SetAsideKind"];
             /** Format: int32 */
             answers: number;
             code: null | string;
@@ -9340,7 +9407,7 @@ export interface components {
             at: string;
         };
         SetAsideView: {
-            kind: string;
+            kind: components["schemas"]["SetAsideKind"];
             code: string;
             /** Format: int32 */
             answers: number;
@@ -9395,7 +9462,7 @@ export interface components {
             note: string;
         };
         /** @enum {unknown} */
-        ShelfSort: "Match" | "Fit" | "Depth" | "Title" | "Newest" | "Use" | null;
+        ShelfSort: "Match" | "Fit" | "Depth" | "Title" | "Newest" | "Use";
         ShownDepth: {
             /** Format: double */
             depth: number;
@@ -9423,20 +9490,25 @@ export interface components {
             givenName: string;
             familyName: string;
             userName: string;
-            secretKind: string;
+            secretKind: components["schemas"]["SecretKind"];
             secret: string;
         };
         SignInView: {
             givenName: string;
             userName: string;
-            secretKind: string;
+            secretKind: components["schemas"]["SecretKind"];
             secret: string;
         };
+        /**
+         * @description What the data say a teacher should look at.
+         * @enum {unknown}
+         */
+        SignalKind: "OutOfDepth" | "ReadyToMoveDeeper" | "FlickedThrough" | "SameStrandMissed" | "NothingRead";
         SignalView: {
-            kind: string;
+            kind: components["schemas"]["SignalKind"];
             /** Format: uuid */
             readerId: string;
-            strand: null | string;
+            strand: null | components["schemas"]["Strand"];
             title: null | string;
             figures: number[];
         };
@@ -9499,7 +9571,7 @@ export interface components {
             mail: null | string;
             lead: boolean;
             left: boolean;
-            post?: null | string;
+            post?: null | components["schemas"]["Post"];
         };
         StaffRow: {
             /** Format: uuid */
@@ -9548,8 +9620,10 @@ export interface components {
             /** Format: date */
             to: null | string;
         };
+        /** @enum {unknown} */
+        Strand: "Retrieve" | "Infer" | "WordMeaning" | "Summarise" | "Structure" | "AuthorsCraft" | "Connect";
         StrandView: {
-            strand: string;
+            strand: components["schemas"]["Strand"];
             /** Format: int32 */
             right: number;
             /** Format: int32 */
@@ -9688,6 +9762,11 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
+        /**
+         * @description What keeps a text from being measured, or the measure from meaning much.
+         * @enum {unknown}
+         */
+        TextDoubt: "Empty" | "OtherLanguage" | "OtherScript" | "Short" | "NoSentenceMarks" | "EndlessSentence" | "Verse" | "Table" | "Beyond";
         TextInUse: {
             /** Format: uuid */
             textId: string;
@@ -9851,7 +9930,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             givenName: string;
-            secretKind: string;
+            secretKind: components["schemas"]["SecretKind"];
         };
         ToMarkRow: {
             /** Format: uuid */
@@ -9931,7 +10010,7 @@ export interface components {
             versionId: string;
             /** Format: int32 */
             forecast: number;
-            zone: string;
+            zone: components["schemas"]["Zone"];
         };
         VersionHead: {
             /** Format: uuid */
@@ -9949,7 +10028,7 @@ export interface components {
             depthError: number;
         };
         /** @enum {unknown} */
-        Whose: "Any" | "Mine" | "School" | "Shipped" | null;
+        Whose: "Any" | "Mine" | "School" | "Shipped";
         WindowGrade: {
             /** Format: int32 */
             grade: number;
@@ -10045,6 +10124,11 @@ export interface components {
             /** Format: int32 */
             schoolDays: number;
         };
+        /**
+         * @description How hard a text is for one reader.
+         * @enum {unknown}
+         */
+        Zone: "Independent" | "Instructional" | "Frustration";
     };
     responses: never;
     parameters: never;

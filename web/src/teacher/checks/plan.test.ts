@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import type { Api } from '../../shared/api';
 import type { Choices } from './checkQueries';
 import { aboutDepth, emptyPlan, minutesOf, totalMinutes, withPart } from './plan';
 
-const part = (name: string, minutes: number) => ({
+const part = (name: Api<'PartPlanView'>['part'], minutes: number) => ({
   part: name,
   minutes,
   skipBelow: null,

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { get, put, sentence, type Api } from '../../../shared/api';
+import { oneOf } from '../../../shared/kinds';
 import { Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
 import type { Roster } from './rosterQueries';
@@ -74,7 +75,7 @@ export function Choosing({ roster }: { roster: Roster }) {
                         id="ch-depth"
                         disabled={off}
                         value={r.depth}
-                        onChange={(e) => set({ depth: e.target.value })}
+                        onChange={(e) => set({ depth: oneOf(depths.map(([k]) => k), e.target.value) })}
                       >
                         {depths.map(([k, name]) => (
                           <option key={k} value={k}>

@@ -1,6 +1,6 @@
 import { Plus, X } from '@phosphor-icons/react';
 import { strandName } from '../../../shared/format';
-import { isWritten } from '../../../shared/kinds';
+import { isWritten, oneOf } from '../../../shared/kinds';
 import { t } from '../../../shared/words';
 import { kindName } from './QuestionKey';
 import { asKind, kinds, strands, type FormQuestion } from './quizForm';
@@ -18,7 +18,7 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
       <div className="row wrap">
         <label className="pick">
           {t('Kind')}{' '}
-          <select value={q.kind} onChange={(e) => change(asKind(q, e.target.value))}>
+          <select value={q.kind} onChange={(e) => change(asKind(q, oneOf(kinds, e.target.value)))}>
             {kinds.map((k) => (
               <option key={k} value={k}>
                 {kindName(k)}
@@ -28,7 +28,7 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
         </label>
         <label className="pick">
           {t('Strand')}{' '}
-          <select value={q.strand} onChange={(e) => change({ ...q, strand: e.target.value })}>
+          <select value={q.strand} onChange={(e) => change({ ...q, strand: oneOf(strands, e.target.value) })}>
             {strands.map((s) => (
               <option key={s} value={s}>
                 {strandName(s)}

@@ -76,7 +76,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   const faults = useFaults(quiz.textId, quiz.revision, questions, quiz.faults);
   const q = questions[at];
   const change = (next: FormQuestion) => setQuestions(questions.map((x, i) => (i === at ? next : x)));
-  const add = (kind: string) => {
+  const add = (kind: FormQuestion['kind']) => {
     setQuestions([...questions, blank(kind, questions.length % 2 ? 'Infer' : 'Retrieve')]);
     setAt(questions.length);
   };

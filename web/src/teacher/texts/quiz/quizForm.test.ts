@@ -34,7 +34,7 @@ describe('a quiz as it is written', () => {
     expect(asKind(two, 'Match').choices.map((c) => c.match)).toEqual(['', '']);
   });
   it('has no choice marked right before its writer says which', () => {
-    for (const kind of ['Single', 'Multiple']) expect(blank(kind).choices.some((c) => c.right)).toBe(false);
+    for (const kind of ['Single', 'Multiple'] as const) expect(blank(kind).choices.some((c) => c.right)).toBe(false);
     expect(
       asKind({ ...blank('Multiple'), choices: [{ text: 'x', right: false, reason: '', match: null }] }, 'Single')
         .choices[0]!.right,

@@ -40,7 +40,7 @@ export const formOf = (quiz: QuizData): FormQuestion[] => {
   }));
 };
 
-export const blank = (kind: string, strand = 'Retrieve'): FormQuestion => ({
+export const blank = (kind: FormQuestion['kind'], strand: FormQuestion['strand'] = 'Retrieve'): FormQuestion => ({
   id: null,
   kind,
   strand,
@@ -61,7 +61,7 @@ export const blank = (kind: string, strand = 'Retrieve'): FormQuestion => ({
 });
 
 /** The same question of another kind; what fits both is kept. */
-export const asKind = (q: FormQuestion, kind: string): FormQuestion => {
+export const asKind = (q: FormQuestion, kind: FormQuestion['kind']): FormQuestion => {
   const fresh = blank(kind, q.strand);
   const keeps = fresh.choices.length > 0 && q.choices.some((c) => c.text);
   const choices = keeps
