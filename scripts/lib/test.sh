@@ -17,21 +17,21 @@ if wanted web || wanted browser; then PG_EXTRA="-c fsync=off" cluster testpg 544
 app=
 trap 'kill $app ${STAND_INS:-} 2>/dev/null; stop_cluster' EXIT
 
-# took: how long it is since the last that was said.
-took() { local s=$((SECONDS - since)); since=$SECONDS; printf '%d:%02d' $((s / 60)) $((s % 60)); }
-say "ready after $(took)"
+# told SENTENCE: says it, and how long it is since the last.
+told() { local s=$((SECONDS - since)); since=$SECONDS; say "$1, $((s / 60)):$(printf %02d $((s % 60)))"; }
+told "ready"
 
 # check NAME COMMAND...: one check that passes or fails as a whole.
 check() {
   local name=$1; shift
-  if "$@" >"$log" 2>&1; then passed=$((passed + 1)); say "$name: passed, $(took)"; else failed=$((failed + 1)); say "$name: FAILED, $(took)"; tail -60 "$log"; fi
+  if "$@" >"$log" 2>&1; then passed=$((passed + 1)); told "$name: passed"; else failed=$((failed + 1)); told "$name: FAILED"; tail -60 "$log"; fi
 }
 
 # count NAME PASSED FAILED STATUS: a suite that counts by itself; one that counted nothing has failed.
 count() {
   passed=$((passed + $2)) failed=$((failed + $3))
   if [ "$2" = 0 ] || { [ "$4" != 0 ] && [ "$3" = 0 ]; }; then failed=$((failed + 1)); tail -60 "$log"; fi
-  say "$1: $2 passed, $3 failed, $(took)"
+  told "$1: $2 passed, $3 failed"
 }
 
 number() { sed -nE "$1" | tail -1 | grep . || echo 0; }

@@ -75,7 +75,14 @@ export function Choosing({ roster }: { roster: Roster }) {
                         id="ch-depth"
                         disabled={off}
                         value={r.depth}
-                        onChange={(e) => set({ depth: oneOf(depths.map(([k]) => k), e.target.value) })}
+                        onChange={(e) =>
+                          set({
+                            depth: oneOf(
+                              depths.map(([k]) => k),
+                              e.target.value,
+                            ),
+                          })
+                        }
                       >
                         {depths.map(([k, name]) => (
                           <option key={k} value={k}>
