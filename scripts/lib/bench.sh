@@ -1,4 +1,4 @@
-# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, rosters, load or fuzz after it, prints the rows of that part alone.
+# ./deepcurrent bench: measures the figures anew and writes bench/results.md. With library, rosters, load, fuzz or house after it, prints the rows of that part alone.
 mkdir -p "$ROOT/.data"
 ensure_tools
 npm_packages e2e
@@ -74,9 +74,11 @@ fuzz() { # damaged files, in every way in that takes files
   halt
 }
 
+house() { node "$ROOT/bench/house.mjs" "$ROOT"; } # what the code itself measures
+
 fresh deepcurrent_bench
 sql "create extension if not exists pg_stat_statements" deepcurrent_bench >/dev/null
-if [ -n "${1:-}" ]; then case "$1" in library | rosters | load | fuzz) "$1"; exit ;; *) fail "there is no part $1 (library, rosters, load, fuzz)" ;; esac; fi
+if [ -n "${1:-}" ]; then case "$1" in library | rosters | load | fuzz | house) "$1"; exit ;; *) fail "there is no part $1 (library, rosters, load, fuzz, house)" ;; esac; fi
 serve deepcurrent_bench true
 results="$ROOT/bench/results.md"
 {
@@ -100,5 +102,6 @@ results="$ROOT/bench/results.md"
   load
   fuzz
   node "$ROOT/bench/bundles.mjs" "$ROOT/web/dist"
+  node "$ROOT/bench/house.mjs" "$ROOT"
 } >"$results"
 cat "$results"

@@ -7,7 +7,8 @@ namespace DeepCurrent.Web.Hosting;
 /// <summary>What the description of the API looks like.</summary>
 public static partial class ApiDocument
 {
-    /// <summary>Descriptions are sentences: how their comments were broken into lines says nothing. A closed set has no empty member: whether there may be none is said where it is used.</summary>
+    /// <summary>Descriptions are sentences: how their comments were broken into lines says nothing. A closed set has no
+    /// empty member: whether there may be none is said where it is used.</summary>
     public static void Describe(OpenApiOptions options) =>
         options.AddDocumentTransformer(
             (document, _, _) =>
