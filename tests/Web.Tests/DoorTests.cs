@@ -414,7 +414,7 @@ public sealed class DoorTests(Harness harness)
         async Task Bad(string path, string json)
         {
             using var body = new StringContent(json, System.Text.Encoding.UTF8, "application/json");
-            (await ana.Problem(await ana.Send(HttpMethod.Post, path, content: body), 400))["title"].ShouldNotBeNull();
+            (await ana.Problem(await ana.Send(HttpMethod.Post, path, content: body), 422))["fields"].ShouldNotBeNull();
         }
         await Bad($"/api/classes/{room.Id}/list/check", """{"rows":[null],"levelSystem":"fm"}""");
         await Bad($"/api/classes/{room.Id}/enrol", """{"readerIds":[null]}""");
