@@ -1,8 +1,12 @@
+import query from '@tanstack/eslint-plugin-query';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
   ...ts.configs.recommended,
+  a11y.flatConfigs.recommended,
+  ...query.configs['flat/recommended'],
   {
     files: ['src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
@@ -10,6 +14,12 @@ export default ts.config(
       'react-hooks/rules-of-hooks': 'error',
       'react-hooks/exhaustive-deps': 'error',
       '@typescript-eslint/no-explicit-any': 'error',
+      // What scrolls is a region that can be reached by keys.
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['region', 'tabpanel'] }],
+      // Where a window opens, its first field has the focus: that is what a window is expected to do.
+      'jsx-a11y/no-autofocus': 'off',
+      // What is heard is what is read beside it, or a reader's own recording.
+      'jsx-a11y/media-has-caption': 'off',
     },
   },
   { ignores: ['dist', 'src/shared/schema.d.ts'] },

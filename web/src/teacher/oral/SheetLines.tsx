@@ -53,6 +53,8 @@ export function SheetLines(p: Props) {
   }, [p.cursor]);
   const first = betweenAt(p.marks, -1);
   return (
+    // The keys belong to the words in it, which hold the focus.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <div className="sheetlines" ref={box} role="group" aria-label={t('The text, word by word')} onKeyDown={p.onKeyDown}>
       <div className="sheetrow top" aria-hidden>
         <span />

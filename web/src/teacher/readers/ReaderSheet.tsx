@@ -24,6 +24,8 @@ export default function ReaderSheet({
     box.current?.focus();
   }, []);
   return (
+    // Escape closes it from wherever the focus is in it.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <aside
       className="sheet"
       aria-label={t('Reader')}

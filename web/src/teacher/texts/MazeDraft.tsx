@@ -13,7 +13,7 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
   const [draft, setDraft] = useState<number | null>(null);
   const path = `/texts/${textId}/versions/${versionId}/maze`;
   const maze = useQuery({
-    queryKey: ['text', textId, 'maze', versionId, draft],
+    queryKey: ['text', textId, 'maze', versionId, path, draft],
     queryFn: () => get<Api<'MazeView'>>(draft === null ? path : `${path}?draft=${draft}`),
   });
   const change = (doing: Promise<unknown>, said: string) =>

@@ -98,6 +98,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
         name: file.name,
         file: await base64(file),
       });
+      // eslint-disable-next-line @tanstack/query/no-rest-destructuring -- a quiz that was read, no query
       setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
       setAt(questions.length);
       toast.success(t('{{count}} questions brought in', { count: found.questions.length }), {
