@@ -61,18 +61,17 @@ public static class GoalEndpoints
             return new(null, school.MinutesADay, 0, []);
         var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
-        var readings = (
-            await assignments.Readings(classId, new(term.FirstDay.ToDateTime(TimeOnly.MinValue), TimeSpan.Zero))
-        ).ToLookup(r => r.ReaderId);
+        var clock = year.Clock;
+        var readings = (await assignments.Readings(classId, clock.Begin(term.FirstDay))).ToLookup(r => r.ReaderId);
         var roster = await readers.Roster(classId, await desk.Moment());
-        var clock = await desk.Clock();
-        var perWeek = roster
-            .Select(r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore).Average(w => w.Words))
-            .DefaultIfEmpty(0)
-            .Average();
+        var read = roster.ToDictionary(
+            r => r.Id,
+            r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore)
+        );
+        var perWeek = read.Values.Select(weeks => weeks.Average(w => w.Words)).DefaultIfEmpty(0).Average();
         var lines = roster.Select(r =>
         {
-            var weeks = GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore);
+            var weeks = read[r.Id];
             var scores = weeks.SelectMany(w => w.Scores).ToList();
             var words = weeks.Sum(w => w.Words);
             var rate = GoalRules.SilentRate(new(r.Depth), school.Chart);

@@ -73,14 +73,11 @@ public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
                 "There is a sign in this that cannot be kept. Type it again."
             );
         }
-        catch (PostgresException e) when (e.SqlState is PostgresErrorCodes.UniqueViolation)
+        catch (PostgresException e)
+            when (e.SqlState is PostgresErrorCodes.UniqueViolation && e.ConstraintName?.EndsWith("_pkey") == true)
         {
-            await Write(
-                http,
-                StatusCodes.Status409Conflict,
-                "taken",
-                "Something with this ID is there already. Nothing was changed. Reload and try again."
-            );
+            var taken = Refused.Taken();
+            await Write(http, taken.Status, taken.Code, taken.Message);
         }
         catch (Exception e) when (DatabaseAway(e))
         {

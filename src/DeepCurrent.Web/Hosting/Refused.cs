@@ -26,5 +26,9 @@ public sealed class Refused(
             new Dictionary<string, string[]> { [field] = [sentence] }
         );
 
+    /// <summary>An ID that a page made belongs to something else.</summary>
+    public static Refused Taken() =>
+        Conflict("taken", "Something with this ID is there already. Nothing was changed. Reload and try again.");
+
     public static Refused Conflict(string code, string sentence) => new(StatusCodes.Status409Conflict, code, sentence);
 }

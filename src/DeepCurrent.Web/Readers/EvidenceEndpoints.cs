@@ -309,10 +309,7 @@ public static class EvidenceEndpoints
                     desk.Who.Id
                 );
                 if (written == 0)
-                    throw Refused.Conflict(
-                        "taken",
-                        "Something with this ID is there already. Nothing was changed. Reload and try again."
-                    );
+                    throw Refused.Taken();
                 await DepthKeeper.Recompute(c, t, readerId, yardstick.Year, yardstick.Chart, desk.Now);
                 return new(
                     new EvidenceChange(readerId, [], id),

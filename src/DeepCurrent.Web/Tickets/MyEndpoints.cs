@@ -210,7 +210,9 @@ public static class MyEndpoints
         );
     }
 
-    private static async Task<MyQuestion> Answer(
+    /// <returns>The question as it stands now; nothing where its text has been changed since and asks it no more. What was
+    /// answered is kept all the same.</returns>
+    private static async Task<MyQuestion?> Answer(
         Guid ticketId,
         Guid answerId,
         AnswerRequest request,
@@ -223,7 +225,7 @@ public static class MyEndpoints
         if (Refusal(kept, kept.Outcomes[0]) is { } refused)
             throw refused;
         var sheet = await QuestionSheet.Of(kept.Ticket!, texts, kept.Answers, only: request.QuestionId);
-        return sheet.View(sheet.Questions[0]);
+        return sheet.Questions is [var question] ? sheet.View(question) : null;
     }
 
     /// <summary>Keeps several answers to one text, in order: what a device kept while it had no network.</summary>
