@@ -457,6 +457,44 @@ public sealed class SchoolTests(Harness harness)
     }
 
     [Fact]
+    public async Task Guardians_whose_addresses_are_on_the_roster_are_invited_by_mail()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        string one = $"{Guid.NewGuid():N}@example.org",
+            two = $"{Guid.NewGuid():N}@example.org";
+        var child = new
+        {
+            givenName = "Mina",
+            familyName = "Berg",
+            grade = 4,
+            level = 30,
+            guardianMail = $"{one}, {two}",
+        };
+        var id = (string)(await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers", child)))["id"]!;
+        var path = $"/api/classes/{room.Id}/guardians/invite";
+        // Who has no address is invited by the printed letter; nobody of another class is.
+        (
+            await ana.Problem(await ana.Post(path, new { readerIds = new[] { room.Readers[0].Id } }), 409)
+        ).ShouldNotBeNull();
+        (await (await harness.Teacher("ben")).Post(path, new { readerIds = new[] { id } })).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        var both = new { readerIds = new[] { id, room.Readers[0].Id, $"{Guid.NewGuid()}" } };
+        ((int)(await ana.Json(await ana.Post(path, both)))["sent"]!).ShouldBe(2);
+        var code = await harness.MailedToken(one);
+        (await harness.MailedToken(two)).ShouldBe(code, "a letter sent again has the same code");
+        var guardian = new
+        {
+            code,
+            name = "Gail Berg",
+            mail = one,
+            password = Harness.Password,
+        };
+        (await new Person(harness).Post("/api/guardian/register", guardian)).EnsureSuccessStatusCode();
+    }
+
+    [Fact]
     public async Task A_guardian_who_has_not_confirmed_does_not_get_in()
     {
         var (lead, _, _) = await harness.OwnSchool();

@@ -4,6 +4,7 @@ using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Hosting;
@@ -33,6 +34,11 @@ public sealed record ChildView(
 
 public sealed record WithdrawRequest(bool Guardians);
 
+public sealed record InviteGuardiansRequest(IReadOnlyList<Guid> ReaderIds);
+
+/// <param name="Sent">Letters that went out, one to each address.</param>
+public sealed record GuardiansInvited(int Sent);
+
 /// <summary>Guardians: registering with a letter's code, and what they see of their own children.</summary>
 public static class GuardianEndpoints
 {
@@ -48,7 +54,26 @@ public static class GuardianEndpoints
             await desk.Class(classId, Deed.ChangeRoster);
             return await guardians.Of(classId);
         });
+        api.MapPost("/classes/{classId:guid}/guardians/invite", Invite);
         api.MapPost("/readers/{readerId:guid}/guardian-code/withdraw", Withdraw);
+    }
+
+    /// <summary>Invites the guardians whose addresses are on the roster: the letter with its code goes to them.</summary>
+    private static async Task<GuardiansInvited> Invite(
+        Guid classId,
+        InviteGuardiansRequest request,
+        Desk desk,
+        RosterStore rosters,
+        MemberStore members,
+        PrintRoom room,
+        IMailer mailer
+    )
+    {
+        var place = await desk.Class(classId, Deed.ChangeRoster);
+        var wanted = (request.ReaderIds ?? []).ToHashSet();
+        var ids = (await members.Of(classId)).Where(m => m.Until is null && wanted.Contains(m.Id)).Select(m => m.Id);
+        var readers = await rosters.Readers([.. ids], place.SchoolId);
+        return new(await room.SendLetters([.. readers.Select(r => (place.Name, place.Code, r))], mailer));
     }
 
     private static async Task<RegisteredView> Register(

@@ -157,6 +157,36 @@ public sealed class PrintRoom(
         return Results.File(body.ToArray(), "application/pdf", $"{name}.pdf");
     }
 
+    /// <summary>Sends the letter, as it would be printed, to the addresses of guardians that are on the roster.</summary>
+    /// <returns>How many letters were sent.</returns>
+    public async Task<int> SendLetters(
+        IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,
+        IMailer mailer
+    )
+    {
+        var reached = readers.Where(r => r.Reader.GuardianMail is not null).ToList();
+        if (reached.Count == 0)
+            throw Refused.Conflict("nobody", "None of these readers has a guardian’s e-mail on the roster.");
+        var school = await desk.School();
+        var letters = await Letters(school, reached, Address(http.HttpContext!));
+        var sent = 0;
+        foreach (var ((_, _, reader), letter) in reached.Zip(letters))
+        foreach (var to in reader.GuardianMail!.Split(", "))
+        {
+            await mailer.Send(school.Id, to, letter.Words.Title, $"{letter.Words.Body}\n\n{letter.Link}");
+            sent++;
+        }
+        await looks.Add(
+            school.Id,
+            desk.Who.Id,
+            desk.Now,
+            "letters-mailed",
+            reached.Count == 1 ? reached[0].Reader.Id : null,
+            $"{reached.Count} readers"
+        );
+        return sent;
+    }
+
     /// <summary>Where the application is, as the asker reached it.</summary>
     public static string Address(HttpContext http) => $"{http.Request.Scheme}://{http.Request.Host}";
 

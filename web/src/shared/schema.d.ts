@@ -2131,6 +2131,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{classId}/guardians/invite": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    classId: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InviteGuardiansRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GuardiansInvited"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/readers/{readerId}/guardian-code/withdraw": {
         parameters: {
             query?: never;
@@ -7985,6 +8026,10 @@ export interface components {
             codeUsed: boolean;
             codeWithdrawn: boolean;
         };
+        GuardiansInvited: {
+            /** Format: int32 */
+            sent: number;
+        };
         HandOverRequest: {
             /** Format: uuid */
             classId: string;
@@ -8058,6 +8103,9 @@ export interface components {
         InsteadView: {
             asked: string;
             instead: string;
+        };
+        InviteGuardiansRequest: {
+            readerIds: string[];
         };
         InviteRequest: {
             name: string;

@@ -16,6 +16,7 @@ const looks: Record<string, string> = {
   'cards-printed': 'printed cards',
   'list-printed': 'printed sign-ins',
   'letters-printed': 'printed letters',
+  'letters-mailed': 'sent letters by e-mail',
   'reader-deleted': 'deleted',
 };
 

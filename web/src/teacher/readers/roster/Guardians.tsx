@@ -44,6 +44,15 @@ export default function Guardians() {
     },
     onError: (e) => toast.error(sentence(e)),
   });
+  const invite = useMutation({
+    mutationFn: (readerIds: string[]) =>
+      post<Api<'GuardiansInvited'>>(`/classes/${data.id}/guardians/invite`, { readerIds }),
+    onSuccess: (done) => {
+      toast.success(t('Sent {{count}} letters by e-mail', { count: done.sent }));
+      void refresh();
+    },
+    onError: (e) => toast.error(sentence(e)),
+  });
   const letters = (ids: string[]) =>
     `/api/classes/${data.id}/print/letters.pdf${ids.length > 0 ? `?readers=${ids.join(',')}` : ''}`;
   const columns: ListColumn<Row>[] = [
@@ -70,6 +79,16 @@ export default function Guardians() {
           >
             {t('Letter')}
           </a>
+          {r.guardianMail && (
+            <button
+              className="btn small"
+              disabled={invite.isPending}
+              aria-label={t('Invite the guardians of {{name}} by e-mail', { name: r.givenName })}
+              onClick={() => invite.mutate([r.readerId])}
+            >
+              {t('Invite by e-mail')}
+            </button>
+          )}
           {r.codeUntil && !r.codeWithdrawn && (
             <button
               className="btn small"
@@ -114,6 +133,11 @@ export default function Guardians() {
         />
         <span className="grow" />
         {list.menu}
+        {list.picked.length > 0 && (
+          <button className="btn" disabled={invite.isPending} onClick={() => invite.mutate(list.picked)}>
+            {t('Invite by e-mail')}
+          </button>
+        )}
         <a className="btn" href={letters(list.picked)} target="_blank" rel="noreferrer">
           <Printer size={20} aria-hidden />
           {list.picked.length > 0
