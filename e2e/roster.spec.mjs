@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { api, classOf, password, paste, place, signIn, teacher, view } from './people.mjs';
+import { api, axe, classOf, password, paste, place, signIn, teacher, view } from './people.mjs';
 import { zip } from './zip.mjs';
 
 // A roster from nothing to a class that can sign in, and what happens to it in a year. Teo's and the school lead's side; Marit's class is left alone.
@@ -111,6 +111,7 @@ test('several are changed at once, one is given supports and a code, one is move
   await page.getByRole('button', { name: 'Ana Cruz' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Home language').fill('Catalan');
+  await dialog.getByLabel('Guardian’s e-mail').fill('cruz@home.example');
   await dialog.getByRole('button', { name: 'Save' }).click();
   await page.getByRole('button', { name: 'Ana Cruz' }).click();
   await expect(dialog.getByLabel('Home language')).toHaveValue('Catalan');
@@ -142,6 +143,33 @@ test('cards, the list and letters are printed as PDF', async ({ page }) => {
   await expect(page.getByRole('row', { name: /Ana Cruz.*open until/ })).toBeVisible();
   await page.getByRole('button', { name: 'Withdraw the code of Ana' }).click();
   await expect(page.getByRole('row', { name: /Ana Cruz.*withdrawn/ })).toBeVisible();
+});
+
+test('guardians whose address is on the roster are invited by mail, one alone or those picked up', async ({
+  page,
+  browser,
+}) => {
+  await openClass(page);
+  await view(page, 'Guardians');
+  await page.getByRole('button', { name: 'Invite the guardians of Ana by e-mail' }).click();
+  await expect(page.getByText('Sent 1 letter by e-mail')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Ana Cruz.*cruz@home.example.*open until/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Invite the guardians of Bo/ })).toHaveCount(0);
+  for (const name of ['Ana', 'Bo'])
+    await page
+      .getByRole('checkbox', { name: `Pick up ${name}`, exact: true })
+      .first()
+      .click();
+  await expect(page.getByRole('button', { name: 'Invite 1 by e-mail' })).toBeVisible();
+  await axe(page, 'guardians');
+
+  const lead = await (await browser.newContext()).newPage();
+  await signIn(lead, 'ines');
+  await place(lead, 'Log');
+  await lead.getByRole('button', { name: 'Mail sent' }).click();
+  await lead.getByText('cruz@home.example').first().click();
+  await expect(lead.locator('details[open] pre')).toContainText('Ana');
+  await lead.context().close();
 });
 
 test('the device is handed over, a reader signs in by code, another asks to join, and the password brings it back', async ({

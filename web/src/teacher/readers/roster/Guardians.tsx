@@ -118,6 +118,9 @@ export default function Guardians() {
     name: (r) => r.givenName,
     open: (r) => window.open(letters([r.readerId]), '_blank', 'noreferrer'),
   });
+  const reached = (rows.data ?? [])
+    .filter((r) => r.guardianMail && list.picked.includes(r.readerId))
+    .map((r) => r.readerId);
   return (
     <section className="roster" aria-labelledby="title">
       <div className="head">
@@ -133,9 +136,9 @@ export default function Guardians() {
         />
         <span className="grow" />
         {list.menu}
-        {list.picked.length > 0 && (
-          <button className="btn" disabled={invite.isPending} onClick={() => invite.mutate(list.picked)}>
-            {t('Invite by e-mail')}
+        {reached.length > 0 && (
+          <button className="btn" disabled={invite.isPending} onClick={() => invite.mutate(reached)}>
+            {t('Invite {{count}} by e-mail', { count: reached.length })}
           </button>
         )}
         <a className="btn" href={letters(list.picked)} target="_blank" rel="noreferrer">
