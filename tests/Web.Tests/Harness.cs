@@ -251,18 +251,21 @@ public sealed class Harness : IAsyncLifetime
     /// <summary>The token in the link of the last mail to somebody.</summary>
     public async Task<string> MailedToken(string address)
     {
-        await using var c = await Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
-        await using var q = new NpgsqlCommand(
+        var body = await Ask<string>(
             "select body from mail where to_address = $1 order by made_at desc limit 1",
-            c
-        )
-        {
-            Parameters = { new() { Value = address } },
-        };
-        return System
-            .Text.RegularExpressions.Regex.Match((string)(await q.ExecuteScalarAsync())!, "#(\\S+)")
-            .Groups[1]
-            .Value;
+            address
+        );
+        return System.Text.RegularExpressions.Regex.Match(body!, "#(\\S+)").Groups[1].Value;
+    }
+
+    /// <summary>One value straight from the database.</summary>
+    public async Task<T?> Ask<T>(string sql, params object[] values)
+    {
+        await using var c = await Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
+        await using var q = new NpgsqlCommand(sql, c);
+        foreach (var value in values)
+            q.Parameters.Add(new() { Value = value });
+        return await q.ExecuteScalarAsync() is T found ? found : default;
     }
 
     public async Task<Person> Reader(Room room, int i)

@@ -740,15 +740,7 @@ public sealed class LevelCheckTests(Harness harness)
         await Finish(g, right: true);
         var record = await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}/record.json");
         record["levelChecks"]!.AsArray().Single()!["parts"]![0]!["stages"]!.AsArray().Count.ShouldBe(3);
-        await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
-        async Task<long> Left()
-        {
-            await using var q = new NpgsqlCommand("select count(*) from sitting where id = $1", c)
-            {
-                Parameters = { new() { Value = Guid.Parse(g.Sitting) } },
-            };
-            return (long)(await q.ExecuteScalarAsync())!;
-        }
+        Task<long> Left() => harness.Ask<long>("select count(*) from sitting where id = $1", Guid.Parse(g.Sitting));
         (await Left()).ShouldBe(1);
         (
             await g.Ana.Post($"/api/readers/{g.Room.Readers[0].Id}/delete", new { name = "Reader0 Test" })
@@ -761,12 +753,7 @@ public sealed class LevelCheckTests(Harness harness)
     {
         var g = await Give(Words);
         await Finish(g, right: true);
-        await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
-        async Task<object?> Ask(string sql)
-        {
-            await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = Guid.Parse(g.Sitting) } } };
-            return await q.ExecuteScalarAsync();
-        }
+        Task<object?> Ask(string sql) => harness.Ask<object>(sql, Guid.Parse(g.Sitting));
         const string Part = "(select p.id from sitting_part p where p.sitting_id = $1)",
             First = $"(select s.id from stage s where s.part_id = {Part} order by position limit 1)";
         var words = (
@@ -798,17 +785,8 @@ public sealed class LevelCheckTests(Harness harness)
             """
         );
         await harness.Services.GetRequiredService<DeepCurrent.Data.Texts.AnsweredDepths>().Recompute();
-        async Task<double> Harder(string word)
-        {
-            await using var q = new NpgsqlCommand(
-                "select harder from word_depth where part = 'WordReading' and word = $1",
-                c
-            )
-            {
-                Parameters = { new() { Value = word } },
-            };
-            return (double)(await q.ExecuteScalarAsync())!;
-        }
+        Task<double> Harder(string word) =>
+            harness.Ask<double>("select harder from word_depth where part = 'WordReading' and word = $1", word);
         (await Harder(words[0])).ShouldBeGreaterThan(3);
         (await Harder(words[1])).ShouldBeLessThan(-1);
         (await Ask("select count(*) from word_depth where $1::uuid is not null and answers < 30")).ShouldBe(0L);

@@ -56,12 +56,7 @@ public sealed class NothingLostTests(Harness harness)
             },
         };
 
-    private async Task<T?> Ask<T>(string sql, string id)
-    {
-        await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
-        await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = Guid.Parse(id) } } };
-        return await q.ExecuteScalarAsync() is T found ? found : default;
-    }
+    private Task<T?> Ask<T>(string sql, string id) => harness.Ask<T>(sql, Guid.Parse(id));
 
     private static string AnswerPath(Work w) => $"/api/my/tickets/{w.Ticket}/answers/{Guid.NewGuid()}";
 

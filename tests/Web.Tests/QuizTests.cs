@@ -422,6 +422,27 @@ public sealed class QuizTests(Harness harness)
     }
 
     [Fact]
+    public async Task An_answer_sent_again_to_a_question_that_is_gone_since_is_taken_and_kept_once()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var (id, key) = await Written(ana, [Quiz()[0], Quiz()[2]]);
+        var (reader, ticket, work) = await Given(ana, room, id);
+        var answer = Guid.NewGuid();
+        var asked = work["questions"]![0]!;
+        (await Answer(reader, ticket, asked, [2], id: answer)).EnsureSuccessStatusCode();
+        var rest = new JsonArray(key[1]!.DeepClone());
+        (await ana.Put($"/api/texts/{id}/quiz", new { revision = 2, questions = rest })).EnsureSuccessStatusCode();
+
+        var again = await Answer(reader, ticket, asked, [2], id: answer);
+
+        ((int)again.StatusCode).ShouldBeInRange(200, 204);
+        (await again.Content.ReadAsStringAsync()).ShouldBeOneOf("", "null");
+        (await reader.Get($"/api/my/tickets/{ticket}"))["questions"]!.AsArray().Count.ShouldBe(1);
+        (await harness.Ask<long>("select count(*) from answer where id = $1", answer)).ShouldBe(1);
+    }
+
+    [Fact]
     public async Task Answers_move_a_text_s_depth_once_enough_have_read_it_and_the_page_says_how_they_did()
     {
         var ana = await harness.Teacher("ana");

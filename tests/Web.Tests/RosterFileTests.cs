@@ -106,6 +106,21 @@ public sealed class RosterFileTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_file_sent_again_after_a_lost_answer_is_one_import_and_another_school_cannot_take_its_ID()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var (other, _, _) = await harness.OwnSchool();
+        var path = $"/api/school/imports?name=file.zip&id={Guid.NewGuid()}";
+        var first = (string)(await lead.Json(await lead.Send(HttpMethod.Post, path, Roster())))["id"]!;
+        await Until(lead, first, "ready");
+
+        (await lead.Json(await lead.Send(HttpMethod.Post, path, Roster())))["id"]!.GetValue<string>().ShouldBe(first);
+
+        (await lead.Get("/api/school/imports"))["imports"]!.AsArray().Count.ShouldBe(1);
+        (await other.Send(HttpMethod.Post, path, Roster())).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+    }
+
+    [Fact]
     public async Task Good_rows_go_in_and_bad_ones_are_mended_afterwards()
     {
         var (lead, _, _) = await harness.OwnSchool();

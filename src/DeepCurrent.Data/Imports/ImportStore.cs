@@ -76,14 +76,21 @@ public sealed class ImportStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task Add(Guid id, Guid schoolId, Guid adultId, string name, byte[] body, DateTimeOffset at)
+    /// <summary>Keeps a file that waits to be looked at; the same file under the same ID is kept once.</summary>
+    /// <returns>Whether the ID is this school's: false where something else has it.</returns>
+    public async Task<bool> Add(Guid id, Guid schoolId, Guid adultId, string name, byte[] body, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        return await c.QuerySingleAsync<bool>(
             """
-            insert into import (id, school_id, adult_id, name, made_at, body, wanted, state)
-            values (@id, @schoolId, @adultId, @name, @at, @body, 'preview', 'waiting');
-            select pg_notify('import', '')
+            with kept as (
+                insert into import (id, school_id, adult_id, name, made_at, body, wanted, state)
+                values (@id, @schoolId, @adultId, @name, @at, @body, 'preview', 'waiting')
+                on conflict (id) do nothing
+                returning id, pg_notify('import', '')
+            )
+            select exists (select from kept)
+                or exists (select from import where id = @id and school_id = @schoolId and name = @name)
             """,
             new
             {

@@ -85,17 +85,30 @@ public static class ImportEndpoints
         );
     }
 
-    private static async Task<MadeImport> Upload(string? name, HttpRequest request, Desk desk, ImportStore imports)
+    private static async Task<MadeImport> Upload(
+        string? name,
+        Guid? id,
+        HttpRequest request,
+        Desk desk,
+        ImportStore imports
+    )
     {
         await desk.Lead();
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body);
         if (body.Length == 0)
             throw Refused.Field("file", "There is nothing in this file.");
-        return await Add(name is { Length: > 0 and <= 120 } ? name : "OneRoster file", body.ToArray(), desk, imports);
+        return await Add(
+            id,
+            name is { Length: > 0 and <= 120 } ? name : "OneRoster file",
+            body.ToArray(),
+            desk,
+            imports
+        );
     }
 
     private static async Task<MadeImport> FromSource(
+        Guid? id,
         Desk desk,
         ImportStore imports,
         IRosterSource source,
@@ -103,13 +116,15 @@ public static class ImportEndpoints
     )
     {
         await desk.Lead();
-        return await Add(source.Name ?? "", await source.Fetch(stop), desk, imports);
+        return await Add(id, source.Name ?? "", await source.Fetch(stop), desk, imports);
     }
 
-    private static async Task<MadeImport> Add(string name, byte[] body, Desk desk, ImportStore imports)
+    /// <param name="asked">Made by the page: the same file sent again is the same import.</param>
+    private static async Task<MadeImport> Add(Guid? asked, string name, byte[] body, Desk desk, ImportStore imports)
     {
-        var id = Guid.CreateVersion7();
-        await imports.Add(id, desk.Who.SchoolId, desk.Who.Id, name, body, desk.Now);
+        var id = asked ?? Guid.CreateVersion7();
+        if (!await imports.Add(id, desk.Who.SchoolId, desk.Who.Id, name, body, desk.Now))
+            throw Refused.Taken();
         return new(id);
     }
 

@@ -3473,6 +3473,7 @@ export interface paths {
             parameters: {
                 query?: {
                     name?: string;
+                    id?: string;
                 };
                 header?: never;
                 path?: never;
@@ -3512,7 +3513,9 @@ export interface paths {
         put?: never;
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    id?: string;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;

@@ -2,6 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { fieldOf, post, sentence, type Api } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
+import { createOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -35,7 +36,7 @@ export function AssignDialog({
   const [versions, setVersions] = useState<Record<string, string>>({});
   const [error, setError] = useState<unknown>();
   const [busy, setBusy] = useState(false);
-  const [ids] = useState(() => Object.fromEntries(texts.map((x) => [x.id, crypto.randomUUID()])));
+  const [onces] = useState(() => new Map(texts.map((x) => [x.id, createOnce()])));
   const fits = useFits(
     data.id,
     readers.map((r) => r.id),
@@ -63,7 +64,6 @@ export function AssignDialog({
       const wanted = texts
         .filter((x) => goingTo(x).length > 0)
         .map((x) => ({
-          id: ids[x.id]!,
           textId: x.id,
           versions: Object.fromEntries(
             readers.flatMap((r) => {
@@ -72,7 +72,7 @@ export function AssignDialog({
             }),
           ),
         }));
-      const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, {
+      const request = {
         readerIds: readers.map((r) => r.id),
         dueOn: due || null,
         attempts,
@@ -81,6 +81,10 @@ export function AssignDialog({
         guided,
         aloud,
         texts: wanted,
+      };
+      const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, {
+        ...request,
+        texts: wanted.map((x) => ({ ...x, id: onces.get(x.textId)?.idOf(request) })),
       });
       said(
         `${wanted.length === 1 ? texts.find((x) => x.id === wanted[0]!.textId)!.title : t('{{count}} texts', { count: wanted.length })}: ${t('Assigned to {{count}} readers', { count: people })}`,

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
 import { fieldOf, post, sentence, type Api } from '../../shared/api';
 import type { Session } from '../../shared/session';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { Field, Window } from './Window';
 import { Mark } from './Mark';
@@ -11,12 +11,12 @@ import { Mark } from './Mark';
 function ClassForm({ done }: { done: (id: string) => void }) {
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
-  const { id } = useNewId();
+  const once = useOnce();
   const client = useQueryClient();
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const made = await post<Api<'MadeClass'>>('/classes', { name, id });
+      const made = await post<Api<'MadeClass'>>('/classes', { name, id: once.idOf(name) });
       await client.invalidateQueries({ queryKey: ['session'] });
       done(made.id);
     } catch (problem) {

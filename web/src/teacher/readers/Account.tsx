@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { fieldOf, get, post, put, remove, sentence, type Api } from '../../shared/api';
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -219,7 +219,7 @@ function Judge({
   close: () => void;
 }) {
   const [form, setForm] = useState({ level: fm(now), system: 'fm', sd: 4, reason: '' });
-  const { id } = useNewId();
+  const once = useOnce();
   const change = useChange(close);
   const other =
     change.error && !['level', 'sd', 'reason'].some((f) => fieldOf(change.error, f))
@@ -231,7 +231,7 @@ function Judge({
         noValidate
         onSubmit={(e: FormEvent) => {
           e.preventDefault();
-          change.mutate(() => post(`${path}/levels`, { ...form, id }));
+          change.mutate(() => post(`${path}/levels`, { ...form, id: once.idOf(form) }));
         }}
       >
         <p>{t('Combined with other evidence; the surer you are, the more it counts.')}</p>

@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { fieldOf, post, Problem, sentence, type Api } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid, type ClassData } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -9,7 +9,7 @@ import { LevelTable } from './LevelTable';
 
 /** Adds one reader: name, grade, starting level beside what it means, and shows the sign-in at once. */
 export function AddReader({ data, close }: { data: ClassData; close: () => void }) {
-  const { id, renew } = useNewId();
+  const once = useOnce();
   const usual = data.readers[0]?.grade ?? 3;
   const [given, setGiven] = useState('');
   const [family, setFamily] = useState('');
@@ -29,14 +29,9 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, {
-        givenName: given,
-        familyName: family,
-        grade,
-        level,
-        guardianMail: mail || null,
-        id,
-      });
+      const form = { givenName: given, familyName: family, grade, level, guardianMail: mail || null };
+      const id = once.idOf(form);
+      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, { ...form, id });
       setMade(added);
       setError(undefined);
       said(t('Added {{name}}', { name: given }), added.changeId);
@@ -56,7 +51,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
           <button
             className="btn"
             onClick={() => {
-              renew();
+              once.done();
               setMade(null);
               setGiven('');
               setFamily('');

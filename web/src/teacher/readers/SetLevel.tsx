@@ -1,7 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { fieldOf, put, sentence, type Api } from '../../shared/api';
 import { dayOf, fm, halfRange } from '../../shared/format';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { Field, Window } from '../frame/Window';
 import { useChange } from './Account';
@@ -42,7 +42,7 @@ export function SetLevel({
 }) {
   const [form, setForm] = useState({ level: fm(now), system: 'fm', until: '', reason: '' });
   const [dated, setDated] = useState(false);
-  const { id } = useNewId();
+  const once = useOnce();
   const change = useChange(close);
   const known = ['level', 'until', 'reason'].some((f) => fieldOf(change.error, f));
   const other = change.error && !known ? sentence(change.error) : undefined;
@@ -50,7 +50,8 @@ export function SetLevel({
     setForm({ ...form, system, level: labels.find((l) => l.system === system)?.label ?? form.level });
   const send = (e: FormEvent) => {
     e.preventDefault();
-    change.mutate(() => put(`${path}/level`, { ...form, id, until: dated && form.until ? form.until : null }));
+    const wanted = { ...form, until: dated && form.until ? form.until : null };
+    change.mutate(() => put(`${path}/level`, { ...wanted, id: once.idOf(wanted) }));
   };
   return (
     <Window title={t('Set level')} close={close}>

@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { get, post, send, sentence, type Api } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 
@@ -22,17 +23,27 @@ export const stateWord = (state: string) => t(states[state] ?? state);
 export default function Imports() {
   const imports = useQuery({ queryKey: ['imports'], queryFn: () => get<Api<'ImportsView'>>('/school/imports') });
   const navigate = useNavigate();
+  const once = useOnce();
   const go = {
-    onSuccess: (made: Api<'MadeImport'>) => void navigate(`/school/imports/${made.id}`),
+    onSuccess: (made: Api<'MadeImport'>) => {
+      once.done();
+      void navigate(`/school/imports/${made.id}`);
+    },
     onError: (e: unknown) => {
       toast.error(sentence(e));
     },
   };
   const upload = useMutation({
-    mutationFn: (file: File) => send<Api<'MadeImport'>>(`/school/imports?name=${encodeURIComponent(file.name)}`, file),
+    mutationFn: (file: File) => {
+      const id = once.idOf([file.name, file.size, file.lastModified]);
+      return send<Api<'MadeImport'>>(`/school/imports?${new URLSearchParams({ id, name: file.name })}`, file);
+    },
     ...go,
   });
-  const fetchIt = useMutation({ mutationFn: () => post<Api<'MadeImport'>>('/school/imports/source'), ...go });
+  const fetchIt = useMutation({
+    mutationFn: () => post<Api<'MadeImport'>>(`/school/imports/source?id=${once.idOf('source')}`),
+    ...go,
+  });
   const busy = upload.isPending || fetchIt.isPending;
   return (
     <section className="listpage" aria-labelledby="title">

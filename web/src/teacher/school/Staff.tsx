@@ -5,7 +5,7 @@ import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { useSession } from '../../shared/session';
 import { Show } from '../../shared/Whole';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { useTable, type ListColumn } from '../frame/columns';
@@ -279,11 +279,11 @@ function Person<F extends PersonForm>({
 }
 
 function Invite({ close, done }: { close: () => void; done: (i: Invited) => void }) {
-  const { id } = useNewId();
+  const once = useOnce();
   const refresh = useRefresh();
   const said = useSaid();
   const save = async (form: PersonForm) => {
-    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null, id });
+    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null, id: once.idOf(form) });
     said(t('Invited {{name}}', { name: made.name }), made.changeId);
     await refresh();
     close();

@@ -4,7 +4,7 @@ import { toast } from 'sonner';
 import { get, post, Problem, put, sentence, type Api } from '../../shared/api';
 import { dayOf, today } from '../../shared/format';
 import { Show } from '../../shared/Whole';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { Window } from '../frame/Window';
@@ -91,7 +91,7 @@ function NewYear({ last, done }: { last: Head | undefined; done: (id: string) =>
     enabled: !!last,
     queryFn: () => get<Year>(`/school/years/${last!.id}`),
   });
-  const { id, renew } = useNewId();
+  const once = useOnce();
   if (last && !before.data) return null;
   const b = before.data;
   const form: Form = b
@@ -118,8 +118,8 @@ function NewYear({ last, done }: { last: Head | undefined; done: (id: string) =>
     <YearForm
       start={form}
       save={async (f) => {
-        const made = await post<Year>('/school/years', { ...f, id });
-        renew();
+        const made = await post<Year>('/school/years', { ...f, id: once.idOf(f) });
+        once.done();
         done(made.id);
       }}
       button={t('Add this year')}

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { fieldOf, post, put, sentence, type Api } from '../../shared/api';
 import { fm } from '../../shared/format';
-import { useNewId } from '../../shared/useNewId';
+import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useRefresh } from '../classQueries';
 import { Menu } from '../frame/Menu';
@@ -30,11 +30,11 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
   const client = useQueryClient();
   const [stating, setStating] = useState(false);
   const [reading, setReading] = useState(false);
-  const { id, renew } = useNewId();
+  const once = useOnce();
   const fail = (e: unknown) => toast.error(sentence(e));
   const copy = () =>
-    void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`, { id }).then((made) => {
-      renew();
+    void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`, { id: once.idOf(x.id) }).then((made) => {
+      once.done();
       toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title }));
       void client.invalidateQueries({ queryKey: ['library'] });
       void go(`/class/${classId}/texts/${made.id}/change`);

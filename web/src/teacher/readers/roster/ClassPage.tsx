@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { fieldOf, get, post, put, remove, sentence, type Api } from '../../../shared/api';
 import { useSignInBy } from '../../../shared/session';
 import { Show } from '../../../shared/Whole';
-import { useNewId } from '../../../shared/useNewId';
+import { useOnce } from '../../../shared/once';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Field } from '../../frame/Window';
@@ -252,13 +252,17 @@ function Adults({ roster }: { roster: Roster }) {
 function End({ roster }: { roster: Roster }) {
   const [name, setName] = useState(t('{{name}} (copy)', { name: roster.name }));
   const [withReaders, setWithReaders] = useState(true);
-  const { id, renew } = useNewId();
+  const once = useOnce();
   const change = useRosterChange();
   if (!roster.mayChange) return null;
   const copy = () =>
     change.mutate(async () => {
-      const made = await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, { name, withReaders, id });
-      renew();
+      const made = await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, {
+        name,
+        withReaders,
+        id: once.idOf({ name, withReaders }),
+      });
+      once.done();
       return { ...made, sentence: t('Copied to {{name}}', { name }), asked: 0 };
     });
   return (
