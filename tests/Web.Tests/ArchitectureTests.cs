@@ -1,4 +1,5 @@
 using System.Reflection;
+using DeepCurrent.Web.Hosting;
 using NetArchTest.Rules;
 
 namespace Web.Tests;
@@ -30,6 +31,20 @@ public sealed class ArchitectureTests
             "Dapper",
             "Microsoft.AspNetCore"
         );
+
+    [Fact]
+    public void Every_subject_is_a_feature_and_the_application_knows_nothing_else_of_it()
+    {
+        var features = Web.GetTypes().Where(t => t.IsAssignableTo(typeof(IFeature)) && t.IsClass).ToList();
+        Application.Subjects.Select(s => s.GetType()).ShouldBe(features, ignoreOrder: true);
+        var folders = features.Select(f => f.Namespace).ToHashSet();
+        folders.Count.ShouldBe(features.Count, "one a folder");
+        Web.GetTypes()
+            .Select(t => t.Namespace)
+            .Where(n => n?.StartsWith("DeepCurrent.Web.") == true && n != "DeepCurrent.Web.Hosting")
+            .Distinct()
+            .ShouldBe(folders, ignoreOrder: true, "a folder without a feature is joined to nothing");
+    }
 
     [Fact]
     public void Only_the_schools_clock_reckons_with_time_zones()

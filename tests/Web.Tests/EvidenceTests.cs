@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using DeepCurrent.Web.Readers;
 using Microsoft.Extensions.DependencyInjection;
 using Npgsql;
 
@@ -161,26 +162,17 @@ public sealed class EvidenceTests(Harness harness)
             }
         )
             await q.ExecuteNonQueryAsync();
-        while (
-            await harness
-                .Services.GetServices<Microsoft.Extensions.Hosting.IHostedService>()
-                .OfType<DeepCurrent.Web.Readers.LevelsOfToday>()
-                .Single()
-                .RunOn(default) > 0
-        ) { }
+        while (await harness.Services.GetRequiredService<LevelsOfToday>().RunOn(default) > 0) { }
         var listed = (await ana.Get($"/api/classes/{room.Id}"))["readers"]![0]!;
         var evidence = await ana.Get($"/api/readers/{id}/evidence");
         var sheet = await ana.Get($"/api/readers/{id}");
         ((double)listed["sd"]!).ShouldBeGreaterThan(3, "what was known has grown old");
         ((double)listed["depth"]!).ShouldBe((double)evidence["depth"]!, 1e-9);
         ((double)listed["depth"]!).ShouldBe((double)sheet["depth"]!, 1e-9);
-        (
-            await harness
-                .Services.GetServices<Microsoft.Extensions.Hosting.IHostedService>()
-                .OfType<DeepCurrent.Web.Readers.LevelsOfToday>()
-                .Single()
-                .RunOn(default)
-        ).ShouldBe(0, "nobody is behind any more");
+        (await harness.Services.GetRequiredService<LevelsOfToday>().RunOn(default)).ShouldBe(
+            0,
+            "nobody is behind any more"
+        );
     }
 
     private static object Setting(Guid id, double level, DateOnly? until = null) =>

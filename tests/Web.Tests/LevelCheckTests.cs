@@ -707,7 +707,7 @@ public sealed class LevelCheckTests(Harness harness)
         }
         (await g.Reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
         (await Row(g))["parts"]![0]!["flag"]!.ToJsonString().ShouldContain("Missing");
-        await ActivatorUtilities.CreateInstance<ChecksClosing>(harness.Services).Close();
+        await harness.Services.GetRequiredService<ChecksClosing>().Close();
         var part = (await Row(g))["parts"]![0]!;
         ((string)part["state"]!, (string)part["flag"]!, (int)part["correct"]!).ShouldBe(("Done", "Fine", 5));
     }

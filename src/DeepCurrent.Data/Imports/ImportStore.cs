@@ -36,6 +36,9 @@ public sealed record MendRow(string File, int Line, string? Column, string? Valu
 /// them.</summary>
 public sealed class ImportStore(NpgsqlDataSource db)
 {
+    /// <summary>The channel that says an import waits.</summary>
+    public const string Channel = "import";
+
     private const string Columns =
         "id, school_id, adult_id, name, made_at, org, source, mends::text as mends, wanted, case when state = "
         + "'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not "

@@ -1,27 +1,7 @@
 using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
-using DeepCurrent.Data.Adults;
-using DeepCurrent.Data.Assignments;
-using DeepCurrent.Data.Changes;
-using DeepCurrent.Data.Choosing;
-using DeepCurrent.Data.Decks;
-using DeepCurrent.Data.Goals;
-using DeepCurrent.Data.Groups;
-using DeepCurrent.Data.Guardians;
-using DeepCurrent.Data.Imports;
-using DeepCurrent.Data.LevelChecks;
-using DeepCurrent.Data.Lists;
-using DeepCurrent.Data.Looks;
-using DeepCurrent.Data.Measuring;
-using DeepCurrent.Data.OralReading;
-using DeepCurrent.Data.Readers;
-using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
-using DeepCurrent.Data.Texts;
-using DeepCurrent.Data.Tickets;
-using DeepCurrent.Demo;
-using DeepCurrent.Formats.OneRoster;
 using DeepCurrent.Web.Adults;
 using DeepCurrent.Web.Assignments;
 using DeepCurrent.Web.Changes;
@@ -43,12 +23,9 @@ using DeepCurrent.Web.Schools;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Texts;
 using DeepCurrent.Web.Tickets;
-using FluentValidation;
 using Microsoft.AspNetCore.Antiforgery;
-using Microsoft.AspNetCore.Authentication.Cookies;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.DataProtection.KeyManagement;
-using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.HttpOverrides;
 using Npgsql;
 using Serilog;
@@ -60,7 +37,32 @@ namespace DeepCurrent.Web.Hosting;
 public static class Application
 {
     private const long LargestBody = 1 << 20;
-    private static readonly TimeSpan SignedInFor = TimeSpan.FromHours(12);
+
+    /// <summary>What the application is made of.</summary>
+    public static readonly IReadOnlyList<IFeature> Subjects =
+    [
+        new SignInFeature(),
+        new SchoolsFeature(),
+        new AdultsFeature(),
+        new ClassesFeature(),
+        new RosterFeature(),
+        new ListsFeature(),
+        new ReadersFeature(),
+        new GuardiansFeature(),
+        new PrintFeature(),
+        new ImportsFeature(),
+        new TextsFeature(),
+        new ChoosingFeature(),
+        new DecksFeature(),
+        new AssignmentsFeature(),
+        new TicketsFeature(),
+        new OralReadingFeature(),
+        new LevelChecksFeature(),
+        new GoalsFeature(),
+        new GroupsFeature(),
+        new ChangesFeature(),
+        new LiveFeature(),
+    ];
 
     public static async Task<int> Run(string[] args)
     {
@@ -74,168 +76,22 @@ public static class Application
     {
         var connection = builder.Configuration.GetConnectionString("DeepCurrent")
             ?? throw new InvalidOperationException("ConnectionStrings:DeepCurrent is not set.");
-        builder.Host.UseSerilog(
-            (_, log) =>
-                log
-                    .MinimumLevel.Information()
-                    .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
-                    .MinimumLevel.Override("System", LogEventLevel.Warning)
-                    // It warns that a token is not cached, which is what is wanted.
-                    .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error)
-                    .Enrich.FromLogContext()
-                    .WriteTo.Console(
-                        outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj} {RequestId}{NewLine}{Exception}"
-                    )
-        );
+        builder.Host.UseSerilog((_, log) => Log(log));
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.Limits.MaxRequestBodySize = LargestBody;
             k.AddServerHeader = false;
         });
         var services = builder.Services;
-        services.AddSingleton(_ => Database.Open(connection));
-        services.AddSingleton(TimeProvider.System);
-        services
-            .AddSingleton<SchoolStore>()
-            .AddSingleton<ReaderStore>()
-            .AddSingleton<TextStore>()
-            .AddSingleton<TextKeeper>()
-            .AddSingleton<ShelfStore>()
-            .AddSingleton<LibraryShelf>()
-            .AddSingleton<AssignmentStore>()
-            .AddSingleton<TicketStore>()
-            .AddSingleton<MarkingStore>()
-            .AddSingleton<SetAsideStore>()
-            .AddSingleton<PictureStore>()
-            .AddSingleton<UseStore>()
-            .AddSingleton<CopyStore>()
-            .AddSingleton<ChoosingStore>()
-            .AddSingleton<DeckStore>()
-            .AddSingleton<ReadingStore>()
-            .AddSingleton<RunningRecordStore>()
-            .AddSingleton<CheckStore>()
-            .AddSingleton<SittingStore>()
-            .AddSingleton<WindowStore>()
-            .AddSingleton<AnsweredDepths>()
-            .AddSingleton<DepthKeeper>()
-            .AddSingleton<GoalStore>()
-            .AddSingleton<GroupStore>()
-            .AddSingleton<ChangeStore>()
-            .AddSingleton<KeyStore>()
-            .AddSingleton<AdultStore>()
-            .AddSingleton<TryStore>()
-            .AddSingleton<SessionStore>()
-            .AddSingleton<TakingInStore>()
-            .AddSingleton<YearStore>()
-            .AddSingleton<RosterStore>()
-            .AddSingleton<RosterWriter>()
-            .AddSingleton<MemberStore>()
-            .AddSingleton<MergeStore>()
-            .AddSingleton<RecordStore>()
-            .AddSingleton<ClassListStore>()
-            .AddSingleton<TransferStore>()
-            .AddSingleton<GuardianStore>()
-            .AddSingleton<ListStore>()
-            .AddSingleton<LookStore>()
-            .AddSingleton<ImportStore>();
-        services
-            .AddSingleton<ImportWork>()
-            .AddSingleton<IMailer, OutboxMailer>()
-            .AddHostedService<ImportRunner>()
-            .AddSingleton<TidyStore>()
-            .AddHostedService<Tidying>();
-        services.AddSingleton(
-            builder.Configuration.GetSection("RosterSource").Get<RosterSourceSettings>()
-                ?? new("District roster", "", "", "", "")
-        );
-        services.AddHttpClient<IRosterSource, HttpRosterSource>(c => c.Timeout = TimeSpan.FromMinutes(2));
-        services.AddSingleton(builder.Configuration.GetSection("Listener").Get<ListenerSettings>() ?? new());
-        services.AddHttpClient<IListener, HttpListening>(c => c.Timeout = Timeout.InfiniteTimeSpan);
-        services.AddHostedService<ListeningWork>();
-        services
-            .AddSingleton<IUndo, UndoAssigned>()
-            .AddSingleton<IUndo, UndoGoals>()
-            .AddSingleton<IUndo, UndoGroups>()
-            .AddSingleton<IUndo, UndoMerged>()
-            .AddSingleton<IUndo, UndoEvidence>()
-            .AddSingleton<IUndo, UndoCheckGiven>()
-            .AddSingleton<IUndo, UndoCheckAgain>()
-            .AddSingleton<IUndo, UndoCheckWithdrawn>();
-        services.AddScoped<GuardianCodes>().AddScoped<PrintRoom>();
-        services
-            .AddSingleton<Secrets>()
-            .AddSingleton<SignInLimits>()
-            .AddSingleton<Devices>()
-            .AddSingleton<ContentLoader>();
-        services
-            .AddScoped<Desk>()
-            .AddScoped<RosterDesk>()
-            .AddScoped<GoalBook>()
-            .AddScoped<RecordDesk>()
-            .AddScoped<CheckDesk>()
-            .AddHttpContextAccessor();
-        services
-            .AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>()
-            .AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
-        services
-            .AddSingleton<Notices>()
-            .AddSingleton<AnswerWriter>()
-            .AddSingleton<LiveLines>()
-            .AddHostedService<NoticeSender>()
-            .AddHostedService<EndedSessions>();
-        services
-            .AddHostedService<NoticeListener>()
-            .AddHostedService<ShelfListener>()
-            .AddHostedService<DepthsFromAnswers>()
-            .AddHostedService<ChecksClosing>()
-            .AddHostedService<LevelsOfToday>();
-        services.AddDataProtection().SetApplicationName("DeepCurrent");
+        services.AddSingleton(_ => Database.Open(connection)).AddSingleton(TimeProvider.System);
+        services.AddSingleton<IMailer, OutboxMailer>().AddSingleton<TidyStore>().AddWork<Tidying>();
+        services.AddSingleton<KeyStore>().AddDataProtection().SetApplicationName("DeepCurrent");
         services
             .AddOptions<KeyManagementOptions>()
             .Configure<IServiceProvider>(
                 (o, s) => o.XmlRepository = new ProtectionKeys(s.GetRequiredService<KeyStore>())
             );
-        services.AddAntiforgery(o =>
-        {
-            o.HeaderName = "X-XSRF-TOKEN";
-            o.Cookie.Name = "dc-guard";
-            o.Cookie.SameSite = SameSiteMode.Strict;
-            o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
-        });
-        services
-            .AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme)
-            .AddCookie(o =>
-            {
-                o.Cookie.Name = "dc-session";
-                o.Cookie.HttpOnly = true;
-                o.Cookie.SameSite = SameSiteMode.Lax;
-                o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
-                o.ExpireTimeSpan = SignedInFor;
-                o.SlidingExpiration = true;
-                o.Events.OnValidatePrincipal = Who.Validate;
-                // An API says 401 or 404; it does not send a program to a sign-in page.
-                o.Events.OnRedirectToLogin = c =>
-                    Problems.Write(
-                        c.HttpContext,
-                        StatusCodes.Status401Unauthorized,
-                        "signed-out",
-                        "You were signed out. Sign in again to continue."
-                    );
-                o.Events.OnRedirectToAccessDenied = c =>
-                {
-                    c.Response.StatusCode = StatusCodes.Status404NotFound;
-                    return Task.CompletedTask;
-                };
-            });
-        services.AddAuthorizationBuilder().SetFallbackPolicy(null);
-        // Behind a proxy that speaks https for us: who asks and how is what the proxy says. Only one on this machine is
-        // believed, and those that are named.
-        services.Configure<ForwardedHeadersOptions>(o =>
-        {
-            o.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
-            foreach (var proxy in builder.Configuration.GetSection("Proxies").Get<string[]>() ?? [])
-                o.KnownProxies.Add(System.Net.IPAddress.Parse(proxy));
-        });
+        services.Configure<ForwardedHeadersOptions>(o => Believe(o, builder.Configuration));
         services.AddSignalR();
         services.AddOpenApi(o => ApiDocument.Describe(o)); // Not a method group: comments are read in only for a lambda.
         services.AddResponseCompression(o => o.EnableForHttps = true);
@@ -244,26 +100,37 @@ public static class Application
             o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
             PlainJson.Harden(o.SerializerOptions);
         });
+        foreach (var subject in Subjects)
+            subject.Add(services, builder.Configuration);
         return Route(builder.Build());
+    }
+
+    private static void Log(LoggerConfiguration log) =>
+        log
+            .MinimumLevel.Information()
+            .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
+            .MinimumLevel.Override("System", LogEventLevel.Warning)
+            // It warns that a token is not cached, which is what is wanted.
+            .MinimumLevel.Override("Microsoft.AspNetCore.Antiforgery", LogEventLevel.Error)
+            .Enrich.FromLogContext()
+            .WriteTo.Console(
+                outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj} {RequestId}{NewLine}{Exception}"
+            );
+
+    /// <summary>Behind a proxy that speaks https for us: who asks and how is what the proxy says. Only one on this
+    /// machine is believed, and those that are named.</summary>
+    private static void Believe(ForwardedHeadersOptions o, IConfiguration settings)
+    {
+        o.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+        foreach (var proxy in settings.GetSection("Proxies").Get<string[]>() ?? [])
+            o.KnownProxies.Add(System.Net.IPAddress.Parse(proxy));
     }
 
     private static WebApplication Route(WebApplication app)
     {
         app.UseForwardedHeaders();
         app.UseResponseCompression();
-        app.Use(
-            (http, next) =>
-            {
-                var h = http.Response.Headers;
-                h.XContentTypeOptions = "nosniff";
-                h.XFrameOptions = "DENY";
-                h["Referrer-Policy"] = "no-referrer";
-                h.ContentSecurityPolicy =
-                    "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; media-src "
-                    + "'self' blob:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
-                return next();
-            }
-        );
+        app.Use(Harden);
         app.UseDefaultFiles();
         app.UseStaticFiles(
             new StaticFileOptions
@@ -281,82 +148,48 @@ public static class Application
         app.UseAuthorization();
         // After the session is known and found to be enough: a token belongs to whoever is signed in, and who is no
         // longer signed in is told so first.
-        app.Use(
-            async (http, next) =>
-            {
-                if (
-                    http.Request.Path.StartsWithSegments("/api")
-                    && !HttpMethods.IsGet(http.Request.Method)
-                    && !http.Request.Path.StartsWithSegments("/api/live")
-                )
-                    await http.RequestServices.GetRequiredService<IAntiforgery>().ValidateRequestAsync(http);
-                await next(http);
-            }
-        );
-        // Children's data: nothing the API says may stay in a shared cache.
-        app.Use(
-            (http, next) =>
-            {
-                if (http.Request.Path.StartsWithSegments("/api"))
-                    http.Response.Headers.CacheControl = "no-store";
-                return next();
-            }
-        );
-
+        app.Use(Guard);
         var api = app.MapGroup("/api").RequireAuthorization();
-        SignInEndpoints.Map(api);
-        ClassEndpoints.Map(api);
-        ClassSettings.Map(api);
-        ChoosingEndpoints.Map(api);
-        DeckEndpoints.Map(api);
-        MemberEndpoints.Map(api);
-        ListEndpoints.Map(api);
-        JoinEndpoints.Map(api);
-        TakingInEndpoints.Map(api);
-        ReaderListEndpoints.Map(api);
-        PrintEndpoints.Map(api);
-        GuardianEndpoints.Map(api);
-        AdultEndpoints.Map(api);
-        SchoolEndpoints.Map(api);
-        YearEndpoints.Map(api);
-        RecordEndpoints.Map(api);
-        ImportEndpoints.Map(api);
-        ReaderEndpoints.Map(api);
-        EvidenceEndpoints.Map(api);
-        RunningRecordEndpoints.Map(api);
-        CheckEndpoints.Map(api);
-        MyCheckEndpoints.Map(api);
-        WindowEndpoints.Map(api);
-        TextEndpoints.Map(api);
-        LibraryEndpoints.Map(api);
-        OwnTextEndpoints.Map(api);
-        ReadingEndpoints.Map(api);
-        AssignmentEndpoints.Map(api);
-        BringEndpoints.Map(api);
-        CopyEndpoints.Map(api);
-        QuizEndpoints.Map(api);
-        MarkingEndpoints.Map(api);
-        MyEndpoints.Map(api);
-        SetAsideEndpoints.Map(api);
-        GoalEndpoints.Map(api);
-        GroupEndpoints.Map(api);
-        ChangeEndpoints.Map(api);
-        app.MapHub<LiveHub>("/api/live");
+        foreach (var subject in Subjects)
+            subject.Map(api);
         app.MapOpenApi().RequireAuthorization(p => p.RequireRole(nameof(Role.Teacher)));
         app.MapGet("/health/live", () => "live").ExcludeFromDescription();
-        app.MapGet("/health/ready", async (NpgsqlDataSource db) =>
-            {
-                await using var c = await db.OpenConnectionAsync();
-                return "ready";
-            })
-            .ExcludeFromDescription();
-        app.Map("/api/{**rest}", () =>
-            {
-                throw Refused.NotFound();
-            })
-            .ExcludeFromDescription();
+        app.MapGet("/health/ready", Ready).ExcludeFromDescription();
+        app.Map("/api/{**rest}", string () => throw Refused.NotFound()).ExcludeFromDescription();
         app.MapFallbackToFile("index.html");
         return app;
+    }
+
+    private static Task Harden(HttpContext http, RequestDelegate next)
+    {
+        var h = http.Response.Headers;
+        h.XContentTypeOptions = "nosniff";
+        h.XFrameOptions = "DENY";
+        h["Referrer-Policy"] = "no-referrer";
+        h.ContentSecurityPolicy =
+            "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; media-src "
+            + "'self' blob:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
+        return next(http);
+    }
+
+    /// <summary>Asks for the page's token wherever something is written, and lets nothing the API says stay in a shared
+    /// cache: it is children's data.</summary>
+    private static async Task Guard(HttpContext http, RequestDelegate next)
+    {
+        var path = http.Request.Path;
+        if (path.StartsWithSegments("/api"))
+        {
+            if (!HttpMethods.IsGet(http.Request.Method) && !path.StartsWithSegments("/api/live"))
+                await http.RequestServices.GetRequiredService<IAntiforgery>().ValidateRequestAsync(http);
+            http.Response.Headers.CacheControl = "no-store";
+        }
+        await next(http);
+    }
+
+    private static async Task<string> Ready(NpgsqlDataSource db)
+    {
+        await using var c = await db.OpenConnectionAsync();
+        return "ready";
     }
 
     /// <summary>Brings the schema up to date, fills the library, and loads the demo world where that is asked for and
@@ -369,41 +202,6 @@ public static class Application
         if (app.Configuration["Content:Folder"] is { Length: > 0 } folder)
             await services.GetRequiredService<ContentLoader>().Load(folder);
         if (app.Configuration.GetValue<bool>("Demo:Load") && !await services.GetRequiredService<SchoolStore>().Any())
-            await LoadDemo(services, connection);
-    }
-
-    private static async Task LoadDemo(IServiceProvider services, string connection)
-    {
-        // Thousands of small commits: waiting for the disk at each would take minutes, and a demo world that is lost is
-        // made again.
-        await using var db = Database.Open(
-            new NpgsqlConnectionStringBuilder(connection) { Options = "-c synchronous_commit=off" }.ConnectionString
-        );
-        var texts = new TextStore(db);
-        var notices = new Notices(db);
-        var world = new DemoWorld(
-            new(db),
-            new(db),
-            new(db),
-            new(db),
-            new(db),
-            texts,
-            new(db, texts, notices),
-            new(db, texts, notices),
-            new(db, texts),
-            new(db),
-            new(db, notices),
-            new(db),
-            new(db),
-            new(db, texts, notices)
-        );
-        var secrets = services.GetRequiredService<Secrets>();
-        await world.Load(
-            secrets.Hash,
-            secrets.Seal,
-            services.GetRequiredService<TimeProvider>().GetUtcNow(),
-            Console.WriteLine
-        );
-        await services.GetRequiredService<AnsweredDepths>().Recompute();
+            await DemoLoader.Load(services, connection);
     }
 }

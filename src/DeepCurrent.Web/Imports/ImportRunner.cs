@@ -6,40 +6,35 @@ namespace DeepCurrent.Web.Imports;
 
 /// <summary>Works through waiting imports, one at a time in each instance. An import whose process died in the middle
 /// is begun again: nothing of it was written.</summary>
-public sealed class ImportRunner(NpgsqlDataSource db, ImportStore imports, ImportWork work, ILogger<ImportRunner> log)
-    : BackgroundService
+public sealed class ImportRunner(ImportStore imports, ImportWork work, ILogger<ImportRunner> log) : IWork
 {
-    private static readonly TimeSpan Glance = TimeSpan.FromSeconds(20);
+    public string Name => "imports";
 
-    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, Run, log, "imports");
+    public TimeSpan Every => TimeSpan.FromSeconds(20);
 
-    private async Task Run(CancellationToken stop)
+    public bool Alone => false;
+
+    public string WokenBy => ImportStore.Channel;
+
+    public async Task<bool> Do(CancellationToken stop)
     {
-        await using var c = await db.OpenConnectionAsync(stop);
-        await using (var listen = new NpgsqlCommand("listen import", c))
-            await listen.ExecuteNonQueryAsync(stop);
-        while (true)
+        if (await imports.Next(stop) is not { } hold)
+            return false;
+        await using (hold)
         {
-            while (await imports.Next(stop) is { } hold)
+            try
             {
-                await using (hold)
-                {
-                    try
-                    {
-                        await work.Do(hold.Head, stop);
-                    }
-                    catch (Exception e)
-                        when (e is not OperationCanceledException and not NpgsqlException { IsTransient: true })
-                    {
-                        log.LogError(e, "An import failed");
-                        await imports.Failed(
-                            hold.Head.Id,
-                            "Something went wrong on the server. Nothing of the import was written."
-                        );
-                    }
-                }
+                await work.Do(hold.Head, stop);
             }
-            await c.WaitAsync(Glance, stop);
+            catch (Exception e) when (e is not OperationCanceledException and not NpgsqlException { IsTransient: true })
+            {
+                log.LogError(e, "An import failed");
+                await imports.Failed(
+                    hold.Head.Id,
+                    "Something went wrong on the server. Nothing of the import was written."
+                );
+            }
         }
+        return true;
     }
 }

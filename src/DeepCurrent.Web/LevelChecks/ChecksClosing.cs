@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.LevelChecks;
 
@@ -11,30 +12,19 @@ public sealed class ChecksClosing(
     SchoolStore schools,
     TimeProvider clock,
     ILogger<ChecksClosing> log
-) : BackgroundService
+) : IWork
 {
-    private static readonly TimeSpan First = TimeSpan.FromMinutes(2),
-        Every = TimeSpan.FromMinutes(30);
+    public string Name => "ending level checks";
 
-    protected override async Task ExecuteAsync(CancellationToken stop)
+    public TimeSpan First => TimeSpan.FromMinutes(2);
+
+    public TimeSpan Every => TimeSpan.FromMinutes(30);
+
+    public async Task<bool> Do(CancellationToken stop)
     {
-        for (var wait = First; !stop.IsCancellationRequested; wait = Every)
-        {
-            try
-            {
-                await Task.Delay(wait, clock, stop);
-                if (await Close() is > 0 and var ended)
-                    log.LogInformation("{Checks} level checks have ended", ended);
-            }
-            catch (OperationCanceledException)
-            {
-                return;
-            }
-            catch (Exception e)
-            {
-                log.LogError(e, "Level checks could not be ended");
-            }
-        }
+        if (await Close() is > 0 and var ended)
+            log.LogInformation("{Checks} level checks have ended", ended);
+        return false;
     }
 
     /// <returns>How many have ended.</returns>

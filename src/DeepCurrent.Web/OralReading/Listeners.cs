@@ -1,6 +1,7 @@
 using System.Text.Json;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.OralReading;
+using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.OralReading;
 
@@ -92,36 +93,17 @@ public sealed class HttpListening(ListenerSettings settings, HttpClient http) : 
 }
 
 /// <summary>Has recordings listened to, one after the other, on whichever instance is free.</summary>
-public sealed class ListeningWork(
-    RunningRecordStore records,
-    IListener listener,
-    TimeProvider clock,
-    ILogger<ListeningWork> log
-) : BackgroundService
+public sealed class ListeningWork(RunningRecordStore records, IListener listener, TimeProvider clock) : IWork
 {
-    private static readonly TimeSpan Every = TimeSpan.FromSeconds(1.5);
+    public string Name => "recordings";
 
-    protected override async Task ExecuteAsync(CancellationToken stop)
-    {
-        if (!listener.Ready)
-            return;
-        using var timer = new PeriodicTimer(Every, clock);
-        do
-        {
-            try
-            {
-                while (await One(stop)) { }
-            }
-            catch (Exception e) when (e is not OperationCanceledException)
-            {
-                log.LogWarning("Recordings could not be taken up: {Kind}", e.GetType().Name);
-            }
-        } while (await timer.WaitForNextTickAsync(stop));
-    }
+    public TimeSpan Every => TimeSpan.FromSeconds(1.5);
 
-    private async Task<bool> One(CancellationToken stop)
+    public bool Alone => false;
+
+    public async Task<bool> Do(CancellationToken stop)
     {
-        if (await records.Take(clock.GetUtcNow()) is not { } recording)
+        if (!listener.Ready || await records.Take(clock.GetUtcNow()) is not { } recording)
             return false;
         try
         {

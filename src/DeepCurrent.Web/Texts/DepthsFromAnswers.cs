@@ -1,31 +1,20 @@
 using DeepCurrent.Data.Texts;
+using DeepCurrent.Web.Hosting;
 
 namespace DeepCurrent.Web.Texts;
 
 /// <summary>Now and then works out anew how deep readers' answers show the texts to be.</summary>
-public sealed class DepthsFromAnswers(AnsweredDepths depths, TimeProvider clock, ILogger<DepthsFromAnswers> log)
-    : BackgroundService
+public sealed class DepthsFromAnswers(AnsweredDepths depths, ILogger<DepthsFromAnswers> log) : IWork
 {
-    private static readonly TimeSpan First = TimeSpan.FromMinutes(10),
-        Every = TimeSpan.FromHours(6);
+    public string Name => "depths from answers";
 
-    protected override async Task ExecuteAsync(CancellationToken stop)
+    public TimeSpan First => TimeSpan.FromMinutes(10);
+
+    public TimeSpan Every => TimeSpan.FromHours(6);
+
+    public async Task<bool> Do(CancellationToken stop)
     {
-        for (var wait = First; !stop.IsCancellationRequested; wait = Every)
-        {
-            try
-            {
-                await Task.Delay(wait, clock, stop);
-                log.LogInformation("{Versions} versions have a depth from answers", await depths.Recompute());
-            }
-            catch (OperationCanceledException)
-            {
-                return;
-            }
-            catch (Exception e)
-            {
-                log.LogError(e, "Depths from answers could not be worked out");
-            }
-        }
+        log.LogInformation("{Versions} versions have a depth from answers", await depths.Recompute());
+        return false;
     }
 }

@@ -1,0 +1,13 @@
+using DeepCurrent.Data.Goals;
+using DeepCurrent.Web.Hosting;
+
+namespace DeepCurrent.Web.Goals;
+
+/// <summary>Goals of a term and their chances.</summary>
+public sealed class GoalsFeature : IFeature
+{
+    public void Add(IServiceCollection services, IConfiguration settings) =>
+        services.AddSingleton<GoalStore>().AddScoped<GoalBook>().AddUndo<UndoGoals>();
+
+    public void Map(RouteGroupBuilder api) => GoalEndpoints.Map(api);
+}

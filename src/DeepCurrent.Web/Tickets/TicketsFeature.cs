@@ -1,0 +1,22 @@
+using DeepCurrent.Data.Tickets;
+using DeepCurrent.Web.Hosting;
+
+namespace DeepCurrent.Web.Tickets;
+
+/// <summary>Reading, answering, handing in and marking.</summary>
+public sealed class TicketsFeature : IFeature
+{
+    public void Add(IServiceCollection services, IConfiguration settings) =>
+        services
+            .AddSingleton<TicketStore>()
+            .AddSingleton<MarkingStore>()
+            .AddSingleton<SetAsideStore>()
+            .AddSingleton<AnswerWriter>();
+
+    public void Map(RouteGroupBuilder api)
+    {
+        MyEndpoints.Map(api);
+        MarkingEndpoints.Map(api);
+        SetAsideEndpoints.Map(api);
+    }
+}
