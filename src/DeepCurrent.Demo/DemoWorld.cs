@@ -8,6 +8,7 @@ using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Changes;
@@ -456,7 +457,7 @@ public sealed class DemoWorld(
         if (
             stopAfter < int.MaxValue
             || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
-                is not "to mark"
+                is not TicketState.ToMark
             || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)
         )
             return;

@@ -43,8 +43,41 @@ public sealed class TicketTests
         TicketLife.After(state, step).ShouldBeNull();
 
     [Fact]
-    public void Every_state_has_a_name_that_is_read_back() =>
-        Enum.GetValues<TicketState>().ShouldAllBe(s => TicketLife.Parse(TicketLife.Name(s)) == s);
+    public void A_step_leads_on_from_the_states_that_are_named_for_it_and_from_no_other()
+    {
+        foreach (var step in Enum.GetValues<TicketStep>())
+            Enum.GetValues<TicketState>()
+                .Where(s => TicketLife.After(s, step) is not null)
+                .ShouldBe(TicketLife.From(step), $"{step}");
+        TicketLife
+            .From(TicketStep.Withdrawn)
+            .ShouldBe(
+                [TicketState.Planned, TicketState.Waiting, TicketState.UnderWay],
+                "what was handed in is not taken back"
+            );
+    }
+
+    [Fact]
+    public void A_ticket_is_hidden_open_or_done_and_only_one_of_them()
+    {
+        foreach (var state in Enum.GetValues<TicketState>())
+        {
+            bool[] one = [!TicketLife.Seen(state), TicketLife.Open(state), TicketLife.Done(state)];
+            one.Count(x => x).ShouldBe(1, $"{state}");
+            if (TicketLife.AtMarking(state))
+                TicketLife.Done(state).ShouldBeTrue($"{state}");
+            if (TicketLife.Open(state))
+                TicketLife.After(state, TicketStep.Opened).ShouldBe(TicketState.UnderWay);
+        }
+    }
+
+    [Theory]
+    [InlineData(TicketState.Waiting, EarlierReading.Given)]
+    [InlineData(TicketState.UnderWay, EarlierReading.UnderWay)]
+    [InlineData(TicketState.ToMark, EarlierReading.Read)]
+    [InlineData(TicketState.Released, EarlierReading.Read)]
+    public void A_text_was_had_before_as_its_ticket_stands(TicketState state, EarlierReading before) =>
+        EarlierReadings.Of(state).ShouldBe(before);
 
     [Fact]
     public void Attempts_become_tide_marks_and_a_score()

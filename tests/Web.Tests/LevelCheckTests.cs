@@ -324,7 +324,7 @@ public sealed class LevelCheckTests(Harness harness)
                 )
             )
         )[0]!;
-        ((string)fit["before"]!).ShouldBe("in a level check");
+        ((string)fit["before"]!).ShouldBe("InLevelCheck");
         (
             await g.Ana.Problem(
                 await g.Ana.Post(

@@ -94,7 +94,7 @@ public sealed class LiveTests(Harness harness)
         foreach (var (r, i) in room.Readers.Select((r, i) => (r, i)))
         {
             var work = await readers[i].Get($"/api/my/tickets/{given[r.Id].Ticket}");
-            ((string)work["state"]!).ShouldBe("under way");
+            ((string)work["state"]!).ShouldBe("UnderWay");
             work["questions"]!
                 .AsArray()
                 .Sum(q => q!["attempts"]!.AsArray().Count)

@@ -226,7 +226,7 @@ public sealed class QuizTests(Harness harness)
             .ShouldBe([ticket]);
 
         var seen = await ana.Get($"/api/tickets/{ticket}");
-        ((string)seen["ticket"]!["state"]!).ShouldBe("to mark");
+        ((string)seen["ticket"]!["state"]!).ShouldBe("ToMark");
         var level = (double)seen["ticket"]!["afterMean"]!;
         var written = (string)seen["answers"]![5]!["tries"]![0]!["id"]!;
         (
@@ -236,7 +236,7 @@ public sealed class QuizTests(Harness harness)
                         await ana.Put($"/api/tickets/{ticket}/marks/{written}", new { mark = 3, comment = "Just so." })
                     )
                 )["state"]!
-        ).ShouldBe("marked");
+        ).ShouldBe("Marked");
         (await ana.Post($"/api/tickets/{ticket}/release")).EnsureSuccessStatusCode();
         ((double)(await ana.Get($"/api/tickets/{ticket}"))["ticket"]!["afterMean"]!).ShouldBeGreaterThan(
             level,

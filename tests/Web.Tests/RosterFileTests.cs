@@ -66,14 +66,14 @@ public sealed class RosterFileTests(Harness harness)
     {
         var id = (string)
             (await lead.Json(await lead.Send(HttpMethod.Post, "/api/school/imports?name=file.zip", file)))["id"]!;
-        return (id, await Until(lead, id, "ready", "failed"));
+        return (id, await Until(lead, id, "Ready", "Failed"));
     }
 
     internal static async Task<JsonNode> Import(Person lead, byte[] file)
     {
         var (id, _) = await Preview(lead, file);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        return await Until(lead, id, "applied", "failed");
+        return await Until(lead, id, "Applied", "Failed");
     }
 
     private static int Count(JsonNode view, string kind, string what) =>
@@ -91,7 +91,7 @@ public sealed class RosterFileTests(Harness harness)
         Count(preview, "classes", "added").ShouldBe(2);
         (await Readers(lead)).ShouldBe(0, "a preview does nothing");
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        var done = await Until(lead, id, "applied");
+        var done = await Until(lead, id, "Applied");
         (await Readers(lead)).ShouldBe(2);
         (await lead.Get("/api/school/classes"))
             .AsArray()
@@ -112,7 +112,7 @@ public sealed class RosterFileTests(Harness harness)
         var (other, _, _) = await harness.OwnSchool();
         var path = $"/api/school/imports?name=file.zip&id={Guid.NewGuid()}";
         var first = (string)(await lead.Json(await lead.Send(HttpMethod.Post, path, Roster())))["id"]!;
-        await Until(lead, first, "ready");
+        await Until(lead, first, "Ready");
 
         (await lead.Json(await lead.Send(HttpMethod.Post, path, Roster())))["id"]!.GetValue<string>().ShouldBe(first);
 
@@ -156,11 +156,11 @@ public sealed class RosterFileTests(Harness harness)
                 }
             )
         ).EnsureSuccessStatusCode();
-        var mended = await Until(lead, id, "ready");
+        var mended = await Until(lead, id, "Ready");
         Count(mended, "readers", "added").ShouldBe(1);
         Count(mended, "enrolments", "added").ShouldBe(1);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        await Until(lead, id, "applied");
+        await Until(lead, id, "Applied");
         (await Readers(lead)).ShouldBe(3);
     }
 
@@ -194,7 +194,7 @@ public sealed class RosterFileTests(Harness harness)
         var (id, _) = await Preview(lead, Roster());
         await Import(lead, Roster());
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        ((string)(await Until(lead, id, "failed"))["error"]!).ShouldContain("has been changed since");
+        ((string)(await Until(lead, id, "Failed"))["error"]!).ShouldContain("has been changed since");
     }
 
     [Fact]
@@ -211,12 +211,12 @@ public sealed class RosterFileTests(Harness harness)
         );
         var (id, _) = await Preview(lead, file);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        await Until(lead, id, "working", "applied");
+        await Until(lead, id, "Working", "Applied");
         harness.Line.Cut();
         harness.Line.Mend();
         NpgsqlConnection.ClearAllPools();
         // Whether it had been done or had to be begun again, in the end it is all there, once.
-        await Until(lead, id, "applied");
+        await Until(lead, id, "Applied");
         (await Readers(lead)).ShouldBe(4000);
     }
 
@@ -226,14 +226,14 @@ public sealed class RosterFileTests(Harness harness)
         var (lead, _, _) = await harness.OwnSchool();
         ((string)(await lead.Get("/api/school/imports"))["source"]!).ShouldBe("District");
         var id = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
-        var view = await Until(lead, id, "ready", "failed");
+        var view = await Until(lead, id, "Ready", "Failed");
         Count(view, "readers", "added").ShouldBe(24);
         Count(view, "enrolments", "added").ShouldBe(24);
         Count(view, "teaching", "added").ShouldBe(2);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        await Until(lead, id, "applied");
+        await Until(lead, id, "Applied");
         var again = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
-        ((int)(await Until(lead, again, "ready", "failed"))["preview"]!["steps"]!).ShouldBe(0);
+        ((int)(await Until(lead, again, "Ready", "Failed"))["preview"]!["steps"]!).ShouldBe(0);
     }
 
     [Fact]
@@ -278,7 +278,7 @@ public sealed class RosterFileTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         var (_, view) = await Preview(lead, file);
-        ((string)view["state"]!).ShouldBe("failed", what);
+        ((string)view["state"]!).ShouldBe("Failed", what);
         ((string)view["error"]!).ShouldContain(sentence);
     }
 
@@ -310,9 +310,9 @@ public sealed class RosterFileTests(Harness harness)
         (
             await lead.Post($"/api/school/imports/{id}/preview", new { org = "o1", mends = Array.Empty<object>() })
         ).EnsureSuccessStatusCode();
-        Count(await Until(lead, id, "ready"), "readers", "added").ShouldBe(1);
+        Count(await Until(lead, id, "Ready"), "readers", "added").ShouldBe(1);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-        await Until(lead, id, "applied");
+        await Until(lead, id, "Applied");
         var (_, again) = await Preview(lead, OfTwo("Somewhere"));
         ((bool)again["preview"]!["asksOrg"]!).ShouldBeFalse();
         ((string)again["org"]!).ShouldBe("o1");
@@ -355,7 +355,7 @@ public sealed class RosterFileTests(Harness harness)
             );
         (await Readers(lead)).ShouldBe(20);
         (await lead.Post($"/api/school/imports/{id}/apply", new { typed = 12 })).EnsureSuccessStatusCode();
-        await Until(lead, id, "applied");
+        await Until(lead, id, "Applied");
         (await Readers(lead)).ShouldBe(8);
     }
 
@@ -400,7 +400,7 @@ public sealed class RosterFileTests(Harness harness)
                 }
             )
         ).EnsureSuccessStatusCode();
-        var skipped = await Until(lead, id, "ready");
+        var skipped = await Until(lead, id, "Ready");
         ((int)skipped["preview"]!["steps"]!).ShouldBe(0, skipped["preview"]!["lines"]!.ToJsonString());
         ((int)skipped["preview"]!["stopped"]!).ShouldBe(0);
     }
@@ -413,9 +413,9 @@ public sealed class RosterFileTests(Harness harness)
         async Task FromDistrict()
         {
             var id = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
-            await Until(lead, id, "ready", "failed");
+            await Until(lead, id, "Ready", "Failed");
             (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
-            await Until(lead, id, "applied", "ready");
+            await Until(lead, id, "Applied", "Ready");
         }
         await FromDistrict();
         (await Readers(lead)).ShouldBe(26);

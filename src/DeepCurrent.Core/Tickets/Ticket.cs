@@ -60,27 +60,28 @@ public static class TicketLife
                     or TicketState.Released,
                 TicketStep.SentBack
             ) => TicketState.SentBack,
-            (not TicketState.Withdrawn, TicketStep.Withdrawn) => TicketState.Withdrawn,
+            (TicketState.Planned or TicketState.Waiting or TicketState.UnderWay, TicketStep.Withdrawn) =>
+                TicketState.Withdrawn,
             (TicketState.Withdrawn, TicketStep.Restored) => TicketState.Waiting,
             _ => null,
         };
 
-    /// <summary>The name a state is stored and sent under.</summary>
-    public static string Name(TicketState state) =>
-        state switch
-        {
-            TicketState.UnderWay => "under way",
-            TicketState.HandedIn => "handed in",
-            TicketState.ToMark => "to mark",
-            TicketState.SentBack => "sent back",
-            _ => state.ToString().ToLowerInvariant(),
-        };
+    /// <summary>The states in which a step can happen; what asks the database to take it names these.</summary>
+    public static IReadOnlyList<TicketState> From(TicketStep step) =>
+        [.. Enum.GetValues<TicketState>().Where(s => After(s, step) is not null)];
 
-    /// <summary>The state with a given name.</summary>
-    /// <exception cref="ArgumentException">There is no such state.</exception>
-    public static TicketState Parse(string name) =>
-        Enum.GetValues<TicketState>().Cast<TicketState?>().FirstOrDefault(s => Name(s!.Value) == name)
-        ?? throw new ArgumentException($"No ticket state is called {name}.", nameof(name));
+    /// <summary>Whether its reader sees it.</summary>
+    public static bool Seen(TicketState state) => state is not (TicketState.Planned or TicketState.Withdrawn);
+
+    /// <summary>Whether its reader may still read and answer.</summary>
+    public static bool Open(TicketState state) =>
+        state is TicketState.Waiting or TicketState.UnderWay or TicketState.SentBack;
+
+    /// <summary>Whether it has been handed in and counts.</summary>
+    public static bool Done(TicketState state) => Seen(state) && !Open(state);
+
+    /// <summary>Whether a person has to do something before its reader sees the result.</summary>
+    public static bool AtMarking(TicketState state) => state is TicketState.ToMark or TicketState.Marked;
 
     /// <summary>Tide mark of a question.</summary>
     /// <param name="attempts">Whether each attempt was right, in order.</param>

@@ -1,4 +1,6 @@
 using Dapper;
+using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Assignments;
@@ -51,7 +53,7 @@ public sealed record TicketRow(
     string FamilyName,
     string Version,
     double VersionDepth,
-    string State,
+    TicketState State,
     double Forecast,
     int Page,
     int Pages,
@@ -94,7 +96,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
-            values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @at)
+            values (@Id, @assignment, @ReaderId, @VersionId, @waiting, @Forecast, @at)
             """,
             a.Tickets.Select(k => new
             {
@@ -103,6 +105,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 k.ReaderId,
                 k.VersionId,
                 k.Forecast,
+                waiting = nameof(TicketState.Waiting),
                 at = a.AssignedAt,
             }),
             t
@@ -145,18 +148,21 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     {
         var n = await c.ExecuteAsync(
             """
-            update ticket k set state = 'withdrawn', changed_at = @at
+            update ticket k
+            set state = @withdrawn, changed_at = @at
             from assignment a
             where a.id = k.assignment_id
               and a.id = any(@ids)
               and a.class_id = @classId
-              and k.state in ('planned', 'waiting', 'under way')
+              and k.state = any(@from)
             """,
             new
             {
                 ids = assignmentIds.ToArray(),
                 classId,
                 at,
+                withdrawn = nameof(TicketState.Withdrawn),
+                from = TicketStates.From(TicketStep.Withdrawn),
             },
             t
         );
@@ -226,21 +232,20 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    /// <summary>Readers who had a text before: with the state of their ticket, or that it was in a level
-    /// check.</summary>
-    public async Task<IReadOnlyDictionary<Guid, string>> Given(Guid textId, Guid[] readerIds)
+    /// <summary>Readers who had a text before, and how.</summary>
+    public async Task<IReadOnlyDictionary<Guid, EarlierReading>> Given(Guid textId, Guid[] readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid Reader, string State)>(
-                """
+            await c.QueryAsync<(Guid Reader, string? State)>(
+                $"""
                 select distinct on (reader_id) reader_id, state
                 from (
                   select k.reader_id, k.state, a.assigned_at as at
                   from ticket k join assignment a on a.id = k.assignment_id
-                  where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> 'withdrawn'
+                  where a.text_id = @textId and k.reader_id = any(@readerIds) and k.state <> {TicketStates.Withdrawn}
                   union all
-                  select n.reader_id, 'in a level check', s.served_at
+                  select n.reader_id, null, s.served_at
                   from stage s join sitting_part p on p.id = s.part_id join sitting n on n.id = p.sitting_id
                   where s.text_id = @textId and n.reader_id = any(@readerIds)
                 ) had
@@ -249,7 +254,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 """,
                 new { textId, readerIds }
             )
-        ).ToDictionary(x => x.Reader, x => x.State);
+        ).ToDictionary(
+            x => x.Reader,
+            x => x.State is null ? EarlierReading.InLevelCheck : EarlierReadings.Of(Enum.Parse<TicketState>(x.State))
+        );
     }
 
     public async Task<IReadOnlyList<TextInUse>> InUse(Guid classId, DateTimeOffset since)
@@ -257,13 +265,13 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<TextInUse>(
-                """
+                $"""
                 select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
                 from assignment a
                   join text t on t.id = a.text_id
                   join ticket k on k.assignment_id = a.id
                   join version v on v.id = k.version_id
-                where a.class_id = @classId and a.assigned_at >= @since and k.state <> 'withdrawn'
+                where a.class_id = @classId and a.assigned_at >= @since and k.state <> {TicketStates.Withdrawn}
                 group by a.text_id, t.title
                 order by max(a.assigned_at) desc
                 limit 14
@@ -281,9 +289,12 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         var tickets = (
             await c.QueryAsync<TicketRow>(
-                TicketSql
-                    + " where k.reader_id = @readerId and k.state <> 'withdrawn' order by "
-                    + "coalesce(k.handed_in_at, 'infinity') desc, k.changed_at desc limit 200",
+                $"""
+                {TicketSql}
+                where k.reader_id = @readerId and k.state <> {TicketStates.Withdrawn}
+                order by coalesce(k.handed_in_at, 'infinity') desc, k.changed_at desc
+                limit 200
+                """,
                 new { readerId }
             )
         ).ToList();
@@ -352,7 +363,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<ClassReading>(
-                """
+                $"""
                 select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
                        coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
                 from enrolment e
@@ -362,7 +373,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                   join version v on v.id = k.version_id
                 where e.class_id = @classId
                   and e.to_day is null
-                  and k.state = 'released'
+                  and k.state = {TicketStates.Released}
                   and k.score is not null
                   and k.handed_in_at >= @since
                 order by k.handed_in_at
@@ -373,13 +384,13 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    private const string RowSql = """
+    private static readonly string RowSql = $"""
         select a.id, a.class_id, a.text_id, t.title, a.assigned_at, a.due_on, a.attempts, a.directions,
-               count(k.id) filter (where k.state <> 'withdrawn')::int as tickets,
-               count(k.id) filter (where k.state = 'waiting')::int as waiting,
-               count(k.id) filter (where k.state = 'under way')::int as under_way,
-               count(k.id) filter (where k.handed_in_at is not null and k.state <> 'withdrawn')::int as done,
-               count(k.id) filter (where k.state in ('to mark', 'marked'))::int as to_mark,
+               count(k.id) filter (where k.state <> {TicketStates.Withdrawn})::int as tickets,
+               count(k.id) filter (where k.state = {TicketStates.Waiting})::int as waiting,
+               count(k.id) filter (where k.state = {TicketStates.UnderWay})::int as under_way,
+               count(k.id) filter (where k.handed_in_at is not null and k.state <> {TicketStates.Withdrawn})::int as done,
+               count(k.id) filter (where k.state in ({TicketStates.AtMarking}))::int as to_mark,
                (
                  select max(r.at)
                  from text_revision r

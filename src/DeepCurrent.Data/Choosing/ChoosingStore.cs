@@ -1,6 +1,8 @@
 using Dapper;
 using DeepCurrent.Core.Library;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Storage;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Choosing;
@@ -79,10 +81,10 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         await using var c = await db.OpenConnectionAsync();
         var all = (
             await c.QueryAsync<(Guid TextId, string Topic, bool Chosen, bool Done)>(
-                """
+                $"""
                 select a.text_id, t.topic, a.chosen, k.handed_in_at is not null
                 from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-                where k.reader_id = @readerId and k.state <> 'withdrawn'
+                where k.reader_id = @readerId and k.state <> {TicketStates.Withdrawn}
                 limit 5000
                 """,
                 new { readerId }
@@ -101,10 +103,10 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteScalarAsync<Guid?>(
-            """
+            $"""
             select k.id
             from ticket k join assignment a on a.id = k.assignment_id
-            where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> 'withdrawn'
+            where k.reader_id = @readerId and a.text_id = @textId and a.chosen and k.state <> {TicketStates.Withdrawn}
             """,
             new { readerId, textId }
         );
@@ -120,13 +122,13 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         // One choice of a reader at a time, or two taps would pass the limit together.
         await c.ExecuteAsync("select 1 from reader where id = @ReaderId for update", k, t);
         var open = await c.ExecuteScalarAsync<int>(
-            """
+            $"""
             select count(*)::int
             from ticket k join assignment a on a.id = k.assignment_id
             where k.reader_id = @ReaderId
               and a.chosen
               and k.handed_in_at is null
-              and k.state <> 'withdrawn'
+              and k.state <> {TicketStates.Withdrawn}
               and a.text_id <> @TextId
             """,
             k,
@@ -155,9 +157,9 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         var ticket = await c.ExecuteScalarAsync<Guid>(
             """
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
-            values (@Id, @assignment, @ReaderId, @VersionId, 'waiting', @Forecast, @At)
+            values (@Id, @assignment, @ReaderId, @VersionId, @waiting, @Forecast, @At)
             on conflict (assignment_id, reader_id) do update
-            set state = case ticket.state when 'withdrawn' then 'waiting' else ticket.state end,
+            set state = case when ticket.state = any(@from) then excluded.state else ticket.state end,
               changed_at = excluded.changed_at
             returning id
             """,
@@ -169,6 +171,8 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
                 k.VersionId,
                 k.Forecast,
                 k.At,
+                waiting = nameof(TicketState.Waiting),
+                from = TicketStates.From(TicketStep.Restored),
             },
             t
         );
@@ -184,12 +188,14 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         await using var c = await db.OpenConnectionAsync();
         var back = await c.QuerySingleOrDefaultAsync<Guid?>(
             """
-            update ticket k set state = 'withdrawn', changed_at = @at from assignment a
+            update ticket k
+            set state = @withdrawn, changed_at = @at
+            from assignment a
             where a.id = k.assignment_id
               and a.chosen
               and k.id = @ticketId
               and k.reader_id = @readerId
-              and k.state in ('waiting', 'under way')
+              and k.state = any(@from)
             returning a.class_id
             """,
             new
@@ -197,6 +203,8 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
                 ticketId,
                 readerId,
                 at,
+                withdrawn = nameof(TicketState.Withdrawn),
+                from = TicketStates.From(TicketStep.Withdrawn),
             }
         );
         if (back is { } classId)

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Guardians;
@@ -193,11 +194,11 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<ChildReading>(
-                """
-                select t.title, k.handed_in_at, a.due_on, case when k.state = 'released' then k.score end as score,
+                $"""
+                select t.title, k.handed_in_at, a.due_on, case when k.state = {TicketStates.Released} then k.score end as score,
                   coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
                 from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-                where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
+                where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
                 order by coalesce(k.handed_in_at, a.assigned_at) desc
                 limit 30
                 """,

@@ -1,11 +1,11 @@
 using Dapper;
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Imports;
 
 /// <summary>A roster file, or a roster source's answer, on its way in.</summary>
-/// <param name="Wanted">preview or apply.</param>
 /// <param name="State">waiting, working, ready, applied or failed.</param>
 /// <param name="Progress">0 to 1.</param>
 /// <param name="Org">Only what belongs to this org of the file; null where nobody has chosen;
@@ -20,8 +20,8 @@ public sealed record ImportHead(
     string? Org,
     string Source,
     string Mends,
-    string Wanted,
-    string State,
+    ImportTask Wanted,
+    ImportState State,
     double Progress,
     string Stage,
     string? Preview,
@@ -39,11 +39,23 @@ public sealed class ImportStore(NpgsqlDataSource db)
     /// <summary>The channel that says an import waits.</summary>
     public const string Channel = "import";
 
-    private const string Columns =
-        "id, school_id, adult_id, name, made_at, org, source, mends::text as mends, wanted, case when state = "
-        + "'applied' and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not "
-        + "null) then 'undone' else state end as state, progress, stage, preview::text as preview, error, "
-        + "change_id";
+    private const string Columns = $"""
+        id, school_id, adult_id, name, made_at, org, source, mends::text as mends, wanted,
+        case
+          when state = {Applied}
+            and exists (select 1 from change h where h.id = import.change_id and h.undone_at is not null)
+            then '{nameof(ImportState.Undone)}'
+          else state
+        end as state,
+        progress, stage, preview::text as preview, error, change_id
+        """;
+
+    private const string Waiting = $"'{nameof(ImportState.Waiting)}'",
+        Working = $"'{nameof(ImportState.Working)}'",
+        Applied = $"'{nameof(ImportState.Applied)}'";
+
+    /// <summary>Those a worker has or is about to have.</summary>
+    private const string Busy = $"{Waiting}, {Working}";
 
     /// <summary>What stands for every org of a file.</summary>
     public const string AllOrgs = "*";
@@ -53,10 +65,10 @@ public sealed class ImportStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<string>(
-            """
+            $"""
             select org
             from import
-            where school_id = @schoolId and source = @source and state = 'applied' and org is not null
+            where school_id = @schoolId and source = @source and state = {Applied} and org is not null
             order by made_at desc
             limit 1
             """,
@@ -85,10 +97,10 @@ public sealed class ImportStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleAsync<bool>(
-            """
+            $"""
             with kept as (
                 insert into import (id, school_id, adult_id, name, made_at, body, wanted, state)
-                values (@id, @schoolId, @adultId, @name, @at, @body, 'preview', 'waiting')
+                values (@id, @schoolId, @adultId, @name, @at, @body, @task, {Waiting})
                 on conflict (id) do nothing
                 returning id, pg_notify('import', '')
             )
@@ -103,6 +115,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
                 name,
                 at,
                 body,
+                task = nameof(ImportTask.Preview),
             }
         );
     }
@@ -128,22 +141,22 @@ public sealed class ImportStore(NpgsqlDataSource db)
     }
 
     /// <summary>Asks for a preview or for the import itself; false if it is being worked on.</summary>
-    public async Task<bool> Want(Guid id, Guid schoolId, string wanted, string? org, IReadOnlyList<MendRow>? mends)
+    public async Task<bool> Want(Guid id, Guid schoolId, ImportTask wanted, string? org, IReadOnlyList<MendRow>? mends)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
-                """
+                $"""
                 update import
-                set wanted = @wanted, state = 'waiting', progress = 0, stage = '', error = null, org = @org,
+                set wanted = @wanted, state = {Waiting}, progress = 0, stage = '', error = null, org = @org,
                   mends = coalesce(@mends::jsonb, mends)
-                where id = @id and school_id = @schoolId and state not in ('waiting', 'working');
+                where id = @id and school_id = @schoolId and state not in ({Busy});
                 select pg_notify('import', '')
                 """,
                 new
                 {
                     id,
                     schoolId,
-                    wanted,
+                    wanted = wanted.ToString(),
                     org,
                     mends = mends is null ? null : Database.ToJson(mends),
                 }
@@ -157,7 +170,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         var c = await db.OpenConnectionAsync(stop);
         foreach (
             var id in await c.QueryAsync<Guid>(
-                "select id from import where state in ('waiting', 'working') order by made_at limit 20"
+                $"select id from import where state in ({Busy}) order by made_at limit 20"
             )
         )
         {
@@ -172,8 +185,8 @@ public sealed class ImportStore(NpgsqlDataSource db)
             var head = await c.QuerySingleOrDefaultAsync<ImportHead>(
                 $"""
                 update import
-                set state = 'working'
-                where id = @id and state in ('waiting', 'working')
+                set state = {Working}
+                where id = @id and state in ({Busy})
                 returning {Columns}
                 """,
                 new { id }
@@ -210,15 +223,20 @@ public sealed class ImportStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
-            "update import set state = 'ready', progress = 1, stage = '', preview = @preview::jsonb where id = @id",
-            new { id, preview }
+            "update import set state = @ready, progress = 1, stage = '', preview = @preview::jsonb where id = @id",
+            new
+            {
+                id,
+                preview,
+                ready = nameof(ImportState.Ready),
+            }
         );
     }
 
     /// <summary>Marks an import as done inside the transaction that did it.</summary>
-    public static Task Applied(NpgsqlConnection c, NpgsqlTransaction t, Guid id, Guid changeId) =>
+    public static Task Apply(NpgsqlConnection c, NpgsqlTransaction t, Guid id, Guid changeId) =>
         c.ExecuteAsync(
-            "update import set state = 'applied', progress = 1, stage = '', change_id = @changeId where id = @id",
+            $"update import set state = {Applied}, progress = 1, stage = '', change_id = @changeId where id = @id",
             new { id, changeId },
             t
         );
@@ -227,8 +245,13 @@ public sealed class ImportStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
-            "update import set state = 'failed', stage = '', error = @error where id = @id",
-            new { id, error }
+            "update import set state = @failed, stage = '', error = @error where id = @id",
+            new
+            {
+                id,
+                error,
+                failed = nameof(ImportState.Failed),
+            }
         );
     }
 
@@ -237,7 +260,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
-                "delete from import where id = @id and school_id = @schoolId and state <> 'working'",
+                $"delete from import where id = @id and school_id = @schoolId and state <> {Working}",
                 new { id, schoolId }
             ) == 1;
     }

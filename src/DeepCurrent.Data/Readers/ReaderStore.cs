@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Readers;
@@ -69,7 +70,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<RosterRow>(
-                """
+                $"""
                 select r.id, r.given_name, r.family_name, r.grade, r.depth_mean as depth, r.depth_sd as sd,
                   r.depth_low as low, r.depth_high as high,
                   coalesce(r.estimate_mean, r.depth_mean) - before.mean as six_weeks, g.name as "group",
@@ -87,7 +88,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
                     select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try,
                       max(t.handed_in_at) as last_read, count(*) as readings
                     from ticket t
-                    where t.reader_id = r.id and t.state = 'released') w on true
+                    where t.reader_id = r.id and t.state = {TicketStates.Released}) w on true
                   left join lateral (
                     select g.name
                     from group_member m join guided_group g on g.id = m.group_id

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Roster;
 using Npgsql;
 
 namespace DeepCurrent.Data.Storage;
@@ -14,7 +15,7 @@ public sealed class TidyStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
             """
-            delete from import where made_at < @kept and state in ('ready', 'applied', 'failed');
+            delete from import where made_at < @kept and state = any(@settled);
             delete from change_part p using change h where h.id = p.change_id and h.at < @kept;
             delete from list_draft where saved_at < @kept;
             delete from joining where decided_at < @kept;
@@ -23,7 +24,14 @@ public sealed class TidyStore(NpgsqlDataSource db)
             delete from session where seen_at < @kept;
             delete from sign_in_event where at < @kept
             """,
-            new { kept }
+            new
+            {
+                kept,
+                settled = Enum.GetValues<ImportState>()
+                    .Where(s => !ImportStates.Busy(s))
+                    .Select(s => s.ToString())
+                    .ToArray(),
+            }
         );
     }
 }

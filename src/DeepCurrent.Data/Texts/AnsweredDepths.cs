@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
@@ -26,14 +27,14 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
         // evidence.
         var rows = (
             await c.QueryAsync<Row>(
-                """
+                $"""
                 select k.version_id, k.id as ticket_id, k.before_mean as mean, k.before_sd as sd,
                   e.difficulty - k.version_depth as offset_fm, e.guess, e.correct, v.formula_depth, v.formula_error,
                   v.text_id
                 from ticket k join version v on v.id = k.version_id join evidence e on e.ticket_id = k.id
                 where k.before_mean is not null
                   and k.version_depth is not null
-                  and k.state <> 'withdrawn'
+                  and k.state <> {TicketStates.Withdrawn}
                   and e.kind = 'answer'
                   and e.left_out is null
                   and not v.retired
@@ -123,7 +124,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                     and e.left_out is null
                     and k.before_mean is not null
                     and k.version_depth is not null
-                    and k.state <> 'withdrawn'
+                    and k.state <> {TicketStates.Withdrawn}
                   union all
                   select (s.items -> a.item ->> 'key')::uuid, n.before_mean, n.before_sd, s.text_depth, e.guess,
                     e.correct

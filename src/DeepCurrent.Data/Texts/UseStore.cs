@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Tickets;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
@@ -44,7 +45,7 @@ public sealed class UseStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
-            """
+            $"""
             select count(*)::int as given, count(k.handed_in_at)::int as handed_in,
               count(distinct k.reader_id) filter (where k.handed_in_at is not null)::int as readers,
                    avg(k.forecast) filter (where k.score is not null) as forecast, avg(k.score) as score,
@@ -56,7 +57,7 @@ public sealed class UseStore(NpgsqlDataSource db)
             where a.text_id = @textId
               and c.school_id = @schoolId
               and (@classId::uuid is null or c.id = @classId)
-              and k.state <> 'withdrawn';
+              and k.state <> {TicketStates.Withdrawn};
             with first as (
               select w.question_id, w.correct, q.kind, q.choices, w.response
               from assignment a

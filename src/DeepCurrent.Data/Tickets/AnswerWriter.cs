@@ -126,7 +126,7 @@ public sealed class AnswerWriter
         if (have.Exists(a => a.Id == given.Id))
             return AnswerOutcome.KeptBefore;
         // Without a network an answer can be the first that is heard of a text.
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not TicketState.UnderWay)
+        if (TicketLife.After(ticket.State, TicketStep.Opened) is not TicketState.UnderWay)
             return AnswerOutcome.NotOpen;
         if (
             (await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q =>
@@ -163,7 +163,7 @@ public sealed class AnswerWriter
             now
         );
         have.Add(row);
-        rows.Add(new(ticket.Id, row, ticket.State != TicketLife.Name(TicketState.UnderWay)));
+        rows.Add(new(ticket.Id, row, ticket.State is not TicketState.UnderWay));
         return AnswerOutcome.Kept;
     }
 
@@ -205,7 +205,7 @@ public sealed class AnswerWriter
             """,
             new
             {
-                underWay = TicketLife.Name(TicketState.UnderWay),
+                underWay = nameof(TicketState.UnderWay),
                 tickets = begun.Select(r => r.TicketId).ToArray(),
                 ats = begun.Select(r => r.Answer.At.UtcDateTime).ToArray(),
                 nows = begun.Select(r => r.Answer.ReceivedAt.UtcDateTime).ToArray(),

@@ -16,7 +16,7 @@ public sealed record ToMarkRow(
     string FamilyName,
     string Title,
     DateTimeOffset HandedInAt,
-    string State,
+    TicketState State,
     int Written,
     int Marked
 );
@@ -30,7 +30,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<ToMarkRow>(
-                """
+                $"""
                 select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
                        count(w.id)::int as written, count(w.mark)::int as marked
                 from ticket k
@@ -42,7 +42,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                       select 1
                       from question q
                       where q.id = w.question_id and q.kind in ('Short', 'Long') and q.place is null and not q.retired)
-                where a.class_id = @classId and k.state in ('to mark', 'marked')
+                where a.class_id = @classId and k.state in ({TicketStates.AtMarking})
                 group by k.id, k.reader_id, r.given_name, r.family_name, x.title
                 order by k.handed_in_at
                 limit 500
@@ -54,7 +54,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
 
     /// <summary>Marks one written answer. Marking again changes the mark, and with it what followed from it.</summary>
     /// <returns>The ticket's state afterwards; null if there is no written answer to mark.</returns>
-    public async Task<string?> Mark(
+    public async Task<TicketState?> Mark(
         Guid ticketId,
         Guid readerId,
         Guid answerId,
@@ -69,8 +69,8 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         if (
-            await TicketStore.Find(c, t, ticketId, readerId, lockRow: true)
-            is not { State: "to mark" or "marked" or "released" } ticket
+            await TicketStore.Find(c, t, ticketId, readerId, lockRow: true) is not { } ticket
+            || !TicketLife.Done(ticket.State)
         )
             return null;
         var changed = await c.ExecuteAsync(
@@ -95,13 +95,13 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         if (changed == 0)
             return null;
         var work = await TicketWork.Of(c, t, texts, ticket, await TicketStore.Answers(c, t, ticketId));
-        var state = TicketLife.Parse(ticket.State);
+        var state = ticket.State;
         if (work.ToMark == 0)
             state = TicketLife.After(state, TicketStep.Marked) ?? state;
         await work.Settle(c, t, year, chart, state, now);
         await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
         await t.CommitAsync();
-        return TicketLife.Name(state);
+        return state;
     }
 
     /// <summary>Lets the reader see the result. Doing it again changes nothing.</summary>
@@ -112,10 +112,16 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         var released = await c.ExecuteAsync(
             """
             update ticket
-            set state = 'released', changed_at = case when state = 'marked' then @now else changed_at end
-            where id = @ticketId and state in ('marked', 'released')
+            set state = @released, changed_at = case when state = @released then changed_at else @now end
+            where id = @ticketId and (state = any(@from) or state = @released)
             """,
-            new { ticketId, now }
+            new
+            {
+                ticketId,
+                now,
+                released = nameof(TicketState.Released),
+                from = TicketStates.From(TicketStep.Released),
+            }
         );
         await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = classId.ToString() });
         return released > 0;

@@ -21,7 +21,7 @@ public sealed record MyTicket(
     int Page,
     int Questions,
     int Answered,
-    string State,
+    TicketState State,
     DateOnly? DueOn,
     string Directions,
     double? Score,
@@ -36,7 +36,7 @@ public sealed record OpenTicket(
     Guid ReaderId,
     Guid TextId,
     Guid VersionId,
-    string State,
+    TicketState State,
     int Attempts,
     int Page,
     double? Score,
@@ -76,7 +76,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<MyTicket>(
-                """
+                $"""
                 select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
                        (
                          select count(*)::int
@@ -91,7 +91,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
                   join assignment a on a.id = k.assignment_id
                   join text t on t.id = a.text_id
                   join version v on v.id = k.version_id
-                where k.reader_id = @readerId and k.state not in ('planned', 'withdrawn')
+                where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
                 order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
                 limit 200
                 """,
@@ -106,7 +106,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         return await Find(c, null, ticketId, readerId, lockRow: false);
     }
 
-    private const string OpenSql = """
+    private static readonly string OpenSql = $"""
         select k.id, k.reader_id, a.text_id, k.version_id, k.state,
           a.attempts + coalesce((r.supports ->> 'retry')::boolean, false)::int as attempts, k.page, k.score,
           a.directions, a.class_id, c.school_year_id,
@@ -116,7 +116,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
           join class c on c.id = a.class_id
           join version v on v.id = k.version_id
           join reader r on r.id = k.reader_id
-        where k.state not in ('planned', 'withdrawn')
+        where k.state in ({TicketStates.Seen})
         """;
 
     internal static Task<OpenTicket?> Find(
@@ -222,19 +222,20 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     /// <param name="given">When the reader opened it; it may be heard of later.</param>
     public async Task Open(OpenTicket ticket, DateTimeOffset given, DateTimeOffset now)
     {
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.Opened) is not { } next)
+        if (TicketLife.After(ticket.State, TicketStep.Opened) is not { } next)
             return;
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
             """
             update ticket
             set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now
-            where id = @Id and state in ('waiting', 'sent back')
+            where id = @Id and state = any(@from) and state <> @state
             """,
             new
             {
                 ticket.Id,
-                state = TicketLife.Name(next),
+                state = next.ToString(),
+                from = TicketStates.From(TicketStep.Opened),
                 given,
                 now,
             }
@@ -271,7 +272,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     /// again changes nothing.</summary>
     /// <param name="given">When the reader handed it in; it may be heard of later.</param>
     /// <returns>The ticket's state afterwards, or null if it cannot be handed in.</returns>
-    public async Task<string?> HandIn(
+    public async Task<TicketState?> HandIn(
         Guid ticketId,
         Guid readerId,
         YearCalendar year,
@@ -285,9 +286,9 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
         if (ticket is null)
             return null;
-        if (ticket.State is "released" or "to mark" or "marked")
+        if (TicketLife.Done(ticket.State))
             return ticket.State;
-        if (TicketLife.After(TicketLife.Parse(ticket.State), TicketStep.HandedIn) is not { } handedIn)
+        if (TicketLife.After(ticket.State, TicketStep.HandedIn) is not { } handedIn)
             return null;
         var answers = await Answers(c, t, ticketId);
         var work = await TicketWork.Of(c, t, texts, ticket, answers);
@@ -295,6 +296,6 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
         await t.CommitAsync();
         notices.Changed(ticket.ClassId);
-        return TicketLife.Name(done);
+        return done;
     }
 }

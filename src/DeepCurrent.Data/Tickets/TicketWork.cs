@@ -101,7 +101,7 @@ internal sealed class TicketWork
             {
                 ticket.Id,
                 ticket.VersionDepth,
-                state = TicketLife.Name(state),
+                state = state.ToString(),
                 now,
                 handedInAt,
                 score = ToMark == 0 && quiz.Count > 0 && quiz.Any(q => answers[q.Id].Any()) ? Score : (double?)null,

@@ -34,6 +34,11 @@ public sealed record HistoryLine(
 /// <summary>CSV as spreadsheets read it (RFC 4180).</summary>
 public static class CsvFiles
 {
+    /// <summary>A member of a closed set in words: <c>UnderWay</c> is "under way".</summary>
+    public static string Word(Enum member) =>
+        string.Concat(member.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? $" {c}" : $"{c}"))
+            .ToLowerInvariant();
+
     /// <summary>A heading and a line for each row. Values a spreadsheet would run as a formula are quoted with an
     /// apostrophe.</summary>
     public static string Write<T>(IEnumerable<T> rows)

@@ -18,7 +18,7 @@ public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Gui
 
 /// <param name="Forecast">Whole percent, as it is shown.</param>
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
-/// <param name="Before">State of a ticket the reader already had for this text.</param>
+/// <param name="Before">How the reader had this text already; null if they did not.</param>
 public sealed record FitView(
     Guid TextId,
     Guid ReaderId,
@@ -27,7 +27,7 @@ public sealed record FitView(
     double VersionDepth,
     int Forecast,
     Zone Zone,
-    string? Before,
+    EarlierReading? Before,
     IReadOnlyList<VersionFit> Versions
 );
 
@@ -266,7 +266,7 @@ public static class AssignmentEndpoints
                     versions[best].Depth,
                     forecast.Percent,
                     Forecast.ZoneOf(forecast, cuts),
-                    given.GetValueOrDefault(r.Id),
+                    given.TryGetValue(r.Id, out var before) ? before : null,
                     [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(new(r.Depth), new(v.Depth)), cuts))]
                 );
             }),

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Data.Readers;
@@ -76,7 +77,7 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
         if (rows.Count == 0)
             return [];
         var history = (await assignments.History(reader.Id))
-            .Where(h => h.Ticket is { Score: not null, HandedInAt: not null, State: "released" })
+            .Where(h => h.Ticket is { Score: not null, HandedInAt: not null, State: TicketState.Released })
             .ToList();
         var words = await assignments.WordsOf(reader.Id);
         var readings = history.Select(h => new ClassReading(

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Imports;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Roster;
@@ -10,13 +11,12 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.Imports;
 
-/// <param name="State">waiting, working, ready, applied or failed.</param>
 public sealed record ImportView(
     Guid Id,
     string Name,
     DateTimeOffset MadeAt,
     string? Org,
-    string State,
+    ImportState State,
     double Progress,
     string Stage,
     ImportPreview? Preview,
@@ -25,7 +25,7 @@ public sealed record ImportView(
     IReadOnlyList<MendRow> Mends
 );
 
-public sealed record ImportRow(Guid Id, string Name, DateTimeOffset MadeAt, string State, Guid? ChangeId);
+public sealed record ImportRow(Guid Id, string Name, DateTimeOffset MadeAt, ImportState State, Guid? ChangeId);
 
 /// <param name="Source">Name of the district's roster server; null where none is set up.</param>
 public sealed record ImportsView(IReadOnlyList<ImportRow> Imports, string? Source);
@@ -56,7 +56,7 @@ public static class ImportEndpoints
         api.MapPost(
             "/school/imports/{importId:guid}/preview",
             (Guid importId, ImportWish wish, Desk desk, ImportStore imports) =>
-                Want(importId, "preview", wish, desk, imports)
+                Want(importId, ImportTask.Preview, wish, desk, imports)
         );
         api.MapPost("/school/imports/{importId:guid}/apply", Apply);
         api.MapDelete("/school/imports/{importId:guid}", async (Guid importId, Desk desk, ImportStore imports) =>
@@ -151,17 +151,17 @@ public static class ImportEndpoints
     {
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (found.State != "ready" || found.Preview is null)
+        if (found.State is not ImportState.Ready || found.Preview is null)
             throw Refused.Conflict("not-looked-at", "Check this file first. Nothing was imported.");
         var preview = Database.FromJson<ImportPreview>(found.Preview);
         if (preview.AsksOrg)
             throw Refused.Field("org", "Choose your school in the file.");
         if (preview.Endings.Type is { } number && consent.Typed != number)
             throw Refused.Field("typed", $"Type {number} to end {number}.");
-        await Want(importId, "apply", null, desk, imports);
+        await Want(importId, ImportTask.Apply, null, desk, imports);
     }
 
-    private static async Task Want(Guid importId, string wanted, ImportWish? wish, Desk desk, ImportStore imports)
+    private static async Task Want(Guid importId, ImportTask wanted, ImportWish? wish, Desk desk, ImportStore imports)
     {
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();

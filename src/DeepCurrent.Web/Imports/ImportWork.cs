@@ -78,7 +78,7 @@ public sealed class ImportWork(
     {
         try
         {
-            var apply = head.Wanted == "apply";
+            var apply = head.Wanted is ImportTask.Apply;
             var (result, file, yardstick, now) = await Reckon(head, pretend: !apply);
             var preview = Preview(result, file, await Names(result));
             if (!apply)
@@ -113,7 +113,7 @@ public sealed class ImportWork(
                 result.Change,
                 new(head.SchoolId, null, head.AdultId, sentence, now),
                 yardstick,
-                (c, t, change) => ImportStore.Applied(c, t, head.Id, change),
+                (c, t, change) => ImportStore.Apply(c, t, head.Id, change),
                 p => _ = Report(head, 0.5 + p / 2, "Writing")
             );
         }

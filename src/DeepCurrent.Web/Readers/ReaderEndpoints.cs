@@ -4,6 +4,7 @@ using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Looks;
 using DeepCurrent.Data.Measuring;
@@ -46,7 +47,7 @@ public sealed record ReadingView(
     string Title,
     string Version,
     double VersionDepth,
-    string State,
+    TicketState State,
     double Forecast,
     double? Score,
     double Seconds,
@@ -328,7 +329,7 @@ public static class ReaderEndpoints
             h.Title,
             h.Ticket.Version,
             Math.Round(h.Ticket.VersionDepth, 1),
-            h.Ticket.State,
+            CsvFiles.Word(h.Ticket.State),
             h.AssignedAt,
             h.Ticket.HandedInAt,
             Math.Round(h.Ticket.Seconds / 60, 1),

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Tickets;
@@ -11,7 +12,7 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="Mark">0 to 3.</param>
 public sealed record MarkRequest(int Mark, string? Comment);
 
-public sealed record MarkedView(string State);
+public sealed record MarkedView(TicketState State);
 
 /// <summary>Answers that need a person.</summary>
 public static class MarkingEndpoints
@@ -73,7 +74,7 @@ public static class MarkingEndpoints
         var (_, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         await desk.Class(classId, Deed.Mark);
         return await marking.Release(ticketId, classId, desk.Now)
-            ? new("released")
+            ? new(TicketState.Released)
             : throw Refused.Conflict("not-marked", "Something is still to be marked.");
     }
 }

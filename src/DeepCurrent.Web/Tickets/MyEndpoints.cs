@@ -25,7 +25,7 @@ public sealed record MyWord(string Text, string Part, string Meaning, string Exa
 public sealed record MyWork(
     Guid Id,
     string Title,
-    string State,
+    TicketState State,
     int Attempts,
     int Page,
     string Directions,
@@ -307,13 +307,13 @@ public static class MyEndpoints
             desk.Given(at ?? desk.Now),
             desk.Now
         ) ?? throw Refused.Conflict("not-open", "This text cannot be handed in now.");
-        return state is "released" ? await Result(ticketId, desk, tickets, texts) : null;
+        return state is TicketState.Released ? await Result(ticketId, desk, tickets, texts) : null;
     }
 
     private static async Task<MyResult> Result(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts)
     {
         var ticket = await Mine(ticketId, desk, tickets);
-        if (ticket.State is not "released")
+        if (ticket.State is not TicketState.Released)
             throw Refused.Conflict("not-released", "The result is not ready yet.");
         var title = (await texts.Body(ticket.VersionId)).Title;
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);

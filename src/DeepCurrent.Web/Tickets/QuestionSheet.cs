@@ -101,7 +101,7 @@ public sealed class QuestionSheet(
             q.Evidence,
             q.Guided ? q.Place(ticket.VersionLabel) ?? 1 : null,
             [.. given.Select(a => Attempt(q, a))],
-            ticket.State is "waiting" or "under way" or "sent back"
+            TicketLife.Open(ticket.State)
                 && TicketLife.MayTry([.. given.Select(a => a.Right)], q.Written ? 1 : ticket.Attempts)
         );
     }

@@ -50,7 +50,7 @@ export function Home({ session }: { session: Session }) {
         {(all) => {
           const open = all.filter((k) => !finished(k)),
             done = all.filter(finished);
-          const next = open.find((k) => k.state === 'under way') ?? open[0];
+          const next = open.find((k) => k.state === 'UnderWay') ?? open[0];
           const rest = open.filter((k) => k !== next);
           const week = new Date();
           week.setDate(week.getDate() - 7);
@@ -76,9 +76,9 @@ export function Home({ session }: { session: Session }) {
                     <Link
                       className="rbtn main"
                       to={to(next)}
-                      aria-label={`${next.state === 'under way' ? t('Go on reading') : t('Start reading')}: ${next.title}`}
+                      aria-label={`${next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}: ${next.title}`}
                     >
-                      {next.state === 'under way' ? t('Go on reading') : t('Start reading')}
+                      {next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}
                     </Link>
                   </article>
                 ) : (
@@ -124,8 +124,8 @@ export function Home({ session }: { session: Session }) {
                         <b>{k.title}</b>
                         <span className="soft">
                           {k.handedInAt ? dayOf(k.handedInAt) : t('will be handed in')}
-                          {k.handedInAt && k.state !== 'released' && ` · ${t('your teacher is reading it')}`}
-                          {k.state === 'released' &&
+                          {k.handedInAt && k.state !== 'Released' && ` · ${t('your teacher is reading it')}`}
+                          {k.state === 'Released' &&
                             k.score != null &&
                             ` · ${t('{{share}} at the first try', { share: percent(k.score) })}`}
                         </span>

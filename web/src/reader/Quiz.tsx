@@ -48,7 +48,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
   const patch = (next: Question) =>
     client.setQueryData<Work>(
       ['my', 'ticket', work.id],
-      (w) => w && { ...w, state: 'under way', questions: w.questions.map((q) => (q.id === next.id ? next : q)) },
+      (w) => w && { ...w, state: 'UnderWay', questions: w.questions.map((q) => (q.id === next.id ? next : q)) },
     );
   const left = work.questions.filter((q) => !tried(q, kept)).length;
   const handIn = async () => {

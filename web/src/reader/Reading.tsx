@@ -50,7 +50,7 @@ function Pages({ work }: { work: Work }) {
   const aloud = useReadAloud(work.pages[page]!.map(plain).join(' '));
   useSpell(work.id, page, !finished(work));
   useEffect(() => {
-    if (work.state === 'waiting') void opened(work.id);
+    if (work.state === 'Waiting') void opened(work.id);
   }, [work.id, work.state]);
   useEffect(() => {
     setWord(null);

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { isDone, type TicketState } from '../shared/ticketStates';
 import type { Api } from '../shared/api';
 import { handInWaits } from './offline/outbox';
 import { getKept } from './offline/kept';
@@ -15,8 +16,7 @@ export const workOf = (ticketId: string) => ({
 export const useWork = (ticketId: string) => useQuery(workOf(ticketId));
 export const letters = (depth: number) => (depth < 30 ? 'first' : 'serif');
 /** Handed in, here or already on the server: nothing more can be answered. */
-export const finished = (of: { id: string; state: string }) =>
-  ['handed in', 'to mark', 'marked', 'released'].includes(of.state) || handInWaits(of.id);
+export const finished = (of: { id: string; state: TicketState }) => isDone(of.state) || handInWaits(of.id);
 export type Choices = Api<'ChoicesView'>;
 export const useChoices = () =>
   useQuery({ queryKey: ['my', 'choices'], queryFn: () => getKept<Choices>('/my/choices') });

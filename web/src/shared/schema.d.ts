@@ -4,10188 +4,10210 @@
  */
 
 export interface paths {
-    "/api/session": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/adult": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AdultSignIn"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/class/{code}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    code: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CodeView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/reader": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReaderSignIn"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/hand-over": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["HandOverRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["HandedOver"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/return": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReturnRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/first-run": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["FirstRunRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ClassView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ClassDetailsRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/level-chart": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LevelRowView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["NewClassRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MadeClass"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/code": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/reopen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/copy": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["CopyClassRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MadeClass"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/adults": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ClassAdultRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/adults/{adultId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    adultId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/assistants-print": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AssistantsPrintRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/colleagues": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ColleagueView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/choosing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChoiceRulesView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ChoiceRulesRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChoiceRulesView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChoicesView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/choices/{textId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChosenView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/choices/{ticketId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description No Content */
-                204: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/decks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DeckView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/decks/{deckId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    deckId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DeckRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DeckView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    deckId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description No Content */
-                204: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/roster": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ClassRosterView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/roster.{form}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    form: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "text/csv": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/find": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    name?: string;
-                    grade?: number;
-                    classId?: string;
-                    notIn?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Found"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/enrol": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReadersRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/remove": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReadersRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/move": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["MoveRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/bulk": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["BulkRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers/{readerId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DetailsRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers/{readerId}/secret": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SecretRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers/{readerId}/leave": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/stays": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Stay"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/list/read": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    fields?: string;
-                    heading?: boolean;
-                };
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/octet-stream": string;
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ReadListView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/list/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ListRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckedListView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/list/apply": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ListRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AppliedListView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/list/draft": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DraftView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ListRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DraftView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/list-template.xlsx": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/session/join": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["JoinRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/joinings/{joiningId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    joiningId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["JoinDecision"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/taking-in/{takingInId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    takingInId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["TakingInDecision"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    takingInId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/taking-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TakingIn"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/lists": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ReaderListView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/lists/{listId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    listId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ReaderListRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    listId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/print/{form}.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    readers?: string;
-                    paper?: string;
-                    surnames?: boolean;
-                };
-                header?: never;
-                path: {
-                    classId: string;
-                    form: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/pdf": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/print/{form}.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    classes?: string;
-                    paper?: string;
-                    surnames?: boolean;
-                };
-                header?: never;
-                path: {
-                    form: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/pdf": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/guardian/register": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["RegisterRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RegisteredView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/guardian/confirm": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ConfirmRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/guardian/children": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChildView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/guardians": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["GuardianRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/guardians/invite": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["InviteGuardiansRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["GuardiansInvited"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/guardian-code/withdraw": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["WithdrawRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterWithdrawn"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/adults": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["StaffRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["InviteRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["InvitedView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/adults/{adultId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    adultId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["StaffRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/adults/{adultId}/pass": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    adultId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["InvitedView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/adults/{adultId}/sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    adultId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/adults/passes.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PassesRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/pdf": string;
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/pass/look": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PassRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PassView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/pass": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PassRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me/password": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["PasswordRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me/sign-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me/sessions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SessionPlace"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/me/sessions/{sessionId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    sessionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/sign-ins": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SignInEventRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SchoolView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SchoolRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SchoolView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/level-chart": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChartView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ChartRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChartView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/level-chart/effect": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ChartRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ChartEffect"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/readers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SchoolReader"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/classes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SchoolClass"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/mail": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SentMail"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/looks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Look"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/years": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["YearHead"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["YearRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["YearView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/years/{yearId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    yearId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["YearView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    yearId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["YearRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["YearView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/years/{yearId}/roll-over/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    yearId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["RollRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RollView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/years/{yearId}/roll-over": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    yearId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["RollRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/record.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/record.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/pdf": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/merge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["MergeRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/delete": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["GoesAlong"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DeleteRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/transfers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TransfersView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["TransferRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/transfers/{transferId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    transferId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["TransferDecision"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/imports": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ImportsView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    name?: string;
-                    id?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/octet-stream": string;
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MadeImport"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/imports/source": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    id?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MadeImport"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/imports/{importId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    importId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ImportView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    importId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/imports/{importId}/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    importId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ImportWish"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/imports/{importId}/apply": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    importId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ImportConsent"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/roster.zip": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/zip": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["NewReaderRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AddedReader"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "text/csv": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ReaderView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/sign-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SignInView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/history.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "text/csv": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/evidence": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AccountView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers/{readerId}/evidence": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["LeaveOutRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers/{readerId}/levels": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["JudgementRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/readers/{readerId}/level": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SetLevelRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RosterChanged"];
-                    };
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/recordings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordingRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["OralView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records/{recordId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["BeginRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records/{recordId}/sheet": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["KeepRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records/{recordId}/discard": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DiscardRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records/{recordId}/record.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    paper?: string;
-                };
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/pdf": string;
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records/{recordId}/sound": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: {
-                    seconds?: number;
-                };
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/readers/{readerId}/records/{recordId}/listen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    readerId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RecordView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/checks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/checks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/checks/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckChoices"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/checks/{checkId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    checkId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    checkId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["CheckRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckChanged"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/checks/{checkId}/again": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    checkId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AgainRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/checks/{checkId}/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    checkId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["CloseRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/checks/{checkId}/withdraw": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    checkId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["CheckReadersRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/checks/{checkId}/discard": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    checkId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["GoneRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CheckChanged"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/checks": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyCheck"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/checks/{sittingId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    sittingId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyCheckView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/checks/{sittingId}/begin": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    sittingId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyCheckView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/checks/{sittingId}/stages/{stageId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    sittingId: string;
-                    stageId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["StageRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyCheckView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/windows": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["WindowView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    ids?: string;
-                    classId?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TextRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["OwnTextRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedTextView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TextView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["OwnTextRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedTextView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/use": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    classId?: string;
-                };
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["UseView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/library": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    ClassId?: string;
-                    Readers?: string;
-                    Q?: string;
-                    Kind?: string;
-                    Topic?: string;
-                    Fiction?: boolean;
-                    DepthFrom?: number;
-                    DepthTo?: number;
-                    WordsFrom?: number;
-                    WordsTo?: number;
-                    MinutesTo?: number;
-                    Pattern?: string;
-                    Quiz?: boolean;
-                    Deck?: boolean;
-                    Audio?: boolean;
-                    Read?: boolean;
-                    Whose?: components["schemas"]["Whose"];
-                    Retired?: boolean;
-                    Season?: string;
-                    Sort?: components["schemas"]["ShelfSort"];
-                    Down?: boolean;
-                    From?: number;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["LibraryAnswer"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/library/patterns": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["PatternView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/library/searches": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedSearch"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SavedSearchRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedSearch"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/library/searches/{searchId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    searchId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description No Content */
-                204: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/measure": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["MeasureRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MeasuredView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/copy": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: {
-                content: {
-                    "application/json": null | components["schemas"]["CopyTextRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedTextView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/retire": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["RetireRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/versions/{versionId}/depth": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["StateDepthRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/revisions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["RevisionView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/revisions/{revision}/restore": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    revision: number;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedTextView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/versions/{versionId}/sound": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/versions/{versionId}/maze": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    draft?: number;
-                };
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MazeView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["KeepMazeRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MazeView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                    versionId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/fit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["FitRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["FitView"][];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/assignments": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AssignmentRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AssignRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AssignedView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/assignments/{assignmentId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    assignmentId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["AssignmentView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/tickets/{ticketId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TicketView"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/read": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["FileRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DraftFileView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/bring": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["BringRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["BroughtText"][];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/quiz/read": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["FileRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["QuizFileView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: {
-                    format?: string;
-                    version?: string;
-                };
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/pictures/{pictureId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    pictureId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/copies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CopyView"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["NewCopiesRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CopiesMade"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/copies/desk": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["DeskRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["DeskAnswer"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/copies/{copyId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    copyId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/quiz": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["QuizView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["QuizRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedTextView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/texts/{textId}/quiz/check": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    textId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["QuizRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["QuizCheckView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/marking": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ToMarkRow"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/tickets/{ticketId}/marks/{answerId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                    answerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["MarkRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MarkedView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/tickets/{ticketId}/release": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MarkedView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyTicket"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyWork"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/sound": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/recording/{recordId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: {
-                    seconds?: number;
-                };
-                header?: never;
-                path: {
-                    ticketId: string;
-                    recordId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyRecording"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/recording": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/open": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    at?: string;
-                };
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/spells/{spellId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                    spellId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SpellRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/answers/{answerId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                    answerId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["AnswerRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyQuestion"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/answers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["TicketAnswers"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["TakenAnswer"][];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/hand-in": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: {
-                    at?: string;
-                };
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyResult"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/tickets/{ticketId}/result": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    ticketId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["MyResult"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/my/set-aside/{asideId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    asideId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SetAsideRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/goals": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["GoalsView"];
-                    };
-                };
-            };
-        };
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SetGoalsRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SetGoalsView"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/groups/proposal": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ProposalRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ProposalView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/groups": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["SaveGroupsRequest"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SavedGroups"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/classes/{classId}/changes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    classId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Change"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/school/changes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Change"][];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/changes/{changeId}/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    changeId: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["UndoneView"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
+  '/api/session': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/session/adult': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AdultSignIn'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/session/class/{code}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          code: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CodeView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/session/reader': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReaderSignIn'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/session/hand-over': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HandOverRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['HandedOver'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/session/return': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReturnRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/first-run': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FirstRunRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SchoolView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SchoolRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SchoolView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/level-chart': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChartView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ChartRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChartView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/level-chart/effect': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ChartRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChartEffect'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/readers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SchoolReader'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/classes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SchoolClass'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/mail': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SentMail'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/looks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Look'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/years': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['YearHead'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['YearRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['YearView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/years/{yearId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          yearId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['YearView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          yearId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['YearRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['YearView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/years/{yearId}/roll-over/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          yearId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RollRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RollView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/years/{yearId}/roll-over': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          yearId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RollRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/record.json': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/record.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/pdf': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/merge': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MergeRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/delete': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GoesAlong'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DeleteRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/transfers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TransfersView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TransferRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/transfers/{transferId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          transferId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TransferDecision'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/adults': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['StaffRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['InviteRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/adults/{adultId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          adultId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StaffRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/adults/{adultId}/pass': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          adultId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['InvitedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/adults/{adultId}/sign-out': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          adultId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/adults/passes.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PassesRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/pdf': string;
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/pass/look': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PassRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PassView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/pass': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PassRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/me/password': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PasswordRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/me/sign-out': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/me/sessions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SessionPlace'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/me/sessions/{sessionId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          sessionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/sign-ins': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignInEventRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ClassView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ClassDetailsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/level-chart': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['LevelRowView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewClassRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MadeClass'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/code': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/close': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/reopen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/copy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CopyClassRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MadeClass'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/adults': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ClassAdultRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/adults/{adultId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          adultId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/assistants-print': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AssistantsPrintRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/colleagues': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ColleagueView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/roster': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ClassRosterView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/roster.{form}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          form: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'text/csv': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          name?: string;
+          grade?: number;
+          classId?: string;
+          notIn?: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Found'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/enrol': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReadersRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/remove': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReadersRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/move': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MoveRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/bulk': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['BulkRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DetailsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/secret': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SecretRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/leave': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/stays': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Stay'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/list/read': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          fields?: string;
+          heading?: boolean;
+        };
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/octet-stream': string;
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ReadListView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/list/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ListRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckedListView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/list/apply': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ListRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AppliedListView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/list/draft': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DraftView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ListRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DraftView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/list-template.xlsx': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/session/join': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['JoinRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/joinings/{joiningId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          joiningId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['JoinDecision'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/taking-in/{takingInId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          takingInId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TakingInDecision'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          takingInId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/taking-in': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TakingIn'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/lists': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ReaderListView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/lists/{listId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          listId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ReaderListRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          listId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewReaderRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AddedReader'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'text/csv': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ReaderView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/sign-in': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SignInView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/history.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'text/csv': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/evidence': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AccountView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/evidence': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['LeaveOutRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/levels': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['JudgementRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/readers/{readerId}/level': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SetLevelRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterChanged'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/register': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RegisterRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RegisteredView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/confirm': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ConfirmRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/guardian/children': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChildView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/guardians': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GuardianRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/guardians/invite': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['InviteGuardiansRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GuardiansInvited'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/guardian-code/withdraw': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WithdrawRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RosterWithdrawn'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/print/{form}.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          readers?: string;
+          paper?: string;
+          surnames?: boolean;
+        };
+        header?: never;
+        path: {
+          classId: string;
+          form: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/pdf': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/print/{form}.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          classes?: string;
+          paper?: string;
+          surnames?: boolean;
+        };
+        header?: never;
+        path: {
+          form: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/pdf': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/imports': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportsView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          name?: string;
+          id?: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/octet-stream': string;
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MadeImport'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/imports/source': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          id?: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MadeImport'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/imports/{importId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          importId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ImportView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          importId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/imports/{importId}/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          importId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ImportWish'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/imports/{importId}/apply': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          importId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ImportConsent'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/roster.zip': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/zip': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          ids?: string;
+          classId?: string;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TextRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnTextRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedTextView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TextView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['OwnTextRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedTextView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/use': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          classId?: string;
+        };
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['UseView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/library': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          ClassId?: string;
+          Readers?: string;
+          Q?: string;
+          Kind?: string;
+          Topic?: string;
+          Fiction?: boolean;
+          DepthFrom?: number;
+          DepthTo?: number;
+          WordsFrom?: number;
+          WordsTo?: number;
+          MinutesTo?: number;
+          Pattern?: string;
+          Quiz?: boolean;
+          Deck?: boolean;
+          Audio?: boolean;
+          Read?: boolean;
+          Whose?: components['schemas']['Whose'];
+          Retired?: boolean;
+          Season?: string;
+          Sort?: components['schemas']['ShelfSort'];
+          Down?: boolean;
+          From?: number;
+        };
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['LibraryAnswer'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/library/patterns': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PatternView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/library/searches': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedSearch'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SavedSearchRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedSearch'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/library/searches/{searchId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          searchId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/measure': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MeasureRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MeasuredView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/copy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: {
+        content: {
+          'application/json': null | components['schemas']['CopyTextRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedTextView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/retire': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RetireRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/versions/{versionId}/depth': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StateDepthRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/revisions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RevisionView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/revisions/{revision}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          revision: number;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedTextView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/versions/{versionId}/sound': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/versions/{versionId}/maze': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          draft?: number;
+        };
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MazeView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['KeepMazeRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MazeView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+          versionId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/read': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FileRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DraftFileView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/bring': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['BringRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['BroughtText'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/quiz/read': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FileRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['QuizFileView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          format?: string;
+          version?: string;
+        };
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/pictures/{pictureId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          pictureId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/copies': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CopyView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewCopiesRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CopiesMade'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/copies/desk': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DeskRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DeskAnswer'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/copies/{copyId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          copyId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/quiz': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['QuizView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['QuizRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedTextView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/texts/{textId}/quiz/check': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['QuizRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['QuizCheckView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/choosing': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChoiceRulesView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ChoiceRulesRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChoiceRulesView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/choices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChoicesView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/choices/{textId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          textId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ChosenView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/choices/{ticketId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/decks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DeckView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/decks/{deckId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          deckId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DeckRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['DeckView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          deckId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description No Content */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/fit': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['FitRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['FitView'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/assignments': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AssignmentRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AssignRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AssignedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/assignments/{assignmentId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          assignmentId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['AssignmentView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TicketView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyTicket'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyWork'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/sound': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/recording/{recordId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: {
+          seconds?: number;
+        };
+        header?: never;
+        path: {
+          ticketId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyRecording'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/recording': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/open': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          at?: string;
+        };
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/spells/{spellId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          spellId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SpellRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/answers/{answerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          answerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AnswerRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyQuestion'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/answers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TicketAnswers'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['TakenAnswer'][];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/hand-in': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: {
+          at?: string;
+        };
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyResult'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/tickets/{ticketId}/result': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyResult'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/marking': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ToMarkRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/marks/{answerId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+          answerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MarkRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MarkedView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tickets/{ticketId}/release': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          ticketId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MarkedView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/set-aside/{asideId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          asideId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SetAsideRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/recordings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordingRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['OralView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records/{recordId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['BeginRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records/{recordId}/sheet': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['KeepRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records/{recordId}/discard': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['DiscardRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records/{recordId}/record.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: {
+          paper?: string;
+        };
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/pdf': string;
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records/{recordId}/sound': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: {
+          seconds?: number;
+        };
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/readers/{readerId}/records/{recordId}/listen': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          readerId: string;
+          recordId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['RecordView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/checks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/checks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckRow'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/checks/choices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckChoices'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/checks/{checkId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          checkId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          checkId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CheckRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckChanged'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/checks/{checkId}/again': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          checkId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['AgainRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/checks/{checkId}/close': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          checkId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CloseRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/checks/{checkId}/withdraw': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          checkId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CheckReadersRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/checks/{checkId}/discard': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          checkId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['GoneRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['CheckChanged'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/checks': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyCheck'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/checks/{sittingId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          sittingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyCheckView'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/checks/{sittingId}/begin': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          sittingId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyCheckView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/my/checks/{sittingId}/stages/{stageId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          sittingId: string;
+          stageId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['StageRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['MyCheckView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/windows': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WindowView'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/goals': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['GoalsView'];
+          };
+        };
+      };
+    };
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SetGoalsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SetGoalsView'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups/proposal': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ProposalRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['ProposalView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/groups': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SaveGroupsRequest'];
+        };
+      };
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedGroups'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/classes/{classId}/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          classId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Change'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/school/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Change'][];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/{changeId}/undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          changeId: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['UndoneView'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-    schemas: {
-        AccountView: {
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            sd: number;
-            mayJudge: boolean;
-            pieces: components["schemas"]["PieceView"][];
-            surer: components["schemas"]["SurerBy"][];
-            labels: components["schemas"]["LabelView"][];
-            set: null | components["schemas"]["SetLevelView"];
-        };
-        /**
-         * @description How hard a text was for a reader who read it aloud.
-         * @enum {unknown}
-         */
-        AccuracyZone: "Independent" | "Instructional" | "Frustration";
-        AddedReader: {
-            /** Format: uuid */
-            id: string;
-            userName: string;
-            secretKind: components["schemas"]["SecretKind"];
-            secret: string;
-            /** Format: uuid */
-            changeId: null | string;
-        };
-        AdultSignIn: {
-            userName: string;
-            password: string;
-        };
-        AgainRequest: {
-            readerIds: null | string[];
-        };
-        AimView: {
-            classIds: string[];
-            groupIds: string[];
-            readerIds: string[];
-            grades: number[];
-        };
-        AnswerOfRecord: {
-            /** Format: uuid */
-            questionId: string;
-            right: boolean;
-        };
-        AnswerRequest: {
-            /** Format: uuid */
-            questionId: string;
-            picks: null | number[];
-            words: null | string;
-            /** Format: date-time */
-            at: string;
-            /** Format: int32 */
-            milliseconds: number;
-        };
-        AnswerView: {
-            /** Format: uuid */
-            questionId: string;
-            tries: components["schemas"]["TryView"][];
-            mark: components["schemas"]["AttemptMark"];
-            rushed: boolean;
-        };
-        AppliedListView: {
-            /** Format: uuid */
-            changeId: null | string;
-            done: components["schemas"]["CheckedListView"];
-            added: components["schemas"]["SignInRow"][];
-        };
-        AssignRequest: {
-            readerIds: string[];
-            /** Format: uuid */
-            textId: null | string;
-            /** Format: date */
-            dueOn: null | string;
-            /** Format: int32 */
-            attempts: number;
-            directions: null | string;
-            skipGiven: boolean;
-            versions: null | {
-                [key: string]: string;
-            };
-            guided: null | boolean;
-            aloud: null | boolean;
-            texts?: null | components["schemas"]["TextToGive"][];
-        };
-        AssignedView: {
-            /** Format: uuid */
-            assignmentId: string;
-            /** Format: uuid */
-            changeId: string;
-            /** Format: int32 */
-            tickets: number;
-            /**
-             * Format: int32
-             * @default 1
-             */
-            texts: number;
-        };
-        AssignmentRow: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            classId: string;
-            /** Format: uuid */
-            textId: string;
-            title: string;
-            /** Format: date-time */
-            assignedAt: string;
-            /** Format: date */
-            dueOn: null | string;
-            /** Format: int32 */
-            attempts: number;
-            directions: string;
-            /** Format: int32 */
-            tickets: number;
-            /** Format: int32 */
-            waiting: number;
-            /** Format: int32 */
-            underWay: number;
-            /** Format: int32 */
-            done: number;
-            /** Format: int32 */
-            toMark: number;
-            /** Format: date-time */
-            correctedAt: null | string;
-            /** Format: double */
-            meanScore: null | number;
-            chosen: boolean;
-        };
-        AssignmentView: {
-            assignment: components["schemas"]["AssignmentRow"];
-            tickets: components["schemas"]["TicketRow"][];
-        };
-        AssistantsPrintRequest: {
-            allowed: boolean;
-        };
-        /**
-         * @description How the attempts at one question went.
-         * @enum {unknown}
-         */
-        AttemptMark: "RightAtOnce" | "AfterAnotherTry" | "NotYet" | "Unanswered";
-        BeginRequest: {
-            /** Format: uuid */
-            textId: string;
-            /** Format: uuid */
-            versionId: string;
-        };
-        BringRequest: {
-            name: string;
-            /** Format: byte */
-            file: string;
-            mine: boolean;
-            texts: components["schemas"]["TakenText"][];
-        };
-        BroughtText: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            warnings: string[];
-        };
-        BulkRequest: {
-            readerIds: string[];
-            /** Format: int32 */
-            grade: null | number;
-            level: null | string;
-            levelSystem: null | string;
-            supports: null | components["schemas"]["Supports"];
-            secretKind: null | components["schemas"]["SecretKind"];
-            newSecrets: boolean;
-        };
-        CellProblemView: {
-            column: string;
-            reason: string;
-            stops: boolean;
-        };
-        Change: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            classId: null | string;
-            /** Format: date-time */
-            at: string;
-            by: string;
-            kind: string;
-            summary: string;
-            /** Format: date-time */
-            undoneAt: null | string;
-        };
-        ChartEffect: {
-            /** Format: int32 */
-            readers: number;
-            sentences: string[];
-        };
-        ChartRequest: {
-            ownColumns: string[];
-            rows: components["schemas"]["ChartRow"][];
-            /** Format: int32 */
-            version: number;
-        };
-        ChartRow: {
-            label: string;
-            schoolYear: string;
-            ages: string;
-            /** Format: double */
-            depth: number;
-            own: string[];
-        };
-        ChartView: {
-            ownColumns: string[];
-            rows: components["schemas"]["ChartRow"][];
-            usual: boolean;
-            /** Format: int32 */
-            version: number;
-        };
-        CheckChanged: {
-            /** Format: uuid */
-            changeId: null | string;
-            sentence: string;
-        };
-        CheckChoices: {
-            usual: components["schemas"]["PartPlanView"][];
-            grades: components["schemas"]["ExpectedRow"][];
-            colleagues: components["schemas"]["ColleagueChoice"][];
-            passages: components["schemas"]["FormPassage"][];
-        };
-        /**
-         * @description A section of a level check, in the order in which sections make sense.
-         * @enum {unknown}
-         */
-        CheckPart: "WordReading" | "WordMeaning" | "Maze" | "Passages";
-        CheckReadersRequest: {
-            readerIds: string[];
-        };
-        CheckRequest: {
-            /** Format: int32 */
-            revision: number;
-            staffTitle: null | string;
-            readerTitle: null | string;
-            directions: null | string;
-            season: null | string;
-            plan: null | components["schemas"]["PlanView"];
-            for: null | components["schemas"]["AimView"];
-            /** Format: date */
-            opensOn: null | string;
-            /** Format: date */
-            closesOn: null | string;
-            draft: boolean;
-            colleagues: null | string[];
-        };
-        CheckRow: {
-            /** Format: uuid */
-            id: string;
-            season: null | string;
-            staffTitle: string;
-            readerTitle: string;
-            draft: boolean;
-            /** Format: date */
-            opensOn: null | string;
-            /** Format: date */
-            closesOn: null | string;
-            /** Format: date-time */
-            closedAt: null | string;
-            by: string;
-            /** Format: date-time */
-            madeAt: string;
-            /** Format: int32 */
-            readers: number;
-            /** Format: int32 */
-            finished: number;
-            /** Format: int32 */
-            open: number;
-        };
-        /**
-         * @description Where a check starts looking for a reader's level.
-         * @enum {unknown}
-         */
-        CheckStart: "OwnLevel" | "Band";
-        CheckView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            revision: number;
-            staffTitle: string;
-            readerTitle: string;
-            directions: string;
-            season: null | string;
-            plan: components["schemas"]["PlanView"];
-            for: components["schemas"]["AimView"];
-            /** Format: date */
-            opensOn: null | string;
-            /** Format: date */
-            closesOn: null | string;
-            draft: boolean;
-            over: boolean;
-            gone: boolean;
-            by: string;
-            /** Format: date-time */
-            madeAt: string;
-            mayChange: boolean;
-            begun: boolean;
-            colleagues: components["schemas"]["ColleagueView"][];
-            sittings: components["schemas"]["SittingView"][];
-            setAside: components["schemas"]["SittingSetAside"][];
-        };
-        CheckedListView: {
-            rows: components["schemas"]["CheckedRowView"][];
-            /** Format: int32 */
-            new: number;
-            /** Format: int32 */
-            joins: number;
-            /** Format: int32 */
-            changed: number;
-            /** Format: int32 */
-            unchanged: number;
-            /** Format: int32 */
-            kept: number;
-            /**
-             * Format: int32
-             * @default 0
-             */
-            asked: number;
-        };
-        CheckedRowView: {
-            fate: components["schemas"]["RowFate"];
-            problems: components["schemas"]["CellProblemView"][];
-            twins: components["schemas"]["TwinView"][];
-        };
-        ChildReading: {
-            title: string;
-            /** Format: date-time */
-            handedInAt: null | string;
-            /** Format: date */
-            dueOn: null | string;
-            /** Format: double */
-            score: null | number;
-            /** Format: double */
-            minutes: number;
-        };
-        ChildView: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            /** Format: int32 */
-            grade: number;
-            level: string;
-            trend: string;
-            readings: components["schemas"]["ChildReading"][];
-            goals: components["schemas"]["GoalStandingView"][];
-        };
-        /** @description One choice, one thing to put in order, or one half of a pair. */
-        Choice: {
-            /** @description Empty for a second half that belongs to nothing, which is there to be left over. */
-            text: string;
-            /** @description Of single and multiple choice only. */
-            right: boolean;
-            /** @description Why it is right, or what went wrong. */
-            reason: string;
-            /** @description What belongs to it, in a match. */
-            match?: null | string;
-        };
-        /**
-         * @description How deep a text may be that a reader chooses.
-         * @enum {unknown}
-         */
-        ChoiceDepth: "WithinReach" | "OrEasier" | "Any";
-        ChoiceRulesRequest: {
-            open: boolean;
-            depth: null | components["schemas"]["ChoiceDepth"];
-            fiction: null | boolean;
-            without: null | string[];
-            /** Format: int32 */
-            mostOpen: null | number;
-        };
-        ChoiceRulesView: {
-            open: boolean;
-            depth: components["schemas"]["ChoiceDepth"];
-            fiction: null | boolean;
-            without: string[];
-            /** Format: int32 */
-            mostOpen: number;
-            topics: string[];
-            /** Format: int32 */
-            fewest: number;
-            /** Format: int32 */
-            most: number;
-        };
-        ChoicesView: {
-            open: boolean;
-            /** Format: int32 */
-            left: number;
-            offers: components["schemas"]["OfferView"][];
-        };
-        ChosenView: {
-            /** Format: uuid */
-            ticketId: string;
-        };
-        ClassAdultRequest: {
-            /** Format: uuid */
-            adultId: string;
-            role: string;
-        };
-        ClassAdultRow: {
-            /** Format: uuid */
-            adultId: string;
-            name: string;
-            role: string;
-            leftSchool: boolean;
-        };
-        ClassDetailsRequest: {
-            name: string;
-            /** Format: date */
-            firstDay: null | string;
-            /** Format: date */
-            lastDay: null | string;
-        };
-        ClassHead: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            code: string;
-            role: string;
-            closed: boolean;
-            /** Format: int32 */
-            readers: number;
-        };
-        ClassRosterView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            code: string;
-            /** Format: date */
-            firstDay: null | string;
-            /** Format: date */
-            lastDay: null | string;
-            closed: boolean;
-            yearName: string;
-            mayChange: boolean;
-            systems: string[];
-            members: components["schemas"]["MemberView"][];
-            former: components["schemas"]["MemberView"][];
-            adults: components["schemas"]["ClassAdultRow"][];
-            joinings: components["schemas"]["JoiningRow"][];
-            askedOfUs: components["schemas"]["TakingIn"][];
-            weAsked: components["schemas"]["TakingIn"][];
-            /** Format: date-time */
-            guessing: null | string;
-            assistantsPrint: boolean;
-        };
-        ClassView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            code: string;
-            /** Format: date */
-            today: string;
-            term: null | components["schemas"]["TermView"];
-            readers: components["schemas"]["RosterView"][];
-            texts: components["schemas"]["TextInUse"][];
-            groups: components["schemas"]["GroupRow"][];
-            levelChart: components["schemas"]["LevelRowView"][];
-            ownColumns: string[];
-            part: null | string;
-            mayChangeRoster: boolean;
-            /** Format: double */
-            zoneLow: number;
-            /** Format: double */
-            zoneHigh: number;
-        };
-        CloseRequest: {
-            closed: boolean;
-        };
-        CodeView: {
-            className: string;
-            tiles: components["schemas"]["Tile"][];
-            pictures: string[];
-        };
-        ColleagueChoice: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-        };
-        ColleagueView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-        };
-        ConfirmRequest: {
-            token: string;
-        };
-        CopiesMade: {
-            /** Format: int32 */
-            made: number;
-            taken: string[];
-        };
-        CopyClassRequest: {
-            name: string;
-            withReaders: boolean;
-            /** Format: uuid */
-            id?: null | string;
-        };
-        CopyTextRequest: {
-            /** Format: uuid */
-            id: null | string;
-        };
-        CopyView: {
-            /** Format: uuid */
-            id: string;
-            code: string;
-            title: string;
-            /** Format: uuid */
-            textId: null | string;
-            /** Format: uuid */
-            readerId: null | string;
-            reader: null | string;
-            /** Format: date-time */
-            lentAt: null | string;
-            /** Format: date */
-            dueOn: null | string;
-            late: boolean;
-        };
-        /**
-         * @description Whether a goal will be reached.
-         * @enum {unknown}
-         */
-        Course: "Reached" | "OnCourse" | "SlightlyBehind" | "Behind";
-        DeckRequest: {
-            /** Format: int32 */
-            revision: number;
-            name: string;
-            mine: boolean;
-            words: components["schemas"]["DeckWord"][];
-        };
-        DeckView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            owner: null | string;
-            own: boolean;
-            mine: boolean;
-            mayChange: boolean;
-            /** Format: int32 */
-            revision: number;
-            /** Format: date-time */
-            changedAt: string;
-            words: components["schemas"]["DeckWord"][];
-            rounds: number[];
-        };
-        /** @description A word to practise. */
-        DeckWord: {
-            text: string;
-            part: string;
-            /** @description In words that are easier than the word. */
-            meaning: string;
-            /** @description A sentence that uses it; may be empty. */
-            example: string;
-        };
-        DeleteRequest: {
-            name: string;
-        };
-        DepthDay: {
-            /** Format: date */
-            day: string;
-            /** Format: double */
-            mean: number;
-            /** Format: double */
-            sd: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
-        };
-        /** @description Depths of many readers, as a school may see them. */
-        DepthSpread: {
-            /**
-             * Format: int32
-             * @description How many there are.
-             */
-            readers: number;
-            /**
-             * Format: double
-             * @description A tenth lie below, fm; null where there are too few readers to show.
-             */
-            low: null | number;
-            /**
-             * Format: double
-             * @description A quarter lie below.
-             */
-            quarter: null | number;
-            /**
-             * Format: double
-             * @description Half lie below.
-             */
-            middle: null | number;
-            /**
-             * Format: double
-             * @description Three quarters lie below.
-             */
-            threeQuarters: null | number;
-            /**
-             * Format: double
-             * @description Nine tenths lie below.
-             */
-            high: null | number;
-        };
-        DeskAnswer: {
-            what: string;
-            /** Format: uuid */
-            readerId: null | string;
-            reader: null | string;
-            copy: null | components["schemas"]["CopyView"];
-        };
-        DeskRequest: {
-            typed: string;
-            /** Format: uuid */
-            readerId: null | string;
-            /** Format: int32 */
-            days: number;
-        };
-        DetailsRequest: {
-            givenName: string;
-            familyName: null | string;
-            /** Format: int32 */
-            grade: number;
-            homeLanguage: null | string;
-            guardianMail: null | string;
-            supports: components["schemas"]["Supports"];
-            before: null | components["schemas"]["SeenDetails"];
-        };
-        DiscardRequest: {
-            gone: boolean;
-        };
-        DraftFileView: {
-            texts: components["schemas"]["DraftTextView"][];
-            notes: string[];
-        };
-        DraftOfRecord: {
-            marks: components["schemas"]["MarkOfRecord"][];
-            /** Format: int32 */
-            lastWord: null | number;
-            /** Format: double */
-            seconds: number;
-            /** Format: int32 */
-            pauses: number;
-            /** Format: double */
-            sure: number;
-            figures: components["schemas"]["FiguresOfRecord"];
-            times: number[][];
-        };
-        DraftPictureView: {
-            name: string;
-            alt: string;
-            type: null | string;
-            /** Format: byte */
-            bytes: null | string;
-        };
-        DraftTextView: {
-            /** Format: int32 */
-            number: number;
-            title: string;
-            kind: string;
-            topic: string;
-            fiction: boolean;
-            start: string;
-            /** Format: int32 */
-            words: number;
-            /** Format: int32 */
-            versions: number;
-            /** Format: int32 */
-            questions: number;
-            /** Format: double */
-            depth: null | number;
-            /** Format: double */
-            depthError: null | number;
-            gradeLabel: null | string;
-            remarks: components["schemas"]["RemarkView"][];
-            suggestedWords: components["schemas"]["SuggestedWord"][];
-            pictures: components["schemas"]["DraftPictureView"][];
-        };
-        DraftView: {
-            rows: components["schemas"]["ListRowView"][];
-            /** Format: date-time */
-            savedAt: null | string;
-        };
-        EndingsView: {
-            /** Format: int32 */
-            readers: number;
-            /** Format: int32 */
-            ofReaders: number;
-            /** Format: int32 */
-            adults: number;
-            /** Format: int32 */
-            ofAdults: number;
-            /** Format: int32 */
-            classes: number;
-            /** Format: int32 */
-            ofClasses: number;
-            /** Format: int32 */
-            type: null | number;
-        };
-        ExpectedRow: {
-            grade: string;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            wordReading: number;
-            /** Format: double */
-            wordMeaning: number;
-            /** Format: double */
-            passage: number;
-        };
-        FacetValue: {
-            value: string;
-            /** Format: int32 */
-            count: number;
-        };
-        FacetView: {
-            name: string;
-            values: components["schemas"]["FacetValue"][];
-        };
-        FiguresOfRecord: {
-            /** Format: int32 */
-            words: number;
-            /** Format: int32 */
-            errors: number;
-            /** Format: int32 */
-            selfCorrections: number;
-            /** Format: int32 */
-            repetitions: number;
-            /** Format: double */
-            accuracy: number;
-            /** Format: double */
-            wordsPerError: null | number;
-            /** Format: double */
-            selfCorrectionRatio: null | number;
-            /** Format: double */
-            wordsCorrectPerMinute: number;
-            /** Format: int32 */
-            pauses: number;
-            zone: components["schemas"]["AccuracyZone"];
-            /** Format: int32 */
-            percentile: null | number;
-            /** Format: int32 */
-            middle: null | number;
-            season: components["schemas"]["Season"];
-            /** Format: double */
-            retelling: null | number;
-        };
-        FileRequest: {
-            name: string;
-            /** Format: byte */
-            file: string;
-        };
-        FirstRunRequest: {
-            schoolName: string;
-            timeZone: string;
-            name: string;
-            userName: string;
-            password: string;
-            /** Format: date */
-            yearFirstDay: string;
-            /** Format: date */
-            yearLastDay: string;
-        };
-        FitRequest: {
-            readerIds: string[];
-            textIds: string[];
-        };
-        FitView: {
-            /** Format: uuid */
-            textId: string;
-            /** Format: uuid */
-            readerId: string;
-            /** Format: uuid */
-            versionId: string;
-            version: string;
-            /** Format: double */
-            versionDepth: number;
-            /** Format: int32 */
-            forecast: number;
-            zone: components["schemas"]["Zone"];
-            before: null | string;
-            versions: components["schemas"]["VersionFit"][];
-        };
-        FormPassage: {
-            /** Format: uuid */
-            versionId: string;
-            title: string;
-            /** Format: double */
-            depth: number;
-            /** Format: int32 */
-            words: number;
-            /** Format: int32 */
-            questions: number;
-        };
-        FormulaView: {
-            formula: string;
-            /** Format: double */
-            grade: number;
-            /** Format: double */
-            weight: number;
-        };
-        Found: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            familyName: string;
-            userName: string;
-            /** Format: int32 */
-            grade: number;
-            leftSchool: boolean;
-            classes: string;
-            asks: boolean;
-        };
-        GoalLine: {
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            wordsSoFar: number;
-            /** Format: double */
-            meanScore: null | number;
-            /** Format: int32 */
-            quizzes: number;
-            /** Format: double */
-            suggestedWords: number;
-            /** Format: double */
-            suggestedComprehension: number;
-            goals: components["schemas"]["GoalStandingView"][];
-        };
-        GoalStandingView: {
-            kind: string;
-            /** Format: double */
-            target: number;
-            /** Format: double */
-            done: number;
-            /** Format: double */
-            dueNow: number;
-            /** Format: double */
-            chance: number;
-            course: components["schemas"]["Course"];
-            /** Format: date-time */
-            setAt: string;
-        };
-        GoalTarget: {
-            /** Format: uuid */
-            readerId: string;
-            /** Format: double */
-            comprehension: null | number;
-            /** Format: double */
-            words: null | number;
-        };
-        GoalsView: {
-            term: null | components["schemas"]["TermView"];
-            /** Format: int32 */
-            minutesADay: number;
-            /** Format: int32 */
-            schoolDaysLeft: number;
-            lines: components["schemas"]["GoalLine"][];
-        };
-        GoesAlong: {
-            what: string;
-            /** Format: int32 */
-            count: number;
-        };
-        GoneRequest: {
-            gone: boolean;
-        };
-        GroupRow: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            /** Format: int32 */
-            position: number;
-            /** Format: date-time */
-            formedAt: string;
-            readerIds: string[];
-        };
-        GuardianRow: {
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            guardianMail: null | string;
-            guardians: string;
-            /** Format: date-time */
-            codeUntil: null | string;
-            codeUsed: boolean;
-            codeWithdrawn: boolean;
-        };
-        GuardiansInvited: {
-            /** Format: int32 */
-            sent: number;
-        };
-        HandOverRequest: {
-            /** Format: uuid */
-            classId: string;
-        };
-        HandedOver: {
-            teacherName: string;
-            className: string;
-            code: string;
-        };
-        ImportConsent: {
-            /** Format: int32 */
-            typed: null | number;
-        };
-        ImportPreview: {
-            print: string;
-            counts: components["schemas"]["KindCounts"][];
-            /** Format: int32 */
-            moved: number;
-            /** Format: int32 */
-            linked: number;
-            lines: components["schemas"]["PreviewLine"][];
-            /** Format: int32 */
-            linesInAll: number;
-            problems: components["schemas"]["ProblemLine"][];
-            /** Format: int32 */
-            stopped: number;
-            /** Format: int32 */
-            noted: number;
-            orgs: components["schemas"]["OrgLine"][];
-            /** Format: int32 */
-            steps: number;
-            source: string;
-            asksOrg: boolean;
-            endings: components["schemas"]["EndingsView"];
-        };
-        ImportRow: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            /** Format: date-time */
-            madeAt: string;
-            state: string;
-            /** Format: uuid */
-            changeId: null | string;
-        };
-        ImportView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            /** Format: date-time */
-            madeAt: string;
-            org: null | string;
-            state: string;
-            /** Format: double */
-            progress: number;
-            stage: string;
-            preview: null | components["schemas"]["ImportPreview"];
-            error: null | string;
-            /** Format: uuid */
-            changeId: null | string;
-            mends: components["schemas"]["MendRow"][];
-        };
-        ImportWish: {
-            org: null | string;
-            mends: components["schemas"]["MendRow"][];
-        };
-        ImportsView: {
-            imports: components["schemas"]["ImportRow"][];
-            source: null | string;
-        };
-        InsteadView: {
-            asked: string;
-            instead: string;
-        };
-        InviteGuardiansRequest: {
-            readerIds: string[];
-        };
-        InviteRequest: {
-            name: string;
-            mail: null | string;
-            lead: boolean;
-            post?: null | components["schemas"]["Post"];
-            /** Format: uuid */
-            id?: null | string;
-        };
-        InvitedView: {
-            /** Format: uuid */
-            adultId: string;
-            name: string;
-            userName: string;
-            link: string;
-            mailed: boolean;
-            /** Format: date-time */
-            until: string;
-            /** Format: uuid */
-            changeId: null | string;
-        };
-        JoinDecision: {
-            accept: boolean;
-            /** Format: uuid */
-            sameAs: null | string;
-            /** Format: int32 */
-            grade: number;
-        };
-        JoinRequest: {
-            /** Format: uuid */
-            id: string;
-            code: string;
-            givenName: string;
-            familyName: null | string;
-        };
-        JoiningRow: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            familyName: string;
-            /** Format: date-time */
-            askedAt: string;
-        };
-        JsonElement: unknown;
-        JudgementRequest: {
-            level: string;
-            system: null | string;
-            /** Format: double */
-            sd: number;
-            reason: null | string;
-            /** Format: uuid */
-            id?: null | string;
-        };
-        KeepMazeRequest: {
-            /** Format: int32 */
-            draft: number;
-        };
-        KeepRequest: {
-            /** Format: int32 */
-            revision: number;
-            marks: null | components["schemas"]["MarkOfRecord"][];
-            /** Format: double */
-            seconds: number;
-            /** Format: int32 */
-            lastWord: null | number;
-            /** Format: int32 */
-            pauses: number;
-            retelling: null | {
-                [key: string]: number;
-            };
-            answers: null | components["schemas"]["AnswerOfRecord"][];
-            note: null | string;
-            /** Format: date-time */
-            readAt: null | string;
-            done: boolean;
-        };
-        KindCounts: {
-            kind: string;
-            /** Format: int32 */
-            added: number;
-            /** Format: int32 */
-            changed: number;
-            /** Format: int32 */
-            ended: number;
-            /** Format: int32 */
-            back: number;
-        };
-        LabelView: {
-            system: string;
-            label: string;
-        };
-        LeaveOutRequest: {
-            ids: string[];
-            reason: null | string;
-        };
-        LevelRowView: {
-            grade: string;
-            schoolYear: string;
-            ages: string;
-            /** Format: double */
-            depth: number;
-            own: string[];
-        };
-        LibraryAnswer: {
-            /** Format: int32 */
-            all: number;
-            /** Format: int32 */
-            for: number;
-            rows: components["schemas"]["LibraryRow"][];
-            facets: components["schemas"]["FacetView"][];
-            instead: components["schemas"]["InsteadView"][];
-            partly: boolean;
-        };
-        LibraryRow: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            kind: string;
-            topic: string;
-            fiction: boolean;
-            blurb: string;
-            /** Format: int32 */
-            questions: number;
-            /** Format: int32 */
-            deck: number;
-            whose: string;
-            mine: boolean;
-            /** Format: int32 */
-            fits: number;
-            /** Format: int32 */
-            readHere: number;
-            /** Format: int32 */
-            used: number;
-            /** Format: double */
-            minutes: number;
-            versions: components["schemas"]["LibraryVersion"][];
-        };
-        LibraryVersion: {
-            /** Format: uuid */
-            id: string;
-            label: string;
-            /** Format: int32 */
-            words: number;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            depthError: number;
-        };
-        ListFilter: {
-            asked: string;
-        };
-        ListRequest: {
-            rows: components["schemas"]["ListRowView"][];
-            levelSystem: string;
-        };
-        ListRowView: {
-            sourceId: null | string;
-            givenName: null | string;
-            familyName: null | string;
-            grade: null | string;
-            level: null | string;
-            class: null | string;
-            guardianMail: null | string;
-            homeLanguage: null | string;
-            /** Format: uuid */
-            sameAs: null | string;
-        };
-        /** @description A sentence of the text with its words, for showing what makes a text hard. */
-        LongSentence: {
-            sentence: string;
-            /** Format: int32 */
-            words: number;
-        };
-        Look: {
-            /** Format: date-time */
-            at: string;
-            by: null | string;
-            what: string;
-            reader: null | string;
-            note: string;
-        };
-        MadeClass: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            changeId: null | string;
-        };
-        MadeImport: {
-            /** Format: uuid */
-            id: string;
-        };
-        /**
-         * @description What happened to a word, in the terms of running records.
-         * @enum {unknown}
-         */
-        MarkKind: "Correct" | "Substitution" | "Omission" | "Insertion" | "Repetition" | "SelfCorrection" | "Told";
-        MarkOfRecord: {
-            /** Format: int32 */
-            index: number;
-            kind: components["schemas"]["MarkKind"];
-            heard: string;
-            used: string;
-            /** Format: int32 */
-            span: number;
-            doubt: boolean;
-        };
-        MarkRequest: {
-            /** Format: int32 */
-            mark: number;
-            comment: null | string;
-        };
-        MarkView: {
-            /** Format: date-time */
-            at: string;
-            what: string;
-            /** Format: double */
-            place: number;
-            note: string;
-            /** Format: uuid */
-            ticketId: null | string;
-            /** Format: double */
-            moved: null | number;
-        };
-        MarkedView: {
-            state: string;
-        };
-        /** @description A piece of a maze passage: words as they are, or a choice of three. */
-        MazePiece: {
-            /** @description The words; for a choice, what stands between it and the word before. */
-            text: string;
-            /** @description Three words in the order they are shown; empty where nothing is to be chosen. */
-            choices: string[];
-            /**
-             * Format: int32
-             * @description Which of them belongs there.
-             */
-            right: number;
-        };
-        MazeView: {
-            /** Format: int32 */
-            draft: number;
-            pieces: components["schemas"]["MazePiece"][];
-            kept: boolean;
-            by: null | string;
-            /** Format: date-time */
-            at: null | string;
-        };
-        MeasureRequest: {
-            text: string;
-            /** Format: double */
-            sentenceLength: null | number;
-            /** Format: double */
-            unfamiliar: null | number;
-            taught?: null | string[];
-        };
-        MeasureView: {
-            /** Format: int32 */
-            words: number;
-            /** Format: int32 */
-            sentences: number;
-            /** Format: int32 */
-            syllables: number;
-            /** Format: int32 */
-            distinctWords: number;
-            /** Format: double */
-            fleschKincaidGrade: number;
-            /** Format: double */
-            spache: number;
-            /** Format: double */
-            daleChall: number;
-            /** Format: double */
-            gradeEquivalent: number;
-            /** Format: double */
-            rarityGrades: number;
-            short: boolean;
-            formulas: components["schemas"]["FormulaView"][];
-            rarestWords: string[];
-            longestSentences: components["schemas"]["LongSentence"][];
-        };
-        MeasuredView: {
-            /** Format: double */
-            depth: null | number;
-            /** Format: double */
-            depthError: null | number;
-            gradeLabel: null | string;
-            plain: string;
-            measure: null | components["schemas"]["MeasureView"];
-            why: null | components["schemas"]["TextWhy"];
-            remarks: components["schemas"]["RemarkView"][];
-            patterns: components["schemas"]["PatternUseView"][];
-            breaks: components["schemas"]["PatternBreak"][];
-            /** Format: double */
-            ifChanged: null | number;
-        };
-        MemberView: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            familyName: string;
-            userName: string;
-            /** Format: int32 */
-            grade: number;
-            homeLanguage: null | string;
-            guardianMail: null | string;
-            secretKind: components["schemas"]["SecretKind"];
-            supports: components["schemas"]["Supports"];
-            fromSource: boolean;
-            /** Format: date-time */
-            signedInAt: null | string;
-            /** Format: date */
-            since: string;
-            /** Format: date */
-            until: null | string;
-            /** Format: int32 */
-            guardians: number;
-        };
-        MendRow: {
-            file: string;
-            /** Format: int32 */
-            line: number;
-            column: null | string;
-            value: null | string;
-        };
-        MergeRequest: {
-            /** Format: uuid */
-            otherId: string;
-        };
-        MoveRequest: {
-            readerIds: string[];
-            /** Format: uuid */
-            toClassId: string;
-        };
-        MyAnswerRequest: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            item: number;
-            picks: null | number[];
-            /** Format: date-time */
-            at: string;
-            /** Format: int32 */
-            milliseconds: number;
-        };
-        MyAttempt: {
-            /** Format: uuid */
-            answerId: string;
-            picks: number[];
-            words: string;
-            correct: null | boolean;
-            /** Format: int32 */
-            fitting: number;
-            /** Format: int32 */
-            of: number;
-            reason: string;
-        };
-        MyCheck: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            /** Format: date */
-            closesOn: null | string;
-            begun: boolean;
-            /** Format: int32 */
-            left: number;
-        };
-        MyCheckView: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            directions: string;
-            parts: components["schemas"]["MyPart"][];
-            now: null | components["schemas"]["CheckPart"];
-            stage: null | components["schemas"]["MyStage"];
-            /** Format: double */
-            left: number;
-            timerShown: boolean;
-            oneChoice: boolean;
-            tomorrow: boolean;
-            /**
-             * Format: int32
-             * @default 0
-             */
-            refused: number;
-        };
-        MyItem: {
-            kind: components["schemas"]["QuestionKind"];
-            stem: string;
-            choices: string[];
-            rights: string[];
-            /** Format: int32 */
-            wanted: number;
-        };
-        MyPart: {
-            part: components["schemas"]["CheckPart"];
-            state: components["schemas"]["PartState"];
-        };
-        MyPicks: {
-            /** Format: int32 */
-            item: number;
-            picks: number[];
-        };
-        MyQuestion: {
-            /** Format: uuid */
-            id: string;
-            kind: components["schemas"]["QuestionKind"];
-            stem: string;
-            choices: string[];
-            rights: string[];
-            /** Format: int32 */
-            wanted: number;
-            evidence: boolean;
-            /** Format: int32 */
-            after: null | number;
-            attempts: components["schemas"]["MyAttempt"][];
-            mayTry: boolean;
-        };
-        MyRecording: {
-            /** Format: uuid */
-            id: string;
-            /** Format: double */
-            seconds: number;
-            marked: boolean;
-        };
-        MyResult: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            /** Format: double */
-            score: number;
-            /** Format: int32 */
-            right: number;
-            /** Format: int32 */
-            questions: number;
-            lines: components["schemas"]["MyResultLine"][];
-        };
-        MyResultLine: {
-            stem: string;
-            mark: components["schemas"]["AttemptMark"];
-            written: boolean;
-            myAnswer: null | string;
-            rightAnswer: null | string;
-            reason: string;
-            proof: null | string;
-            /** Format: int32 */
-            points: null | number;
-            comment: string;
-        };
-        MyStage: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            place: number;
-            title: string;
-            /** Format: double */
-            depth: number;
-            pages: string[][];
-            sentences: string[][];
-            items: components["schemas"]["MyItem"][];
-            answers: components["schemas"]["MyPicks"][];
-            /** Format: double */
-            seconds: number;
-        };
-        MyTicket: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            blurb: string;
-            /** Format: int32 */
-            words: number;
-            /** Format: int32 */
-            pages: number;
-            /** Format: int32 */
-            page: number;
-            /** Format: int32 */
-            questions: number;
-            /** Format: int32 */
-            answered: number;
-            state: string;
-            /** Format: date */
-            dueOn: null | string;
-            directions: string;
-            /** Format: double */
-            score: null | number;
-            /** Format: date-time */
-            handedInAt: null | string;
-            chosen: boolean;
-            aloud: boolean;
-        };
-        MyWord: {
-            text: string;
-            part: string;
-            meaning: string;
-            example: string;
-        };
-        MyWork: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            state: string;
-            /** Format: int32 */
-            attempts: number;
-            /** Format: int32 */
-            page: number;
-            directions: string;
-            /** Format: double */
-            depth: number;
-            pages: string[][];
-            words: components["schemas"]["MyWord"][];
-            questions: components["schemas"]["MyQuestion"][];
-            guided: components["schemas"]["MyQuestion"][];
-            sentences: string[][];
-            sound: boolean;
-            aloud: boolean;
-            recording: null | components["schemas"]["MyRecording"];
-        };
-        NewClassRequest: {
-            name: string;
-            /** Format: date */
-            firstDay: null | string;
-            /** Format: date */
-            lastDay: null | string;
-            /** Format: uuid */
-            id?: null | string;
-        };
-        NewCopiesRequest: {
-            /** Format: uuid */
-            textId: null | string;
-            title: string;
-            codes: string[];
-        };
-        NewGroup: {
-            name: string;
-            readerIds: string[];
-        };
-        NewReaderRequest: {
-            givenName: string;
-            familyName: null | string;
-            /** Format: int32 */
-            grade: number;
-            /** Format: double */
-            level: number;
-            guardianMail: null | string;
-            /** Format: uuid */
-            id?: null | string;
-        };
-        OfferView: {
-            /** Format: uuid */
-            textId: string;
-            title: string;
-            kind: string;
-            topic: string;
-            blurb: string;
-            /** Format: int32 */
-            words: number;
-            /** Format: int32 */
-            questions: number;
-            zone: components["schemas"]["Zone"];
-        };
-        OralView: {
-            /** Format: int32 */
-            grade: number;
-            records: components["schemas"]["RecordRow"][];
-            practice: components["schemas"]["PracticeRow"][];
-            mayTake: boolean;
-        };
-        OrgLine: {
-            id: string;
-            name: string;
-            type: string;
-        };
-        OtherSchoolView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-        };
-        OwnQuestion: {
-            /** Format: uuid */
-            id: null | string;
-            kind: components["schemas"]["QuestionKind"];
-            strand: components["schemas"]["Strand"];
-            stem: string;
-            choices: null | components["schemas"]["Choice"][];
-            proofs: null | {
-                [key: string]: string;
-            };
-            evidence: boolean;
-            /** Format: double */
-            offset: number;
-            after: null | {
-                [key: string]: number;
-            };
-            rubric: null | components["schemas"]["Rubric"];
-        };
-        OwnTextRequest: {
-            /** Format: int32 */
-            revision: number;
-            title: string;
-            kind: string;
-            topic: string;
-            fiction: boolean;
-            spelling: string;
-            blurb: string;
-            season: string;
-            mine: boolean;
-            note: null | string;
-            versions: components["schemas"]["OwnVersion"][];
-            words: components["schemas"]["Word"][];
-            /** Format: uuid */
-            id?: null | string;
-        };
-        OwnVersion: {
-            /** Format: uuid */
-            id: null | string;
-            label: string;
-            body: string;
-        };
-        /**
-         * @description What a finished part can be trusted for.
-         * @enum {unknown}
-         */
-        PartFlag: "Fine" | "Rushed" | "Thin" | "Missing";
-        PartPlanView: {
-            part: components["schemas"]["CheckPart"];
-            /** Format: int32 */
-            minutes: number;
-            /** Format: double */
-            skipBelow: null | number;
-            /** Format: double */
-            skipAbove: null | number;
-            skipMastered: boolean;
-            skipUndecoding: boolean;
-        };
-        /**
-         * @description How a part of a level check stands for one reader.
-         * @enum {unknown}
-         */
-        PartState: "Waiting" | "UnderWay" | "Done" | "Skipped";
-        PartView: {
-            /** Format: uuid */
-            id: string;
-            part: components["schemas"]["CheckPart"];
-            state: components["schemas"]["PartState"];
-            flag: components["schemas"]["PartFlag"];
-            note: string;
-            /** Format: int32 */
-            rounds: number;
-            /** Format: int32 */
-            answered: number;
-            /** Format: int32 */
-            asked: number;
-            /** Format: int32 */
-            correct: number;
-            /** Format: int32 */
-            rushed: number;
-            /** Format: double */
-            seconds: number;
-            /** Format: double */
-            score: null | number;
-        };
-        PassRequest: {
-            token: string;
-            userName: null | string;
-            password: null | string;
-        };
-        PassView: {
-            purpose: string;
-            name: string;
-            userName: string;
-            rules: string;
-        };
-        PassesRequest: {
-            adultIds: string[];
-        };
-        PasswordRequest: {
-            old: string;
-            new: string;
-        };
-        /** @description A word that a set of patterns does not open, and which patterns it still needs; none for words that are not said as they are spelt. */
-        PatternBreak: {
-            word: string;
-            /** Format: int32 */
-            times: number;
-            needs: string[];
-        };
-        PatternUseView: {
-            key: string;
-            name: string;
-            /** Format: int32 */
-            times: number;
-            words: string[];
-        };
-        PatternView: {
-            key: string;
-            name: string;
-            /** Format: int32 */
-            stage: number;
-            example: string;
-        };
-        PieceView: {
-            ids: string[];
-            /** Format: date-time */
-            at: string;
-            what: string;
-            note: string;
-            /** Format: uuid */
-            ticketId: null | string;
-            /** Format: int32 */
-            counted: number;
-            leftOut: string[];
-            /** Format: double */
-            moved: number;
-            /** Format: double */
-            after: null | number;
-            /** Format: double */
-            sdAfter: null | number;
-            reason: null | string;
-            may: boolean;
-            /** Format: uuid */
-            recordId: null | string;
-        };
-        PlacementView: {
-            /** Format: uuid */
-            readerId: string;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            away: number;
-            /** Format: int32 */
-            nearestOther: number;
-            /** Format: double */
-            otherAway: number;
-            need: null | components["schemas"]["Strand"];
-        };
-        PlanView: {
-            parts: components["schemas"]["PartPlanView"][];
-            start: components["schemas"]["CheckStart"];
-            /** Format: double */
-            from: number;
-            /** Format: double */
-            to: number;
-            timerShown: boolean;
-            /** Format: int32 */
-            mostPassages: number;
-            /** Format: double */
-            sureAt: number;
-            aPartADay: boolean;
-            form: string[];
-        };
-        /**
-         * @description What a member of staff is at the school: a teacher, or somebody who helps one.
-         * @enum {unknown}
-         */
-        Post: "Teacher" | "Assistant";
-        PracticeRow: {
-            word: string;
-            /** Format: int32 */
-            missed: number;
-            /** Format: int32 */
-            met: number;
-            /** Format: int32 */
-            corrected: number;
-            /** Format: date-time */
-            lastMissed: string;
-            said: string[];
-        };
-        PreviewLine: {
-            kind: string;
-            what: string;
-            name: string;
-            detail: string;
-        };
-        ProblemLine: {
-            file: string;
-            /** Format: int32 */
-            line: number;
-            column: string;
-            value: string;
-            reason: string;
-            stops: boolean;
-        };
-        ProposalRequest: {
-            /** Format: int32 */
-            groups: number;
-            /** Format: int32 */
-            smallest: number;
-            /** Format: int32 */
-            largest: number;
-        };
-        ProposalView: {
-            groups: components["schemas"]["ProposedGroup"][];
-            /** Format: double */
-            cost: number;
-            provenBest: boolean;
-            /** Format: double */
-            gap: number;
-        };
-        ProposedGroup: {
-            name: string;
-            /** Format: uuid */
-            middleReaderId: string;
-            /** Format: double */
-            shallowest: number;
-            /** Format: double */
-            deepest: number;
-            readers: components["schemas"]["PlacementView"][];
-        };
-        /**
-         * @description How a question is answered.
-         * @enum {unknown}
-         */
-        QuestionKind: "Single" | "Multiple" | "Order" | "Match" | "Sentence" | "Short" | "Long";
-        QuestionOfRecord: {
-            /** Format: uuid */
-            id: string;
-            strand: components["schemas"]["Strand"];
-            stem: string;
-            rightAnswers: string[];
-        };
-        QuestionUse: {
-            /** Format: uuid */
-            questionId: string;
-            /** Format: int32 */
-            answered: number;
-            /** Format: double */
-            right: null | number;
-            wrong: null | string;
-            /** Format: int32 */
-            wrongTimes: number;
-            /** Format: double */
-            harder: null | number;
-            /** Format: int32 */
-            harderFrom: number;
-        };
-        QuestionView: {
-            /** Format: uuid */
-            id: string;
-            kind: components["schemas"]["QuestionKind"];
-            strand: components["schemas"]["Strand"];
-            stem: string;
-            choices: components["schemas"]["Choice"][];
-            proofs: {
-                [key: string]: string;
-            };
-            evidence: boolean;
-            /** Format: double */
-            offset: number;
-            after: null | {
-                [key: string]: number;
-            };
-            rubric: null | components["schemas"]["Rubric"];
-        };
-        QuizCheckView: {
-            faults: components["schemas"]["QuizFault"][];
-        };
-        /** @description What is wrong with a quiz, for its writer. */
-        QuizFault: {
-            /**
-             * Format: int32
-             * @description The question, from 0; null where it is about the whole quiz.
-             */
-            at: null | number;
-            /** @description It cannot be asked like this. */
-            stops: boolean;
-            sentence: string;
-        };
-        QuizFileView: {
-            questions: components["schemas"]["QuestionView"][];
-            leftOut: string[];
-        };
-        QuizRequest: {
-            /** Format: int32 */
-            revision: number;
-            note: null | string;
-            questions: components["schemas"]["OwnQuestion"][];
-        };
-        QuizVersionView: {
-            label: string;
-            /** Format: double */
-            depth: number;
-            paragraphs: string[][];
-        };
-        QuizView: {
-            /** Format: uuid */
-            textId: string;
-            title: string;
-            /** Format: int32 */
-            revision: number;
-            mayChange: boolean;
-            questions: components["schemas"]["QuestionView"][];
-            versions: components["schemas"]["QuizVersionView"][];
-            faults: components["schemas"]["QuizFault"][];
-        };
-        ReadListView: {
-            kind: string;
-            notes: string[];
-            hasHeading: boolean;
-            headings: string[];
-            fields: string[];
-            samples: string[][];
-            levelSystem: string;
-            rows: components["schemas"]["ListRowView"][];
-        };
-        ReaderListRequest: {
-            name: string;
-            mark: string;
-            note: null | string;
-            /** Format: int32 */
-            position: number;
-            filter: null | components["schemas"]["ListFilter"];
-            readerIds: string[];
-        };
-        ReaderListView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            mark: string;
-            note: string;
-            /** Format: int32 */
-            position: number;
-            filter: null | components["schemas"]["ListFilter"];
-            readerIds: string[];
-        };
-        ReaderSignIn: {
-            code: string;
-            /** Format: uuid */
-            readerId: string;
-            secret: string;
-        };
-        ReaderView: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            familyName: string;
-            userName: string;
-            /** Format: int32 */
-            grade: number;
-            group: null | string;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            sd: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
-            /** Format: double */
-            reachFrom: number;
-            /** Format: double */
-            reachTo: number;
-            gradeLabel: string;
-            /** Format: double */
-            silentRate: number;
-            trail: components["schemas"]["DepthDay"][];
-            marks: components["schemas"]["MarkView"][];
-            strands: components["schemas"]["StrandView"][];
-            readings: components["schemas"]["ReadingView"][];
-            goals: components["schemas"]["GoalStandingView"][];
-            set: null | components["schemas"]["SetLevelView"];
-        };
-        ReadersRequest: {
-            readerIds: string[];
-        };
-        ReadingView: {
-            /** Format: uuid */
-            ticketId: string;
-            title: string;
-            version: string;
-            /** Format: double */
-            versionDepth: number;
-            state: string;
-            /** Format: double */
-            forecast: number;
-            /** Format: double */
-            score: null | number;
-            /** Format: double */
-            seconds: number;
-            /** Format: date-time */
-            assignedAt: string;
-            /** Format: date */
-            dueOn: null | string;
-            /** Format: date-time */
-            openedAt: null | string;
-            /** Format: date-time */
-            handedInAt: null | string;
-            /** Format: double */
-            beforeMean: null | number;
-            /** Format: double */
-            afterMean: null | number;
-        };
-        RecordRow: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            /** Format: double */
-            textDepth: number;
-            done: boolean;
-            /** Format: date-time */
-            readAt: string;
-            by: null | string;
-            figures: components["schemas"]["FiguresOfRecord"];
-            sound: boolean;
-            listening: null | string;
-        };
-        RecordView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            title: string;
-            /** Format: uuid */
-            textId: null | string;
-            /** Format: double */
-            textDepth: number;
-            /** Format: double */
-            forecast: number;
-            done: boolean;
-            gone: boolean;
-            /** Format: date-time */
-            readAt: string;
-            by: null | string;
-            /** Format: int32 */
-            revision: number;
-            body: string;
-            words: components["schemas"]["WordOfRecord"][];
-            sheet: components["schemas"]["SheetView"];
-            figures: components["schemas"]["FiguresOfRecord"];
-            sources: components["schemas"]["SourceTotals"];
-            parts: string[];
-            questions: components["schemas"]["QuestionOfRecord"][];
-            textChanged: boolean;
-            /** Format: double */
-            soundSeconds: null | number;
-            listening: null | string;
-            listenNote: string;
-            mayListen: boolean;
-            draft: null | components["schemas"]["DraftOfRecord"];
-        };
-        RecordingRow: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            title: string;
-            /** Format: date-time */
-            readAt: string;
-            /** Format: double */
-            seconds: number;
-            listening: null | string;
-        };
-        RegisterRequest: {
-            code: string;
-            name: string;
-            mail: string;
-            password: string;
-        };
-        RegisteredView: {
-            confirm: boolean;
-            sentence: string;
-        };
-        RemarkView: {
-            doubt: components["schemas"]["TextDoubt"];
-            stops: boolean;
-            sentence: string;
-        };
-        RetireRequest: {
-            retired: boolean;
-        };
-        ReturnRequest: {
-            password: string;
-        };
-        RevisionView: {
-            /** Format: int32 */
-            revision: number;
-            /** Format: date-time */
-            at: string;
-            by: null | string;
-            note: string;
-            versions: components["schemas"]["TextVersionBody"][];
-        };
-        RollClass: {
-            from: string;
-            to: null | string;
-            /** Format: int32 */
-            readers: number;
-        };
-        RollRequest: {
-            /** Format: uuid */
-            toYearId: string;
-            keepClasses: boolean;
-        };
-        RollView: {
-            classes: components["schemas"]["RollClass"][];
-            /** Format: int32 */
-            up: number;
-            /** Format: int32 */
-            leaving: number;
-            from: string;
-            to: string;
-        };
-        RosterChanged: {
-            /** Format: uuid */
-            changeId: null | string;
-            sentence: string;
-            /**
-             * Format: int32
-             * @default 0
-             */
-            asked: number;
-        };
-        RosterView: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            familyName: string;
-            /** Format: int32 */
-            grade: number;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            sd: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
-            /** Format: double */
-            reachFrom: number;
-            /** Format: double */
-            reachTo: number;
-            /** Format: double */
-            sixWeeks: null | number;
-            group: null | string;
-            /** Format: double */
-            firstTry: null | number;
-            /** Format: date-time */
-            lastRead: null | string;
-            /** Format: int32 */
-            readings: number;
-            levelSet: boolean;
-            signals: components["schemas"]["SignalView"][];
-        };
-        RosterWithdrawn: {
-            sentence: string;
-        };
-        /**
-         * @description What becomes of a row.
-         * @enum {unknown}
-         */
-        RowFate: "Empty" | "New" | "Joins" | "Changed" | "Unchanged" | "Question" | "Stopped";
-        /** @description What a written answer earns. */
-        Rubric: {
-            /** @description What earns 0, 1, 2 and 3 marks. */
-            marks: string[];
-            /** @description Answers as readers could give them. */
-            samples: string[];
-        };
-        SaveGroupsRequest: {
-            groups: components["schemas"]["NewGroup"][];
-        };
-        SavedGroups: {
-            /** Format: uuid */
-            changeId: null | string;
-        };
-        SavedSearch: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            query: string;
-        };
-        SavedSearchRequest: {
-            name: string;
-            query: string;
-        };
-        SavedTextView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: int32 */
-            revision: number;
-            warnings: string[];
-        };
-        SchoolClass: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            code: string;
-            yearName: string;
-            teachers: string;
-            /** Format: int32 */
-            readers: number;
-            /** Format: int32 */
-            never: number;
-            closed: boolean;
-            fromSource: boolean;
-        };
-        SchoolReader: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            familyName: string;
-            userName: string;
-            /** Format: int32 */
-            grade: number;
-            /** Format: double */
-            depth: number;
-            levelSet: boolean;
-            classes: string;
-            secretKind: components["schemas"]["SecretKind"];
-            /** Format: date-time */
-            signedInAt: null | string;
-            leftSchool: boolean;
-            /** Format: int32 */
-            guardians: number;
-        };
-        SchoolRequest: {
-            name: string;
-            timeZone: string;
-            /** Format: double */
-            passingScore: number;
-            /** Format: double */
-            zoneLow: number;
-            /** Format: double */
-            zoneHigh: number;
-            /** Format: int32 */
-            minutesADay: number;
-            /** Format: int32 */
-            picturesTo: number;
-            /** Format: int32 */
-            codesTo: number;
-            surnamesOnCards: boolean;
-            guardiansAllowed: boolean;
-            letterTitle: string;
-            letterBody: string;
-            /** Format: int32 */
-            version: number;
-        };
-        SchoolView: {
-            name: string;
-            timeZone: string;
-            /** Format: double */
-            passingScore: number;
-            /** Format: double */
-            zoneLow: number;
-            /** Format: double */
-            zoneHigh: number;
-            /** Format: int32 */
-            minutesADay: number;
-            /** Format: int32 */
-            picturesTo: number;
-            /** Format: int32 */
-            codesTo: number;
-            surnamesOnCards: boolean;
-            guardiansAllowed: boolean;
-            letterTitle: string;
-            letterBody: string;
-            letterMarks: string[];
-            /** Format: int32 */
-            version: number;
-        };
-        /**
-         * @description A season of the school year, as benchmark windows have it.
-         * @enum {unknown}
-         */
-        Season: "Autumn" | "Winter" | "Spring";
-        /**
-         * @description What a reader signs in with: pictures in order for the youngest, a short code, or a password.
-         * @enum {unknown}
-         */
-        SecretKind: "Pictures" | "Code" | "Password";
-        SecretRequest: {
-            kind: null | components["schemas"]["SecretKind"];
-            secret: null | string;
-        };
-        SeenDetails: {
-            givenName: string;
-            familyName: string;
-            /** Format: int32 */
-            grade: number;
-            homeLanguage: null | string;
-            guardianMail: null | string;
-        };
-        SentMail: {
-            /** Format: uuid */
-            id: string;
-            toAddress: string;
-            subject: string;
-            body: string;
-            /** Format: date-time */
-            madeAt: string;
-        };
-        /** @description One sentence, and what the text's depth owes to it. */
-        SentenceWhy: {
-            /**
-             * Format: int32
-             * @description Index of its first word in the text's characters.
-             */
-            start: number;
-            /**
-             * Format: int32
-             * @description Index just after its last word.
-             */
-            end: number;
-            /** Format: int32 */
-            words: number;
-            /**
-             * Format: double
-             * @description Fathoms by which the text would be shallower without it; negative for a sentence that makes the text easier.
-             */
-            adds: number;
-        };
-        SessionPlace: {
-            /** Format: uuid */
-            id: string;
-            device: string;
-            /** Format: date-time */
-            madeAt: string;
-            /** Format: date-time */
-            seenAt: string;
-            here: boolean;
-        };
-        SessionView: {
-            /** Format: uuid */
-            id: null | string;
-            role: string;
-            name: string;
-            lead: boolean;
-            assistant: boolean;
-            firstRun: boolean;
-            token: string;
-            classes: components["schemas"]["ClassHead"][];
-            handedOver: null | components["schemas"]["HandedOver"];
-            supports: null | components["schemas"]["Supports"];
-        };
-        /** @enum {unknown} */
-        SetAsideKind: "Answer" | "Reading" | "Recording" | "HandIn";
-        SetAsideRequest: {
-            /** Format: uuid */
-            about: string;
-            kind: null | components["schemas"]["SetAsideKind"];
-            /** Format: int32 */
-            answers: number;
-            code: null | string;
-            body: components["schemas"]["JsonElement"];
-            /** Format: date-time */
-            at: string;
-        };
-        SetAsideView: {
-            kind: components["schemas"]["SetAsideKind"];
-            code: string;
-            /** Format: int32 */
-            answers: number;
-            /** Format: date-time */
-            givenAt: string;
-        };
-        SetGoalsRequest: {
-            targets: components["schemas"]["GoalTarget"][];
-            reason: null | string;
-        };
-        SetGoalsView: {
-            /** Format: uuid */
-            changeId: null | string;
-            /** Format: int32 */
-            changed: number;
-        };
-        SetLevelRequest: {
-            /** Format: uuid */
-            id: string;
-            level: string;
-            system: null | string;
-            /** Format: date */
-            until: null | string;
-            reason: null | string;
-        };
-        SetLevelView: {
-            /** Format: double */
-            level: number;
-            /** Format: date */
-            until: null | string;
-            by: string;
-            /** Format: date-time */
-            at: string;
-            reason: string;
-            /** Format: double */
-            estimate: number;
-            /** Format: double */
-            estimateSd: number;
-        };
-        SheetView: {
-            marks: components["schemas"]["MarkOfRecord"][];
-            /** Format: double */
-            seconds: number;
-            /** Format: int32 */
-            lastWord: null | number;
-            /** Format: int32 */
-            pauses: number;
-            retelling: {
-                [key: string]: number;
-            };
-            answers: components["schemas"]["AnswerOfRecord"][];
-            note: string;
-        };
-        /** @enum {unknown} */
-        ShelfSort: "Match" | "Fit" | "Depth" | "Title" | "Newest" | "Use";
-        ShownDepth: {
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            error: number;
-            /** Format: double */
-            alone: null | number;
-            /** Format: double */
-            weight: number;
-            /** Format: int32 */
-            readers: number;
-            /** Format: int32 */
-            answers: number;
-        };
-        SignInEventRow: {
-            /** Format: date-time */
-            at: string;
-            kind: string;
-            who: string;
-            device: string;
-        };
-        SignInRow: {
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            userName: string;
-            secretKind: components["schemas"]["SecretKind"];
-            secret: string;
-        };
-        SignInView: {
-            givenName: string;
-            userName: string;
-            secretKind: components["schemas"]["SecretKind"];
-            secret: string;
-        };
-        /**
-         * @description What the data say a teacher should look at.
-         * @enum {unknown}
-         */
-        SignalKind: "OutOfDepth" | "ReadyToMoveDeeper" | "FlickedThrough" | "SameStrandMissed" | "NothingRead";
-        SignalView: {
-            kind: components["schemas"]["SignalKind"];
-            /** Format: uuid */
-            readerId: string;
-            strand: null | components["schemas"]["Strand"];
-            title: null | string;
-            figures: number[];
-        };
-        SittingSetAside: {
-            /** Format: uuid */
-            sittingId: string;
-            work: components["schemas"]["SetAsideView"];
-        };
-        SittingView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            /** Format: int32 */
-            grade: number;
-            class: null | string;
-            /** Format: double */
-            before: number;
-            /** Format: double */
-            after: null | number;
-            /** Format: double */
-            sd: null | number;
-            /** Format: date-time */
-            changedAt: string;
-            parts: components["schemas"]["PartView"][];
-            /** Format: int32 */
-            again: number;
-            /** Format: int32 */
-            late: number;
-            /** Format: double */
-            moved: number;
-        };
-        /** @description How often each source of information was used, at errors and where the reader put an error right. */
-        SourceTotals: {
-            /** Format: int32 */
-            errorsMeaning: number;
-            /** Format: int32 */
-            errorsStructure: number;
-            /** Format: int32 */
-            errorsVisual: number;
-            /** Format: int32 */
-            correctedMeaning: number;
-            /** Format: int32 */
-            correctedStructure: number;
-            /** Format: int32 */
-            correctedVisual: number;
-        };
-        SpellRequest: {
-            /** Format: int32 */
-            page: number;
-            /** Format: double */
-            seconds: number;
-            /** Format: date-time */
-            startedAt: string;
-        };
-        StaffRequest: {
-            name: string;
-            mail: null | string;
-            lead: boolean;
-            left: boolean;
-            post?: null | components["schemas"]["Post"];
-        };
-        StaffRow: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            userName: string;
-            mail: null | string;
-            lead: boolean;
-            leftSchool: boolean;
-            hasPassword: boolean;
-            /** Format: date-time */
-            signedInAt: null | string;
-            classes: string;
-            /** Format: date-time */
-            invited: null | string;
-            fromSource: boolean;
-            post: components["schemas"]["Post"];
-        };
-        StageRequest: {
-            answers: null | components["schemas"]["MyAnswerRequest"][];
-            /** Format: double */
-            seconds: number;
-            done: boolean;
-        };
-        StateDepthRequest: {
-            /** Format: double */
-            depth: null | number;
-            reason: null | string;
-        };
-        StatedDepth: {
-            /** Format: double */
-            depth: number;
-            reason: string;
-            by: null | string;
-            /** Format: date-time */
-            at: string;
-        };
-        Stay: {
-            /** Format: uuid */
-            classId: string;
-            className: string;
-            yearName: string;
-            schoolName: string;
-            /** Format: date */
-            from: string;
-            /** Format: date */
-            to: null | string;
-        };
-        /** @enum {unknown} */
-        Strand: "Retrieve" | "Infer" | "WordMeaning" | "Summarise" | "Structure" | "AuthorsCraft" | "Connect";
-        StrandView: {
-            strand: components["schemas"]["Strand"];
-            /** Format: int32 */
-            right: number;
-            /** Format: int32 */
-            asked: number;
-            /** Format: double */
-            mean: number;
-            /** Format: double */
-            low: number;
-            /** Format: double */
-            high: number;
-        };
-        /** @description A word that may be worth keeping. */
-        SuggestedWord: {
-            word: string;
-            /** Format: int32 */
-            times: number;
-            /** @description The sentence of the text it first stands in. */
-            example: string;
-        };
-        /** @description What is done for one reader everywhere, set once. */
-        Supports: {
-            /**
-             * @description Texts and questions may be read aloud.
-             * @default false
-             */
-            readAloud: boolean;
-            /**
-             * @description No timer is shown; time is still taken.
-             * @default false
-             */
-            hideTimer: boolean;
-            /**
-             * Format: int32
-             * @description Time allowed, in percent of the usual; 100 to 300.
-             * @default 100
-             */
-            moreTime: number;
-            /**
-             * Format: int32
-             * @description 0 usual, 1 larger, 2 largest.
-             * @default 0
-             */
-            textSize: number;
-            /**
-             * @description Choices are shown one at a time.
-             * @default false
-             */
-            oneChoice: boolean;
-            /**
-             * @description One more try than the assignment allows.
-             * @default false
-             */
-            retry: boolean;
-            /** @description True if every value lies in its range. */
-            holds?: boolean;
-        };
-        /** @description Something a teacher could do, and how sure the level would then be. */
-        SurerBy: {
-            /** @description quiz, running record or level check. */
-            what: string;
-            /**
-             * Format: double
-             * @description Expected standard deviation afterwards, fm.
-             */
-            sd: number;
-        };
-        TakenAnswer: {
-            /** Format: uuid */
-            id: string;
-            code: null | string;
-            sentence: null | string;
-        };
-        TakenText: {
-            /** Format: int32 */
-            number: number;
-            title: string;
-            kind: string;
-            topic: string;
-            fiction: boolean;
-            alts: null | {
-                [key: string]: string;
-            };
-            words: null | components["schemas"]["Word"][];
-            /** Format: uuid */
-            id?: null | string;
-        };
-        TakingIn: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            /** Format: uuid */
-            classId: string;
-            class: string;
-            from: string;
-            askedBy: string;
-            /** Format: date-time */
-            askedAt: string;
-        };
-        TakingInDecision: {
-            accept: boolean;
-            move: boolean;
-        };
-        Term: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            schoolYearId: string;
-            name: string;
-            /** Format: date */
-            firstDay: string;
-            /** Format: date */
-            lastDay: string;
-        };
-        TermRequest: {
-            /** Format: uuid */
-            id: null | string;
-            name: string;
-            /** Format: date */
-            firstDay: string;
-            /** Format: date */
-            lastDay: string;
-        };
-        TermView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            /** Format: date */
-            firstDay: string;
-            /** Format: date */
-            lastDay: string;
-            /** Format: int32 */
-            week: number;
-            /** Format: int32 */
-            weeks: number;
-        };
-        /**
-         * @description What keeps a text from being measured, or the measure from meaning much.
-         * @enum {unknown}
-         */
-        TextDoubt: "Empty" | "OtherLanguage" | "OtherScript" | "Short" | "NoSentenceMarks" | "EndlessSentence" | "Verse" | "Table" | "Beyond";
-        TextInUse: {
-            /** Format: uuid */
-            textId: string;
-            title: string;
-            /** Format: double */
-            depth: number;
-            /** Format: int32 */
-            readers: number;
-        };
-        TextRow: {
-            /** Format: uuid */
-            id: string;
-            slug: string;
-            title: string;
-            kind: string;
-            topic: string;
-            fiction: boolean;
-            blurb: string;
-            /** Format: int32 */
-            questions: number;
-            /** Format: int32 */
-            onTheWay: number;
-            /** Format: int32 */
-            used: number;
-            versions: components["schemas"]["VersionHead"][];
-        };
-        TextToGive: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            textId: string;
-            versions: null | {
-                [key: string]: string;
-            };
-        };
-        TextUse: {
-            /** Format: int32 */
-            given: number;
-            /** Format: int32 */
-            handedIn: number;
-            /** Format: int32 */
-            readers: number;
-            /** Format: double */
-            forecast: null | number;
-            /** Format: double */
-            score: null | number;
-            /** Format: double */
-            minutes: null | number;
-            /** Format: date-time */
-            last: null | string;
-            questions: components["schemas"]["QuestionUse"][];
-        };
-        TextVersionBody: {
-            label: string;
-            pages: string[][];
-        };
-        TextVersionView: {
-            /** Format: uuid */
-            id: string;
-            label: string;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            depthError: number;
-            gradeLabel: string;
-            pages: string[][];
-            measure: components["schemas"]["MeasureView"];
-            /** Format: double */
-            formulaDepth: number;
-            /** Format: double */
-            formulaError: number;
-            stated: null | components["schemas"]["StatedDepth"];
-            shown: null | components["schemas"]["ShownDepth"];
-            sound: boolean;
-        };
-        TextView: {
-            /** Format: uuid */
-            id: string;
-            title: string;
-            kind: string;
-            topic: string;
-            fiction: boolean;
-            blurb: string;
-            spelling: string;
-            season: string;
-            versions: components["schemas"]["TextVersionView"][];
-            questions: components["schemas"]["QuestionView"][];
-            words: components["schemas"]["Word"][];
-            ships: boolean;
-            owner: null | string;
-            mine: boolean;
-            retired: boolean;
-            /** Format: int32 */
-            revision: number;
-            mayChange: boolean;
-        };
-        TextWhy: {
-            sentences: components["schemas"]["SentenceWhy"][];
-            words: components["schemas"]["WordWhy"][];
-            /**
-             * Format: double
-             * @description Share of the words that stand between quotation marks, 0 to 1.
-             */
-            dialogueShare: number;
-        };
-        TicketAnswer: {
-            /** Format: uuid */
-            id: string;
-            answer: components["schemas"]["AnswerRequest"];
-        };
-        TicketAnswers: {
-            answers: components["schemas"]["TicketAnswer"][];
-        };
-        TicketRow: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            version: string;
-            /** Format: double */
-            versionDepth: number;
-            state: string;
-            /** Format: double */
-            forecast: number;
-            /** Format: int32 */
-            page: number;
-            /** Format: int32 */
-            pages: number;
-            /** Format: double */
-            score: null | number;
-            /** Format: double */
-            seconds: number;
-            /** Format: date-time */
-            openedAt: null | string;
-            /** Format: date-time */
-            handedInAt: null | string;
-            /** Format: double */
-            beforeMean: null | number;
-            /** Format: double */
-            beforeSd: null | number;
-            /** Format: double */
-            afterMean: null | number;
-            /** Format: double */
-            afterSd: null | number;
-        };
-        TicketView: {
-            ticket: components["schemas"]["TicketRow"];
-            /** Format: uuid */
-            classId: string;
-            title: string;
-            mayMark: boolean;
-            questions: components["schemas"]["QuestionView"][];
-            answers: components["schemas"]["AnswerView"][];
-            /** Format: int32 */
-            late: number;
-            setAside: components["schemas"]["SetAsideView"][];
-        };
-        Tile: {
-            /** Format: uuid */
-            id: string;
-            givenName: string;
-            secretKind: components["schemas"]["SecretKind"];
-        };
-        ToMarkRow: {
-            /** Format: uuid */
-            ticketId: string;
-            /** Format: uuid */
-            readerId: string;
-            givenName: string;
-            familyName: string;
-            title: string;
-            /** Format: date-time */
-            handedInAt: string;
-            state: string;
-            /** Format: int32 */
-            written: number;
-            /** Format: int32 */
-            marked: number;
-        };
-        Transfer: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            readerId: string;
-            name: string;
-            /** Format: int32 */
-            grade: number;
-            /** Format: uuid */
-            fromSchoolId: string;
-            fromSchool: string;
-            /** Format: uuid */
-            toSchoolId: string;
-            toSchool: string;
-            askedBy: string;
-            /** Format: date-time */
-            askedAt: string;
-        };
-        TransferDecision: {
-            take: boolean;
-        };
-        TransferRequest: {
-            /** Format: uuid */
-            readerId: string;
-            /** Format: uuid */
-            toSchoolId: string;
-        };
-        TransfersView: {
-            coming: components["schemas"]["Transfer"][];
-            going: components["schemas"]["Transfer"][];
-            schools: components["schemas"]["OtherSchoolView"][];
-        };
-        TryView: {
-            /** Format: uuid */
-            id: string;
-            picks: number[];
-            words: string;
-            correct: null | boolean;
-            /** Format: int32 */
-            mark: null | number;
-            comment: string;
-        };
-        TwinView: {
-            /** Format: uuid */
-            readerId: string;
-            name: string;
-            /** Format: int32 */
-            grade: number;
-            where: string;
-        };
-        UndoneView: {
-            sentence: string;
-        };
-        UseView: {
-            class: components["schemas"]["TextUse"];
-            school: null | components["schemas"]["TextUse"];
-        };
-        VersionFit: {
-            /** Format: uuid */
-            versionId: string;
-            /** Format: int32 */
-            forecast: number;
-            zone: components["schemas"]["Zone"];
-        };
-        VersionHead: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            textId: string;
-            label: string;
-            /** Format: int32 */
-            position: number;
-            /** Format: int32 */
-            words: number;
-            /** Format: double */
-            depth: number;
-            /** Format: double */
-            depthError: number;
-        };
-        /** @enum {unknown} */
-        Whose: "Any" | "Mine" | "School" | "Shipped";
-        WindowGrade: {
-            /** Format: int32 */
-            grade: number;
-            /** Format: int32 */
-            readers: number;
-            /** Format: int32 */
-            given: number;
-            /** Format: int32 */
-            finished: number;
-            /** Format: int32 */
-            again: number;
-            now: components["schemas"]["DepthSpread"];
-            before: null | components["schemas"]["DepthSpread"];
-        };
-        WindowView: {
-            /** Format: uuid */
-            yearId: string;
-            year: string;
-            season: string;
-            last: null | string;
-            grades: components["schemas"]["WindowGrade"][];
-        };
-        WithdrawRequest: {
-            guardians: boolean;
-        };
-        Word: {
-            text: string;
-            part: string;
-            meaning: string;
-            example: string;
-        };
-        WordOfRecord: {
-            /** Format: int32 */
-            start: number;
-            /** Format: int32 */
-            length: number;
-            name: boolean;
-        };
-        /** @description One word that is not familiar, and what the text's depth owes to it. */
-        WordWhy: {
-            word: string;
-            /** Format: int32 */
-            times: number;
-            /** Format: int32 */
-            syllables: number;
-            /**
-             * Format: double
-             * @description How often it is used in speech, as a power of ten per thousand million words; 0 = not counted.
-             */
-            zipf: number;
-            /**
-             * Format: double
-             * @description Fathoms by which the text would be shallower with a familiar word of as many syllables instead.
-             */
-            adds: number;
-            /** @description Where it stands: start and end in the text's characters, one pair after the other. */
-            at: number[];
-        };
-        YearHead: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            /** Format: date */
-            firstDay: string;
-            /** Format: date */
-            lastDay: string;
-            /** Format: int32 */
-            classes: number;
-            /** Format: int32 */
-            openClasses: number;
-        };
-        YearRequest: {
-            name: string;
-            /** Format: date */
-            firstDay: string;
-            /** Format: date */
-            lastDay: string;
-            terms: components["schemas"]["TermRequest"][];
-            daysOff: string[];
-            /** Format: uuid */
-            id?: null | string;
-        };
-        YearView: {
-            /** Format: uuid */
-            id: string;
-            name: string;
-            /** Format: date */
-            firstDay: string;
-            /** Format: date */
-            lastDay: string;
-            terms: components["schemas"]["Term"][];
-            daysOff: string[];
-            /** Format: int32 */
-            schoolDays: number;
-        };
-        /**
-         * @description How hard a text is for one reader.
-         * @enum {unknown}
-         */
-        Zone: "Independent" | "Instructional" | "Frustration";
+  schemas: {
+    AccountView: {
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      sd: number;
+      mayJudge: boolean;
+      pieces: components['schemas']['PieceView'][];
+      surer: components['schemas']['SurerBy'][];
+      labels: components['schemas']['LabelView'][];
+      set: null | components['schemas']['SetLevelView'];
     };
-    responses: never;
-    parameters: never;
-    requestBodies: never;
-    headers: never;
-    pathItems: never;
+    /**
+     * @description How hard a text was for a reader who read it aloud.
+     * @enum {unknown}
+     */
+    AccuracyZone: 'Independent' | 'Instructional' | 'Frustration';
+    AddedReader: {
+      /** Format: uuid */
+      id: string;
+      userName: string;
+      secretKind: components['schemas']['SecretKind'];
+      secret: string;
+      /** Format: uuid */
+      changeId: null | string;
+    };
+    AdultSignIn: {
+      userName: string;
+      password: string;
+    };
+    AgainRequest: {
+      readerIds: null | string[];
+    };
+    AimView: {
+      classIds: string[];
+      groupIds: string[];
+      readerIds: string[];
+      grades: number[];
+    };
+    AnswerOfRecord: {
+      /** Format: uuid */
+      questionId: string;
+      right: boolean;
+    };
+    AnswerRequest: {
+      /** Format: uuid */
+      questionId: string;
+      picks: null | number[];
+      words: null | string;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      milliseconds: number;
+    };
+    AnswerView: {
+      /** Format: uuid */
+      questionId: string;
+      tries: components['schemas']['TryView'][];
+      mark: components['schemas']['AttemptMark'];
+      rushed: boolean;
+    };
+    AppliedListView: {
+      /** Format: uuid */
+      changeId: null | string;
+      done: components['schemas']['CheckedListView'];
+      added: components['schemas']['SignInRow'][];
+    };
+    AssignRequest: {
+      readerIds: string[];
+      /** Format: uuid */
+      textId: null | string;
+      /** Format: date */
+      dueOn: null | string;
+      /** Format: int32 */
+      attempts: number;
+      directions: null | string;
+      skipGiven: boolean;
+      versions: null | {
+        [key: string]: string;
+      };
+      guided: null | boolean;
+      aloud: null | boolean;
+      texts?: null | components['schemas']['TextToGive'][];
+    };
+    AssignedView: {
+      /** Format: uuid */
+      assignmentId: string;
+      /** Format: uuid */
+      changeId: string;
+      /** Format: int32 */
+      tickets: number;
+      /**
+       * Format: int32
+       * @default 1
+       */
+      texts: number;
+    };
+    AssignmentRow: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      classId: string;
+      /** Format: uuid */
+      textId: string;
+      title: string;
+      /** Format: date-time */
+      assignedAt: string;
+      /** Format: date */
+      dueOn: null | string;
+      /** Format: int32 */
+      attempts: number;
+      directions: string;
+      /** Format: int32 */
+      tickets: number;
+      /** Format: int32 */
+      waiting: number;
+      /** Format: int32 */
+      underWay: number;
+      /** Format: int32 */
+      done: number;
+      /** Format: int32 */
+      toMark: number;
+      /** Format: date-time */
+      correctedAt: null | string;
+      /** Format: double */
+      meanScore: null | number;
+      chosen: boolean;
+    };
+    AssignmentView: {
+      assignment: components['schemas']['AssignmentRow'];
+      tickets: components['schemas']['TicketRow'][];
+    };
+    AssistantsPrintRequest: {
+      allowed: boolean;
+    };
+    /**
+     * @description How the attempts at one question went.
+     * @enum {unknown}
+     */
+    AttemptMark: 'RightAtOnce' | 'AfterAnotherTry' | 'NotYet' | 'Unanswered';
+    BeginRequest: {
+      /** Format: uuid */
+      textId: string;
+      /** Format: uuid */
+      versionId: string;
+    };
+    BringRequest: {
+      name: string;
+      /** Format: byte */
+      file: string;
+      mine: boolean;
+      texts: components['schemas']['TakenText'][];
+    };
+    BroughtText: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      warnings: string[];
+    };
+    BulkRequest: {
+      readerIds: string[];
+      /** Format: int32 */
+      grade: null | number;
+      level: null | string;
+      levelSystem: null | string;
+      supports: null | components['schemas']['Supports'];
+      secretKind: null | components['schemas']['SecretKind'];
+      newSecrets: boolean;
+    };
+    CellProblemView: {
+      column: string;
+      reason: string;
+      stops: boolean;
+    };
+    Change: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      classId: null | string;
+      /** Format: date-time */
+      at: string;
+      by: string;
+      kind: string;
+      summary: string;
+      /** Format: date-time */
+      undoneAt: null | string;
+    };
+    ChartEffect: {
+      /** Format: int32 */
+      readers: number;
+      sentences: string[];
+    };
+    ChartRequest: {
+      ownColumns: string[];
+      rows: components['schemas']['ChartRow'][];
+      /** Format: int32 */
+      version: number;
+    };
+    ChartRow: {
+      label: string;
+      schoolYear: string;
+      ages: string;
+      /** Format: double */
+      depth: number;
+      own: string[];
+    };
+    ChartView: {
+      ownColumns: string[];
+      rows: components['schemas']['ChartRow'][];
+      usual: boolean;
+      /** Format: int32 */
+      version: number;
+    };
+    CheckChanged: {
+      /** Format: uuid */
+      changeId: null | string;
+      sentence: string;
+    };
+    CheckChoices: {
+      usual: components['schemas']['PartPlanView'][];
+      grades: components['schemas']['ExpectedRow'][];
+      colleagues: components['schemas']['ColleagueChoice'][];
+      passages: components['schemas']['FormPassage'][];
+    };
+    /**
+     * @description A section of a level check, in the order in which sections make sense.
+     * @enum {unknown}
+     */
+    CheckPart: 'WordReading' | 'WordMeaning' | 'Maze' | 'Passages';
+    CheckReadersRequest: {
+      readerIds: string[];
+    };
+    CheckRequest: {
+      /** Format: int32 */
+      revision: number;
+      staffTitle: null | string;
+      readerTitle: null | string;
+      directions: null | string;
+      season: null | string;
+      plan: null | components['schemas']['PlanView'];
+      for: null | components['schemas']['AimView'];
+      /** Format: date */
+      opensOn: null | string;
+      /** Format: date */
+      closesOn: null | string;
+      draft: boolean;
+      colleagues: null | string[];
+    };
+    CheckRow: {
+      /** Format: uuid */
+      id: string;
+      season: null | string;
+      staffTitle: string;
+      readerTitle: string;
+      draft: boolean;
+      /** Format: date */
+      opensOn: null | string;
+      /** Format: date */
+      closesOn: null | string;
+      /** Format: date-time */
+      closedAt: null | string;
+      by: string;
+      /** Format: date-time */
+      madeAt: string;
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      finished: number;
+      /** Format: int32 */
+      open: number;
+    };
+    /**
+     * @description Where a check starts looking for a reader's level.
+     * @enum {unknown}
+     */
+    CheckStart: 'OwnLevel' | 'Band';
+    CheckView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      revision: number;
+      staffTitle: string;
+      readerTitle: string;
+      directions: string;
+      season: null | string;
+      plan: components['schemas']['PlanView'];
+      for: components['schemas']['AimView'];
+      /** Format: date */
+      opensOn: null | string;
+      /** Format: date */
+      closesOn: null | string;
+      draft: boolean;
+      over: boolean;
+      gone: boolean;
+      by: string;
+      /** Format: date-time */
+      madeAt: string;
+      mayChange: boolean;
+      begun: boolean;
+      colleagues: components['schemas']['ColleagueView'][];
+      sittings: components['schemas']['SittingView'][];
+      setAside: components['schemas']['SittingSetAside'][];
+    };
+    CheckedListView: {
+      rows: components['schemas']['CheckedRowView'][];
+      /** Format: int32 */
+      new: number;
+      /** Format: int32 */
+      joins: number;
+      /** Format: int32 */
+      changed: number;
+      /** Format: int32 */
+      unchanged: number;
+      /** Format: int32 */
+      kept: number;
+      /**
+       * Format: int32
+       * @default 0
+       */
+      asked: number;
+    };
+    CheckedRowView: {
+      fate: components['schemas']['RowFate'];
+      problems: components['schemas']['CellProblemView'][];
+      twins: components['schemas']['TwinView'][];
+    };
+    ChildReading: {
+      title: string;
+      /** Format: date-time */
+      handedInAt: null | string;
+      /** Format: date */
+      dueOn: null | string;
+      /** Format: double */
+      score: null | number;
+      /** Format: double */
+      minutes: number;
+    };
+    ChildView: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      /** Format: int32 */
+      grade: number;
+      level: string;
+      trend: string;
+      readings: components['schemas']['ChildReading'][];
+      goals: components['schemas']['GoalStandingView'][];
+    };
+    /** @description One choice, one thing to put in order, or one half of a pair. */
+    Choice: {
+      /** @description Empty for a second half that belongs to nothing, which is there to be left over. */
+      text: string;
+      /** @description Of single and multiple choice only. */
+      right: boolean;
+      /** @description Why it is right, or what went wrong. */
+      reason: string;
+      /** @description What belongs to it, in a match. */
+      match?: null | string;
+    };
+    /**
+     * @description How deep a text may be that a reader chooses.
+     * @enum {unknown}
+     */
+    ChoiceDepth: 'WithinReach' | 'OrEasier' | 'Any';
+    ChoiceRulesRequest: {
+      open: boolean;
+      depth: null | components['schemas']['ChoiceDepth'];
+      fiction: null | boolean;
+      without: null | string[];
+      /** Format: int32 */
+      mostOpen: null | number;
+    };
+    ChoiceRulesView: {
+      open: boolean;
+      depth: components['schemas']['ChoiceDepth'];
+      fiction: null | boolean;
+      without: string[];
+      /** Format: int32 */
+      mostOpen: number;
+      topics: string[];
+      /** Format: int32 */
+      fewest: number;
+      /** Format: int32 */
+      most: number;
+    };
+    ChoicesView: {
+      open: boolean;
+      /** Format: int32 */
+      left: number;
+      offers: components['schemas']['OfferView'][];
+    };
+    ChosenView: {
+      /** Format: uuid */
+      ticketId: string;
+    };
+    ClassAdultRequest: {
+      /** Format: uuid */
+      adultId: string;
+      role: string;
+    };
+    ClassAdultRow: {
+      /** Format: uuid */
+      adultId: string;
+      name: string;
+      role: string;
+      leftSchool: boolean;
+    };
+    ClassDetailsRequest: {
+      name: string;
+      /** Format: date */
+      firstDay: null | string;
+      /** Format: date */
+      lastDay: null | string;
+    };
+    ClassHead: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      code: string;
+      role: string;
+      closed: boolean;
+      /** Format: int32 */
+      readers: number;
+    };
+    ClassRosterView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      code: string;
+      /** Format: date */
+      firstDay: null | string;
+      /** Format: date */
+      lastDay: null | string;
+      closed: boolean;
+      yearName: string;
+      mayChange: boolean;
+      systems: string[];
+      members: components['schemas']['MemberView'][];
+      former: components['schemas']['MemberView'][];
+      adults: components['schemas']['ClassAdultRow'][];
+      joinings: components['schemas']['JoiningRow'][];
+      askedOfUs: components['schemas']['TakingIn'][];
+      weAsked: components['schemas']['TakingIn'][];
+      /** Format: date-time */
+      guessing: null | string;
+      assistantsPrint: boolean;
+    };
+    ClassView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      code: string;
+      /** Format: date */
+      today: string;
+      term: null | components['schemas']['TermView'];
+      readers: components['schemas']['RosterView'][];
+      texts: components['schemas']['TextInUse'][];
+      groups: components['schemas']['GroupRow'][];
+      levelChart: components['schemas']['LevelRowView'][];
+      ownColumns: string[];
+      part: null | string;
+      mayChangeRoster: boolean;
+      /** Format: double */
+      zoneLow: number;
+      /** Format: double */
+      zoneHigh: number;
+    };
+    CloseRequest: {
+      closed: boolean;
+    };
+    CodeView: {
+      className: string;
+      tiles: components['schemas']['Tile'][];
+      pictures: string[];
+    };
+    ColleagueChoice: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+    };
+    ColleagueView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+    };
+    ConfirmRequest: {
+      token: string;
+    };
+    CopiesMade: {
+      /** Format: int32 */
+      made: number;
+      taken: string[];
+    };
+    CopyClassRequest: {
+      name: string;
+      withReaders: boolean;
+      /** Format: uuid */
+      id?: null | string;
+    };
+    CopyTextRequest: {
+      /** Format: uuid */
+      id: null | string;
+    };
+    CopyView: {
+      /** Format: uuid */
+      id: string;
+      code: string;
+      title: string;
+      /** Format: uuid */
+      textId: null | string;
+      /** Format: uuid */
+      readerId: null | string;
+      reader: null | string;
+      /** Format: date-time */
+      lentAt: null | string;
+      /** Format: date */
+      dueOn: null | string;
+      late: boolean;
+    };
+    /**
+     * @description Whether a goal will be reached.
+     * @enum {unknown}
+     */
+    Course: 'Reached' | 'OnCourse' | 'SlightlyBehind' | 'Behind';
+    DeckRequest: {
+      /** Format: int32 */
+      revision: number;
+      name: string;
+      mine: boolean;
+      words: components['schemas']['DeckWord'][];
+    };
+    DeckView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      owner: null | string;
+      own: boolean;
+      mine: boolean;
+      mayChange: boolean;
+      /** Format: int32 */
+      revision: number;
+      /** Format: date-time */
+      changedAt: string;
+      words: components['schemas']['DeckWord'][];
+      rounds: number[];
+    };
+    /** @description A word to practise. */
+    DeckWord: {
+      text: string;
+      part: string;
+      /** @description In words that are easier than the word. */
+      meaning: string;
+      /** @description A sentence that uses it; may be empty. */
+      example: string;
+    };
+    DeleteRequest: {
+      name: string;
+    };
+    DepthDay: {
+      /** Format: date */
+      day: string;
+      /** Format: double */
+      mean: number;
+      /** Format: double */
+      sd: number;
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      high: number;
+    };
+    /** @description Depths of many readers, as a school may see them. */
+    DepthSpread: {
+      /**
+       * Format: int32
+       * @description How many there are.
+       */
+      readers: number;
+      /**
+       * Format: double
+       * @description A tenth lie below, fm; null where there are too few readers to show.
+       */
+      low: null | number;
+      /**
+       * Format: double
+       * @description A quarter lie below.
+       */
+      quarter: null | number;
+      /**
+       * Format: double
+       * @description Half lie below.
+       */
+      middle: null | number;
+      /**
+       * Format: double
+       * @description Three quarters lie below.
+       */
+      threeQuarters: null | number;
+      /**
+       * Format: double
+       * @description Nine tenths lie below.
+       */
+      high: null | number;
+    };
+    DeskAnswer: {
+      what: string;
+      /** Format: uuid */
+      readerId: null | string;
+      reader: null | string;
+      copy: null | components['schemas']['CopyView'];
+    };
+    DeskRequest: {
+      typed: string;
+      /** Format: uuid */
+      readerId: null | string;
+      /** Format: int32 */
+      days: number;
+    };
+    DetailsRequest: {
+      givenName: string;
+      familyName: null | string;
+      /** Format: int32 */
+      grade: number;
+      homeLanguage: null | string;
+      guardianMail: null | string;
+      supports: components['schemas']['Supports'];
+      before: null | components['schemas']['SeenDetails'];
+    };
+    DiscardRequest: {
+      gone: boolean;
+    };
+    DraftFileView: {
+      texts: components['schemas']['DraftTextView'][];
+      notes: string[];
+    };
+    DraftOfRecord: {
+      marks: components['schemas']['MarkOfRecord'][];
+      /** Format: int32 */
+      lastWord: null | number;
+      /** Format: double */
+      seconds: number;
+      /** Format: int32 */
+      pauses: number;
+      /** Format: double */
+      sure: number;
+      figures: components['schemas']['FiguresOfRecord'];
+      times: number[][];
+    };
+    DraftPictureView: {
+      name: string;
+      alt: string;
+      type: null | string;
+      /** Format: byte */
+      bytes: null | string;
+    };
+    DraftTextView: {
+      /** Format: int32 */
+      number: number;
+      title: string;
+      kind: string;
+      topic: string;
+      fiction: boolean;
+      start: string;
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      versions: number;
+      /** Format: int32 */
+      questions: number;
+      /** Format: double */
+      depth: null | number;
+      /** Format: double */
+      depthError: null | number;
+      gradeLabel: null | string;
+      remarks: components['schemas']['RemarkView'][];
+      suggestedWords: components['schemas']['SuggestedWord'][];
+      pictures: components['schemas']['DraftPictureView'][];
+    };
+    DraftView: {
+      rows: components['schemas']['ListRowView'][];
+      /** Format: date-time */
+      savedAt: null | string;
+    };
+    /** @enum {unknown} */
+    EarlierReading: 'Given' | 'UnderWay' | 'Read' | 'InLevelCheck';
+    EndingsView: {
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      ofReaders: number;
+      /** Format: int32 */
+      adults: number;
+      /** Format: int32 */
+      ofAdults: number;
+      /** Format: int32 */
+      classes: number;
+      /** Format: int32 */
+      ofClasses: number;
+      /** Format: int32 */
+      type: null | number;
+    };
+    ExpectedRow: {
+      grade: string;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      wordReading: number;
+      /** Format: double */
+      wordMeaning: number;
+      /** Format: double */
+      passage: number;
+    };
+    FacetValue: {
+      value: string;
+      /** Format: int32 */
+      count: number;
+    };
+    FacetView: {
+      name: string;
+      values: components['schemas']['FacetValue'][];
+    };
+    FiguresOfRecord: {
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      errors: number;
+      /** Format: int32 */
+      selfCorrections: number;
+      /** Format: int32 */
+      repetitions: number;
+      /** Format: double */
+      accuracy: number;
+      /** Format: double */
+      wordsPerError: null | number;
+      /** Format: double */
+      selfCorrectionRatio: null | number;
+      /** Format: double */
+      wordsCorrectPerMinute: number;
+      /** Format: int32 */
+      pauses: number;
+      zone: components['schemas']['AccuracyZone'];
+      /** Format: int32 */
+      percentile: null | number;
+      /** Format: int32 */
+      middle: null | number;
+      season: components['schemas']['Season'];
+      /** Format: double */
+      retelling: null | number;
+    };
+    FileRequest: {
+      name: string;
+      /** Format: byte */
+      file: string;
+    };
+    FirstRunRequest: {
+      schoolName: string;
+      timeZone: string;
+      name: string;
+      userName: string;
+      password: string;
+      /** Format: date */
+      yearFirstDay: string;
+      /** Format: date */
+      yearLastDay: string;
+    };
+    FitRequest: {
+      readerIds: string[];
+      textIds: string[];
+    };
+    FitView: {
+      /** Format: uuid */
+      textId: string;
+      /** Format: uuid */
+      readerId: string;
+      /** Format: uuid */
+      versionId: string;
+      version: string;
+      /** Format: double */
+      versionDepth: number;
+      /** Format: int32 */
+      forecast: number;
+      zone: components['schemas']['Zone'];
+      before: null | components['schemas']['EarlierReading'];
+      versions: components['schemas']['VersionFit'][];
+    };
+    FormPassage: {
+      /** Format: uuid */
+      versionId: string;
+      title: string;
+      /** Format: double */
+      depth: number;
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      questions: number;
+    };
+    FormulaView: {
+      formula: string;
+      /** Format: double */
+      grade: number;
+      /** Format: double */
+      weight: number;
+    };
+    Found: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      familyName: string;
+      userName: string;
+      /** Format: int32 */
+      grade: number;
+      leftSchool: boolean;
+      classes: string;
+      asks: boolean;
+    };
+    GoalLine: {
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      wordsSoFar: number;
+      /** Format: double */
+      meanScore: null | number;
+      /** Format: int32 */
+      quizzes: number;
+      /** Format: double */
+      suggestedWords: number;
+      /** Format: double */
+      suggestedComprehension: number;
+      goals: components['schemas']['GoalStandingView'][];
+    };
+    GoalStandingView: {
+      kind: string;
+      /** Format: double */
+      target: number;
+      /** Format: double */
+      done: number;
+      /** Format: double */
+      dueNow: number;
+      /** Format: double */
+      chance: number;
+      course: components['schemas']['Course'];
+      /** Format: date-time */
+      setAt: string;
+    };
+    GoalTarget: {
+      /** Format: uuid */
+      readerId: string;
+      /** Format: double */
+      comprehension: null | number;
+      /** Format: double */
+      words: null | number;
+    };
+    GoalsView: {
+      term: null | components['schemas']['TermView'];
+      /** Format: int32 */
+      minutesADay: number;
+      /** Format: int32 */
+      schoolDaysLeft: number;
+      lines: components['schemas']['GoalLine'][];
+    };
+    GoesAlong: {
+      what: string;
+      /** Format: int32 */
+      count: number;
+    };
+    GoneRequest: {
+      gone: boolean;
+    };
+    GroupRow: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: int32 */
+      position: number;
+      /** Format: date-time */
+      formedAt: string;
+      readerIds: string[];
+    };
+    GuardianRow: {
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      guardianMail: null | string;
+      guardians: string;
+      /** Format: date-time */
+      codeUntil: null | string;
+      codeUsed: boolean;
+      codeWithdrawn: boolean;
+    };
+    GuardiansInvited: {
+      /** Format: int32 */
+      sent: number;
+    };
+    HandOverRequest: {
+      /** Format: uuid */
+      classId: string;
+    };
+    HandedOver: {
+      teacherName: string;
+      className: string;
+      code: string;
+    };
+    ImportConsent: {
+      /** Format: int32 */
+      typed: null | number;
+    };
+    ImportPreview: {
+      print: string;
+      counts: components['schemas']['KindCounts'][];
+      /** Format: int32 */
+      moved: number;
+      /** Format: int32 */
+      linked: number;
+      lines: components['schemas']['PreviewLine'][];
+      /** Format: int32 */
+      linesInAll: number;
+      problems: components['schemas']['ProblemLine'][];
+      /** Format: int32 */
+      stopped: number;
+      /** Format: int32 */
+      noted: number;
+      orgs: components['schemas']['OrgLine'][];
+      /** Format: int32 */
+      steps: number;
+      source: string;
+      asksOrg: boolean;
+      endings: components['schemas']['EndingsView'];
+    };
+    ImportRow: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date-time */
+      madeAt: string;
+      state: components['schemas']['ImportState'];
+      /** Format: uuid */
+      changeId: null | string;
+    };
+    /**
+     * @description Where a roster file stands.
+     * @enum {unknown}
+     */
+    ImportState: 'Waiting' | 'Working' | 'Ready' | 'Applied' | 'Failed' | 'Undone';
+    ImportView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date-time */
+      madeAt: string;
+      org: null | string;
+      state: components['schemas']['ImportState'];
+      /** Format: double */
+      progress: number;
+      stage: string;
+      preview: null | components['schemas']['ImportPreview'];
+      error: null | string;
+      /** Format: uuid */
+      changeId: null | string;
+      mends: components['schemas']['MendRow'][];
+    };
+    ImportWish: {
+      org: null | string;
+      mends: components['schemas']['MendRow'][];
+    };
+    ImportsView: {
+      imports: components['schemas']['ImportRow'][];
+      source: null | string;
+    };
+    InsteadView: {
+      asked: string;
+      instead: string;
+    };
+    InviteGuardiansRequest: {
+      readerIds: string[];
+    };
+    InviteRequest: {
+      name: string;
+      mail: null | string;
+      lead: boolean;
+      post?: null | components['schemas']['Post'];
+      /** Format: uuid */
+      id?: null | string;
+    };
+    InvitedView: {
+      /** Format: uuid */
+      adultId: string;
+      name: string;
+      userName: string;
+      link: string;
+      mailed: boolean;
+      /** Format: date-time */
+      until: string;
+      /** Format: uuid */
+      changeId: null | string;
+    };
+    JoinDecision: {
+      accept: boolean;
+      /** Format: uuid */
+      sameAs: null | string;
+      /** Format: int32 */
+      grade: number;
+    };
+    JoinRequest: {
+      /** Format: uuid */
+      id: string;
+      code: string;
+      givenName: string;
+      familyName: null | string;
+    };
+    JoiningRow: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      familyName: string;
+      /** Format: date-time */
+      askedAt: string;
+    };
+    JsonElement: unknown;
+    JudgementRequest: {
+      level: string;
+      system: null | string;
+      /** Format: double */
+      sd: number;
+      reason: null | string;
+      /** Format: uuid */
+      id?: null | string;
+    };
+    KeepMazeRequest: {
+      /** Format: int32 */
+      draft: number;
+    };
+    KeepRequest: {
+      /** Format: int32 */
+      revision: number;
+      marks: null | components['schemas']['MarkOfRecord'][];
+      /** Format: double */
+      seconds: number;
+      /** Format: int32 */
+      lastWord: null | number;
+      /** Format: int32 */
+      pauses: number;
+      retelling: null | {
+        [key: string]: number;
+      };
+      answers: null | components['schemas']['AnswerOfRecord'][];
+      note: null | string;
+      /** Format: date-time */
+      readAt: null | string;
+      done: boolean;
+    };
+    KindCounts: {
+      kind: string;
+      /** Format: int32 */
+      added: number;
+      /** Format: int32 */
+      changed: number;
+      /** Format: int32 */
+      ended: number;
+      /** Format: int32 */
+      back: number;
+    };
+    LabelView: {
+      system: string;
+      label: string;
+    };
+    LeaveOutRequest: {
+      ids: string[];
+      reason: null | string;
+    };
+    LevelRowView: {
+      grade: string;
+      schoolYear: string;
+      ages: string;
+      /** Format: double */
+      depth: number;
+      own: string[];
+    };
+    LibraryAnswer: {
+      /** Format: int32 */
+      all: number;
+      /** Format: int32 */
+      for: number;
+      rows: components['schemas']['LibraryRow'][];
+      facets: components['schemas']['FacetView'][];
+      instead: components['schemas']['InsteadView'][];
+      partly: boolean;
+    };
+    LibraryRow: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      kind: string;
+      topic: string;
+      fiction: boolean;
+      blurb: string;
+      /** Format: int32 */
+      questions: number;
+      /** Format: int32 */
+      deck: number;
+      whose: string;
+      mine: boolean;
+      /** Format: int32 */
+      fits: number;
+      /** Format: int32 */
+      readHere: number;
+      /** Format: int32 */
+      used: number;
+      /** Format: double */
+      minutes: number;
+      versions: components['schemas']['LibraryVersion'][];
+    };
+    LibraryVersion: {
+      /** Format: uuid */
+      id: string;
+      label: string;
+      /** Format: int32 */
+      words: number;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      depthError: number;
+    };
+    ListFilter: {
+      asked: string;
+    };
+    ListRequest: {
+      rows: components['schemas']['ListRowView'][];
+      levelSystem: string;
+    };
+    ListRowView: {
+      sourceId: null | string;
+      givenName: null | string;
+      familyName: null | string;
+      grade: null | string;
+      level: null | string;
+      class: null | string;
+      guardianMail: null | string;
+      homeLanguage: null | string;
+      /** Format: uuid */
+      sameAs: null | string;
+    };
+    /** @description A sentence of the text with its words, for showing what makes a text hard. */
+    LongSentence: {
+      sentence: string;
+      /** Format: int32 */
+      words: number;
+    };
+    Look: {
+      /** Format: date-time */
+      at: string;
+      by: null | string;
+      what: string;
+      reader: null | string;
+      note: string;
+    };
+    MadeClass: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      changeId: null | string;
+    };
+    MadeImport: {
+      /** Format: uuid */
+      id: string;
+    };
+    /**
+     * @description What happened to a word, in the terms of running records.
+     * @enum {unknown}
+     */
+    MarkKind: 'Correct' | 'Substitution' | 'Omission' | 'Insertion' | 'Repetition' | 'SelfCorrection' | 'Told';
+    MarkOfRecord: {
+      /** Format: int32 */
+      index: number;
+      kind: components['schemas']['MarkKind'];
+      heard: string;
+      used: string;
+      /** Format: int32 */
+      span: number;
+      doubt: boolean;
+    };
+    MarkRequest: {
+      /** Format: int32 */
+      mark: number;
+      comment: null | string;
+    };
+    MarkView: {
+      /** Format: date-time */
+      at: string;
+      what: string;
+      /** Format: double */
+      place: number;
+      note: string;
+      /** Format: uuid */
+      ticketId: null | string;
+      /** Format: double */
+      moved: null | number;
+    };
+    MarkedView: {
+      state: components['schemas']['TicketState'];
+    };
+    /** @description A piece of a maze passage: words as they are, or a choice of three. */
+    MazePiece: {
+      /** @description The words; for a choice, what stands between it and the word before. */
+      text: string;
+      /** @description Three words in the order they are shown; empty where nothing is to be chosen. */
+      choices: string[];
+      /**
+       * Format: int32
+       * @description Which of them belongs there.
+       */
+      right: number;
+    };
+    MazeView: {
+      /** Format: int32 */
+      draft: number;
+      pieces: components['schemas']['MazePiece'][];
+      kept: boolean;
+      by: null | string;
+      /** Format: date-time */
+      at: null | string;
+    };
+    MeasureRequest: {
+      text: string;
+      /** Format: double */
+      sentenceLength: null | number;
+      /** Format: double */
+      unfamiliar: null | number;
+      taught?: null | string[];
+    };
+    MeasureView: {
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      sentences: number;
+      /** Format: int32 */
+      syllables: number;
+      /** Format: int32 */
+      distinctWords: number;
+      /** Format: double */
+      fleschKincaidGrade: number;
+      /** Format: double */
+      spache: number;
+      /** Format: double */
+      daleChall: number;
+      /** Format: double */
+      gradeEquivalent: number;
+      /** Format: double */
+      rarityGrades: number;
+      short: boolean;
+      formulas: components['schemas']['FormulaView'][];
+      rarestWords: string[];
+      longestSentences: components['schemas']['LongSentence'][];
+    };
+    MeasuredView: {
+      /** Format: double */
+      depth: null | number;
+      /** Format: double */
+      depthError: null | number;
+      gradeLabel: null | string;
+      plain: string;
+      measure: null | components['schemas']['MeasureView'];
+      why: null | components['schemas']['TextWhy'];
+      remarks: components['schemas']['RemarkView'][];
+      patterns: components['schemas']['PatternUseView'][];
+      breaks: components['schemas']['PatternBreak'][];
+      /** Format: double */
+      ifChanged: null | number;
+    };
+    MemberView: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      familyName: string;
+      userName: string;
+      /** Format: int32 */
+      grade: number;
+      homeLanguage: null | string;
+      guardianMail: null | string;
+      secretKind: components['schemas']['SecretKind'];
+      supports: components['schemas']['Supports'];
+      fromSource: boolean;
+      /** Format: date-time */
+      signedInAt: null | string;
+      /** Format: date */
+      since: string;
+      /** Format: date */
+      until: null | string;
+      /** Format: int32 */
+      guardians: number;
+    };
+    MendRow: {
+      file: string;
+      /** Format: int32 */
+      line: number;
+      column: null | string;
+      value: null | string;
+    };
+    MergeRequest: {
+      /** Format: uuid */
+      otherId: string;
+    };
+    MoveRequest: {
+      readerIds: string[];
+      /** Format: uuid */
+      toClassId: string;
+    };
+    MyAnswerRequest: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      item: number;
+      picks: null | number[];
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      milliseconds: number;
+    };
+    MyAttempt: {
+      /** Format: uuid */
+      answerId: string;
+      picks: number[];
+      words: string;
+      correct: null | boolean;
+      /** Format: int32 */
+      fitting: number;
+      /** Format: int32 */
+      of: number;
+      reason: string;
+    };
+    MyCheck: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      /** Format: date */
+      closesOn: null | string;
+      begun: boolean;
+      /** Format: int32 */
+      left: number;
+    };
+    MyCheckView: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      directions: string;
+      parts: components['schemas']['MyPart'][];
+      now: null | components['schemas']['CheckPart'];
+      stage: null | components['schemas']['MyStage'];
+      /** Format: double */
+      left: number;
+      timerShown: boolean;
+      oneChoice: boolean;
+      tomorrow: boolean;
+      /**
+       * Format: int32
+       * @default 0
+       */
+      refused: number;
+    };
+    MyItem: {
+      kind: components['schemas']['QuestionKind'];
+      stem: string;
+      choices: string[];
+      rights: string[];
+      /** Format: int32 */
+      wanted: number;
+    };
+    MyPart: {
+      part: components['schemas']['CheckPart'];
+      state: components['schemas']['PartState'];
+    };
+    MyPicks: {
+      /** Format: int32 */
+      item: number;
+      picks: number[];
+    };
+    MyQuestion: {
+      /** Format: uuid */
+      id: string;
+      kind: components['schemas']['QuestionKind'];
+      stem: string;
+      choices: string[];
+      rights: string[];
+      /** Format: int32 */
+      wanted: number;
+      evidence: boolean;
+      /** Format: int32 */
+      after: null | number;
+      attempts: components['schemas']['MyAttempt'][];
+      mayTry: boolean;
+    };
+    MyRecording: {
+      /** Format: uuid */
+      id: string;
+      /** Format: double */
+      seconds: number;
+      marked: boolean;
+    };
+    MyResult: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      /** Format: double */
+      score: number;
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      questions: number;
+      lines: components['schemas']['MyResultLine'][];
+    };
+    MyResultLine: {
+      stem: string;
+      mark: components['schemas']['AttemptMark'];
+      written: boolean;
+      myAnswer: null | string;
+      rightAnswer: null | string;
+      reason: string;
+      proof: null | string;
+      /** Format: int32 */
+      points: null | number;
+      comment: string;
+    };
+    MyStage: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      place: number;
+      title: string;
+      /** Format: double */
+      depth: number;
+      pages: string[][];
+      sentences: string[][];
+      items: components['schemas']['MyItem'][];
+      answers: components['schemas']['MyPicks'][];
+      /** Format: double */
+      seconds: number;
+    };
+    MyTicket: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      blurb: string;
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      pages: number;
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      questions: number;
+      /** Format: int32 */
+      answered: number;
+      state: components['schemas']['TicketState'];
+      /** Format: date */
+      dueOn: null | string;
+      directions: string;
+      /** Format: double */
+      score: null | number;
+      /** Format: date-time */
+      handedInAt: null | string;
+      chosen: boolean;
+      aloud: boolean;
+    };
+    MyWord: {
+      text: string;
+      part: string;
+      meaning: string;
+      example: string;
+    };
+    MyWork: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      state: components['schemas']['TicketState'];
+      /** Format: int32 */
+      attempts: number;
+      /** Format: int32 */
+      page: number;
+      directions: string;
+      /** Format: double */
+      depth: number;
+      pages: string[][];
+      words: components['schemas']['MyWord'][];
+      questions: components['schemas']['MyQuestion'][];
+      guided: components['schemas']['MyQuestion'][];
+      sentences: string[][];
+      sound: boolean;
+      aloud: boolean;
+      recording: null | components['schemas']['MyRecording'];
+    };
+    NewClassRequest: {
+      name: string;
+      /** Format: date */
+      firstDay: null | string;
+      /** Format: date */
+      lastDay: null | string;
+      /** Format: uuid */
+      id?: null | string;
+    };
+    NewCopiesRequest: {
+      /** Format: uuid */
+      textId: null | string;
+      title: string;
+      codes: string[];
+    };
+    NewGroup: {
+      name: string;
+      readerIds: string[];
+    };
+    NewReaderRequest: {
+      givenName: string;
+      familyName: null | string;
+      /** Format: int32 */
+      grade: number;
+      /** Format: double */
+      level: number;
+      guardianMail: null | string;
+      /** Format: uuid */
+      id?: null | string;
+    };
+    OfferView: {
+      /** Format: uuid */
+      textId: string;
+      title: string;
+      kind: string;
+      topic: string;
+      blurb: string;
+      /** Format: int32 */
+      words: number;
+      /** Format: int32 */
+      questions: number;
+      zone: components['schemas']['Zone'];
+    };
+    OralView: {
+      /** Format: int32 */
+      grade: number;
+      records: components['schemas']['RecordRow'][];
+      practice: components['schemas']['PracticeRow'][];
+      mayTake: boolean;
+    };
+    OrgLine: {
+      id: string;
+      name: string;
+      type: string;
+    };
+    OtherSchoolView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+    };
+    OwnQuestion: {
+      /** Format: uuid */
+      id: null | string;
+      kind: components['schemas']['QuestionKind'];
+      strand: components['schemas']['Strand'];
+      stem: string;
+      choices: null | components['schemas']['Choice'][];
+      proofs: null | {
+        [key: string]: string;
+      };
+      evidence: boolean;
+      /** Format: double */
+      offset: number;
+      after: null | {
+        [key: string]: number;
+      };
+      rubric: null | components['schemas']['Rubric'];
+    };
+    OwnTextRequest: {
+      /** Format: int32 */
+      revision: number;
+      title: string;
+      kind: string;
+      topic: string;
+      fiction: boolean;
+      spelling: string;
+      blurb: string;
+      season: string;
+      mine: boolean;
+      note: null | string;
+      versions: components['schemas']['OwnVersion'][];
+      words: components['schemas']['Word'][];
+      /** Format: uuid */
+      id?: null | string;
+    };
+    OwnVersion: {
+      /** Format: uuid */
+      id: null | string;
+      label: string;
+      body: string;
+    };
+    /**
+     * @description What a finished part can be trusted for.
+     * @enum {unknown}
+     */
+    PartFlag: 'Fine' | 'Rushed' | 'Thin' | 'Missing';
+    PartPlanView: {
+      part: components['schemas']['CheckPart'];
+      /** Format: int32 */
+      minutes: number;
+      /** Format: double */
+      skipBelow: null | number;
+      /** Format: double */
+      skipAbove: null | number;
+      skipMastered: boolean;
+      skipUndecoding: boolean;
+    };
+    /**
+     * @description How a part of a level check stands for one reader.
+     * @enum {unknown}
+     */
+    PartState: 'Waiting' | 'UnderWay' | 'Done' | 'Skipped';
+    PartView: {
+      /** Format: uuid */
+      id: string;
+      part: components['schemas']['CheckPart'];
+      state: components['schemas']['PartState'];
+      flag: components['schemas']['PartFlag'];
+      note: string;
+      /** Format: int32 */
+      rounds: number;
+      /** Format: int32 */
+      answered: number;
+      /** Format: int32 */
+      asked: number;
+      /** Format: int32 */
+      correct: number;
+      /** Format: int32 */
+      rushed: number;
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      score: null | number;
+    };
+    PassRequest: {
+      token: string;
+      userName: null | string;
+      password: null | string;
+    };
+    PassView: {
+      purpose: string;
+      name: string;
+      userName: string;
+      rules: string;
+    };
+    PassesRequest: {
+      adultIds: string[];
+    };
+    PasswordRequest: {
+      old: string;
+      new: string;
+    };
+    /** @description A word that a set of patterns does not open, and which patterns it still needs; none for words that are not said as they are spelt. */
+    PatternBreak: {
+      word: string;
+      /** Format: int32 */
+      times: number;
+      needs: string[];
+    };
+    PatternUseView: {
+      key: string;
+      name: string;
+      /** Format: int32 */
+      times: number;
+      words: string[];
+    };
+    PatternView: {
+      key: string;
+      name: string;
+      /** Format: int32 */
+      stage: number;
+      example: string;
+    };
+    PieceView: {
+      ids: string[];
+      /** Format: date-time */
+      at: string;
+      what: string;
+      note: string;
+      /** Format: uuid */
+      ticketId: null | string;
+      /** Format: int32 */
+      counted: number;
+      leftOut: string[];
+      /** Format: double */
+      moved: number;
+      /** Format: double */
+      after: null | number;
+      /** Format: double */
+      sdAfter: null | number;
+      reason: null | string;
+      may: boolean;
+      /** Format: uuid */
+      recordId: null | string;
+    };
+    PlacementView: {
+      /** Format: uuid */
+      readerId: string;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      away: number;
+      /** Format: int32 */
+      nearestOther: number;
+      /** Format: double */
+      otherAway: number;
+      need: null | components['schemas']['Strand'];
+    };
+    PlanView: {
+      parts: components['schemas']['PartPlanView'][];
+      start: components['schemas']['CheckStart'];
+      /** Format: double */
+      from: number;
+      /** Format: double */
+      to: number;
+      timerShown: boolean;
+      /** Format: int32 */
+      mostPassages: number;
+      /** Format: double */
+      sureAt: number;
+      aPartADay: boolean;
+      form: string[];
+    };
+    /**
+     * @description What a member of staff is at the school: a teacher, or somebody who helps one.
+     * @enum {unknown}
+     */
+    Post: 'Teacher' | 'Assistant';
+    PracticeRow: {
+      word: string;
+      /** Format: int32 */
+      missed: number;
+      /** Format: int32 */
+      met: number;
+      /** Format: int32 */
+      corrected: number;
+      /** Format: date-time */
+      lastMissed: string;
+      said: string[];
+    };
+    PreviewLine: {
+      kind: string;
+      what: string;
+      name: string;
+      detail: string;
+    };
+    ProblemLine: {
+      file: string;
+      /** Format: int32 */
+      line: number;
+      column: string;
+      value: string;
+      reason: string;
+      stops: boolean;
+    };
+    ProposalRequest: {
+      /** Format: int32 */
+      groups: number;
+      /** Format: int32 */
+      smallest: number;
+      /** Format: int32 */
+      largest: number;
+    };
+    ProposalView: {
+      groups: components['schemas']['ProposedGroup'][];
+      /** Format: double */
+      cost: number;
+      provenBest: boolean;
+      /** Format: double */
+      gap: number;
+    };
+    ProposedGroup: {
+      name: string;
+      /** Format: uuid */
+      middleReaderId: string;
+      /** Format: double */
+      shallowest: number;
+      /** Format: double */
+      deepest: number;
+      readers: components['schemas']['PlacementView'][];
+    };
+    /**
+     * @description How a question is answered.
+     * @enum {unknown}
+     */
+    QuestionKind: 'Single' | 'Multiple' | 'Order' | 'Match' | 'Sentence' | 'Short' | 'Long';
+    QuestionOfRecord: {
+      /** Format: uuid */
+      id: string;
+      strand: components['schemas']['Strand'];
+      stem: string;
+      rightAnswers: string[];
+    };
+    QuestionUse: {
+      /** Format: uuid */
+      questionId: string;
+      /** Format: int32 */
+      answered: number;
+      /** Format: double */
+      right: null | number;
+      wrong: null | string;
+      /** Format: int32 */
+      wrongTimes: number;
+      /** Format: double */
+      harder: null | number;
+      /** Format: int32 */
+      harderFrom: number;
+    };
+    QuestionView: {
+      /** Format: uuid */
+      id: string;
+      kind: components['schemas']['QuestionKind'];
+      strand: components['schemas']['Strand'];
+      stem: string;
+      choices: components['schemas']['Choice'][];
+      proofs: {
+        [key: string]: string;
+      };
+      evidence: boolean;
+      /** Format: double */
+      offset: number;
+      after: null | {
+        [key: string]: number;
+      };
+      rubric: null | components['schemas']['Rubric'];
+    };
+    QuizCheckView: {
+      faults: components['schemas']['QuizFault'][];
+    };
+    /** @description What is wrong with a quiz, for its writer. */
+    QuizFault: {
+      /**
+       * Format: int32
+       * @description The question, from 0; null where it is about the whole quiz.
+       */
+      at: null | number;
+      /** @description It cannot be asked like this. */
+      stops: boolean;
+      sentence: string;
+    };
+    QuizFileView: {
+      questions: components['schemas']['QuestionView'][];
+      leftOut: string[];
+    };
+    QuizRequest: {
+      /** Format: int32 */
+      revision: number;
+      note: null | string;
+      questions: components['schemas']['OwnQuestion'][];
+    };
+    QuizVersionView: {
+      label: string;
+      /** Format: double */
+      depth: number;
+      paragraphs: string[][];
+    };
+    QuizView: {
+      /** Format: uuid */
+      textId: string;
+      title: string;
+      /** Format: int32 */
+      revision: number;
+      mayChange: boolean;
+      questions: components['schemas']['QuestionView'][];
+      versions: components['schemas']['QuizVersionView'][];
+      faults: components['schemas']['QuizFault'][];
+    };
+    ReadListView: {
+      kind: string;
+      notes: string[];
+      hasHeading: boolean;
+      headings: string[];
+      fields: string[];
+      samples: string[][];
+      levelSystem: string;
+      rows: components['schemas']['ListRowView'][];
+    };
+    ReaderListRequest: {
+      name: string;
+      mark: string;
+      note: null | string;
+      /** Format: int32 */
+      position: number;
+      filter: null | components['schemas']['ListFilter'];
+      readerIds: string[];
+    };
+    ReaderListView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      mark: string;
+      note: string;
+      /** Format: int32 */
+      position: number;
+      filter: null | components['schemas']['ListFilter'];
+      readerIds: string[];
+    };
+    ReaderSignIn: {
+      code: string;
+      /** Format: uuid */
+      readerId: string;
+      secret: string;
+    };
+    ReaderView: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      familyName: string;
+      userName: string;
+      /** Format: int32 */
+      grade: number;
+      group: null | string;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      sd: number;
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      high: number;
+      /** Format: double */
+      reachFrom: number;
+      /** Format: double */
+      reachTo: number;
+      gradeLabel: string;
+      /** Format: double */
+      silentRate: number;
+      trail: components['schemas']['DepthDay'][];
+      marks: components['schemas']['MarkView'][];
+      strands: components['schemas']['StrandView'][];
+      readings: components['schemas']['ReadingView'][];
+      goals: components['schemas']['GoalStandingView'][];
+      set: null | components['schemas']['SetLevelView'];
+    };
+    ReadersRequest: {
+      readerIds: string[];
+    };
+    ReadingView: {
+      /** Format: uuid */
+      ticketId: string;
+      title: string;
+      version: string;
+      /** Format: double */
+      versionDepth: number;
+      state: components['schemas']['TicketState'];
+      /** Format: double */
+      forecast: number;
+      /** Format: double */
+      score: null | number;
+      /** Format: double */
+      seconds: number;
+      /** Format: date-time */
+      assignedAt: string;
+      /** Format: date */
+      dueOn: null | string;
+      /** Format: date-time */
+      openedAt: null | string;
+      /** Format: date-time */
+      handedInAt: null | string;
+      /** Format: double */
+      beforeMean: null | number;
+      /** Format: double */
+      afterMean: null | number;
+    };
+    RecordRow: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      /** Format: double */
+      textDepth: number;
+      done: boolean;
+      /** Format: date-time */
+      readAt: string;
+      by: null | string;
+      figures: components['schemas']['FiguresOfRecord'];
+      sound: boolean;
+      listening: null | string;
+    };
+    RecordView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      title: string;
+      /** Format: uuid */
+      textId: null | string;
+      /** Format: double */
+      textDepth: number;
+      /** Format: double */
+      forecast: number;
+      done: boolean;
+      gone: boolean;
+      /** Format: date-time */
+      readAt: string;
+      by: null | string;
+      /** Format: int32 */
+      revision: number;
+      body: string;
+      words: components['schemas']['WordOfRecord'][];
+      sheet: components['schemas']['SheetView'];
+      figures: components['schemas']['FiguresOfRecord'];
+      sources: components['schemas']['SourceTotals'];
+      parts: string[];
+      questions: components['schemas']['QuestionOfRecord'][];
+      textChanged: boolean;
+      /** Format: double */
+      soundSeconds: null | number;
+      listening: null | string;
+      listenNote: string;
+      mayListen: boolean;
+      draft: null | components['schemas']['DraftOfRecord'];
+    };
+    RecordingRow: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      title: string;
+      /** Format: date-time */
+      readAt: string;
+      /** Format: double */
+      seconds: number;
+      listening: null | string;
+    };
+    RegisterRequest: {
+      code: string;
+      name: string;
+      mail: string;
+      password: string;
+    };
+    RegisteredView: {
+      confirm: boolean;
+      sentence: string;
+    };
+    RemarkView: {
+      doubt: components['schemas']['TextDoubt'];
+      stops: boolean;
+      sentence: string;
+    };
+    RetireRequest: {
+      retired: boolean;
+    };
+    ReturnRequest: {
+      password: string;
+    };
+    RevisionView: {
+      /** Format: int32 */
+      revision: number;
+      /** Format: date-time */
+      at: string;
+      by: null | string;
+      note: string;
+      versions: components['schemas']['TextVersionBody'][];
+    };
+    RollClass: {
+      from: string;
+      to: null | string;
+      /** Format: int32 */
+      readers: number;
+    };
+    RollRequest: {
+      /** Format: uuid */
+      toYearId: string;
+      keepClasses: boolean;
+    };
+    RollView: {
+      classes: components['schemas']['RollClass'][];
+      /** Format: int32 */
+      up: number;
+      /** Format: int32 */
+      leaving: number;
+      from: string;
+      to: string;
+    };
+    RosterChanged: {
+      /** Format: uuid */
+      changeId: null | string;
+      sentence: string;
+      /**
+       * Format: int32
+       * @default 0
+       */
+      asked: number;
+    };
+    RosterView: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      familyName: string;
+      /** Format: int32 */
+      grade: number;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      sd: number;
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      high: number;
+      /** Format: double */
+      reachFrom: number;
+      /** Format: double */
+      reachTo: number;
+      /** Format: double */
+      sixWeeks: null | number;
+      group: null | string;
+      /** Format: double */
+      firstTry: null | number;
+      /** Format: date-time */
+      lastRead: null | string;
+      /** Format: int32 */
+      readings: number;
+      levelSet: boolean;
+      signals: components['schemas']['SignalView'][];
+    };
+    RosterWithdrawn: {
+      sentence: string;
+    };
+    /**
+     * @description What becomes of a row.
+     * @enum {unknown}
+     */
+    RowFate: 'Empty' | 'New' | 'Joins' | 'Changed' | 'Unchanged' | 'Question' | 'Stopped';
+    /** @description What a written answer earns. */
+    Rubric: {
+      /** @description What earns 0, 1, 2 and 3 marks. */
+      marks: string[];
+      /** @description Answers as readers could give them. */
+      samples: string[];
+    };
+    SaveGroupsRequest: {
+      groups: components['schemas']['NewGroup'][];
+    };
+    SavedGroups: {
+      /** Format: uuid */
+      changeId: null | string;
+    };
+    SavedSearch: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      query: string;
+    };
+    SavedSearchRequest: {
+      name: string;
+      query: string;
+    };
+    SavedTextView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: int32 */
+      revision: number;
+      warnings: string[];
+    };
+    SchoolClass: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      code: string;
+      yearName: string;
+      teachers: string;
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      never: number;
+      closed: boolean;
+      fromSource: boolean;
+    };
+    SchoolReader: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      familyName: string;
+      userName: string;
+      /** Format: int32 */
+      grade: number;
+      /** Format: double */
+      depth: number;
+      levelSet: boolean;
+      classes: string;
+      secretKind: components['schemas']['SecretKind'];
+      /** Format: date-time */
+      signedInAt: null | string;
+      leftSchool: boolean;
+      /** Format: int32 */
+      guardians: number;
+    };
+    SchoolRequest: {
+      name: string;
+      timeZone: string;
+      /** Format: double */
+      passingScore: number;
+      /** Format: double */
+      zoneLow: number;
+      /** Format: double */
+      zoneHigh: number;
+      /** Format: int32 */
+      minutesADay: number;
+      /** Format: int32 */
+      picturesTo: number;
+      /** Format: int32 */
+      codesTo: number;
+      surnamesOnCards: boolean;
+      guardiansAllowed: boolean;
+      letterTitle: string;
+      letterBody: string;
+      /** Format: int32 */
+      version: number;
+    };
+    SchoolView: {
+      name: string;
+      timeZone: string;
+      /** Format: double */
+      passingScore: number;
+      /** Format: double */
+      zoneLow: number;
+      /** Format: double */
+      zoneHigh: number;
+      /** Format: int32 */
+      minutesADay: number;
+      /** Format: int32 */
+      picturesTo: number;
+      /** Format: int32 */
+      codesTo: number;
+      surnamesOnCards: boolean;
+      guardiansAllowed: boolean;
+      letterTitle: string;
+      letterBody: string;
+      letterMarks: string[];
+      /** Format: int32 */
+      version: number;
+    };
+    /**
+     * @description A season of the school year, as benchmark windows have it.
+     * @enum {unknown}
+     */
+    Season: 'Autumn' | 'Winter' | 'Spring';
+    /**
+     * @description What a reader signs in with: pictures in order for the youngest, a short code, or a password.
+     * @enum {unknown}
+     */
+    SecretKind: 'Pictures' | 'Code' | 'Password';
+    SecretRequest: {
+      kind: null | components['schemas']['SecretKind'];
+      secret: null | string;
+    };
+    SeenDetails: {
+      givenName: string;
+      familyName: string;
+      /** Format: int32 */
+      grade: number;
+      homeLanguage: null | string;
+      guardianMail: null | string;
+    };
+    SentMail: {
+      /** Format: uuid */
+      id: string;
+      toAddress: string;
+      subject: string;
+      body: string;
+      /** Format: date-time */
+      madeAt: string;
+    };
+    /** @description One sentence, and what the text's depth owes to it. */
+    SentenceWhy: {
+      /**
+       * Format: int32
+       * @description Index of its first word in the text's characters.
+       */
+      start: number;
+      /**
+       * Format: int32
+       * @description Index just after its last word.
+       */
+      end: number;
+      /** Format: int32 */
+      words: number;
+      /**
+       * Format: double
+       * @description Fathoms by which the text would be shallower without it; negative for a sentence that makes the text easier.
+       */
+      adds: number;
+    };
+    SessionPlace: {
+      /** Format: uuid */
+      id: string;
+      device: string;
+      /** Format: date-time */
+      madeAt: string;
+      /** Format: date-time */
+      seenAt: string;
+      here: boolean;
+    };
+    SessionView: {
+      /** Format: uuid */
+      id: null | string;
+      role: string;
+      name: string;
+      lead: boolean;
+      assistant: boolean;
+      firstRun: boolean;
+      token: string;
+      classes: components['schemas']['ClassHead'][];
+      handedOver: null | components['schemas']['HandedOver'];
+      supports: null | components['schemas']['Supports'];
+    };
+    /** @enum {unknown} */
+    SetAsideKind: 'Answer' | 'Reading' | 'Recording' | 'HandIn';
+    SetAsideRequest: {
+      /** Format: uuid */
+      about: string;
+      kind: null | components['schemas']['SetAsideKind'];
+      /** Format: int32 */
+      answers: number;
+      code: null | string;
+      body: components['schemas']['JsonElement'];
+      /** Format: date-time */
+      at: string;
+    };
+    SetAsideView: {
+      kind: components['schemas']['SetAsideKind'];
+      code: string;
+      /** Format: int32 */
+      answers: number;
+      /** Format: date-time */
+      givenAt: string;
+    };
+    SetGoalsRequest: {
+      targets: components['schemas']['GoalTarget'][];
+      reason: null | string;
+    };
+    SetGoalsView: {
+      /** Format: uuid */
+      changeId: null | string;
+      /** Format: int32 */
+      changed: number;
+    };
+    SetLevelRequest: {
+      /** Format: uuid */
+      id: string;
+      level: string;
+      system: null | string;
+      /** Format: date */
+      until: null | string;
+      reason: null | string;
+    };
+    SetLevelView: {
+      /** Format: double */
+      level: number;
+      /** Format: date */
+      until: null | string;
+      by: string;
+      /** Format: date-time */
+      at: string;
+      reason: string;
+      /** Format: double */
+      estimate: number;
+      /** Format: double */
+      estimateSd: number;
+    };
+    SheetView: {
+      marks: components['schemas']['MarkOfRecord'][];
+      /** Format: double */
+      seconds: number;
+      /** Format: int32 */
+      lastWord: null | number;
+      /** Format: int32 */
+      pauses: number;
+      retelling: {
+        [key: string]: number;
+      };
+      answers: components['schemas']['AnswerOfRecord'][];
+      note: string;
+    };
+    /** @enum {unknown} */
+    ShelfSort: 'Match' | 'Fit' | 'Depth' | 'Title' | 'Newest' | 'Use';
+    ShownDepth: {
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      error: number;
+      /** Format: double */
+      alone: null | number;
+      /** Format: double */
+      weight: number;
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      answers: number;
+    };
+    SignInEventRow: {
+      /** Format: date-time */
+      at: string;
+      kind: string;
+      who: string;
+      device: string;
+    };
+    SignInRow: {
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      userName: string;
+      secretKind: components['schemas']['SecretKind'];
+      secret: string;
+    };
+    SignInView: {
+      givenName: string;
+      userName: string;
+      secretKind: components['schemas']['SecretKind'];
+      secret: string;
+    };
+    /**
+     * @description What the data say a teacher should look at.
+     * @enum {unknown}
+     */
+    SignalKind: 'OutOfDepth' | 'ReadyToMoveDeeper' | 'FlickedThrough' | 'SameStrandMissed' | 'NothingRead';
+    SignalView: {
+      kind: components['schemas']['SignalKind'];
+      /** Format: uuid */
+      readerId: string;
+      strand: null | components['schemas']['Strand'];
+      title: null | string;
+      figures: number[];
+    };
+    SittingSetAside: {
+      /** Format: uuid */
+      sittingId: string;
+      work: components['schemas']['SetAsideView'];
+    };
+    SittingView: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      /** Format: int32 */
+      grade: number;
+      class: null | string;
+      /** Format: double */
+      before: number;
+      /** Format: double */
+      after: null | number;
+      /** Format: double */
+      sd: null | number;
+      /** Format: date-time */
+      changedAt: string;
+      parts: components['schemas']['PartView'][];
+      /** Format: int32 */
+      again: number;
+      /** Format: int32 */
+      late: number;
+      /** Format: double */
+      moved: number;
+    };
+    /** @description How often each source of information was used, at errors and where the reader put an error right. */
+    SourceTotals: {
+      /** Format: int32 */
+      errorsMeaning: number;
+      /** Format: int32 */
+      errorsStructure: number;
+      /** Format: int32 */
+      errorsVisual: number;
+      /** Format: int32 */
+      correctedMeaning: number;
+      /** Format: int32 */
+      correctedStructure: number;
+      /** Format: int32 */
+      correctedVisual: number;
+    };
+    SpellRequest: {
+      /** Format: int32 */
+      page: number;
+      /** Format: double */
+      seconds: number;
+      /** Format: date-time */
+      startedAt: string;
+    };
+    StaffRequest: {
+      name: string;
+      mail: null | string;
+      lead: boolean;
+      left: boolean;
+      post?: null | components['schemas']['Post'];
+    };
+    StaffRow: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      userName: string;
+      mail: null | string;
+      lead: boolean;
+      leftSchool: boolean;
+      hasPassword: boolean;
+      /** Format: date-time */
+      signedInAt: null | string;
+      classes: string;
+      /** Format: date-time */
+      invited: null | string;
+      fromSource: boolean;
+      post: components['schemas']['Post'];
+    };
+    StageRequest: {
+      answers: null | components['schemas']['MyAnswerRequest'][];
+      /** Format: double */
+      seconds: number;
+      done: boolean;
+    };
+    StateDepthRequest: {
+      /** Format: double */
+      depth: null | number;
+      reason: null | string;
+    };
+    StatedDepth: {
+      /** Format: double */
+      depth: number;
+      reason: string;
+      by: null | string;
+      /** Format: date-time */
+      at: string;
+    };
+    Stay: {
+      /** Format: uuid */
+      classId: string;
+      className: string;
+      yearName: string;
+      schoolName: string;
+      /** Format: date */
+      from: string;
+      /** Format: date */
+      to: null | string;
+    };
+    /** @enum {unknown} */
+    Strand: 'Retrieve' | 'Infer' | 'WordMeaning' | 'Summarise' | 'Structure' | 'AuthorsCraft' | 'Connect';
+    StrandView: {
+      strand: components['schemas']['Strand'];
+      /** Format: int32 */
+      right: number;
+      /** Format: int32 */
+      asked: number;
+      /** Format: double */
+      mean: number;
+      /** Format: double */
+      low: number;
+      /** Format: double */
+      high: number;
+    };
+    /** @description A word that may be worth keeping. */
+    SuggestedWord: {
+      word: string;
+      /** Format: int32 */
+      times: number;
+      /** @description The sentence of the text it first stands in. */
+      example: string;
+    };
+    /** @description What is done for one reader everywhere, set once. */
+    Supports: {
+      /**
+       * @description Texts and questions may be read aloud.
+       * @default false
+       */
+      readAloud: boolean;
+      /**
+       * @description No timer is shown; time is still taken.
+       * @default false
+       */
+      hideTimer: boolean;
+      /**
+       * Format: int32
+       * @description Time allowed, in percent of the usual; 100 to 300.
+       * @default 100
+       */
+      moreTime: number;
+      /**
+       * Format: int32
+       * @description 0 usual, 1 larger, 2 largest.
+       * @default 0
+       */
+      textSize: number;
+      /**
+       * @description Choices are shown one at a time.
+       * @default false
+       */
+      oneChoice: boolean;
+      /**
+       * @description One more try than the assignment allows.
+       * @default false
+       */
+      retry: boolean;
+      /** @description True if every value lies in its range. */
+      holds?: boolean;
+    };
+    /** @description Something a teacher could do, and how sure the level would then be. */
+    SurerBy: {
+      /** @description quiz, running record or level check. */
+      what: string;
+      /**
+       * Format: double
+       * @description Expected standard deviation afterwards, fm.
+       */
+      sd: number;
+    };
+    TakenAnswer: {
+      /** Format: uuid */
+      id: string;
+      code: null | string;
+      sentence: null | string;
+    };
+    TakenText: {
+      /** Format: int32 */
+      number: number;
+      title: string;
+      kind: string;
+      topic: string;
+      fiction: boolean;
+      alts: null | {
+        [key: string]: string;
+      };
+      words: null | components['schemas']['Word'][];
+      /** Format: uuid */
+      id?: null | string;
+    };
+    TakingIn: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      /** Format: uuid */
+      classId: string;
+      class: string;
+      from: string;
+      askedBy: string;
+      /** Format: date-time */
+      askedAt: string;
+    };
+    TakingInDecision: {
+      accept: boolean;
+      move: boolean;
+    };
+    Term: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      schoolYearId: string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+    };
+    TermRequest: {
+      /** Format: uuid */
+      id: null | string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+    };
+    TermView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      /** Format: int32 */
+      week: number;
+      /** Format: int32 */
+      weeks: number;
+    };
+    /**
+     * @description What keeps a text from being measured, or the measure from meaning much.
+     * @enum {unknown}
+     */
+    TextDoubt:
+      | 'Empty'
+      | 'OtherLanguage'
+      | 'OtherScript'
+      | 'Short'
+      | 'NoSentenceMarks'
+      | 'EndlessSentence'
+      | 'Verse'
+      | 'Table'
+      | 'Beyond';
+    TextInUse: {
+      /** Format: uuid */
+      textId: string;
+      title: string;
+      /** Format: double */
+      depth: number;
+      /** Format: int32 */
+      readers: number;
+    };
+    TextRow: {
+      /** Format: uuid */
+      id: string;
+      slug: string;
+      title: string;
+      kind: string;
+      topic: string;
+      fiction: boolean;
+      blurb: string;
+      /** Format: int32 */
+      questions: number;
+      /** Format: int32 */
+      onTheWay: number;
+      /** Format: int32 */
+      used: number;
+      versions: components['schemas']['VersionHead'][];
+    };
+    TextToGive: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      textId: string;
+      versions: null | {
+        [key: string]: string;
+      };
+    };
+    TextUse: {
+      /** Format: int32 */
+      given: number;
+      /** Format: int32 */
+      handedIn: number;
+      /** Format: int32 */
+      readers: number;
+      /** Format: double */
+      forecast: null | number;
+      /** Format: double */
+      score: null | number;
+      /** Format: double */
+      minutes: null | number;
+      /** Format: date-time */
+      last: null | string;
+      questions: components['schemas']['QuestionUse'][];
+    };
+    TextVersionBody: {
+      label: string;
+      pages: string[][];
+    };
+    TextVersionView: {
+      /** Format: uuid */
+      id: string;
+      label: string;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      depthError: number;
+      gradeLabel: string;
+      pages: string[][];
+      measure: components['schemas']['MeasureView'];
+      /** Format: double */
+      formulaDepth: number;
+      /** Format: double */
+      formulaError: number;
+      stated: null | components['schemas']['StatedDepth'];
+      shown: null | components['schemas']['ShownDepth'];
+      sound: boolean;
+    };
+    TextView: {
+      /** Format: uuid */
+      id: string;
+      title: string;
+      kind: string;
+      topic: string;
+      fiction: boolean;
+      blurb: string;
+      spelling: string;
+      season: string;
+      versions: components['schemas']['TextVersionView'][];
+      questions: components['schemas']['QuestionView'][];
+      words: components['schemas']['Word'][];
+      ships: boolean;
+      owner: null | string;
+      mine: boolean;
+      retired: boolean;
+      /** Format: int32 */
+      revision: number;
+      mayChange: boolean;
+    };
+    TextWhy: {
+      sentences: components['schemas']['SentenceWhy'][];
+      words: components['schemas']['WordWhy'][];
+      /**
+       * Format: double
+       * @description Share of the words that stand between quotation marks, 0 to 1.
+       */
+      dialogueShare: number;
+    };
+    TicketAnswer: {
+      /** Format: uuid */
+      id: string;
+      answer: components['schemas']['AnswerRequest'];
+    };
+    TicketAnswers: {
+      answers: components['schemas']['TicketAnswer'][];
+    };
+    TicketRow: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      version: string;
+      /** Format: double */
+      versionDepth: number;
+      state: components['schemas']['TicketState'];
+      /** Format: double */
+      forecast: number;
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      pages: number;
+      /** Format: double */
+      score: null | number;
+      /** Format: double */
+      seconds: number;
+      /** Format: date-time */
+      openedAt: null | string;
+      /** Format: date-time */
+      handedInAt: null | string;
+      /** Format: double */
+      beforeMean: null | number;
+      /** Format: double */
+      beforeSd: null | number;
+      /** Format: double */
+      afterMean: null | number;
+      /** Format: double */
+      afterSd: null | number;
+    };
+    /**
+     * @description Where one reader's copy of an assignment stands.
+     * @enum {unknown}
+     */
+    TicketState:
+      'Planned' | 'Waiting' | 'UnderWay' | 'HandedIn' | 'ToMark' | 'Marked' | 'Released' | 'SentBack' | 'Withdrawn';
+    TicketView: {
+      ticket: components['schemas']['TicketRow'];
+      /** Format: uuid */
+      classId: string;
+      title: string;
+      mayMark: boolean;
+      questions: components['schemas']['QuestionView'][];
+      answers: components['schemas']['AnswerView'][];
+      /** Format: int32 */
+      late: number;
+      setAside: components['schemas']['SetAsideView'][];
+    };
+    Tile: {
+      /** Format: uuid */
+      id: string;
+      givenName: string;
+      secretKind: components['schemas']['SecretKind'];
+    };
+    ToMarkRow: {
+      /** Format: uuid */
+      ticketId: string;
+      /** Format: uuid */
+      readerId: string;
+      givenName: string;
+      familyName: string;
+      title: string;
+      /** Format: date-time */
+      handedInAt: string;
+      state: components['schemas']['TicketState'];
+      /** Format: int32 */
+      written: number;
+      /** Format: int32 */
+      marked: number;
+    };
+    Transfer: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      readerId: string;
+      name: string;
+      /** Format: int32 */
+      grade: number;
+      /** Format: uuid */
+      fromSchoolId: string;
+      fromSchool: string;
+      /** Format: uuid */
+      toSchoolId: string;
+      toSchool: string;
+      askedBy: string;
+      /** Format: date-time */
+      askedAt: string;
+    };
+    TransferDecision: {
+      take: boolean;
+    };
+    TransferRequest: {
+      /** Format: uuid */
+      readerId: string;
+      /** Format: uuid */
+      toSchoolId: string;
+    };
+    TransfersView: {
+      coming: components['schemas']['Transfer'][];
+      going: components['schemas']['Transfer'][];
+      schools: components['schemas']['OtherSchoolView'][];
+    };
+    TryView: {
+      /** Format: uuid */
+      id: string;
+      picks: number[];
+      words: string;
+      correct: null | boolean;
+      /** Format: int32 */
+      mark: null | number;
+      comment: string;
+    };
+    TwinView: {
+      /** Format: uuid */
+      readerId: string;
+      name: string;
+      /** Format: int32 */
+      grade: number;
+      where: string;
+    };
+    UndoneView: {
+      sentence: string;
+    };
+    UseView: {
+      class: components['schemas']['TextUse'];
+      school: null | components['schemas']['TextUse'];
+    };
+    VersionFit: {
+      /** Format: uuid */
+      versionId: string;
+      /** Format: int32 */
+      forecast: number;
+      zone: components['schemas']['Zone'];
+    };
+    VersionHead: {
+      /** Format: uuid */
+      id: string;
+      /** Format: uuid */
+      textId: string;
+      label: string;
+      /** Format: int32 */
+      position: number;
+      /** Format: int32 */
+      words: number;
+      /** Format: double */
+      depth: number;
+      /** Format: double */
+      depthError: number;
+    };
+    /** @enum {unknown} */
+    Whose: 'Any' | 'Mine' | 'School' | 'Shipped';
+    WindowGrade: {
+      /** Format: int32 */
+      grade: number;
+      /** Format: int32 */
+      readers: number;
+      /** Format: int32 */
+      given: number;
+      /** Format: int32 */
+      finished: number;
+      /** Format: int32 */
+      again: number;
+      now: components['schemas']['DepthSpread'];
+      before: null | components['schemas']['DepthSpread'];
+    };
+    WindowView: {
+      /** Format: uuid */
+      yearId: string;
+      year: string;
+      season: string;
+      last: null | string;
+      grades: components['schemas']['WindowGrade'][];
+    };
+    WithdrawRequest: {
+      guardians: boolean;
+    };
+    Word: {
+      text: string;
+      part: string;
+      meaning: string;
+      example: string;
+    };
+    WordOfRecord: {
+      /** Format: int32 */
+      start: number;
+      /** Format: int32 */
+      length: number;
+      name: boolean;
+    };
+    /** @description One word that is not familiar, and what the text's depth owes to it. */
+    WordWhy: {
+      word: string;
+      /** Format: int32 */
+      times: number;
+      /** Format: int32 */
+      syllables: number;
+      /**
+       * Format: double
+       * @description How often it is used in speech, as a power of ten per thousand million words; 0 = not counted.
+       */
+      zipf: number;
+      /**
+       * Format: double
+       * @description Fathoms by which the text would be shallower with a familiar word of as many syllables instead.
+       */
+      adds: number;
+      /** @description Where it stands: start and end in the text's characters, one pair after the other. */
+      at: number[];
+    };
+    YearHead: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      /** Format: int32 */
+      classes: number;
+      /** Format: int32 */
+      openClasses: number;
+    };
+    YearRequest: {
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      terms: components['schemas']['TermRequest'][];
+      daysOff: string[];
+      /** Format: uuid */
+      id?: null | string;
+    };
+    YearView: {
+      /** Format: uuid */
+      id: string;
+      name: string;
+      /** Format: date */
+      firstDay: string;
+      /** Format: date */
+      lastDay: string;
+      terms: components['schemas']['Term'][];
+      daysOff: string[];
+      /** Format: int32 */
+      schoolDays: number;
+    };
+    /**
+     * @description How hard a text is for one reader.
+     * @enum {unknown}
+     */
+    Zone: 'Independent' | 'Instructional' | 'Frustration';
+  };
+  responses: never;
+  parameters: never;
+  requestBodies: never;
+  headers: never;
+  pathItems: never;
 }
 export type $defs = Record<string, never>;
 export type operations = Record<string, never>;

@@ -16,6 +16,13 @@ const inDays = (from: string, n: number) => {
 };
 
 /** Says exactly what will happen, then does it: who gets which version of which text, until when. */
+const earlier: Record<Api<'EarlierReading'>, string> = {
+  Given: 'has it, not opened',
+  UnderWay: 'is reading it',
+  Read: 'has read it',
+  InLevelCheck: 'read it in a level check',
+};
+
 export function AssignDialog({
   data,
   texts,
@@ -179,7 +186,7 @@ export function AssignDialog({
                       of={f.versions.find((v) => v.versionId === (versions[key(text.id, r.id)] ?? f.versionId)) ?? f}
                     />
                   </td>
-                  <td>{f.before ? t('had it: {{state}}', { state: f.before }) : ''}</td>
+                  <td>{f.before ? t(earlier[f.before]) : ''}</td>
                 </tr>
               ))}
             </tbody>

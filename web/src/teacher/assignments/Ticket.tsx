@@ -39,7 +39,7 @@ export default function Ticket() {
               {minutes(x.ticket.seconds)}
             </p>
             <span className="grow" />
-            {x.ticket.state === 'marked' && x.mayMark && (
+            {x.ticket.state === 'Marked' && x.mayMark && (
               <button
                 className="btn main"
                 onClick={() =>

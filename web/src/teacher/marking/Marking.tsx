@@ -3,6 +3,7 @@ import { Link, useOutletContext } from 'react-router';
 import { get, type Api } from '../../shared/api';
 import { clock, dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 
@@ -90,7 +91,7 @@ export default function Marking() {
                       <td>
                         {dayOf(k.handedInAt)} {timeOf(k.handedInAt)}
                       </td>
-                      <td>{k.state === 'marked' ? t('marked, not yet seen by the reader') : t(k.state)}</td>
+                      <td>{t(ticketWords[k.state])}</td>
                       <td>{t('{{n}} of {{of}} written answers marked', { n: k.marked, of: k.written })}</td>
                     </tr>
                   ))}

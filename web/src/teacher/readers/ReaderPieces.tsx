@@ -12,6 +12,7 @@ import {
   signed,
   strandName,
 } from '../../shared/format';
+import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 
 type ReaderData = Api<'ReaderView'>;
@@ -84,8 +85,6 @@ export function Strands({ strands }: { strands: ReaderData['strands'] }) {
   );
 }
 
-const stateWords: Record<string, string> = { released: 'finished' };
-
 /** Every reading with date, time open and result. */
 export function ReadingTable({ classId, readings }: { classId: string; readings: ReaderData['readings'] }) {
   return (
@@ -118,7 +117,7 @@ export function ReadingTable({ classId, readings }: { classId: string; readings:
                 ? '–'
                 : `${fm(k.afterMean)} (${signed(k.afterMean - k.beforeMean)})`}
             </td>
-            <td>{t(stateWords[k.state] ?? k.state)}</td>
+            <td>{t(ticketWords[k.state])}</td>
           </tr>
         ))}
       </tbody>

@@ -8,7 +8,7 @@ import { t } from '../../shared/words';
 import { useRefresh, useUndo } from '../classQueries';
 import { ImportProblems, keyOf } from './ImportProblems';
 import { ImportEndings, ImportLines, ImportOrg, ImportSummary } from './ImportPreview';
-import { stateWord } from './Imports';
+import { isBusy, stateWord } from './Imports';
 
 type View = Api<'ImportView'>;
 type Mend = Api<'MendRow'>;
@@ -19,7 +19,7 @@ export default function ImportPage() {
   const view = useQuery({
     queryKey: ['import', importId],
     queryFn: () => get<View>(`/school/imports/${importId}`),
-    refetchInterval: (q) => (q.state.data && ['waiting', 'working'].includes(q.state.data.state) ? 400 : false),
+    refetchInterval: (q) => (q.state.data && isBusy(q.state.data.state) ? 400 : false),
   });
   return <Show query={view}>{(v) => <Import key={v.mends.length} view={v} />}</Show>;
 }
@@ -43,8 +43,8 @@ function Import({ view }: { view: View }) {
   const [cells, setCells] = useState<Record<string, string>>({});
   const [skipped, setSkipped] = useState<Mend[]>([]);
   const [typed, setTyped] = useState('');
-  const working = ['waiting', 'working'].includes(view.state);
-  const applied = view.state === 'applied';
+  const working = isBusy(view.state);
+  const applied = view.state === 'Applied';
   // The lists show what came in.
   useEffect(() => {
     if (applied) void refresh();
@@ -55,7 +55,7 @@ function Import({ view }: { view: View }) {
     onError: (e) => toast.error(sentence(e)),
   });
   const p = view.preview;
-  const ready = view.state === 'ready' && p && !p.asksOrg;
+  const ready = view.state === 'Ready' && p && !p.asksOrg;
   const confirmed = !p?.endings.type || Number(typed) === p.endings.type;
   const fixes = Object.keys(cells).length + skipped.length;
   const check = (org = view.org) => {

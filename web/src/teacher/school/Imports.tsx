@@ -9,15 +9,18 @@ import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 
-const states: Record<string, string> = {
-  waiting: 'Waiting',
-  working: 'In progress',
-  ready: 'Checked, not imported',
-  applied: 'Imported',
-  undone: 'Undone',
-  failed: 'Stopped',
+type State = Api<'ImportState'>;
+
+const states: Record<State, string> = {
+  Waiting: 'Waiting',
+  Working: 'In progress',
+  Ready: 'Checked, not imported',
+  Applied: 'Imported',
+  Undone: 'Undone',
+  Failed: 'Stopped',
 };
-export const stateWord = (state: string) => t(states[state] ?? state);
+export const stateWord = (state: State) => t(states[state]);
+export const isBusy = (state: State) => state === 'Waiting' || state === 'Working';
 
 /** The whole school's roster, in and out, as files or from the district's server. */
 export default function Imports() {
