@@ -262,9 +262,12 @@ public sealed class DemoWorld(
                 )
             );
         }
-        List<Step<Teaching>> taught = [new(null, new Teaching(Guid.CreateVersion7(), room.Id, teacher.Id, "teacher"))];
+        List<Step<Teaching>> taught =
+        [
+            new(null, new Teaching(Guid.CreateVersion7(), room.Id, teacher.Id, Part.Teacher)),
+        ];
         if (assistant is not null)
-            taught.Add(new(null, new Teaching(Guid.CreateVersion7(), room.Id, assistant.Id, "assistant")));
+            taught.Add(new(null, new Teaching(Guid.CreateVersion7(), room.Id, assistant.Id, Part.Assistant)));
         await roster.Apply(
             new([], [new(null, room)], added, taught, enrolled, levels),
             new(school.Id, room.Id, teacher.Id, $"Made {room.Name} with {names.Length} readers", start),

@@ -1,4 +1,5 @@
 using CsCheck;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
@@ -65,7 +66,7 @@ public sealed class RosterYearTests
                 [
                     .. rooms.Select(c => new Step<Teaching>(
                         null,
-                        new Teaching(Guid.NewGuid(), c.Id, Guid.NewGuid(), "teacher")
+                        new Teaching(Guid.NewGuid(), c.Id, Guid.NewGuid(), Part.Teacher)
                     )),
                 ],
                 [.. stays.Select(e => new Step<Enrolment>(null, e))],

@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using System.Text;
 using CsCheck;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Formats;
@@ -397,18 +398,7 @@ public sealed class OneRosterTests
                         r[l.Item1 % r.Count].Left || c[l.Item2 % c.Count].Closed ? Today : null
                     ))
                     .ToList();
-        var t = a.Select(
-                (x, i) =>
-                    new Teaching(
-                        Guid.NewGuid(),
-                        c[i % c.Count].Id,
-                        x.Id,
-                        i % 3 == 0 ? "teacher"
-                            : i % 3 == 1 ? "co-teacher"
-                            : "assistant"
-                    )
-            )
-            .ToList();
+        var t = a.Select((x, i) => new Teaching(Guid.NewGuid(), c[i % c.Count].Id, x.Id, Parts.Given[i % 3])).ToList();
         state.Apply(
             new(
                 [.. a.Select(x => new Step<RosterAdult>(null, x))],

@@ -302,7 +302,7 @@ public sealed class AccessTests(Harness harness)
                 classId = ids["classId"],
                 toClassId = ids["classId"],
                 adultId = ids["adultId"],
-                role = "assistant",
+                role = "Assistant",
                 supports = new { moreTime = 100 },
                 kind = "Pictures",
                 firstDay = Harness.Today.AddDays(-80),
@@ -427,7 +427,7 @@ public sealed class AccessTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var dina = (await harness.Services.GetRequiredService<AdultStore>().Find("dina"))!;
         (
-            await ana.Put($"/api/classes/{ids["classId"]}/adults", new { adultId = dina.Id, role = "assistant" })
+            await ana.Put($"/api/classes/{ids["classId"]}/adults", new { adultId = dina.Id, role = "Assistant" })
         ).EnsureSuccessStatusCode();
         var person = await harness.Teacher("dina");
         // Seeing, working out a fit or a goal, printing and handing the device over change nothing of the roster's;

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
@@ -103,6 +104,19 @@ public sealed class DataTests(Harness harness)
             null,
             ""
         );
+
+    [Theory]
+    [InlineData("teacher", Part.Teacher)]
+    [InlineData("co-teacher", Part.CoTeacher)]
+    [InlineData("CoTeacher", Part.CoTeacher)]
+    [InlineData("assistant", Part.Assistant)]
+    public void A_change_that_was_kept_under_the_parts_old_names_can_still_be_undone(string name, Part part)
+    {
+        var kept =
+            $$"""{"id":"{{Guid.Empty}}","classId":"{{Guid.Empty}}","adultId":"{{Guid.Empty}}","role":"{{name}}"}""";
+        Database.FromJson<Teaching>(kept).Role.ShouldBe(part);
+        Database.FromJson<Teaching>(Database.ToJson(Database.FromJson<Teaching>(kept))).Role.ShouldBe(part);
+    }
 
     [Fact]
     public async Task Evidence_that_comes_late_ends_where_it_would_have_in_time()

@@ -177,7 +177,7 @@ public sealed class DoorTests(Harness harness)
         var assistant = await Staff(Post.Assistant);
         var id = (string)(await assistant.Get("/api/session"))["id"]!;
         (
-            await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = id, role = "assistant" })
+            await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = id, role = "Assistant" })
         ).EnsureSuccessStatusCode();
         (
             await ana.Put(

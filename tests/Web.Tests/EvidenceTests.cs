@@ -98,7 +98,7 @@ public sealed class EvidenceTests(Harness harness)
         var room = await harness.Room(ana, 1);
         var dina = (await ana.Get("/api/colleagues")).AsArray().Single(c => (string)c!["name"]! == "Dina")!;
         (
-            await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = (string)dina["id"]!, role = "assistant" })
+            await ana.Put($"/api/classes/{room.Id}/adults", new { adultId = (string)dina["id"]!, role = "Assistant" })
         ).EnsureSuccessStatusCode();
         var assistant = await harness.Teacher("dina");
         ((bool)(await Account(assistant, room))["mayJudge"]!).ShouldBeFalse();

@@ -46,7 +46,7 @@ public sealed class SchoolTests(Harness harness)
             ["password"]
             .ShouldNotBeNull();
         (await nele.Post("/api/pass", new { token, password = "long enough for me" })).EnsureSuccessStatusCode();
-        ((string)(await nele.Get("/api/session"))["role"]!).ShouldBe("teacher");
+        ((string)(await nele.Get("/api/session"))["role"]!).ShouldBe("Teacher");
         (
             await new Person(harness).Post("/api/pass", new { token, password = "long enough for them" })
         ).StatusCode.ShouldBe(HttpStatusCode.Conflict);
@@ -132,7 +132,7 @@ public sealed class SchoolTests(Harness harness)
         var room = await harness.Room(ana, 1);
         (await ana.Post("/api/session/hand-over", new { classId = room.Id })).EnsureSuccessStatusCode();
         var session = await ana.Get("/api/session");
-        ((string)session["role"]!).ShouldBe("nobody");
+        ((string)session["role"]!).ShouldBe("Nobody");
         ((string)session["handedOver"]!["code"]!).ShouldBe(room.Code);
         (await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}")).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
         (
@@ -151,7 +151,7 @@ public sealed class SchoolTests(Harness harness)
             HttpStatusCode.Unauthorized
         );
         (await ana.Post("/api/session/return", new { password = Harness.Password })).EnsureSuccessStatusCode();
-        ((string)(await ana.Get("/api/session"))["role"]!).ShouldBe("teacher");
+        ((string)(await ana.Get("/api/session"))["role"]!).ShouldBe("Teacher");
         (await ana.Get("/api/session"))["handedOver"].ShouldBeNull();
     }
 

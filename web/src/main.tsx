@@ -46,17 +46,17 @@ function Doors() {
             <Routes>
               <Route path="*" element={<FirstRun />} />
             </Routes>
-          ) : s.role === 'teacher' ? (
+          ) : s.role === 'Teacher' ? (
             <Routes>
               <Route path="/read/:code?" element={<ReaderSignIn />} />
               <Route path="/welcome" element={<Welcome />} />
               <Route path="*" element={<Teacher session={s} />} />
             </Routes>
-          ) : s.role === 'reader' ? (
+          ) : s.role === 'Reader' ? (
             <Routes>
               <Route path="*" element={<Reader session={s} />} />
             </Routes>
-          ) : s.role === 'guardian' ? (
+          ) : s.role === 'Guardian' ? (
             <Routes>
               <Route path="*" element={<Guardian session={s} />} />
             </Routes>

@@ -151,14 +151,4 @@ public static class AccessRules
                 _ => Standing.None,
             }
             : Standing.None;
-
-    /// <summary>A part by its name in the database: teacher, co-teacher, assistant; anything else is none.</summary>
-    public static Part PartOf(string? role) =>
-        role switch
-        {
-            "teacher" => Part.Teacher,
-            "co-teacher" => Part.CoTeacher,
-            "assistant" => Part.Assistant,
-            _ => Part.None,
-        };
 }

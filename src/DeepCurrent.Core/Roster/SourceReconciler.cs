@@ -1,3 +1,5 @@
+using DeepCurrent.Core.Access;
+
 namespace DeepCurrent.Core.Roster;
 
 /// <summary>Turns what a roster source says into a change to a school's roster. Said twice, it changes nothing the
@@ -334,12 +336,12 @@ public static class SourceReconciler
                 {
                     if (UserOf(row, adultIds, "teacher") is not { } adultId || row.Gone || row.To < frame.Today)
                         continue;
-                    var role = row.Role == "teacher" ? "teacher" : "assistant";
+                    var role = row.Role == "teacher" ? Part.Teacher : Part.Assistant;
                     var known = taught.GetValueOrDefault((classId, adultId));
                     // A teacher who was made a co-teacher here stays one.
                     var next =
                         known is null ? new Teaching(makers.NewId(), classId, adultId, role)
-                        : known.Role == "co-teacher" && role == "teacher" ? known
+                        : known.Role is Part.CoTeacher && role is Part.Teacher ? known
                         : known with { Role = role };
                     taught[(classId, adultId)] = next;
                     teachings.Put(next);

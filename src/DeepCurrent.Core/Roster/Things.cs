@@ -103,7 +103,7 @@ public sealed record RosterReader(
 }
 
 /// <summary>An adult's part in a class: teacher, co-teacher or assistant.</summary>
-public sealed record Teaching(Guid Id, Guid ClassId, Guid AdultId, string Role) : IRosterThing;
+public sealed record Teaching(Guid Id, Guid ClassId, Guid AdultId, Part Role) : IRosterThing;
 
 /// <summary>A reader's time in a class.</summary>
 /// <param name="To">Last day; null while it goes on.</param>

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Schools;
 using Npgsql;
 
 namespace DeepCurrent.Data.Adults;
@@ -119,13 +120,15 @@ public sealed class AdultStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<StaffRow>(
-                """
+                $"""
                 select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school,
                   a.password_hash is not null as has_password, a.signed_in_at,
                        coalesce(
                          (
                            select string_agg(
-                             c.name || case p.role when 'teacher' then '' else ' (' || p.role || ')' end, ', '
+                             c.name || case when p.role = {ClassParts.Teacher} then '' else ' (' || {ClassParts.Words(
+                    "p.role"
+                )} || ')' end, ', '
                              order by c.name)
                            from class_adult p join class c on c.id = p.class_id
                            where p.adult_id = a.id and not c.closed),

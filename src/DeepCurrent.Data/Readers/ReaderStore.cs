@@ -1,6 +1,8 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -45,7 +47,7 @@ public sealed record ReaderHead(
     double High,
     DateTimeOffset DepthAt,
     string? Group,
-    string? Part,
+    Part Part,
     bool AssistantsPrint
 );
 
@@ -114,7 +116,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ReaderHead>(
-            """
+            $"""
             select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret_kind, r.secret,
                    r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high, r.depth_at,
                    (
@@ -123,12 +125,14 @@ public sealed class ReaderStore(NpgsqlDataSource db)
                      where m.reader_id = r.id and g.closed_at is null
                      order by g.formed_at desc
                      limit 1) as "group",
-                   (
-                     select a.role
-                     from enrolment e join class_adult a on a.class_id = e.class_id
-                     where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId
-                     order by a.role desc
-                     limit 1) as part,
+                   coalesce(
+                     (
+                       select a.role
+                       from enrolment e join class_adult a on a.class_id = e.class_id
+                       where e.reader_id = r.id and e.to_day is null and a.adult_id = @adultId
+                       order by {ClassParts.ByRank("a.role")}
+                       limit 1),
+                     {ClassParts.None}) as part,
                    exists (
                      select 1
                      from enrolment e join class_adult a on a.class_id = e.class_id join class k on k.id = e.class_id

@@ -1,5 +1,7 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Schools;
 using Npgsql;
 
 namespace DeepCurrent.Data.Roster;
@@ -26,7 +28,7 @@ public sealed record Member(
     int Guardians
 );
 
-public sealed record ClassAdultRow(Guid AdultId, string Name, string Role, bool LeftSchool);
+public sealed record ClassAdultRow(Guid AdultId, string Name, Part Role, bool LeftSchool);
 
 public sealed record JoiningRow(Guid Id, string GivenName, string FamilyName, DateTimeOffset AskedAt);
 
@@ -105,11 +107,11 @@ public sealed class MemberStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<ClassAdultRow>(
-                """
+                $"""
                 select a.id as adult_id, a.name, p.role, a.left_school
                 from class_adult p join adult a on a.id = p.adult_id
                 where p.class_id = @classId
-                order by p.role desc, a.name
+                order by {ClassParts.ByRank("p.role")}, a.name
                 limit 100
                 """,
                 new { classId }

@@ -39,7 +39,11 @@ public sealed class RosterStore(NpgsqlDataSource db)
             where c.school_id = $1
             """,
             schoolId,
-            r => Put(state.Teachings, new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3)))
+            r =>
+                Put(
+                    state.Teachings,
+                    new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), Enum.Parse<Part>(r.GetString(3)))
+                )
         );
         await Read(
             c,

@@ -1,5 +1,6 @@
 using System.IO.Compression;
 using Dapper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
@@ -112,8 +113,8 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             ("adult_id", NpgsqlDbType.Uuid),
             ("role", NpgsqlDbType.Text),
         ],
-        t => [t.Id, t.ClassId, t.AdultId, t.Role],
-        r => new(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), r.GetString(3)),
+        t => [t.Id, t.ClassId, t.AdultId, t.Role.ToString()],
+        r => new(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), Enum.Parse<Part>(r.GetString(3))),
         []
     );
 

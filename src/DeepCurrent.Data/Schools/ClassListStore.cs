@@ -25,13 +25,13 @@ public sealed class ClassListStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<SchoolClass>(
-                """
+                $"""
                 select c.id, c.name, c.code, y.name as year_name, coalesce(t.names, '') as teachers,
                   coalesce(r.n, 0)::int as readers, coalesce(r.never, 0)::int as never, c.closed,
                   c.source_id is not null as from_source
                 from class c join school_year y on y.id = c.school_year_id
                 left join (
-                  select p.class_id, string_agg(a.name, ', ' order by p.role desc, a.name) as names
+                  select p.class_id, string_agg(a.name, ', ' order by {ClassParts.ByRank("p.role")}, a.name) as names
                   from class_adult p join adult a on a.id = p.adult_id
                   where a.school_id = @schoolId
                   group by p.class_id) t on t.class_id = c.id

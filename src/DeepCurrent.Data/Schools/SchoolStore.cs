@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Schools;
@@ -34,8 +35,8 @@ public sealed record School(
 public sealed record Term(Guid Id, Guid SchoolYearId, string Name, DateOnly FirstDay, DateOnly LastDay);
 
 /// <param name="Readers">Readers enrolled today.</param>
-/// <param name="Role">The asker's part in the class: teacher, co-teacher or assistant.</param>
-public sealed record ClassHead(Guid Id, string Name, string Code, string Role, bool Closed, int Readers);
+/// <param name="Role">The asker's part in the class.</param>
+public sealed record ClassHead(Guid Id, string Name, string Code, Part Role, bool Closed, int Readers);
 
 /// <summary>A class, and the asker's part in it; the part is null where they have none.</summary>
 public sealed record ClassPlace(
@@ -44,7 +45,7 @@ public sealed record ClassPlace(
     Guid SchoolYearId,
     string Name,
     string Code,
-    string? Part,
+    Part Part,
     bool AssistantsPrint
 );
 
@@ -263,8 +264,9 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ClassPlace>(
-            """
-            select c.id, c.school_id, c.school_year_id, c.name, c.code, a.role as part, c.assistants_print
+            $"""
+            select c.id, c.school_id, c.school_year_id, c.name, c.code, coalesce(a.role, {ClassParts.None}) as part,
+              c.assistants_print
             from class c left join class_adult a on a.class_id = c.id and a.adult_id = @adultId
             where c.id = @classId and c.school_id = @schoolId
             """,

@@ -2,6 +2,7 @@ using System.Data;
 using System.Text.Json;
 using Dapper;
 using DbUp;
+using DeepCurrent.Data.Schools;
 using Npgsql;
 
 namespace DeepCurrent.Data.Storage;
@@ -11,7 +12,10 @@ public static class Database
 {
     private const long MigrationLock = 0x44656570;
 
-    public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web);
+    public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new PartJson() },
+    };
 
     public static NpgsqlDataSource Open(string connectionString)
     {

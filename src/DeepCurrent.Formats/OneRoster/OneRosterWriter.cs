@@ -2,6 +2,7 @@ using System.Globalization;
 using System.IO.Compression;
 using System.Text;
 using CsvHelper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Formats.Tables;
 
@@ -234,8 +235,8 @@ public static class OneRosterWriter
                                 keys[t.ClassId],
                                 school.Id,
                                 keys[t.AdultId],
-                                t.Role == "assistant" ? "aide" : "teacher",
-                                t.Role == "teacher" ? "true" : "false",
+                                t.Role is Part.Assistant ? "aide" : "teacher",
+                                t.Role is Part.Teacher ? "true" : "false",
                                 "",
                                 "",
                             }

@@ -67,7 +67,7 @@ public sealed record ClassView(
     IReadOnlyList<GroupRow> Groups,
     IReadOnlyList<LevelRowView> LevelChart,
     IReadOnlyList<string> OwnColumns,
-    string? Part,
+    Part Part,
     bool MayChangeRoster,
     double ZoneLow,
     double ZoneHigh

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
@@ -22,15 +23,13 @@ public sealed record CopyClassRequest(string Name, bool WithReaders, Guid? Id = 
 /// <param name="Allowed">Assistants may print one reader's card at a time.</param>
 public sealed record AssistantsPrintRequest(bool Allowed);
 
-public sealed record ClassAdultRequest(Guid AdultId, string Role);
+public sealed record ClassAdultRequest(Guid AdultId, [property: JsonRequired] Part Role);
 
 public sealed record ColleagueView(Guid Id, string Name);
 
 /// <summary>Making, renaming, closing and copying classes, their code, and who teaches them.</summary>
 public static class ClassSettings
 {
-    private static readonly string[] Roles = ["teacher", "co-teacher", "assistant"];
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/classes", Make);
@@ -85,7 +84,7 @@ public static class ClassSettings
         var steps = ChangeSet.Nothing with
         {
             Classes = [new(null, made)],
-            Teachings = [new(null, new Teaching(Guid.CreateVersion7(), made.Id, desk.Who.Id, "teacher"))],
+            Teachings = [new(null, new Teaching(Guid.CreateVersion7(), made.Id, desk.Who.Id, Part.Teacher))],
         };
         // Listed with the school and not with the class, which is gone when this is taken back.
         return new(made.Id, await roster.Apply(steps, null, $"Made the class {name}"));
@@ -187,7 +186,7 @@ public static class ClassSettings
     )
     {
         var c = await Class(classId, desk, rosters);
-        if (!Roles.Contains(request.Role))
+        if (!Parts.Given.Contains(request.Role))
             throw Refused.Field("role", "Choose teacher, co-teacher or assistant.");
         var adult = await rosters.Adult(request.AdultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         var teachings = await rosters.Teachings(classId);
@@ -198,13 +197,13 @@ public static class ClassSettings
             {
                 Role = request.Role,
             };
-        if (known is { Role: "teacher" } && next.Role != "teacher")
+        if (known is { Role: Part.Teacher } && next.Role is not Part.Teacher)
             KeepOne(teachings, known);
         return await MemberEndpoints.Done(
             roster,
             next == known ? ChangeSet.Nothing : ChangeSet.Nothing with { Teachings = [new(known, next)] },
             classId,
-            $"{adult.Name} is {request.Role} of {c.Name}"
+            $"{adult.Name} is {Parts.Word(request.Role)} of {c.Name}"
         );
     }
 
@@ -219,7 +218,7 @@ public static class ClassSettings
         var c = await Class(classId, desk, rosters);
         var teachings = await rosters.Teachings(classId);
         var known = teachings.FirstOrDefault(t => t.AdultId == adultId) ?? throw Refused.NotFound();
-        if (known.Role == "teacher")
+        if (known.Role is Part.Teacher)
             KeepOne(teachings, known);
         var adult = await rosters.Adult(adultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         return await MemberEndpoints.Done(
@@ -229,7 +228,7 @@ public static class ClassSettings
                 Teachings = [new(known, null)],
             },
             classId,
-            $"{adult.Name} is no longer {known.Role} of {c.Name}"
+            $"{adult.Name} is no longer {Parts.Word(known.Role)} of {c.Name}"
         );
     }
 
@@ -246,7 +245,7 @@ public static class ClassSettings
 
     private static void KeepOne(IReadOnlyList<Teaching> teachings, Teaching goes)
     {
-        if (!teachings.Any(t => t.Role == "teacher" && t.Id != goes.Id))
+        if (!teachings.Any(t => t.Role is Part.Teacher && t.Id != goes.Id))
             throw Refused.Conflict("last-teacher", "A class needs a teacher. Name another one first.");
     }
 

@@ -25,7 +25,7 @@ public sealed class CheckDesk(Desk desk, CheckStore checks, SchoolStore schools,
             throw Refused.NotFound();
         var maker = check.MadeBy == desk.Who.Id;
         var letIn = maker || (await checks.Colleagues(checkId)).Any(c => c.Id == desk.Who.Id);
-        var own = (await schools.Classes(desk.Who.Id)).ToDictionary(c => c.Id, c => AccessRules.PartOf(c.Role));
+        var own = (await schools.Classes(desk.Who.Id)).ToDictionary(c => c.Id, c => c.Role);
         var part = (await checks.Classes(checkId)).Select(own.GetValueOrDefault).DefaultIfEmpty(Part.None).Max();
         bool May(Deed d) =>
             AccessRules.May(desk.Who.Role, d, desk.Relation(part, d is Deed.ChangeCheck ? maker : letIn));

@@ -261,10 +261,7 @@ public static class ListEndpoints
         var meant = new ListMeaning(list);
         var state = await rosters.LoadFor(place.SchoolId, classId, meant.Holds);
         var school = await desk.School();
-        var mine = (await schools.Classes(desk.Who.Id))
-            .Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher)
-            .Select(c => c.Id)
-            .ToHashSet();
+        var mine = (await schools.Classes(desk.Who.Id)).Where(c => Parts.Teaches(c.Role)).Select(c => c.Id).ToHashSet();
         var classes = state
             .Classes.Values.Where(c => !c.Closed && (desk.Who.Lead || mine.Contains(c.Id)))
             .GroupBy(c => Names.Tidy(c.Name).ToLowerInvariant())

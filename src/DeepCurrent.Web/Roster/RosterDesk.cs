@@ -91,10 +91,7 @@ public sealed class RosterDesk(
 
     /// <summary>Classes in which the asker may change the roster.</summary>
     public async Task<IReadOnlySet<Guid>> OwnClasses() =>
-        own ??= (await schools.Classes(desk.Who.Id))
-            .Where(c => AccessRules.PartOf(c.Role) >= Part.CoTeacher)
-            .Select(c => c.Id)
-            .ToHashSet();
+        own ??= (await schools.Classes(desk.Who.Id)).Where(c => Parts.Teaches(c.Role)).Select(c => c.Id).ToHashSet();
 
     /// <summary>Readers a change touches who are in other hands than the asker's: it may not touch them, whoever leads
     /// the school excepted.</summary>

@@ -28,13 +28,13 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     public async Task<ClassPlace> Class(Guid classId, Deed deed)
     {
         var place = Who.Role == Role.Teacher ? await schools.Place(classId, Who.SchoolId, Who.Id) : null;
-        return place is not null && May(deed, AccessRules.PartOf(place.Part)) ? place : throw Refused.NotFound();
+        return place is not null && May(deed, place.Part) ? place : throw Refused.NotFound();
     }
 
     public async Task<ReaderHead> Reader(Guid readerId, Deed deed)
     {
         var reader = Who.Role == Role.Teacher ? await readers.Find(readerId, Who.SchoolId, Who.Id) : null;
-        return reader is not null && May(deed, AccessRules.PartOf(reader.Part)) ? reader : throw Refused.NotFound();
+        return reader is not null && May(deed, reader.Part) ? reader : throw Refused.NotFound();
     }
 
     /// <summary>Something of the asker's school that belongs to no class.</summary>
@@ -83,16 +83,15 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
         );
 
     /// <summary>Whether the asker may do something with a reader they can see.</summary>
-    public bool May(Deed deed, ReaderHead reader) => May(deed, AccessRules.PartOf(reader.Part));
+    public bool May(Deed deed, ReaderHead reader) => May(deed, reader.Part);
 
     /// <summary>Whether the asker may print or see one reader's secret: an assistant only where the class's teacher
     /// lets them.</summary>
-    public bool MayPrintOne(string? part, bool assistantsPrint) =>
-        May(Deed.PrintSecrets, AccessRules.PartOf(part))
-        || (assistantsPrint && May(Deed.PrintOneSecret, AccessRules.PartOf(part)));
+    public bool MayPrintOne(Part part, bool assistantsPrint) =>
+        May(Deed.PrintSecrets, part) || (assistantsPrint && May(Deed.PrintOneSecret, part));
 
     /// <summary>Whether the asker may do something with a class they can see.</summary>
-    public bool May(Deed deed, ClassPlace place) => May(deed, AccessRules.PartOf(place.Part));
+    public bool May(Deed deed, ClassPlace place) => May(deed, place.Part);
 
     /// <summary>Whether the asker may do something with what is their own, or not.</summary>
     public bool May(Deed deed, bool own) => AccessRules.May(Who.Role, deed, Relation(Part.None, own));

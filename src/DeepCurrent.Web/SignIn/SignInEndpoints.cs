@@ -19,14 +19,13 @@ namespace DeepCurrent.Web.SignIn;
 public sealed record HandedOver(string TeacherName, string ClassName, string Code);
 
 /// <param name="Id">Whose session it is; null for nobody's.</param>
-/// <param name="Role">nobody, reader, teacher or guardian.</param>
 /// <param name="Assistant">Helps in classes, and makes none.</param>
 /// <param name="FirstRun">There is no school yet.</param>
 /// <param name="Supports">What is done for the reader who is signed in; null for others.</param>
 /// <param name="Token">To be sent as X-XSRF-TOKEN with everything that changes something.</param>
 public sealed record SessionView(
     Guid? Id,
-    string Role,
+    Role Role,
     string Name,
     bool Lead,
     bool Assistant,
@@ -136,7 +135,7 @@ public static class SignInEndpoints
         var handed = ReadHanded(http, protection);
         return new(
             who.Role == Role.Nobody ? null : who.Id,
-            who.Role.ToString().ToLowerInvariant(),
+            who.Role,
             who.Name,
             who.Lead,
             who.Post is Post.Assistant,

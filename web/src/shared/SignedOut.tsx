@@ -41,7 +41,7 @@ export function SignedOut({ session }: { session: Session }) {
     () => lost,
   );
   useEffect(() => setLost(false), [session.id, session.role]);
-  if (!open || session.role === 'nobody') return null;
+  if (!open || session.role === 'Nobody') return null;
   return (
     <Dialog.Root open>
       <Dialog.Portal>
@@ -52,7 +52,7 @@ export function SignedOut({ session }: { session: Session }) {
           onPointerDownOutside={(e) => e.preventDefault()}
           aria-describedby={undefined}
         >
-          {session.role === 'reader' ? <ReaderAgain session={session} /> : <AdultAgain session={session} />}
+          {session.role === 'Reader' ? <ReaderAgain session={session} /> : <AdultAgain session={session} />}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -7536,13 +7536,13 @@ export interface components {
     ClassAdultRequest: {
       /** Format: uuid */
       adultId: string;
-      role: string;
+      role: components['schemas']['Part'];
     };
     ClassAdultRow: {
       /** Format: uuid */
       adultId: string;
       name: string;
-      role: string;
+      role: components['schemas']['Part'];
       leftSchool: boolean;
     };
     ClassDetailsRequest: {
@@ -7557,7 +7557,7 @@ export interface components {
       id: string;
       name: string;
       code: string;
-      role: string;
+      role: components['schemas']['Part'];
       closed: boolean;
       /** Format: int32 */
       readers: number;
@@ -7598,7 +7598,7 @@ export interface components {
       groups: components['schemas']['GroupRow'][];
       levelChart: components['schemas']['LevelRowView'][];
       ownColumns: string[];
-      part: null | string;
+      part: components['schemas']['Part'];
       mayChangeRoster: boolean;
       /** Format: double */
       zoneLow: number;
@@ -8733,6 +8733,11 @@ export interface components {
       body: string;
     };
     /**
+     * @description An adult's part in a class.
+     * @enum {unknown}
+     */
+    Part: 'None' | 'Assistant' | 'CoTeacher' | 'Teacher';
+    /**
      * @description What a finished part can be trusted for.
      * @enum {unknown}
      */
@@ -9199,6 +9204,11 @@ export interface components {
       note: string;
       versions: components['schemas']['TextVersionBody'][];
     };
+    /**
+     * @description Who is asking.
+     * @enum {unknown}
+     */
+    Role: 'Nobody' | 'Reader' | 'Teacher' | 'Guardian';
     RollClass: {
       from: string;
       to: null | string;
@@ -9441,7 +9451,7 @@ export interface components {
     SessionView: {
       /** Format: uuid */
       id: null | string;
-      role: string;
+      role: components['schemas']['Role'];
       name: string;
       lead: boolean;
       assistant: boolean;

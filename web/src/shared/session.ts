@@ -4,12 +4,13 @@ import { call, get, NoNetwork, setToken, type Api } from './api';
 export type Session = Api<'SessionView'>;
 
 // A reader's page opens without a network as theirs for as long as a session lasts.
-const lastReader = 'dc-reader',
+// The number goes up when a kept session could no longer be read.
+const lastReader = 'dc-reader-2',
   toEnd = 'dc-to-end',
   lasts = 12 * 3600_000;
 
 function remember(session: Session) {
-  if (session.role === 'reader')
+  if (session.role === 'Reader')
     localStorage.setItem(lastReader, JSON.stringify({ at: Date.now(), session: { ...session, token: '' } }));
   else localStorage.removeItem(lastReader);
 }
@@ -64,7 +65,7 @@ export function beginAs(client: QueryClient, session: Session) {
 export const nobodyAfter = (session: Session): Session => ({
   ...session,
   id: null,
-  role: 'nobody',
+  role: 'Nobody',
   name: '',
   token: '',
   supports: null,

@@ -25,7 +25,7 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
   const [group, setGroup] = useState('');
   const details = grade || level.trim() || kind || renew || withSupports;
   // Groups are the teachers' own: a school lead who is not in the class leaves them alone.
-  const groups = data.data?.part ? data.data.groups : [];
+  const groups = data.data && data.data.part !== 'None' ? data.data.groups : [];
   const ids = members.map((m) => m.id);
   const save = async (e: FormEvent) => {
     e.preventDefault();

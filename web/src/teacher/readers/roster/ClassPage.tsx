@@ -6,6 +6,7 @@ import { fieldOf, get, post, put, remove, sentence, type Api } from '../../../sh
 import { useSignInBy } from '../../../shared/session';
 import { Show } from '../../../shared/Whole';
 import { useOnce } from '../../../shared/once';
+import { partsToGive, partWords, type Part } from '../../../shared/parts';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
 import { Field } from '../../frame/Window';
@@ -153,14 +154,14 @@ function Adults({ roster }: { roster: Roster }) {
     queryFn: () => get<Api<'ColleagueView'>[]>('/colleagues'),
   });
   const [who, setWho] = useState('');
-  const [role, setRole] = useState('co-teacher');
+  const [role, setRole] = useState<Part>('CoTeacher');
   const change = useRosterChange();
-  const set = (adultId: string, as: string) =>
+  const set = (adultId: string, as: Part) =>
     change.mutate(() => put(`/classes/${roster.id}/adults`, { adultId, role: as }));
   const others = (colleagues.data ?? []).filter((c) => !roster.adults.some((a) => a.adultId === c.id));
-  const roles = ['teacher', 'co-teacher', 'assistant'].map((r) => (
+  const roles = partsToGive.map((r) => (
     <option key={r} value={r}>
-      {t(r)}
+      {t(partWords[r])}
     </option>
   ));
   return (
@@ -177,7 +178,7 @@ function Adults({ roster }: { roster: Roster }) {
                 <select
                   aria-label={t('Part of {{name}}', { name: a.name })}
                   value={a.role}
-                  onChange={(e) => set(a.adultId, e.target.value)}
+                  onChange={(e) => set(a.adultId, e.target.value as Part)}
                 >
                   {roles}
                 </select>
@@ -190,7 +191,7 @@ function Adults({ roster }: { roster: Roster }) {
                 </button>
               </>
             ) : (
-              t(a.role)
+              t(partWords[a.role])
             )}
           </li>
         ))}
@@ -230,7 +231,7 @@ function Adults({ roster }: { roster: Roster }) {
               </option>
             ))}
           </select>
-          <select aria-label={t('Part')} value={role} onChange={(e) => setRole(e.target.value)}>
+          <select aria-label={t('Part')} value={role} onChange={(e) => setRole(e.target.value as Part)}>
             {roles}
           </select>
           <button

@@ -4,6 +4,7 @@ import { useOutletContext } from 'react-router';
 import { toast } from 'sonner';
 import { get, put, remove, sentence, type Api } from '../../../shared/api';
 import { Empty, Show } from '../../../shared/Whole';
+import { teaches } from '../../../shared/parts';
 import { t } from '../../../shared/words';
 import { useRefresh, type ReaderRow } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
@@ -38,7 +39,7 @@ export default function Lists() {
     },
     onError: (e) => toast.error(sentence(e)),
   });
-  const may = data.part === 'teacher' || data.part === 'co-teacher';
+  const may = teaches(data.part);
   const membersOf = (l: List): ReaderRow[] =>
     l.filter
       ? data.readers.filter((r) => readerMatches(r, l.filter!.asked))

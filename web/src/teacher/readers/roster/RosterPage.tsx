@@ -6,6 +6,7 @@ import { post, type Api } from '../../../shared/api';
 import { dayOf } from '../../../shared/format';
 import { kindName } from '../../../shared/Secret';
 import { Empty, Show } from '../../../shared/Whole';
+import { partWords, type Part } from '../../../shared/parts';
 import { t } from '../../../shared/words';
 import { rowKeys, useColumns } from '../../frame/columns';
 import type { Place } from '../../frame/Frame';
@@ -50,7 +51,7 @@ const columns: Column[] = [
   { key: 'since', name: 'Since', by: (m) => m.since, show: (m) => dayOf(m.since) },
 ];
 
-function RosterTable({ roster, part }: { roster: Roster; part: string | null }) {
+function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
   const tray = useTray();
   const [asked, setAsked] = useState('');
   const [sort, setSort] = useState({ key: 'name', down: false });
@@ -236,7 +237,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: string | null }) 
         <span>
           {roster.mayChange
             ? t('A name opens details, supports and sign-in')
-            : t('You are {{part}} here and may not change the roster', { part: part ?? t('not a teacher') })}
+            : t('You are {{part}} here and may not change the roster', { part: t(partWords[part]) })}
         </span>
       </div>
       {open && <MemberDialog roster={roster} member={open} close={() => setOpen(null)} />}
