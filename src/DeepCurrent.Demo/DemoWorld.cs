@@ -541,7 +541,11 @@ public sealed class DemoWorld(
         var targets = people
             .Take(people.Count - 2)
             .SelectMany(p =>
-                new[] { (p.Id, "comprehension", 75.0), (p.Id, "words", Math.Round((1500 + 30 * p.Depth) / 250) * 250) }
+                new[]
+                {
+                    (p.Id, GoalKind.Comprehension, 75.0),
+                    (p.Id, GoalKind.Words, Math.Round((1500 + 30 * p.Depth) / 250) * 250),
+                }
             );
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "goals", async (c, t) =>
             new(

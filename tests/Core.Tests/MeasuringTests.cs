@@ -63,9 +63,11 @@ public sealed class MeasuringTests
         surer.ShouldAllBe(s => s.Sd < sd);
         // A running record is a normal likelihood, so what is promised can be reckoned: the level as it is, joined with
         // one of 5 fm.
-        surer.Single(s => s.What == "running record").Sd.ShouldBe(1 / Math.Sqrt(1 / (sd * sd) + 1 / 25.0), 1e-12);
-        var check = surer.Single(s => s.What == "level check").Sd;
-        check.ShouldBeLessThan(surer.Single(s => s.What == "quiz").Sd);
+        surer
+            .Single(s => s.What is EvidenceSource.RunningRecord)
+            .Sd.ShouldBe(1 / Math.Sqrt(1 / (sd * sd) + 1 / 25.0), 1e-12);
+        var check = surer.Single(s => s.What is EvidenceSource.LevelCheck).Sd;
+        check.ShouldBeLessThan(surer.Single(s => s.What is EvidenceSource.Quiz).Sd);
         Should.Throw<ArgumentOutOfRangeException>(() => EvidenceAccount.Surer(0));
     }
 

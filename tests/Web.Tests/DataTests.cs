@@ -68,42 +68,10 @@ public sealed class DataTests(Harness harness)
     }
 
     private static EvidenceRow Level(int day, double value) =>
-        new(
-            Guid.NewGuid(),
-            Start.AddDays(day),
-            "level",
-            null,
-            null,
-            null,
-            value,
-            4,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            ""
-        );
+        EvidenceRow.Level(Guid.NewGuid(), Start.AddDays(day), value, 4);
 
     private static EvidenceRow Record(int day, double text, int errors) =>
-        new(
-            Guid.NewGuid(),
-            Start.AddDays(day),
-            "running record",
-            null,
-            null,
-            null,
-            null,
-            null,
-            text,
-            120,
-            errors,
-            null,
-            null,
-            null,
-            ""
-        );
+        EvidenceRow.RunningRecord(Guid.NewGuid(), Start.AddDays(day), text, 120, errors);
 
     [Theory]
     [InlineData("teacher", Part.Teacher)]

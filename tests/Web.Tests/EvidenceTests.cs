@@ -47,7 +47,7 @@ public sealed class EvidenceTests(Harness harness)
         var room = await harness.Room(ana, 1);
         var account = await Account(ana, room);
         var piece = account["pieces"]!.AsArray().Single()!;
-        ((string)piece["what"]!, (int)piece["counted"]!).ShouldBe(("level", 1));
+        ((string)piece["what"]!, (int)piece["counted"]!).ShouldBe(("Level", 1));
         ((double)piece["after"]!).ShouldBe(Depth(account), 0.2);
         account["labels"]!.AsArray().Select(l => (string)l!["system"]!).ShouldBe(["fm", "grade", "school year", "age"]);
         account["surer"]!.AsArray().ShouldAllBe(s => (double)s!["sd"]! < (double)account["sd"]!);

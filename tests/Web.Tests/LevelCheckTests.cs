@@ -211,13 +211,13 @@ public sealed class LevelCheckTests(Harness harness)
         ((double)row["after"]!).ShouldBe(await Depth(g), 0.05);
         var pieces = (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}/evidence"))["pieces"]!
             .AsArray()
-            .Where(p => (string)p!["what"]! == "level check")
+            .Where(p => (string)p!["what"]! == "LevelCheck")
             .ToList();
         pieces.Count.ShouldBe(3, "words, meanings and passages speak of the level; a maze passage does not");
         pieces.ShouldContain(p => ((string)p!["note"]!).Contains("15 of 15"));
         var marks = (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}"))["marks"]!
             .AsArray()
-            .Where(m => (string)m!["what"]! == "level check")
+            .Where(m => (string)m!["what"]! == "LevelCheck")
             .ToList();
         marks.Count.ShouldBe(3, "each part that speaks of the level is a mark on the trail");
         marks.ShouldAllBe(m => (double)m!["place"]! > before - 5);
@@ -397,7 +397,7 @@ public sealed class LevelCheckTests(Harness harness)
         (await Depth(g)).ShouldBe(before, 0.02);
         (await g.Ana.Get($"/api/readers/{g.Room.Readers[0].Id}"))["marks"]!
             .AsArray()
-            .Count(m => (string)m!["what"]! == "left out")
+            .Count(m => (bool)m!["leftOut"]!)
             .ShouldBe(2);
         var row = await Row(g);
         ((string)row["parts"]![0]!["flag"]!, (int)row["again"]!).ShouldBe(("Rushed", 2));

@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text.Json.Nodes;
+using DeepCurrent.Core.Measuring;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Texts;
 using Microsoft.Extensions.DependencyInjection;
@@ -279,7 +280,7 @@ public sealed class QuizTests(Harness harness)
             .Services.GetRequiredService<DepthKeeper>()
             .Evidence(Guid.Parse(room.Readers[0].Id));
         evidence
-            .Where(e => e.Kind == "answer")
+            .Where(e => e.Kind is EvidenceKind.Answer)
             .OrderBy(e => e.At)
             .Select(e => e.LeftOut)
             .ShouldBe([null, "rests on a wrong answer"]);

@@ -138,8 +138,8 @@ public sealed class RunningRecordTests(Harness harness)
         ((string)done["figures"]!["zone"]!, (double)done["figures"]!["retelling"]!).ShouldBe(("Frustration", 1));
         (await Depth(k)).ShouldBeLessThan(before - 1);
         var pieces = (await k.Ana.Get($"/api/readers/{k.Reader}/evidence"))["pieces"]!.AsArray();
-        pieces.Count(p => (string)p!["what"]! == "running record").ShouldBe(1);
-        ((string)pieces.First(p => (string)p!["what"]! == "running record")!["note"]!).ShouldContain(
+        pieces.Count(p => (string)p!["what"]! == "RunningRecord").ShouldBe(1);
+        ((string)pieces.First(p => (string)p!["what"]! == "RunningRecord")!["note"]!).ShouldContain(
             (string)k.View["title"]!
         );
 

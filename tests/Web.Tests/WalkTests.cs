@@ -283,7 +283,7 @@ public sealed class WalkTests(Harness harness)
                     .AsArray()
                     .Single(l => (string)l!["readerId"]! == id)!["goals"]!
                     .AsArray()
-                    .Single(g => (string)g!["kind"]! == "words")!["target"]!;
+                    .Single(g => (string)g!["kind"]! == "Words")!["target"]!;
         await Set(5000);
         var second = await Set(7000);
         ((int)second["changed"]!).ShouldBe(1);

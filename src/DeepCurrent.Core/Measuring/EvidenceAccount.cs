@@ -12,9 +12,8 @@ public sealed record EvidenceEffect(Evidence Piece, DepthEstimate Before, DepthE
 }
 
 /// <summary>Something a teacher could do, and how sure the level would then be.</summary>
-/// <param name="What">quiz, running record or level check.</param>
 /// <param name="Sd">Expected standard deviation afterwards, fm.</param>
-public sealed record SurerBy(string What, double Sd);
+public sealed record SurerBy(EvidenceSource What, double Sd);
 
 /// <summary>Explains a level: what each piece of evidence did to it, and what would make it surer.</summary>
 public static class EvidenceAccount
@@ -51,9 +50,12 @@ public static class EvidenceAccount
         var one = AnswerModel.Information(Forecast.AtSameDepth, 1.0 / Choices);
         return
         [
-            new("level check", With(sd, CheckQuestions * one)),
-            new("running record", With(sd, 1 / (ReaderEstimator.RunningRecordSd * ReaderEstimator.RunningRecordSd))),
-            new("quiz", With(sd, QuizQuestions * one)),
+            new(EvidenceSource.LevelCheck, With(sd, CheckQuestions * one)),
+            new(
+                EvidenceSource.RunningRecord,
+                With(sd, 1 / (ReaderEstimator.RunningRecordSd * ReaderEstimator.RunningRecordSd))
+            ),
+            new(EvidenceSource.Quiz, With(sd, QuizQuestions * one)),
         ];
     }
 

@@ -1,5 +1,7 @@
 using Dapper;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -331,21 +333,18 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left
     /// out.</summary>
-    public async Task<IReadOnlyList<(Guid ReaderId, string Strand, int Right, int Asked)>> Strands(
-        Guid classId,
-        DateTimeOffset since
-    )
+    public async Task<IReadOnlyList<StrandCount>> Strands(Guid classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, string, int, int)>(
-                """
-                select v.reader_id, v.strand, count(*) filter (where v.correct)::int, count(*)::int
+            await c.QueryAsync<StrandCount>(
+                $"""
+                select v.reader_id, v.strand, count(*) filter (where v.correct)::int as right, count(*)::int as asked
                 from enrolment e
                   join evidence v on v.reader_id = e.reader_id
                 where e.class_id = @classId
                   and e.to_day is null
-                  and v.kind = 'answer'
+                  and v.kind = {EvidenceKinds.Answer}
                   and v.left_out is null
                   and v.strand is not null
                   and v.at >= @since
@@ -407,6 +406,9 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         from ticket k join reader r on r.id = k.reader_id join version v on v.id = k.version_id
         """;
 }
+
+/// <summary>First attempts of one reader at questions of one strand.</summary>
+public sealed record StrandCount(Guid ReaderId, Strand Strand, int Right, int Asked);
 
 public sealed record ClassReading(
     Guid ReaderId,

@@ -1,12 +1,19 @@
+using System.Text.Json.Serialization;
 using Dapper;
+using DeepCurrent.Core.Goals;
 using Npgsql;
 
 namespace DeepCurrent.Data.Goals;
 
-public sealed record GoalRow(Guid Id, Guid ReaderId, string Kind, double Target, DateTimeOffset SetAt, string Reason);
+public sealed record GoalRow(Guid Id, Guid ReaderId, GoalKind Kind, double Target, DateTimeOffset SetAt, string Reason);
 
 /// <param name="Replaces">The goal this one takes the place of, if any.</param>
-public sealed record GoalChange(Guid ReaderId, string Kind, Guid Id, Guid? Replaces);
+public sealed record GoalChange(
+    Guid ReaderId,
+    [property: JsonConverter(typeof(JsonStringEnumConverter))] GoalKind Kind,
+    Guid Id,
+    Guid? Replaces
+);
 
 /// <summary>Term goals. A changed goal keeps the earlier one, its date and the reason.</summary>
 public sealed class GoalStore(NpgsqlDataSource db)
@@ -47,7 +54,7 @@ public sealed class GoalStore(NpgsqlDataSource db)
         NpgsqlConnection c,
         NpgsqlTransaction t,
         Guid termId,
-        IEnumerable<(Guid ReaderId, string Kind, double Target)> goals,
+        IEnumerable<(Guid ReaderId, GoalKind Kind, double Target)> goals,
         string reason,
         Guid adultId,
         DateTimeOffset now
@@ -67,7 +74,7 @@ public sealed class GoalStore(NpgsqlDataSource db)
                 {
                     readerId,
                     termId,
-                    kind,
+                    kind = kind.ToString(),
                 },
                 t
             );
@@ -86,7 +93,7 @@ public sealed class GoalStore(NpgsqlDataSource db)
                     id,
                     readerId,
                     termId,
-                    kind,
+                    kind = kind.ToString(),
                     target,
                     reason,
                     adultId,

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Measuring;
 
 namespace DeepCurrent.Data.LevelChecks;
@@ -47,48 +48,35 @@ internal static class CheckEvidence
                 var right = answers.Count(a => a.Answer.Correct);
                 return
                 [
-                    new(
-                        part.Id,
-                        answers.Max(a => a.Answer.At),
-                        "level",
-                        null,
-                        null,
-                        null,
-                        value,
-                        sd,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        left,
-                        $"{check.StaffTitle}: {right} of {answers.Count} words read right",
-                        PartId: part.Id
-                    ),
+                    EvidenceRow.Level(part.Id, answers.Max(a => a.Answer.At), value, sd) with
+                    {
+                        PartId = part.Id,
+                        LeftOut = left,
+                        Note = $"{check.StaffTitle}: {right} of {answers.Count} words read right",
+                    },
                 ];
             default:
                 return
                 [
-                    .. answers.Select(a => new EvidenceRow(
-                        a.Answer.Id,
-                        a.Answer.At > now ? now : a.Answer.At,
-                        "answer",
-                        a.Item.Difficulty,
-                        a.Item.Guess,
-                        a.Answer.Correct,
-                        null,
-                        null,
-                        a.Stage.TextDepth,
-                        null,
-                        null,
-                        a.Item.Strand,
-                        null,
-                        a.Answer.Rushed ? "rushed" : left,
-                        part.Part is CheckPart.Passages
-                            ? $"{check.StaffTitle}: {a.Stage.Title}"
-                            : $"{check.StaffTitle}: word meaning",
-                        PartId: part.Id
-                    )),
+                    .. answers.Select(a =>
+                        EvidenceRow.Answer(
+                            a.Answer.Id,
+                            a.Answer.At > now ? now : a.Answer.At,
+                            a.Item.Difficulty,
+                            a.Item.Guess,
+                            a.Answer.Correct,
+                            Enum.TryParse<Strand>(a.Item.Strand, out var strand) ? strand : null
+                        ) with
+                        {
+                            PartId = part.Id,
+                            TextDepth = a.Stage.TextDepth,
+                            LeftOut = a.Answer.Rushed ? "rushed" : left,
+                            Note =
+                                part.Part is CheckPart.Passages
+                                    ? $"{check.StaffTitle}: {a.Stage.Title}"
+                                    : $"{check.StaffTitle}: word meaning",
+                        }
+                    ),
                 ];
         }
     }

@@ -6,27 +6,6 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Measuring;
 
-/// <summary>One piece of evidence as it is kept.</summary>
-public sealed record EvidenceRow(
-    Guid Id,
-    DateTimeOffset At,
-    string Kind,
-    double? Difficulty,
-    double? Guess,
-    bool? Correct,
-    double? Value,
-    double? Sd,
-    double? TextDepth,
-    int? Words,
-    int? Errors,
-    string? Strand,
-    Guid? TicketId,
-    string? LeftOut,
-    string Note,
-    Guid? RecordId = null,
-    Guid? PartId = null
-);
-
 /// <summary>A piece of evidence and why it was left out before; null if it counted.</summary>
 public sealed record LeftOutBefore(Guid Id, string? Before);
 
@@ -184,9 +163,9 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         await Lock(c, t, readerId);
         if (
             await c.ExecuteAsync(
-                """
+                $"""
                 delete from evidence
-                where id = @evidenceId and reader_id = @readerId and kind = 'level' and part_id is null
+                where id = @evidenceId and reader_id = @readerId and kind = {EvidenceKinds.Level} and part_id is null
                 """,
                 new { evidenceId, readerId },
                 t
@@ -231,8 +210,8 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
             $"""
             insert into evidence (reader_id, adult_id, {Columns})
             values (
-              @readerId, @adultId, @Id, @At, @Kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words,
-              @Errors, @Strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
+              @readerId, @adultId, @Id, @At, @kind, @Difficulty, @Guess, @Correct, @Value, @Sd, @TextDepth, @Words,
+              @Errors, @strand, @TicketId, @LeftOut, @Note, @RecordId, @PartId)
             on conflict (id) do nothing
             """,
             rows.Select(r => new
@@ -241,7 +220,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
                 adultId,
                 r.Id,
                 r.At,
-                r.Kind,
+                kind = r.Kind.ToString(),
                 r.Difficulty,
                 r.Guess,
                 r.Correct,
@@ -250,7 +229,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
                 r.TextDepth,
                 r.Words,
                 r.Errors,
-                r.Strand,
+                strand = r.Strand?.ToString(),
                 r.TicketId,
                 r.LeftOut,
                 r.Note,
@@ -448,13 +427,6 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
 
     /// <summary>A piece for the estimate. One that is older than the reader is here, given elsewhere or without a
     /// network, counts from the beginning.</summary>
-    private static Evidence Piece(EvidenceRow r, DateTimeOffset from) => At(r.At < from ? r with { At = from } : r);
-
-    private static Evidence At(EvidenceRow r) =>
-        r.Kind switch
-        {
-            "answer" => new AnswerEvidence(r.At, new(r.Difficulty!.Value), r.Guess!.Value, r.Correct!.Value),
-            "level" => new LevelEvidence(r.At, new(r.Value!.Value), r.Sd!.Value),
-            _ => new RunningRecordEvidence(r.At, new(r.TextDepth!.Value), r.Words!.Value, r.Errors!.Value),
-        };
+    private static Evidence Piece(EvidenceRow r, DateTimeOffset from) =>
+        (r.At < from ? r with { At = from } : r).Piece();
 }

@@ -25,47 +25,30 @@ public static class RecordEvidence
             + $"{Math.Round(f.Accuracy * 100)} %";
         List<EvidenceRow> rows =
         [
-            new(
-                k.Id,
-                readAt,
-                "running record",
-                null,
-                null,
-                null,
-                null,
-                null,
-                k.TextDepth,
-                f.Words,
-                f.Errors,
-                null,
-                null,
-                f.Words < FewestWords ? "too short to tell" : null,
-                note,
-                k.Id
-            ),
+            EvidenceRow.RunningRecord(k.Id, readAt, k.TextDepth, f.Words, f.Errors) with
+            {
+                RecordId = k.Id,
+                LeftOut = f.Words < FewestWords ? "too short to tell" : null,
+                Note = note,
+            },
         ];
         var asked = questions.ToDictionary(q => q.Id);
         foreach (var a in sheet.Answers)
             if (asked.TryGetValue(a.QuestionId, out var q))
                 rows.Add(
-                    new(
+                    EvidenceRow.Answer(
                         Both(k.Id, q.Id),
                         readAt,
-                        "answer",
                         QuestionDifficulty.Default(new(k.TextDepth), 0, q.Strand, q.Offset).Value,
                         0,
                         a.Right,
-                        null,
-                        null,
-                        k.TextDepth,
-                        null,
-                        null,
-                        q.Strand.ToString(),
-                        null,
-                        null,
-                        $"“{k.Title}”, asked aloud",
-                        k.Id
-                    )
+                        q.Strand
+                    ) with
+                    {
+                        RecordId = k.Id,
+                        TextDepth = k.TextDepth,
+                        Note = $"“{k.Title}”, asked aloud",
+                    }
                 );
         return rows;
     }

@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
@@ -100,10 +101,10 @@ public sealed class RosterStore(NpgsqlDataSource db)
         );
         await Read(
             c,
-            """
+            $"""
             select e.id, e.reader_id, e.value, e.at
             from evidence e join reader r on r.id = e.reader_id
-            where r.school_id = $1 and r.id = any($2) and e.kind = 'level'
+            where r.school_id = $1 and r.id = any($2) and e.kind = {EvidenceKinds.Level}
             """,
             schoolId,
             r => Put(state.Levels, Level(r)),

@@ -145,7 +145,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         l => [l.Id, l.ReaderId, l.Value, l.At.ToUniversalTime()],
         RosterStore.Level,
         [
-            ("kind", NpgsqlDbType.Text, _ => "level"),
+            ("kind", NpgsqlDbType.Text, _ => nameof(EvidenceKind.Level)),
             ("sd", NpgsqlDbType.Double, _ => ReaderEstimator.StartingLevelSd),
             ("note", NpgsqlDbType.Text, _ => "Level stated on the roster"),
         ]

@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -35,7 +36,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                 where k.before_mean is not null
                   and k.version_depth is not null
                   and k.state <> {TicketStates.Withdrawn}
-                  and e.kind = 'answer'
+                  and e.kind = {EvidenceKinds.Answer}
                   and e.left_out is null
                   and not v.retired
                 union all
@@ -47,7 +48,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                   join sitting_part p on p.id = s.part_id
                   join sitting n on n.id = p.sitting_id
                   join version v on v.id = s.version_id
-                where p.part = 'Passages' and e.kind = 'answer' and e.left_out is null and not v.retired
+                where p.part = 'Passages' and e.kind = {EvidenceKinds.Answer} and e.left_out is null and not v.retired
                 order by 1, 2
                 limit 5000000
                 """,
@@ -120,7 +121,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                   select w.question_id, k.before_mean as mean, k.before_sd as sd, k.version_depth as depth, e.guess,
                     e.correct
                   from evidence e join answer w on w.id = e.id join ticket k on k.id = w.ticket_id
-                  where e.kind = 'answer'
+                  where e.kind = {EvidenceKinds.Answer}
                     and e.left_out is null
                     and k.before_mean is not null
                     and k.version_depth is not null
@@ -133,7 +134,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                     join stage s on s.id = a.stage_id
                     join sitting_part p on p.id = s.part_id
                     join sitting n on n.id = p.sitting_id
-                  where p.part = 'Passages' and e.kind = 'answer' and e.left_out is null
+                  where p.part = 'Passages' and e.kind = {EvidenceKinds.Answer} and e.left_out is null
                 ), counted as (select *, count(*) over (partition by question_id) as answers
                 from answered
                 where guess < 0.8)
@@ -159,9 +160,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                                 .. q.Select(a => new QuestionAnswer(
                                     a.Mean,
                                     a.Sd,
-                                    QuestionDifficulty
-                                        .Default(new(a.Depth), a.Guess, Enum.Parse<Strand>(a.Strand), a.Harder)
-                                        .Value,
+                                    QuestionDifficulty.Default(new(a.Depth), a.Guess, a.Strand, a.Harder).Value,
                                     a.Guess,
                                     a.Correct
                                 )),
@@ -274,7 +273,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
     private sealed record Answered(
         Guid QuestionId,
         Guid TextId,
-        string Strand,
+        Strand Strand,
         double Harder,
         double Mean,
         double Sd,

@@ -115,23 +115,18 @@ internal sealed class TicketWork
     }
 
     private EvidenceRow Piece(AnswerRow a, Question q, int at) =>
-        new(
+        EvidenceRow.Answer(
             a.Id,
             a.At,
-            "answer",
             q.Difficulty(new(ticket.VersionDepth), sentences).Value,
             q.Guess(sentences),
             a.Correct,
-            null,
-            null,
-            null,
-            null,
-            null,
-            q.Strand.ToString(),
-            ticket.Id,
-            LeftOut(a, q, at),
-            ""
-        );
+            q.Strand
+        ) with
+        {
+            TicketId = ticket.Id,
+            LeftOut = LeftOut(a, q, at),
+        };
 
     /// <summary>Whoever missed a question cannot find its proof: that says nothing new.</summary>
     private string? LeftOut(AnswerRow a, Question q, int at) =>

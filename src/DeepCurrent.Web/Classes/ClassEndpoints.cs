@@ -180,7 +180,7 @@ public static class ClassEndpoints
     /// <summary>What the signal rules need, looked up per reader.</summary>
     private sealed record SignalFacts(
         ILookup<Guid, ClassReading> Readings,
-        ILookup<Guid, (Guid ReaderId, string Strand, int Right, int Asked)> Strands,
+        ILookup<Guid, StrandCount> Strands,
         SchoolCalendar Calendar,
         DateOnly Today,
         DateTimeOffset Now,
@@ -193,7 +193,7 @@ public static class ClassEndpoints
             var readings = Readings[r.Id]
                 .Select(x => new FinishedReading(x.Title, x.At, x.Score, x.Forecast, x.Seconds, x.Words))
                 .ToList();
-            var strands = Strands[r.Id].ToDictionary(s => Enum.Parse<Strand>(s.Strand), s => (s.Right, s.Asked));
+            var strands = Strands[r.Id].ToDictionary(s => s.Strand, s => (s.Right, s.Asked));
             // Who has never read is quiet since they came.
             var quiet = Calendar.SchoolDays(r.LastRead is { } last ? Days.DayOf(last).AddDays(1) : r.Since, Today);
             return

@@ -10,10 +10,9 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Goals;
 
-/// <param name="Kind">comprehension (percent) or words.</param>
 /// <param name="Course">Reached, OnCourse, SlightlyBehind or Behind.</param>
 public sealed record GoalStandingView(
-    string Kind,
+    GoalKind Kind,
     double Target,
     double Done,
     double DueNow,
@@ -61,7 +60,7 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
         var all = year.Calendar.SchoolDays(term.FirstDay, term.LastDay);
         var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
         var s =
-            goal.Kind == "words"
+            goal.Kind is GoalKind.Words
                 ? GoalRules.Words(goal.Target, weeks, left / 5.0, all == 0 ? 1 : (all - left) / (double)all)
                 : GoalRules.Comprehension(goal.Target, weeks, left / 5.0);
         return new(goal.Kind, goal.Target, s.Done, s.DueNow, s.Chance, s.Course, goal.SetAt);

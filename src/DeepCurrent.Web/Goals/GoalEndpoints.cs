@@ -123,10 +123,10 @@ public static class GoalEndpoints
         }
         var wanted = request
             .Targets.SelectMany(t =>
-                new (Guid ReaderId, string Kind, double? Target)[]
+                new (Guid ReaderId, GoalKind Kind, double? Target)[]
                 {
-                    (t.ReaderId, "comprehension", t.Comprehension),
-                    (t.ReaderId, "words", t.Words),
+                    (t.ReaderId, GoalKind.Comprehension, t.Comprehension),
+                    (t.ReaderId, GoalKind.Words, t.Words),
                 }
             )
             .Where(x => x.Target is not null)

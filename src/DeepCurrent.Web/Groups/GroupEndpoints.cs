@@ -107,21 +107,21 @@ public static class GroupEndpoints
         GroupProposal plan,
         int group,
         GroupCandidate r,
-        IEnumerable<(Guid, string Strand, int Right, int Asked)> strands
+        IEnumerable<StrandCount> strands
     )
     {
         var (own, other, away) = GroupPlanner.Reason(plan, group, r);
         var need = strands
             .Where(s => s.Asked >= EnoughAsked)
             .OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean)
-            .Select(s => (Strand?)Enum.Parse<Strand>(s.Strand))
+            .Select(s => (Strand?)s.Strand)
             .FirstOrDefault();
         return new(Guid.Parse(r.Key), r.Depth.Value, own, other, away, need);
     }
 
-    private static double[] Masteries(IEnumerable<(Guid, string Strand, int Right, int Asked)> strands)
+    private static double[] Masteries(IEnumerable<StrandCount> strands)
     {
-        var asked = strands.ToDictionary(s => Enum.Parse<Strand>(s.Strand), s => (s.Right, s.Asked));
+        var asked = strands.ToDictionary(s => s.Strand, s => (s.Right, s.Asked));
         return
         [
             .. Enum.GetValues<Strand>()

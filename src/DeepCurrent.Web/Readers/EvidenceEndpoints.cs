@@ -13,7 +13,6 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Readers;
 
 /// <summary>One thing a level was built from: a quiz with all its answers, a running record, a stated level.</summary>
-/// <param name="What">quiz, level check, running record or level.</param>
 /// <param name="Counted">Answers, or 1, that count.</param>
 /// <param name="LeftOut">Why pieces of it do not count, a sentence each.</param>
 /// <param name="Moved">Fathoms it moved the level by; 0 where nothing of it counts.</param>
@@ -23,7 +22,7 @@ namespace DeepCurrent.Web.Readers;
 public sealed record PieceView(
     IReadOnlyList<Guid> Ids,
     DateTimeOffset At,
-    string What,
+    EvidenceSource What,
     string Note,
     Guid? TicketId,
     int Counted,
@@ -164,8 +163,8 @@ public static class EvidenceEndpoints
             .Select(g =>
                 $"{g.Count()} {(g.Key == "rushed" ? "answered faster than the question could be read" : g.Key)}"
             );
-        var first = rows.FirstOrDefault(e => e.Kind != "answer") ?? rows[0];
-        var quiz = first.Kind == "answer";
+        var first = rows.FirstOrDefault(e => e.Kind is not EvidenceKind.Answer) ?? rows[0];
+        var quiz = first.Kind is EvidenceKind.Answer;
         var right = rows.Count(e => e.Correct == true);
         if (first.PartId is not null)
             quiz = false;
@@ -174,15 +173,16 @@ public static class EvidenceEndpoints
             : quiz
                 ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} "
                     + "right at the first try"
-            : first.Kind == "level" ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}"
+            : first.Kind is EvidenceKind.Level ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}"
             : rows.Count == 1 ? first.Note
             : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
         return new(
             [.. rows.Select(e => e.Id)],
             rows[^1].At,
-            first.PartId is not null ? "level check"
-                : quiz ? "quiz"
-                : first.Kind,
+            first.PartId is not null ? EvidenceSource.LevelCheck
+                : quiz ? EvidenceSource.Quiz
+                : first.Kind is EvidenceKind.Level ? EvidenceSource.Level
+                : EvidenceSource.RunningRecord,
             note,
             first.TicketId,
             counted.Count,
@@ -202,7 +202,7 @@ public static class EvidenceEndpoints
     /// <summary>What a part of a level check says, in words: its texts, and how many answers were right.</summary>
     private static string CheckNote(EvidenceRow first, int right, IReadOnlyList<EvidenceRow> rows)
     {
-        if (first.Kind == "level")
+        if (first.Kind is EvidenceKind.Level)
             return $"{first.Note}, {Ranged(first)}";
         var (check, titles) = (first.Note.Split(": ")[0], rows.Select(e => e.Note.Split(": ", 2)[^1]).Distinct());
         return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
@@ -287,25 +287,7 @@ public static class EvidenceEndpoints
                     c,
                     t,
                     readerId,
-                    [
-                        new(
-                            id,
-                            desk.Now,
-                            "level",
-                            null,
-                            null,
-                            null,
-                            level.Value,
-                            request.Sd,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            null,
-                            reason
-                        ),
-                    ],
+                    [EvidenceRow.Level(id, desk.Now, level.Value, request.Sd) with { Note = reason }],
                     desk.Who.Id
                 );
                 if (written == 0)

@@ -38,9 +38,17 @@ public sealed record SignInView(string GivenName, string UserName, SecretKind Se
 
 public sealed record StrandView(Strand Strand, int Right, int Asked, double Mean, double Low, double High);
 
-/// <param name="What">quiz, level check, level, running record, or left out.</param>
+/// <param name="LeftOut">Nothing of it counts.</param>
 /// <param name="Moved">What it did to the depth, fm; null where that is not known.</param>
-public sealed record MarkView(DateTimeOffset At, string What, double Place, string Note, Guid? TicketId, double? Moved);
+public sealed record MarkView(
+    DateTimeOffset At,
+    EvidenceSource What,
+    double Place,
+    string Note,
+    Guid? TicketId,
+    double? Moved,
+    bool LeftOut
+);
 
 public sealed record ReadingView(
     Guid TicketId,
@@ -237,25 +245,35 @@ public static class ReaderEndpoints
             .Where(r => r is { HandedInAt: not null, Score: not null })
             .Select(r => new MarkView(
                 r.HandedInAt!.Value,
-                "quiz",
+                EvidenceSource.Quiz,
                 Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value
                     + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)),
                 $"{r.Title}, {r.Score:P0}",
                 r.TicketId,
-                r.AfterMean - r.BeforeMean
+                r.AfterMean - r.BeforeMean,
+                LeftOut: false
             ));
         var others = evidence
-            .Where(e => e.Kind != "answer" && e.PartId is null)
+            .Where(e => e.Kind is not EvidenceKind.Answer && e.PartId is null)
             .Select(e =>
-                e.Kind == "level"
-                    ? new MarkView(e.At, LeftOut([e], "level"), e.Value!.Value, e.Note, null, null)
+                e.Kind is EvidenceKind.Level
+                    ? new MarkView(
+                        e.At,
+                        EvidenceSource.Level,
+                        e.Value!.Value,
+                        e.Note,
+                        null,
+                        null,
+                        e.LeftOut is not null
+                    )
                     : new MarkView(
                         e.At,
-                        LeftOut([e], "running record"),
+                        EvidenceSource.RunningRecord,
                         e.TextDepth!.Value + RunningRecordModel.Shift(e.Words!.Value, e.Errors!.Value),
                         e.Note,
                         null,
-                        null
+                        null,
+                        e.LeftOut is not null
                     )
             );
         var checks = evidence
@@ -264,17 +282,15 @@ public static class ReaderEndpoints
             .Select(g => g.ToList())
             .Select(g => new MarkView(
                 g[^1].At,
-                LeftOut(g, "level check"),
+                EvidenceSource.LevelCheck,
                 g[0].Value ?? Placed(g),
                 g[0].Note.Split(": ")[0],
                 null,
-                null
+                null,
+                g.All(e => e.LeftOut is not null)
             ));
         return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
     }
-
-    private static string LeftOut(IReadOnlyList<EvidenceRow> rows, string what) =>
-        rows.All(e => e.LeftOut is not null) ? "left out" : what;
 
     /// <summary>Where answers by themselves would put a reader: their difficulty, moved by the share that was right
     /// beyond guessing.</summary>
@@ -293,8 +309,10 @@ public static class ReaderEndpoints
     private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence, DateTimeOffset now)
     {
         var asked = evidence
-            .Where(e => e is { Kind: "answer", LeftOut: null, Strand: not null } && e.At >= now - Mastery.Span)
-            .ToLookup(e => Enum.Parse<Strand>(e.Strand!));
+            .Where(e =>
+                e is { Kind: EvidenceKind.Answer, LeftOut: null, Strand: not null } && e.At >= now - Mastery.Span
+            )
+            .ToLookup(e => e.Strand!.Value);
         return
         [
             .. Enum.GetValues<Strand>()

@@ -58,7 +58,7 @@ export default function Guardian({ session }: { session: Session }) {
                         <ul>
                           {c.goals.map((g) => (
                             <li key={g.kind}>
-                              {g.kind === 'words'
+                              {g.kind === 'Words'
                                 ? t('Read {{target}} words: {{done}} so far', {
                                     target: number(g.target),
                                     done: number(g.done),

@@ -7838,6 +7838,11 @@ export interface components {
       /** Format: int32 */
       type: null | number;
     };
+    /**
+     * @description Where evidence came from, as a teacher sees it.
+     * @enum {unknown}
+     */
+    EvidenceSource: 'Quiz' | 'Level' | 'RunningRecord' | 'LevelCheck';
     ExpectedRow: {
       grade: string;
       /** Format: double */
@@ -7952,6 +7957,11 @@ export interface components {
       classes: string;
       asks: boolean;
     };
+    /**
+     * @description What a goal of a term is about.
+     * @enum {unknown}
+     */
+    GoalKind: 'Comprehension' | 'Words';
     GoalLine: {
       /** Format: uuid */
       readerId: string;
@@ -7972,7 +7982,7 @@ export interface components {
       goals: components['schemas']['GoalStandingView'][];
     };
     GoalStandingView: {
-      kind: string;
+      kind: components['schemas']['GoalKind'];
       /** Format: double */
       target: number;
       /** Format: double */
@@ -8330,7 +8340,7 @@ export interface components {
     MarkView: {
       /** Format: date-time */
       at: string;
-      what: string;
+      what: components['schemas']['EvidenceSource'];
       /** Format: double */
       place: number;
       note: string;
@@ -8338,6 +8348,7 @@ export interface components {
       ticketId: null | string;
       /** Format: double */
       moved: null | number;
+      leftOut: boolean;
     };
     MarkedView: {
       state: components['schemas']['TicketState'];
@@ -8823,7 +8834,7 @@ export interface components {
       ids: string[];
       /** Format: date-time */
       at: string;
-      what: string;
+      what: components['schemas']['EvidenceSource'];
       note: string;
       /** Format: uuid */
       ticketId: null | string;
@@ -9750,8 +9761,7 @@ export interface components {
     };
     /** @description Something a teacher could do, and how sure the level would then be. */
     SurerBy: {
-      /** @description quiz, running record or level check. */
-      what: string;
+      what: components['schemas']['EvidenceSource'];
       /**
        * Format: double
        * @description Expected standard deviation afterwards, fm.

@@ -138,9 +138,9 @@ export default function Goals() {
                   <tbody>
                     {g.lines.map((l) => {
                       const d = draft[l.readerId];
-                      const of = (kind: string) => l.goals.find((x) => x.kind === kind);
+                      const of = (kind: Api<'GoalKind'>) => l.goals.find((x) => x.kind === kind);
                       const cell = (key: 'comprehension' | 'words', name: string) => {
-                        const now = of(key);
+                        const now = of(key === 'words' ? 'Words' : 'Comprehension');
                         return (
                           <>
                             <input
@@ -181,13 +181,13 @@ export default function Goals() {
                           <td>{cell('comprehension', t('Comprehension'))}</td>
                           <td>
                             <Standing
-                              goal={of('comprehension')}
+                              goal={of('Comprehension')}
                               so={l.meanScore == null ? '–' : `${Math.round(l.meanScore)} %`}
                             />
                           </td>
                           <td>{cell('words', t('Words'))}</td>
                           <td>
-                            <Standing goal={of('words')} so={number(l.wordsSoFar)} />
+                            <Standing goal={of('Words')} so={number(l.wordsSoFar)} />
                           </td>
                         </tr>
                       );
@@ -220,7 +220,7 @@ function Standing({ goal, so }: { goal: Line['goals'][number] | undefined; so: s
         <path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--ink)" strokeWidth="2" />
       </svg>
       <span>
-        {so} {t('of')} {goal.kind === 'words' ? number(goal.target) : `${goal.target} %`}
+        {so} {t('of')} {goal.kind === 'Words' ? number(goal.target) : `${goal.target} %`}
       </span>{' '}
       <span className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</span>
     </span>

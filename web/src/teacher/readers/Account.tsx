@@ -5,6 +5,7 @@ import { fieldOf, get, post, put, remove, sentence, type Api } from '../../share
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { useOnce } from '../../shared/once';
+import { evidenceWords } from './evidence';
 import { t } from '../../shared/words';
 import { useRefresh, useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -12,7 +13,6 @@ import { pieceId } from './DepthPieces';
 import { SetLevel, Standing } from './SetLevel';
 
 type Piece = Api<'PieceView'>;
-const names: Record<string, string> = { quiz: 'quiz', 'running record': 'running record', level: 'judgement' };
 const sures = [
   [2, 'very sure'],
   [4, 'fairly sure'],
@@ -63,7 +63,9 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                 <dd>
                   ± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')}{' '}
                   {a.surer
-                    .map((s) => t('± {{sd}} with a {{what}}', { sd: halfRange(s.sd).toFixed(1), what: t(s.what) }))
+                    .map((s) =>
+                      t('± {{sd}} with a {{what}}', { sd: halfRange(s.sd).toFixed(1), what: t(evidenceWords[s.what]) }),
+                    )
                     .join(', ')}
                   .
                 </dd>
@@ -88,7 +90,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                     {a.pieces.map((p) => (
                       <tr key={pieceId(p)} id={pieceId(p)} className={p.counted === 0 ? 'out' : undefined}>
                         <td>{dayOf(p.at)}</td>
-                        <td>{t(names[p.what] ?? p.what)}</td>
+                        <td>{t(evidenceWords[p.what])}</td>
                         <th scope="row">
                           {p.recordId ? (
                             <Link to={`/class/${classId}/readers/${reader.id}/records/${p.recordId}`}>{p.note}</Link>

@@ -1,4 +1,5 @@
 import { fm, shortDay } from '../../shared/format';
+import { evidenceWords, type EvidenceSource } from './evidence';
 import { t } from '../../shared/words';
 import type { Api } from '../../shared/api';
 
@@ -58,22 +59,20 @@ export function DepthScale({ r }: { r: ReaderData }) {
   );
 }
 
-const glyphs: Record<string, string> = {
-  quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z',
-  'running record': 'M-3.500-3.500h7v7h-7z',
-  level: 'M0-4.500L4 3.500h-8z',
-  'level check': 'M0-5L5 0L0 5L-5 0z',
-  'left out': 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500',
+type Mark = Api<'MarkView'>;
+
+const glyphs: Record<EvidenceSource, string> = {
+  Quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z',
+  RunningRecord: 'M-3.500-3.500h7v7h-7z',
+  Level: 'M0-4.500L4 3.500h-8z',
+  LevelCheck: 'M0-5L5 0L0 5L-5 0z',
 };
-const glyphNames: Record<string, string> = {
-  quiz: 'quiz',
-  'running record': 'running record',
-  level: 'judgement',
-  'level check': 'level check',
-  'left out': 'left out',
-};
-const inkOf = (what: string) =>
-  what === 'left out' ? { fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 } : { fill: 'var(--ink)' };
+const leftOutGlyph = 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500';
+const glyphOf = (m: Pick<Mark, 'what' | 'leftOut'>) =>
+  m.leftOut
+    ? { d: leftOutGlyph, fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 }
+    : { d: glyphs[m.what], fill: 'var(--ink)' };
+const glyphName = (m: Pick<Mark, 'what' | 'leftOut'>) => t(m.leftOut ? 'left out' : evidenceWords[m.what]);
 
 /** Where the table of evidence tells of a mark. */
 export const pieceId = (m: { ticketId?: string | null; at: string }) => `piece-${m.ticketId ?? Date.parse(m.at)}`;
@@ -111,7 +110,7 @@ export function Trail({
     const d = new Date(start);
     return new Date(d.getFullYear(), d.getMonth() + i, 1).getTime();
   }).filter((ms) => ms >= start && ms <= end);
-  const used = [...new Set(r.marks.map((m) => m.what))];
+  const used = [...new Map(r.marks.map((m) => [glyphName(m), m]))];
   return (
     <>
       <svg
@@ -142,9 +141,9 @@ export function Trail({
         />
         <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--ink)" strokeWidth="1.8" />
         {r.marks.map((m, i) => {
-          const said = `${shortDay(m.at)}: ${m.note || t(glyphNames[m.what] ?? m.what)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`;
+          const said = `${shortDay(m.at)}: ${m.note || glyphName(m)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`;
           const mark = (
-            <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} d={glyphs[m.what]} {...inkOf(m.what)}>
+            <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} {...glyphOf(m)}>
               <title>{said}</title>
             </path>
           );
@@ -169,12 +168,12 @@ export function Trail({
         ))}
       </svg>
       <ul className="key">
-        {used.map((w) => (
-          <li key={w}>
+        {used.map(([name, m]) => (
+          <li key={name}>
             <svg width="10" height="10" viewBox="-5 -5 10 10" aria-hidden>
-              <path d={glyphs[w]} {...inkOf(w)} />
+              <path {...glyphOf(m)} />
             </svg>
-            {t(glyphNames[w] ?? w)}
+            {name}
           </li>
         ))}
         <li className="soft">{t('down is deeper')}</li>

@@ -29,7 +29,7 @@ export const courseWord = (course: string) => t(courses[course] ?? course);
 export function GoalBar({ goal }: { goal: Goal }) {
   const share = Math.min(1, goal.done / goal.target),
     due = Math.min(1, goal.dueNow / goal.target);
-  const words = goal.kind === 'words';
+  const words = goal.kind === 'Words';
   return (
     <div className="goalbar">
       <p>
