@@ -106,7 +106,7 @@ test('without a network from the first page on: reload, read, answer, hand in, c
   expect((await together).postDataJSON().answers.length).toBe(answers);
   await expect.poll(async () => (await keptHere(child)).length, { timeout: 30_000 }).toBe(0);
   const ticket = await api(page, 'GET', `/tickets/${ticketId}`);
-  expect(['to mark', 'released']).toContain(ticket.ticket.state);
+  expect(['ToMark', 'Released']).toContain(ticket.ticket.state);
   expect(ticket.answers.reduce((n, a) => n + a.tries.length, 0)).toBe(answers);
   expect(ticket.setAside).toEqual([]);
   await expect(child.getByText('will be handed in')).toBeHidden();

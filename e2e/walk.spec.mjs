@@ -184,7 +184,7 @@ test('a reader reads, stops, comes back, answers and sees the result; the teache
   await expect(again.getByText('Yes. It pushes against the air outside.')).toBeVisible();
   await expect(again.getByText('In the text: “A spring stops it from being crushed.”')).toBeVisible();
 
-  await expect(row).toContainText('released');
+  await expect(row).toContainText('finished');
   await row.getByRole('link', { name: 'Answers of Mateo' }).click();
   await expect(desk.getByRole('heading', { name: /^Level \d+\.\d fm/ })).toBeVisible();
   await expect(desk.getByRole('img', { name: /before .* range .*; after .* range/ })).toBeVisible();

@@ -53,7 +53,7 @@ web_suite() {
 page_checks() {
   check "types of the pages" npm --prefix "$ROOT/web" run types
   check "lint of the pages" npm --prefix "$ROOT/web" run lint
-  check "types agree with the API" bash -c "cd '$ROOT/web' && npx --no-install openapi-typescript openapi.json -o '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
+  check "types agree with the API" bash -c "cd '$ROOT/web' && node scripts/api.mjs '$ROOT/.data/schema.d.ts' && diff -u src/shared/schema.d.ts '$ROOT/.data/schema.d.ts'"
   check "units of the pages" npm --prefix "$ROOT/web" test
 }
 

@@ -190,8 +190,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
                 seconds,
                 done: true,
                 yardstick,
-                When(),
-                year.Clock
+                When()
             );
         }
     }

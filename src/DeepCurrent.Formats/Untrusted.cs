@@ -34,7 +34,7 @@ public static partial class Untrusted
         {
             var done = new TaskCompletionSource<T>(TaskCreationOptions.RunContinuationsAsynchronously);
             // A thread of its own, with room for what lies deep.
-            new Thread(() => Run(parse, stop, done), Stack) { IsBackground = true }.Start();
+            new Thread(() => Run(parse, done, stop), Stack) { IsBackground = true }.Start();
             return await done.Task;
         }
         finally
@@ -43,7 +43,7 @@ public static partial class Untrusted
         }
     }
 
-    private static void Run<T>(Func<T> parse, CancellationToken stop, TaskCompletionSource<T> done)
+    private static void Run<T>(Func<T> parse, TaskCompletionSource<T> done, CancellationToken stop)
     {
         limit = new(Environment.TickCount64 + (long)Longest.TotalMilliseconds, stop);
         try

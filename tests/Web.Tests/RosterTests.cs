@@ -33,9 +33,9 @@ public sealed class RosterTests(Harness harness)
             adultId = Guid.NewGuid();
         async Task<JsonNode> Twice(string path, object body)
         {
-            var first = await lead.Json(await lead.Post(path, body));
+            var once = await lead.Json(await lead.Post(path, body));
             var again = await lead.Json(await lead.Post(path, body));
-            return new JsonArray(first, again);
+            return new JsonArray(once, again);
         }
         var rooms = await Twice("/api/classes", new { name = "4 Tern", id = classId });
         ((string)rooms[0]!["id"]!, (string)rooms[1]!["id"]!).ShouldBe(($"{classId}", $"{classId}"));

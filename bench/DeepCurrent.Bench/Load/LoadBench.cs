@@ -109,6 +109,7 @@ public static partial class LoadBench
                 ]
             )
             {
+                UseShellExecute = false,
                 RedirectStandardOutput = true,
                 RedirectStandardError = true,
                 Environment = { ["PGPASSWORD"] = c.Password },

@@ -138,9 +138,9 @@ public static class AccessRules
                 Role.Reader => r.Self ? Standing.Self : Standing.None,
                 Role.Guardian => r.Self ? Standing.Guardian : Standing.None,
                 Role.Teacher => Standing.Staff
-                    | (r.Post is Post.Teacher ? Standing.Colleague : 0)
-                    | (r.Self ? Standing.Own : 0)
-                    | (r.Lead ? Standing.Lead : 0)
+                    | (r.Post is Post.Teacher ? Standing.Colleague : Standing.None)
+                    | (r.Self ? Standing.Own : Standing.None)
+                    | (r.Lead ? Standing.Lead : Standing.None)
                     | r.Part switch
                     {
                         Part.Assistant => Standing.Assistant,

@@ -14,6 +14,14 @@ public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
 
     public int CompareTo(Fathoms other) => Value.CompareTo(other.Value);
 
+    public static bool operator <(Fathoms a, Fathoms b) => a.Value < b.Value;
+
+    public static bool operator <=(Fathoms a, Fathoms b) => a.Value <= b.Value;
+
+    public static bool operator >(Fathoms a, Fathoms b) => a.Value > b.Value;
+
+    public static bool operator >=(Fathoms a, Fathoms b) => a.Value >= b.Value;
+
     public static double operator -(Fathoms a, Fathoms b) => a.Value - b.Value;
 
     public static Fathoms operator +(Fathoms a, double fathoms) => new(a.Value + fathoms);

@@ -118,17 +118,17 @@ public sealed class ReadingAligner
     /// <exception cref="ArgumentException">The text has no words.</exception>
     public static OralReading Align(string text, IReadOnlyList<HeardWord> said)
     {
-        var passage = SpokenForms.Of(text);
-        if (passage.Count == 0)
+        var printed = SpokenForms.Of(text);
+        if (printed.Count == 0)
             throw new ArgumentException("There are no words to read.", nameof(text));
         // What is hummed while thinking is no word, unless the text has it: it is left out, and its time is not.
-        var own = passage.Select(w => w.Key).ToHashSet();
+        var own = printed.Select(w => w.Key).ToHashSet();
         var words = Enumerable
             .Range(0, said.Count)
             .Where(i => said[i].Told || !SpokenForms.Hesitates(said[i].Word, own))
             .ToList();
         List<HeardWord> spoken = [.. words.Select(i => said[i])];
-        var (marks, found) = new ReadingAligner(passage, spoken).Run(spoken);
+        var (marks, found) = new ReadingAligner(printed, spoken).Run(spoken);
         IReadOnlyList<IReadOnlyList<int>> rests =
         [
             .. found.Select(r => (IReadOnlyList<int>)[.. r.Select(i => words[i])]),
@@ -138,7 +138,7 @@ public sealed class ReadingAligner
             .Zip(said, (now, before) => now.Start - before.End)
             .Count(gap => gap > RunningRecords.LongPause);
         return new(
-            RunningRecords.Figures(marks, passage, seconds, pauses) with
+            RunningRecords.Figures(marks, printed, seconds, pauses) with
             {
                 Hesitations = said.Count - spoken.Count,
             },

@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Text;
 
 namespace DeepCurrent.Core.Roster;
@@ -40,13 +41,15 @@ public static class Names
                 or 0xFEFF
                 or 0xFFFD;
 
+    private static readonly SearchValues<char> Signs = SearchValues.Create("<>{}=\\|");
+
     /// <summary>The longest given or family name that is kept.</summary>
     public const int Longest = 60;
 
     /// <summary>What keeps this from being a name; null if nothing does. It may be empty.</summary>
     public static string? Fault(string name) =>
         name.Length > Longest ? $"A name has at most {Longest} letters."
-        : name.AsSpan().IndexOfAny("<>{}=\\|") >= 0 ? "A name has no signs such as < or > in it."
+        : name.AsSpan().ContainsAny(Signs) ? "A name has no signs such as < or > in it."
         : null;
 
     /// <summary>Gives a whole name its two parts: the last word is the family name; "Family, Given" is turned round;

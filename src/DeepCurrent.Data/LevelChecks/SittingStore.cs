@@ -151,7 +151,6 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     /// <summary>Keeps answers, and goes on to what comes next when a stage is done. Safe to repeat; what comes after a
     /// stage is done is not kept.</summary>
     /// <param name="seconds">Time the stage has been open, as the reader's page says.</param>
-    /// <param name="clock">Says when the check's last day ends.</param>
     /// <returns>Null where the check is not open to the reader.</returns>
     public async Task<KeptStage?> Keep(
         Guid sittingId,
@@ -162,8 +161,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         double seconds,
         bool done,
         Yardstick yardstick,
-        Moment at,
-        SchoolClock clock
+        Moment at
     )
     {
         var now = at.Now;
@@ -172,7 +170,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         if (await Load(c, t, sittingId, readerId, schoolId, at, lockRow: true) is not { } s)
             return null;
         if (s.Check.Over(at.Today))
-            return await KeepLate(c, t, s, stageId, answers, seconds, yardstick, at, clock);
+            return await KeepLate(c, t, s, stageId, answers, seconds, yardstick, at);
         if (s is { Now: { State: PartState.UnderWay } part, Stage: { } stage } && stage.Id == stageId)
         {
             await Write(c, t, part, stage, answers, seconds, now);
@@ -211,8 +209,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         IReadOnlyList<SentAnswer> answers,
         double seconds,
         Yardstick yardstick,
-        Moment at,
-        SchoolClock clock
+        Moment at
     )
     {
         var partId = await c.ExecuteScalarAsync<Guid?>(
@@ -226,7 +223,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         )
             return null;
         var stage = (await StageStore.Of(c, t, part.Id)).Single(x => x.Id == stageId);
-        var end = s.Check.EndedAt(clock);
+        var end = s.Check.EndedAt(yardstick.Year.Clock);
         var known = stage.Answers.Select(a => a.Item).ToHashSet();
         var given = answers.Where(a => !known.Contains(a.Item)).ToList();
         var inTime = given.Where(a => GivenTime.After(a.At, stage.LastContact) <= end).ToList();
@@ -403,11 +400,11 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         DateTimeOffset now
     )
     {
-        var stages = await StageStore.Of(c, t, part.Id);
-        var answers = stages.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
-        var asked = part.Part is CheckPart.Maze ? answers.Count : stages.Sum(x => x.Items.Count);
+        var given = await StageStore.Of(c, t, part.Id);
+        var answers = given.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
+        var asked = part.Part is CheckPart.Maze ? answers.Count : given.Sum(x => x.Items.Count);
         var flag = note == "nothing fits" ? PartFlag.Fine : PartRules.Judge(asked, answers);
-        var seconds = stages.Sum(x => x.Seconds);
+        var seconds = given.Sum(x => x.Seconds);
         var right = answers.Count(a => a.Correct);
         double? score =
             part.Part is CheckPart.Maze && seconds > 0
@@ -444,7 +441,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             t,
             s.ReaderId,
             part.Id,
-            CheckEvidence.Of(s.Check, part, stages, flag, own.Mean, now)
+            CheckEvidence.Of(s.Check, part, given, flag, own.Mean, now)
         );
         if (answers.Count > 0)
             await SetLevels.EndByCheck(c, t, s.ReaderId, part.FinishedAt ?? now, now);
@@ -557,8 +554,8 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             )
         ).Select(p => p.Row()).ToList();
         var now = parts.Find(p => p.State is PartState.UnderWay) ?? parts.Find(p => p.State is PartState.Waiting);
-        var stages = now is { State: PartState.UnderWay } ? await StageStore.Of(c, t, now.Id) : [];
-        var open = stages.Count > 0 && !stages[^1].Done ? stages[^1] : null;
+        var given = now is { State: PartState.UnderWay } ? await StageStore.Of(c, t, now.Id) : [];
+        var open = given.Count > 0 && !given[^1].Done ? given[^1] : null;
         var tomorrow =
             check.Plan.APartADay
             && now is { State: PartState.Waiting }
@@ -572,7 +569,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             parts,
             now,
             open,
-            stages.Where(x => x != open).Sum(x => x.Seconds),
+            given.Where(x => x != open).Sum(x => x.Seconds),
             now is null ? 0 : Limit(check.Plan, now.Part, supports),
             tomorrow
         );

@@ -280,7 +280,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     public async Task<TextRow?> Find(Guid textId, Guid schoolId, Guid adultId) =>
-        (await Some([textId], schoolId, adultId, null)).FirstOrDefault();
+        await Some([textId], schoolId, adultId, null) is [var found, ..] ? found : null;
 
     public async Task<IReadOnlyList<VersionHead>> Versions(Guid textId, Guid schoolId)
     {

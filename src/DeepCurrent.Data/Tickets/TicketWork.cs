@@ -40,11 +40,11 @@ internal sealed class TicketWork
     )
     {
         // A question that was taken out of the quiz meanwhile says nothing any more, and guided questions only help.
-        var quiz = (await texts.Questions(c, t, ticket.TextId)).Where(q => !q.Guided).ToList();
-        var sentences = quiz.Exists(q => q.Kind is QuestionKind.Sentence)
+        var asked = (await texts.Questions(c, t, ticket.TextId)).Where(q => !q.Guided).ToList();
+        var ofText = asked.Exists(q => q.Kind is QuestionKind.Sentence)
             ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count
             : 0;
-        return new(ticket, quiz, answers, sentences);
+        return new(ticket, asked, answers, ofText);
     }
 
     /// <summary>Written answers that wait for a person.</summary>

@@ -193,7 +193,7 @@ public sealed class Paper : IDisposable
     }
 
     /// <summary>How wide a line of text comes out.</summary>
-    public float Measure(string text, float size) => Measure(text, size, bold: false);
+    public static float Measure(string text, float size) => Measure(text, size, bold: false);
 
     private static float Measure(string text, float size, bool bold) =>
         Runs(text, bold).Sum(r => r.Face.Measure(r.Piece, size));

@@ -137,7 +137,7 @@ public static class RunningRecordPrint
             var end = i + 1 < r.Passage.Count ? r.Passage[i + 1].Start : r.Body.Length;
             var source = r.Body[r.Passage[i].Start..end];
             var text = source.TrimEnd('\n', ' ', '“', '‘', '"', '(');
-            var wide = Math.Max(paper.Measure(text, Size), over[i].Sum(m => paper.Measure(Sign(m), Small) + 3)) + 9;
+            var wide = Math.Max(Paper.Measure(text, Size), over[i].Sum(m => Paper.Measure(Sign(m), Small) + 3)) + 9;
             if (
                 line.Count > 0
                 && (x + wide > width || (i > 0 && r.Body[r.Passage[i - 1].Start..r.Passage[i].Start].Contains('\n')))

@@ -55,6 +55,7 @@ public static class ZipGuard
     /// to something shorter without a word.</summary>
     private sealed class Limited(Stream inner, long left, uint sum) : ReadingStream
     {
+        private long rest = left;
         private readonly Crc32 seen = new();
 
         public override int Read(Span<byte> buffer)
@@ -72,7 +73,7 @@ public static class ZipGuard
             if (n == 0 && buffer.Length > 0 && seen.GetCurrentHashAsUInt32() != sum)
                 throw Damaged();
             seen.Append(buffer[..n]);
-            return (left -= n) < 0
+            return (rest -= n) < 0
                 ? throw new Unreadable("This archive unpacks to far more than it should and was not opened.")
                 : n;
         }

@@ -1,4 +1,6 @@
+using System.Text.Json;
 using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -7,9 +9,26 @@ namespace DeepCurrent.Web.Hosting;
 /// <summary>What the description of the API looks like.</summary>
 public static partial class ApiDocument
 {
+    /// <summary>A file that is sent as it is.</summary>
+    private static readonly Dictionary<string, OpenApiMediaType> NoContent = [];
+
+    private const string File = "application/octet-stream";
+
     /// <summary>Descriptions are sentences: how their comments were broken into lines says nothing. A closed set has no
-    /// empty member: whether there may be none is said where it is used.</summary>
-    public static void Describe(OpenApiOptions options) =>
+    /// empty member: whether there may be none is said where it is used. A file is no text.</summary>
+    public static void Describe(OpenApiOptions options)
+    {
+        options.AddOperationTransformer(
+            (operation, _, _) =>
+            {
+                if (operation.RequestBody?.Content?.TryGetValue(File, out var sent) == true)
+                    sent.Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "binary" };
+                foreach (var asked in operation.Parameters?.OfType<OpenApiParameter>() ?? [])
+                    if (asked is { In: ParameterLocation.Query, Name: { } name })
+                        asked.Name = JsonNamingPolicy.CamelCase.ConvertName(name);
+                return Task.CompletedTask;
+            }
+        );
         options.AddDocumentTransformer(
             (document, _, _) =>
             {
@@ -20,9 +39,69 @@ public static partial class ApiDocument
                         foreach (var none in members.Where(m => m is null).ToList())
                             members.Remove(none);
                 }
+                Relax(document);
                 return Task.CompletedTask;
             }
         );
+    }
+
+    /// <summary>An endpoint whose body is one file, as it is.</summary>
+    /// <param name="largest">Bytes.</param>
+    public static RouteHandlerBuilder TakesFile(this RouteHandlerBuilder endpoint, long largest) =>
+        endpoint.WithMetadata(new RequestSizeLimitAttribute(largest)).Accepts<byte[]>(File);
+
+    /// <summary>What may be null in a request may be missing; an answer holds all it can hold.</summary>
+    private static void Relax(OpenApiDocument document)
+    {
+        var operations = document.Paths.Values.SelectMany(p => p.Operations ?? []).Select(o => o.Value).ToList();
+        var sent = Reached(
+            document,
+            operations.SelectMany(o => o.RequestBody?.Content ?? NoContent).Select(c => c.Value.Schema)
+        );
+        sent.ExceptWith(
+            Reached(
+                document,
+                operations
+                    .SelectMany(o => o.Responses ?? [])
+                    .SelectMany(r => r.Value.Content ?? NoContent)
+                    .Select(c => c.Value.Schema)
+            )
+        );
+        foreach (var name in sent)
+            if (document.Components!.Schemas![name] is OpenApiSchema { Required: { } required } schema)
+                required.ExceptWith(schema.Properties!.Where(p => MayBeNull(p.Value)).Select(p => p.Key));
+    }
+
+    private static bool MayBeNull(IOpenApiSchema schema) =>
+        schema.Type?.HasFlag(JsonSchemaType.Null) == true
+        || (schema.OneOf ?? schema.AnyOf)?.Any(s => s.Type == JsonSchemaType.Null) == true;
+
+    /// <summary>Names of the schemas that some schemas are, or hold.</summary>
+    private static HashSet<string> Reached(OpenApiDocument document, IEnumerable<IOpenApiSchema?> from)
+    {
+        var found = new HashSet<string>();
+        var open = new Stack<IOpenApiSchema?>(from);
+        while (open.TryPop(out var schema))
+        {
+            if (schema is OpenApiSchemaReference { Reference.Id: { } name })
+            {
+                if (found.Add(name))
+                    open.Push(document.Components!.Schemas![name]);
+                continue;
+            }
+            foreach (
+                var part in (schema?.Properties?.Values.AsEnumerable() ?? [])
+                    .Concat(schema?.OneOf ?? [])
+                    .Concat(schema?.AnyOf ?? [])
+                    .Concat(schema?.AllOf ?? [])
+                    .Append(schema?.Items)
+                    .Append(schema?.AdditionalProperties)
+            )
+                if (part is not null)
+                    open.Push(part);
+        }
+        return found;
+    }
 
     private static void InOneLine(IOpenApiSchema schema)
     {

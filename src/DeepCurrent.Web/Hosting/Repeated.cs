@@ -10,10 +10,10 @@ public static class Repeated
     /// <summary>Begins again after a pause where the database was away.</summary>
     /// <param name="waits">What waits meanwhile, for the log.</param>
     public static async Task Until(
-        CancellationToken stop,
         Func<CancellationToken, Task> work,
         ILogger log,
-        string waits
+        string waits,
+        CancellationToken stop
     )
     {
         while (!stop.IsCancellationRequested)

@@ -7,7 +7,6 @@ using DeepCurrent.Data.Storage;
 using DeepCurrent.Formats.OneRoster;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
-using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.Imports;
 
@@ -47,10 +46,7 @@ public static class ImportEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/school/imports", All);
-        api.MapPost("/school/imports", Upload)
-            .WithMetadata(new RequestSizeLimitAttribute(LargestFile))
-            .Accepts<byte[]>("application/octet-stream")
-            .Produces<MadeImport>();
+        api.MapPost("/school/imports", Upload).TakesFile(LargestFile);
         api.MapPost("/school/imports/source", FromSource);
         api.MapGet("/school/imports/{importId:guid}", View);
         api.MapPost(

@@ -163,8 +163,7 @@ public static class MyCheckEndpoints
             r.Seconds,
             r.Done,
             await at.Yardstick(),
-            moment,
-            await desk.Clock()
+            moment
         ) ?? throw await Shut(sittingId, desk, sittings);
         return MyCheckView.Of(Open(kept.Sitting, moment)) with { Refused = kept.Refused };
     }

@@ -13,7 +13,7 @@ public abstract class ChannelListener(NpgsqlDataSource db, string channel, ILogg
     protected abstract Task Heard(string payload, CancellationToken stop);
 
     protected override Task ExecuteAsync(CancellationToken stop) =>
-        Repeated.Until(stop, Listen, log, $"notices of {channel}");
+        Repeated.Until(Listen, log, $"notices of {channel}", stop);
 
     private async Task Listen(CancellationToken stop)
     {

@@ -74,13 +74,13 @@ public sealed class NoticeListener(NpgsqlDataSource db, IHubContext<LiveHub> hub
     }
 
     protected override Task ExecuteAsync(CancellationToken stop) =>
-        Task.WhenAll(base.ExecuteAsync(stop), Repeated.Until(stop, classes.Run, log, "notices"));
+        Task.WhenAll(base.ExecuteAsync(stop), Repeated.Until(classes.Run, log, "notices", stop));
 }
 
 /// <summary>Tells the other instances, and this one's pages, of readers' work.</summary>
 public sealed class NoticeSender(Notices notices, ILogger<NoticeSender> log) : BackgroundService
 {
-    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(stop, notices.Run, log, "notices");
+    protected override Task ExecuteAsync(CancellationToken stop) => Repeated.Until(notices.Run, log, "notices", stop);
 }
 
 /// <summary>Cuts the live connections of sessions that have ended, on whichever instance they ended.</summary>

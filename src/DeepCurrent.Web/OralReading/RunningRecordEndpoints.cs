@@ -6,7 +6,6 @@ using DeepCurrent.Formats.Print;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
 using DeepCurrent.Web.Texts;
-using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.OralReading;
 
@@ -31,8 +30,7 @@ public static class RunningRecordEndpoints
         api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/record.pdf", Print)
             .Produces<byte[]>(contentType: "application/pdf");
         api.MapGet("/readers/{readerId:guid}/records/{recordId:guid}/sound", Play);
-        api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}/sound", Record)
-            .WithMetadata(new RequestSizeLimitAttribute(LargestSound));
+        api.MapPut("/readers/{readerId:guid}/records/{recordId:guid}/sound", Record).TakesFile(LargestSound);
         api.MapPost("/readers/{readerId:guid}/records/{recordId:guid}/listen", Listen);
     }
 

@@ -88,10 +88,7 @@ public static class ListEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapPost("/classes/{classId:guid}/list/read", Read)
-            .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestFile))
-            .Accepts<byte[]>("application/octet-stream")
-            .Produces<ReadListView>();
+        api.MapPost("/classes/{classId:guid}/list/read", Read).TakesFile(LargestFile);
         api.MapPost("/classes/{classId:guid}/list/check", Check)
             .WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(LargestRows));
         api.MapPost("/classes/{classId:guid}/list/apply", Apply)

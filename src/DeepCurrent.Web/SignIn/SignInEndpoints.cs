@@ -112,7 +112,7 @@ public static class SignInEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/session", Session).AllowAnonymous();
-        api.MapDelete("/session", Who.SignOut).AllowAnonymous();
+        api.MapDelete("/session", (Delegate)Who.SignOut).AllowAnonymous();
         api.MapPost("/session/adult", Adult).AllowAnonymous();
         api.MapGet("/session/class/{code}", Code).AllowAnonymous();
         api.MapPost("/session/reader", Reader).AllowAnonymous();

@@ -4,7 +4,6 @@ using DeepCurrent.Data.Texts;
 using DeepCurrent.Formats.Sounds;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.SignIn;
-using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.Texts;
 
@@ -22,8 +21,7 @@ public static class ReadingEndpoints
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/texts/{textId:guid}/versions/{versionId:guid}/sound", Play);
-        api.MapPost("/texts/{textId:guid}/versions/{versionId:guid}/sound", Record)
-            .WithMetadata(new RequestSizeLimitAttribute(LargestSound));
+        api.MapPost("/texts/{textId:guid}/versions/{versionId:guid}/sound", Record).TakesFile(LargestSound);
         api.MapDelete("/texts/{textId:guid}/versions/{versionId:guid}/sound", Forget);
         api.MapGet("/texts/{textId:guid}/versions/{versionId:guid}/maze", MazeOf);
         api.MapPut("/texts/{textId:guid}/versions/{versionId:guid}/maze", KeepMaze);

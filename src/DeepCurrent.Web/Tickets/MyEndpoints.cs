@@ -10,7 +10,6 @@ using DeepCurrent.Data.Tickets;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.OralReading;
 using DeepCurrent.Web.SignIn;
-using Microsoft.AspNetCore.Mvc;
 
 namespace DeepCurrent.Web.Tickets;
 
@@ -85,7 +84,7 @@ public static class MyEndpoints
         api.MapGet("/my/tickets/{ticketId:guid}", Work);
         api.MapGet("/my/tickets/{ticketId:guid}/sound", Listen);
         api.MapPut("/my/tickets/{ticketId:guid}/recording/{recordId:guid}", Record)
-            .WithMetadata(new RequestSizeLimitAttribute(RunningRecordEndpoints.LargestSound));
+            .TakesFile(RunningRecordEndpoints.LargestSound);
         api.MapGet("/my/tickets/{ticketId:guid}/recording", Hear);
         api.MapPost("/my/tickets/{ticketId:guid}/open", Open);
         api.MapPut("/my/tickets/{ticketId:guid}/spells/{spellId:guid}", Spend);

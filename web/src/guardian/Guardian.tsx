@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { get, type Api } from '../shared/api';
+import { api, ok } from '../shared/api';
 import { dayOf, minutes, number, percent, shortDay } from '../shared/format';
+import { keys } from '../shared/keys';
 import { signOut, useSignInBy, type Session } from '../shared/session';
 import { Empty, Show } from '../shared/Whole';
 import { t } from '../shared/words';
@@ -17,7 +18,7 @@ const courses: Record<string, string> = {
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
-  const children = useQuery({ queryKey: ['children'], queryFn: () => get<Api<'ChildView'>[]>('/guardian/children') });
+  const children = useQuery({ queryKey: keys.children, queryFn: () => ok(api.GET('/guardian/children')) });
   const signInBy = useSignInBy();
   const navigate = useNavigate();
   return (

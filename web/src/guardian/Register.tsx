@@ -1,6 +1,6 @@
 import { useEffect, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { fieldOf, post, Problem, sentence, type Api } from '../shared/api';
+import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
 import { t } from '../shared/words';
 import { Mark } from '../teacher/frame/Mark';
 import { Field } from '../teacher/frame/Window';
@@ -19,7 +19,7 @@ export default function Register() {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      setDone((await post<Api<'RegisteredView'>>('/guardian/register', form)).sentence);
+      setDone((await ok(api.POST('/guardian/register', { body: form }))).sentence);
     } catch (problem) {
       setError(problem);
     }
@@ -75,7 +75,7 @@ export default function Register() {
 export function Confirm() {
   const [state, setState] = useState<{ ok?: boolean; error?: string }>({});
   useEffect(() => {
-    void post('/guardian/confirm', { token: location.hash.slice(1) }).then(
+    void ok(api.POST('/guardian/confirm', { body: { token: location.hash.slice(1) } })).then(
       () => setState({ ok: true }),
       (e: unknown) => setState({ error: sentence(e) }),
     );

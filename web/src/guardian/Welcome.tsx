@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { fieldOf, post, Problem, sentence, type Api } from '../shared/api';
+import { type Api, api, fieldOf, ok, Problem, sentence } from '../shared/api';
+import { keys } from '../shared/keys';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
 import { Field } from '../teacher/frame/Window';
@@ -12,10 +13,10 @@ export default function Welcome() {
   const [token, setToken] = useState(location.hash.slice(1));
   const [typed, setTyped] = useState('');
   const pass = useQuery({
-    queryKey: ['pass', token],
+    queryKey: keys.pass(token),
     enabled: token !== '',
     retry: false,
-    queryFn: () => post<Api<'PassView'>>('/pass/look', { token }),
+    queryFn: () => ok(api.POST('/pass/look', { body: { token } })),
   });
   if (token === '' || pass.error)
     return (
@@ -61,7 +62,7 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await signInBy(() => post('/pass', { token, userName, password }));
+      await signInBy(() => ok(api.POST('/pass', { body: { token, userName, password } })));
       await navigate('/');
     } catch (problem) {
       setError(problem);

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
-import { put, remove, sentence, type Api } from '../shared/api';
+import { type Api, api, ok, sentence } from '../shared/api';
+import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 import { useChoices } from './queries';
 
@@ -11,12 +12,12 @@ export function useTake() {
   const client = useQueryClient();
   const go = useNavigate();
   return useMutation({
-    mutationFn: (offer: Offer) => put<Api<'ChosenView'>>(`/my/choices/${offer.textId}`),
+    mutationFn: (offer: Offer) => ok(api.PUT('/my/choices/{textId}', { params: { path: { textId: offer.textId } } })),
     onSuccess: async (chosen) => {
-      await client.invalidateQueries({ queryKey: ['my'] });
+      await client.invalidateQueries({ queryKey: keys.my.all });
       await go(`/text/${chosen.ticketId}`);
     },
-    onError: () => void client.invalidateQueries({ queryKey: ['my'] }),
+    onError: () => void client.invalidateQueries({ queryKey: keys.my.all }),
   });
 }
 
@@ -83,8 +84,8 @@ export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => voi
 export function PutBack({ ticketId, title }: { ticketId: string; title: string }) {
   const client = useQueryClient();
   const back = useMutation({
-    mutationFn: () => remove(`/my/choices/${ticketId}`),
-    onSettled: () => client.invalidateQueries({ queryKey: ['my'] }),
+    mutationFn: () => ok(api.DELETE('/my/choices/{ticketId}', { params: { path: { ticketId } } })),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.my.all }),
   });
   return (
     <p className="putback">

@@ -2,7 +2,8 @@ import { ArrowLeft, BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/reac
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { sentence, type Api } from '../shared/api';
+import { sentence } from '../shared/api';
+import { keys } from '../shared/keys';
 import { Block } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import type { Session } from '../shared/session';
@@ -47,7 +48,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
   const question = work.questions[at]!;
   const patch = (next: Question) =>
     client.setQueryData<Work>(
-      ['my', 'ticket', work.id],
+      keys.my.ticket(work.id),
       (w) => w && { ...w, state: 'UnderWay', questions: w.questions.map((q) => (q.id === next.id ? next : q)) },
     );
   const left = work.questions.filter((q) => !tried(q, kept)).length;
@@ -55,17 +56,16 @@ function Questions({ work, name }: { work: Work; name: string }) {
     setBusy(true);
     setError('');
     try {
-      const result = await send<Api<'MyResult'>>({
+      const result = await send({
         id: `${work.id}-hand-in`,
         about: work.id,
         kind: 'hand-in',
-        method: 'POST',
-        path: `/my/tickets/${work.id}/hand-in?at=${encodeURIComponent(new Date().toISOString())}`,
+        params: { path: { ticketId: work.id }, query: { at: new Date().toISOString() } },
         body: undefined,
       });
-      if (result) client.setQueryData(['my', 'result', work.id], result);
-      void client.invalidateQueries({ queryKey: ['my', 'tickets'] });
-      void client.invalidateQueries({ queryKey: ['my', 'ticket', work.id] });
+      if (result) client.setQueryData(keys.my.result(work.id), result);
+      void client.invalidateQueries({ queryKey: keys.my.tickets });
+      void client.invalidateQueries({ queryKey: keys.my.ticket(work.id) });
       await navigate(`/text/${work.id}/result`);
     } catch (e) {
       setError(sentence(e));

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Navigate, Route, Routes, useNavigate } from 'react-router';
+import { keys } from '../shared/keys';
 import { part } from '../shared/part';
 import type { Session } from '../shared/session';
 import { takeReturn } from '../shared/SignedOut';
@@ -33,7 +34,7 @@ function Own({ session }: { session: Session }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   useState(() => belongTo(session.id ?? ''));
-  useEffect(() => startOutbox(() => void client.invalidateQueries({ queryKey: ['my'] })), [client]);
+  useEffect(() => startOutbox(() => void client.invalidateQueries({ queryKey: keys.my.all })), [client]);
   useEffect(() => {
     const back = takeReturn(session.id ?? '');
     if (back) void navigate(back, { replace: true });

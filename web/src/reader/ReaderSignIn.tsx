@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { get, post, sentence, type Api } from '../shared/api';
+import { type Api, api, ok, sentence } from '../shared/api';
 import { Face, Picture, pictureName } from '../shared/Picture';
+import { keys } from '../shared/keys';
 import { useSession, useSignInBy } from '../shared/session';
 import { rememberCode } from '../shared/SignedOut';
 import { t } from '../shared/words';
@@ -22,7 +23,7 @@ function Code() {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await get(`/session/class/${encodeURIComponent(code.trim() || '-')}`);
+      await ok(api.GET('/session/class/{code}', { params: { path: { code: code.trim() || '-' } } }));
       await navigate(`/read/${encodeURIComponent(code.trim())}`);
     } catch (problem) {
       setError(sentence(problem));
@@ -60,9 +61,9 @@ function Code() {
 
 function Tiles({ code }: { code: string }) {
   const room = useQuery({
-    queryKey: ['code', code],
+    queryKey: keys.code(code),
     retry: false,
-    queryFn: () => get<Api<'CodeView'>>(`/session/class/${encodeURIComponent(code)}`),
+    queryFn: () => ok(api.GET('/session/class/{code}', { params: { path: { code } } })),
   });
   const [search, setSearch] = useSearchParams();
   const [joining, setJoining] = useState(false);
@@ -139,7 +140,7 @@ function BackToDesk({ name }: { name: string }) {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await signInBy(() => post('/session/return', { password }));
+      await signInBy(() => ok(api.POST('/session/return', { body: { password } })));
       await navigate('/');
     } catch (problem) {
       setError(sentence(problem));
@@ -182,7 +183,7 @@ function Join({ code, back }: { code: string; back: () => void }) {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await post('/session/join', { id, code, givenName: given, familyName: family });
+      await ok(api.POST('/session/join', { body: { id, code, givenName: given, familyName: family } }));
       setDone(true);
     } catch (problem) {
       setSaid(sentence(problem));
@@ -246,7 +247,7 @@ function useTry(code: string, who: Api<'Tile'>) {
   const attempt = async (secret: string) => {
     setError('');
     try {
-      await signInBy(() => post('/session/reader', { code, readerId: who.id, secret }));
+      await signInBy(() => ok(api.POST('/session/reader', { body: { code, readerId: who.id, secret } })));
       rememberCode(code);
       await navigate('/');
       return true;

@@ -2,6 +2,7 @@ import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, 
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { keys } from '../shared/keys';
 import { Block, plain } from '../shared/paragraphs';
 import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
@@ -27,8 +28,7 @@ const opened = (ticketId: string) =>
     id: `${ticketId}-open`,
     about: ticketId,
     kind: 'open',
-    method: 'POST',
-    path: `/my/tickets/${ticketId}/open?at=${encodeURIComponent(new Date().toISOString())}`,
+    params: { path: { ticketId }, query: { at: new Date().toISOString() } },
     body: undefined,
   }).catch(() => undefined);
 
@@ -180,7 +180,7 @@ function Between({ work, after, last }: { work: Work; after: number; last: boole
   const kept = keptAnswers(work.id);
   const patch = (next: Question) =>
     client.setQueryData<Work>(
-      ['my', 'ticket', work.id],
+      keys.my.ticket(work.id),
       (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) },
     );
   return (

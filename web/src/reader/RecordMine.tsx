@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { sentence } from '../shared/api';
 import { clock } from '../shared/format';
+import { keys } from '../shared/keys';
 import { useBlobUrl, useRecorder } from '../shared/useRecorder';
 import { t } from '../shared/words';
 import { recordingWaits, send, useOutbox } from './offline/outbox';
@@ -31,14 +32,17 @@ export function RecordMine({ work }: { work: Work }) {
     setBusy(true);
     try {
       const id = crypto.randomUUID();
-      const recording = await send<NonNullable<Work['recording']>>({
+      const recording = await send({
         id,
         kind: 'recording',
         about: work.id,
-        path: `/my/tickets/${work.id}/recording/${id}?seconds=${made.seconds.toFixed(1)}`,
+        params: {
+          path: { ticketId: work.id, recordId: id },
+          query: { seconds: Math.round(made.seconds * 10) / 10 },
+        },
         body: made.blob,
       });
-      if (recording) client.setQueryData<Work>(['my', 'ticket', work.id], (w) => w && { ...w, recording });
+      if (recording) client.setQueryData<Work>(keys.my.ticket(work.id), (w) => w && { ...w, recording });
       setSaid(recording ? t('Your teacher can hear it now.') : t('Kept on this device. It will be sent.'));
       recorder.forget();
     } catch (e) {

@@ -1,9 +1,10 @@
 import { ArrowLeft } from '@phosphor-icons/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { Problem, type Api } from '../shared/api';
+import { api, ok, Problem } from '../shared/api';
 import { markName, TideMarks } from '../shared/TideMarks';
 import { Show } from '../shared/Whole';
+import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 import { getKept } from './offline/kept';
 import { handInWaits, useOutbox } from './offline/outbox';
@@ -16,8 +17,11 @@ export default function Result() {
   useOutbox();
   const waits = handInWaits(ticketId);
   const result = useQuery({
-    queryKey: ['my', 'result', ticketId],
-    queryFn: () => getKept<Api<'MyResult'>>(`/my/tickets/${ticketId}/result`),
+    queryKey: keys.my.result(ticketId),
+    queryFn: () =>
+      getKept(`/my/tickets/${ticketId}/result`, () =>
+        ok(api.GET('/my/tickets/{ticketId}/result', { params: { path: { ticketId } } })),
+      ),
     retry: false,
     enabled: !waits,
   });

@@ -1,16 +1,18 @@
+import { api, ok, type Api } from '../shared/api';
 import { useQuery } from '@tanstack/react-query';
+import { keys } from '../shared/keys';
 import { isDone, type TicketState } from '../shared/ticketStates';
-import type { Api } from '../shared/api';
 import { handInWaits } from './offline/outbox';
 import { getKept } from './offline/kept';
 
 export type Work = Api<'MyWork'>;
 export type MyTicket = Api<'MyTicket'>;
 export const useMine = () =>
-  useQuery({ queryKey: ['my', 'tickets'], queryFn: () => getKept<MyTicket[]>('/my/tickets') });
+  useQuery({ queryKey: keys.my.tickets, queryFn: () => getKept('/my/tickets', () => ok(api.GET('/my/tickets'))) });
 export const workOf = (ticketId: string) => ({
-  queryKey: ['my', 'ticket', ticketId],
-  queryFn: () => getKept<Work>(`/my/tickets/${ticketId}`),
+  queryKey: keys.my.ticket(ticketId),
+  queryFn: () =>
+    getKept(`/my/tickets/${ticketId}`, () => ok(api.GET('/my/tickets/{ticketId}', { params: { path: { ticketId } } }))),
   staleTime: 60_000,
 });
 export const useWork = (ticketId: string) => useQuery(workOf(ticketId));
@@ -19,4 +21,4 @@ export const letters = (depth: number) => (depth < 30 ? 'first' : 'serif');
 export const finished = (of: { id: string; state: TicketState }) => isDone(of.state) || handInWaits(of.id);
 export type Choices = Api<'ChoicesView'>;
 export const useChoices = () =>
-  useQuery({ queryKey: ['my', 'choices'], queryFn: () => getKept<Choices>('/my/choices') });
+  useQuery({ queryKey: keys.my.choices, queryFn: () => getKept('/my/choices', () => ok(api.GET('/my/choices'))) });

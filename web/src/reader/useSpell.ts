@@ -24,7 +24,7 @@ export function useSpell(ticketId: string, page: number, counts: boolean) {
           id,
           about: ticketId,
           kind: 'spell',
-          path: `/my/tickets/${ticketId}/spells/${id}`,
+          params: { path: { ticketId, spellId: id } },
           body: { page, seconds, startedAt },
         }).catch(() => undefined);
     };

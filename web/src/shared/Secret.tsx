@@ -1,3 +1,4 @@
+import type { Api } from './api';
 import { Picture, pictureName } from './Picture';
 import { t } from './words';
 
@@ -22,5 +23,8 @@ export function Secret({ kind, secret }: { kind: string; secret: string }) {
   );
 }
 
-const kinds: Record<string, string> = { Pictures: 'pictures', Code: 'code', Password: 'password' };
-export const kindName = (kind: string) => t(kinds[kind] ?? kind);
+export type SecretKind = Api<'SecretKind'>;
+
+const kinds: Record<SecretKind, string> = { Pictures: 'pictures', Code: 'code', Password: 'password' };
+export const kindName = (kind: SecretKind) => t(kinds[kind]);
+export const secretKinds = ['Pictures', 'Code', 'Password'] as const satisfies readonly SecretKind[];

@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore, useState, type FormEvent } from 'react';
 import { Dialog } from 'radix-ui';
-import { onSignedOut, post, sentence } from './api';
+import { api, ok, onSignedOut, sentence } from './api';
+import { keys } from './keys';
 import { beginAs, fetchSession, nobodyAfter, type Session } from './session';
 import { t } from './words';
 
@@ -88,14 +89,14 @@ function AdultAgain({ session }: { session: Session }) {
     setError('');
     try {
       await fetchSession();
-      await post('/session/adult', { userName, password });
+      await ok(api.POST('/session/adult', { body: { userName, password } }));
       const now = await fetchSession();
       // Somebody else's page is not theirs to go on with.
       if (now.id !== session.id) {
         location.assign('/');
         return;
       }
-      client.setQueryData(['session'], now);
+      client.setQueryData(keys.session, now);
       setLost(false);
       await client.invalidateQueries();
     } catch (problem) {

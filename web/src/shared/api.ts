@@ -1,6 +1,10 @@
-import type { components } from './schema';
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
+/** What the server answers, as the pages write it: without the /api that every path begins with. */
+export type Paths = { [P in keyof paths as P extends `/api${infer Rest}` ? Rest : never]: paths[P] };
+
 export type Api<K extends keyof Schemas> = Schemas[K];
 
 /** A refusal, in a sentence for people, with what is wrong by field. */
@@ -28,7 +32,6 @@ export interface Sending {
   sentAt?: boolean;
 }
 
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 interface Token {
   whose: string | null;
   token: string;
@@ -46,9 +49,9 @@ export const onSignedOut = (then: () => void) => {
   signedOut = then;
 };
 
-async function reach(path: string, init: RequestInit): Promise<Response> {
+async function reach(url: string, init: RequestInit): Promise<Response> {
   try {
-    return await fetch(`/api${path}`, init);
+    return await fetch(url, init);
   } catch {
     throw new NoNetwork();
   }
@@ -56,7 +59,7 @@ async function reach(path: string, init: RequestInit): Promise<Response> {
 
 /** A new token for the same person; null if somebody else is signed in by now. */
 async function freshToken(): Promise<string | null> {
-  const response = await reach('/session', {});
+  const response = await reach('/api/session', {});
   if (!response.ok) return null;
   const now = (await response.json()) as Api<'SessionView'>;
   const before = known?.whose;
@@ -65,64 +68,82 @@ async function freshToken(): Promise<string | null> {
   return now.token;
 }
 
-async function ask<T>(
-  method: Method,
-  path: string,
-  type: string | undefined,
-  body: BodyInit | undefined,
-  how: Sending = {},
-): Promise<T> {
-  const headers = (token: string): Record<string, string> => ({
-    ...(type ? { 'content-type': type } : {}),
-    ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': token }),
-    ...(how.workOf ? { 'X-Work-Of': how.workOf } : {}),
-    ...(how.sentAt ? { 'X-Sent-At': new Date().toISOString() } : {}),
-  });
-  // A page that was opened without a network has no token yet.
-  const token = method === 'GET' ? '' : known?.token || ((await freshToken()) ?? '');
-  const response = await reach(path, { method, headers: headers(token), body });
-  try {
-    return await answered<T>(response);
-  } catch (e) {
-    if (!(e instanceof Problem) || e.code !== 'stale-page') throw e;
-    const next = await freshToken();
-    if (next === null) throw e;
-    return answered<T>(await reach(path, { method, headers: headers(next), body }));
-  }
-}
-
-async function answered<T>(response: Response): Promise<T> {
+async function problemOf(response: Response): Promise<Problem> {
   const text = await response.text();
-  if (response.ok) return (text ? JSON.parse(text) : undefined) as T;
-  const problem = text.startsWith('{')
+  const said = text.startsWith('{')
     ? (JSON.parse(text) as { code?: string; title?: string; fields?: Record<string, string[]> })
     : {};
-  if (problem.code === 'signed-out') signedOut();
-  throw new Problem(
+  if (said.code === 'signed-out') signedOut();
+  return new Problem(
     response.status,
-    problem.code ?? 'failed',
-    problem.title ?? 'Something went wrong on the server.',
-    problem.fields,
+    said.code ?? 'failed',
+    said.title ?? 'Something went wrong on the server.',
+    said.fields,
   );
 }
 
-export const call = <T>(method: Method, path: string, body?: unknown, how?: Sending) =>
-  ask<T>(
-    method,
-    path,
-    body === undefined ? undefined : 'application/json',
-    body === undefined ? undefined : JSON.stringify(body),
-    how,
-  );
+const isJson = 'application/json';
 
-/** Sends a file as it is. */
-export const send = <T>(path: string, body: Blob) => ask<T>('POST', path, 'application/octet-stream', body);
-export const putFile = <T>(path: string, body: Blob, how?: Sending) =>
-  ask<T>('PUT', path, 'application/octet-stream', body, how);
-export const get = <T>(path: string) => call<T>('GET', path);
-export const post = <T>(path: string, body: unknown = {}) => call<T>('POST', path, body);
-export const put = <T>(path: string, body: unknown = {}) => call<T>('PUT', path, body);
-export const remove = <T>(path: string) => call<T>('DELETE', path);
+/** Sends a request with the token of whoever is signed in; what is refused is thrown as a problem. */
+async function carry(request: Request): Promise<Response> {
+  const { method, url, headers } = request;
+  const type = headers.get('content-type');
+  // Read once: it may have to be sent twice, where the token turns out to be old.
+  const body = type === null ? undefined : await (type === isJson ? request.text() : request.blob());
+  const send = async (token: string | null) => {
+    if (token !== null) headers.set('X-XSRF-TOKEN', token);
+    const response = await reach(url, { method, headers, body });
+    return response.ok ? response : problemOf(response);
+  };
+  // A page that was opened without a network has no token yet.
+  const first = await send(method === 'GET' ? null : known?.token || ((await freshToken()) ?? ''));
+  if (first instanceof Response) return first;
+  const next = first.code === 'stale-page' ? await freshToken() : null;
+  if (next === null) throw first;
+  const second = await send(next);
+  if (second instanceof Response) return second;
+  throw second;
+}
+
+/** The server, typed by what it says of itself. */
+export const api = createClient<Paths>({ baseUrl: '/api', fetch: carry });
+
+/** What was answered; what was refused is thrown before it comes here. */
+export async function ok<R extends { data?: unknown }>(asked: Promise<R>): Promise<Exclude<R['data'], undefined>> {
+  return (await asked).data as Exclude<R['data'], undefined>;
+}
+
+/** Goes with a request whose body is one file, as it is. */
+export const asFile = {
+  bodySerializer: (file: Blob) => file,
+  headers: { 'content-type': 'application/octet-stream' },
+};
+
+/** The headers of work that is sent from a device. */
+export const headersOf = ({ workOf, sentAt }: Sending): Record<string, string> => ({
+  ...(workOf ? { 'X-Work-Of': workOf } : {}),
+  ...(sentAt ? { 'X-Sent-At': new Date().toISOString() } : {}),
+});
+
+/** Sends what was kept as it was kept, and gives back what was said to it. */
+export async function sendKept(
+  method: 'PUT' | 'POST',
+  path: string,
+  body: unknown,
+  headers: Record<string, string>,
+): Promise<unknown> {
+  const file = body instanceof Blob;
+  const type = file ? 'application/octet-stream' : isJson;
+  const response = await carry(
+    new Request(`/api${path}`, {
+      method,
+      headers: body === undefined ? headers : { ...headers, 'content-type': type },
+      body: body === undefined ? undefined : file ? body : JSON.stringify(body),
+    }),
+  );
+  const text = await response.text();
+  return text ? (JSON.parse(text) as unknown) : undefined;
+}
 
 /** The sentence to show for whatever went wrong. */
 export const sentence = (e: unknown) => (e instanceof Error ? e.message : 'Something went wrong.');

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { call, get, NoNetwork, setToken, type Api } from './api';
+import { type Api, api, NoNetwork, ok, setToken } from './api';
+import { keys } from './keys';
 
 export type Session = Api<'SessionView'>;
 
@@ -26,11 +27,11 @@ function remembered(): Session | null {
 
 /** Who is signed in here by now, with a token for them. */
 export async function fetchSession(): Promise<Session> {
-  const session = await get<Session>('/session');
+  const session = await ok(api.GET('/session'));
   setToken(session.id, session.token);
   // Somebody signed out while there was no network: the server hears of it now, before anybody else uses the device.
   if (session.id && session.id === localStorage.getItem(toEnd)) {
-    await call('DELETE', '/session');
+    await ok(api.DELETE('/session'));
     localStorage.removeItem(toEnd);
     return fetchSession();
   }
@@ -41,7 +42,7 @@ export async function fetchSession(): Promise<Session> {
 
 export const useSession = () =>
   useQuery({
-    queryKey: ['session'],
+    queryKey: keys.session,
     staleTime: Infinity,
     queryFn: async () => {
       try {
@@ -57,7 +58,7 @@ export const useSession = () =>
 /** Starts afresh as somebody: nothing of the person before may stay in the page. */
 export function beginAs(client: QueryClient, session: Session) {
   client.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-  client.setQueryData<Session>(['session'], session);
+  client.setQueryData<Session>(keys.session, session);
   return session;
 }
 
@@ -80,7 +81,7 @@ export function useSignInBy() {
   };
 }
 
-export const signOut = () => call('DELETE', '/session');
+export const signOut = () => ok(api.DELETE('/session'));
 
 /** Leaves a shared device. Without a network the page forgets the reader now, and the server hears of it later. */
 export function useLeave() {

@@ -1,3 +1,4 @@
+import type { components } from './schema';
 import i18next from 'i18next';
 import en from './en.json';
 
@@ -12,6 +13,20 @@ i18next.init({
   initAsync: false,
 });
 
+type Schemas = components['schemas'];
+/** Every member of every closed set of the API. */
+type Member = { [K in keyof Schemas]: Schemas[K] extends string ? Schemas[K] : never }[keyof Schemas];
+/** Whether a type is one of several words, and not one. */
+type Several<S, All = S> = S extends All ? ([All] extends [S] ? false : true) : never;
+/** A sentence. A member of a closed set is none: what it is called on a page stands in a table of its own. */
+type NoMember<S extends string> = string extends S
+  ? S
+  : true extends Several<S>
+    ? [S] extends [Member]
+      ? never
+      : S
+    : S;
+
 /** A sentence from the catalogue, with its values filled in. */
-export const t = (sentence: string, values?: Record<string, string | number>): string =>
+export const t = <S extends string>(sentence: NoMember<S>, values?: Record<string, string | number>): string =>
   i18next.t(sentence, values ?? {});

@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { post, sentence } from '../shared/api';
+import { api, ok, sentence } from '../shared/api';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
 import { Mark } from './frame/Mark';
@@ -16,7 +16,7 @@ export default function AdultSignIn() {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await signInBy(() => post('/session/adult', { userName, password }));
+      await signInBy(() => ok(api.POST('/session/adult', { body: { userName, password } })));
       await navigate('/');
     } catch (problem) {
       setError(sentence(problem));

@@ -1,6 +1,6 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { fieldOf, post, Problem, sentence } from '../shared/api';
+import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
 import { Mark } from './frame/Mark';
@@ -28,7 +28,7 @@ export default function FirstRun() {
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await signInBy(() => post('/first-run', form));
+      await signInBy(() => ok(api.POST('/first-run', { body: form })));
       await navigate('/');
     } catch (problem) {
       setError(problem);

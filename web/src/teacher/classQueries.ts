@@ -1,6 +1,8 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, skipToken, useMutation, useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { get, post, sentence, type Api } from '../shared/api';
+import { type Api, api, ok, sentence } from '../shared/api';
+import { useAllChanged } from '../shared/changed';
+import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 
 export type ClassData = Api<'ClassView'>;
@@ -8,37 +10,33 @@ export type ReaderRow = Api<'RosterView'>;
 export type TextRow = Api<'TextRow'>;
 
 export const useClass = (classId: string) =>
-  useQuery({ queryKey: ['class', classId], queryFn: () => get<ClassData>(`/classes/${classId}`) });
+  useQuery({
+    queryKey: keys.class(classId),
+    queryFn: () => ok(api.GET('/classes/{classId}', { params: { path: { classId } } })),
+  });
 /** Some texts by their ids. */
 export const useTexts = (classId: string, ids: string[]) =>
   useQuery({
-    queryKey: ['texts', classId, ids],
+    queryKey: keys.texts(classId, ids),
     enabled: ids.length > 0,
     placeholderData: keepPreviousData,
-    queryFn: () => get<TextRow[]>(`/texts?classId=${classId}&ids=${ids.join(',')}`),
+    queryFn: () => ok(api.GET('/texts', { params: { query: { classId, ids: ids.join(',') } } })),
   });
 export const useReader = (readerId: string | undefined) =>
   useQuery({
-    queryKey: ['reader', readerId],
-    enabled: !!readerId,
-    queryFn: () => get<Api<'ReaderView'>>(`/readers/${readerId}`),
+    queryKey: keys.reader.one(readerId),
+    queryFn: readerId ? () => ok(api.GET('/readers/{readerId}', { params: { path: { readerId } } })) : skipToken,
   });
 
-/** Everything a class shows may depend on what was changed, so all of it is asked for again. */
-export function useRefresh() {
-  const client = useQueryClient();
-  return () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
-}
-
 export function useUndo() {
-  const refresh = useRefresh();
+  const changed = useAllChanged();
   return useMutation({
-    mutationFn: (changeId: string) => post<Api<'UndoneView'>>(`/changes/${changeId}/undo`),
+    mutationFn: (changeId: string) => ok(api.POST('/changes/{changeId}/undo', { params: { path: { changeId } } })),
     // A whole district's roster takes most of a minute to be taken back: the note stays and turns until then.
     onMutate: () => toast.loading(t('Taking it back…')),
     onSuccess: (done, _, note) => {
       toast.success(done.sentence, { id: note });
-      void refresh();
+      void changed();
     },
     onError: (e, _, note) => toast.error(sentence(e), { id: note }),
   });

@@ -2,7 +2,8 @@ import { ArrowLeft } from '@phosphor-icons/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { post, sentence } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import type { Session } from '../../shared/session';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
@@ -67,10 +68,10 @@ function Frame({
 function Between({ check, name }: { check: View; name: string }) {
   const client = useQueryClient();
   const begin = useMutation({
-    mutationFn: () => post<View>(`/my/checks/${check.id}/begin`),
+    mutationFn: () => ok(api.POST('/my/checks/{sittingId}/begin', { params: { path: { sittingId: check.id } } })),
     onSuccess: (next) => {
       client.setQueryData(checkKey(check.id), next);
-      void client.invalidateQueries({ queryKey: ['my', 'checks'] });
+      void client.invalidateQueries({ queryKey: keys.my.checks });
     },
   });
   const [tries, setTries] = useState(false);

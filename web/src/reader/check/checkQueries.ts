@@ -1,5 +1,6 @@
+import { api, ok, type Api } from '../../shared/api';
 import { useQuery } from '@tanstack/react-query';
-import type { Api } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import { getKept } from '../offline/kept';
 
 export type MyCheck = Api<'MyCheck'>;
@@ -7,11 +8,12 @@ export type View = Api<'MyCheckView'>;
 export type Stage = NonNullable<View['stage']>;
 
 export const useMyChecks = () =>
-  useQuery({ queryKey: ['my', 'checks'], queryFn: () => getKept<MyCheck[]>('/my/checks') });
-export const checkKey = (id: string) => ['my', 'check', id];
+  useQuery({ queryKey: keys.my.checks, queryFn: () => getKept('/my/checks', () => ok(api.GET('/my/checks'))) });
+export const checkKey = (id: string) => keys.my.check(id);
 export const checkOf = (id: string) => ({
   queryKey: checkKey(id),
-  queryFn: () => getKept<View>(`/my/checks/${id}`),
+  queryFn: () =>
+    getKept(`/my/checks/${id}`, () => ok(api.GET('/my/checks/{sittingId}', { params: { path: { sittingId: id } } }))),
   staleTime: 60_000,
 });
 export const useMyCheck = (id: string) => useQuery(checkOf(id));

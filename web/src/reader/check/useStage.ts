@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { Problem, sentence } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import { answersWaiting, send } from '../offline/outbox';
 import { checkKey, type Stage, type View } from './checkQueries';
 
@@ -30,11 +31,11 @@ export function useStage(check: View, stage: Stage) {
     async (done: boolean) => {
       const body = { answers: fresh.current, seconds: (performance.now() - began.current) / 1000, done };
       try {
-        const next = await send<View>({
+        const next = await send({
           id: stage.id,
           about: check.id,
           kind: 'stage',
-          path: `/my/checks/${check.id}/stages/${stage.id}`,
+          params: { path: { sittingId: check.id, stageId: stage.id } },
           body,
         });
         // An answer that is late does not bring back a stage that is done.
@@ -46,7 +47,7 @@ export function useStage(check: View, stage: Stage) {
         if (next) {
           setWaits(false);
           client.setQueryData(checkKey(check.id), next);
-          void client.invalidateQueries({ queryKey: ['my', 'checks'] });
+          void client.invalidateQueries({ queryKey: keys.my.checks });
         } else setWaits(true);
       } catch (e) {
         if (e instanceof Problem && e.code === 'over') setOver(true);

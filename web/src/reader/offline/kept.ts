@@ -1,12 +1,13 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { get, NoNetwork } from '../../shared/api';
+import { NoNetwork } from '../../shared/api';
 import { keep, recall } from './store';
 
-/** Asks the server; without a network gives what it said last time. */
-export async function getKept<T>(path: string): Promise<T> {
+/** Asks the server; without a network gives what it said last time.
+ * @param path What it is kept under. */
+export async function getKept<T>(path: string, asked: () => Promise<T>): Promise<T> {
   try {
-    const said = await get<T>(path);
+    const said = await asked();
     void keep(path, said);
     return said;
   } catch (e) {

@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import { call, NoNetwork, Problem, putFile, type Sending } from '../../shared/api';
+import { api, headersOf, NoNetwork, ok, Problem, sendKept, type Api } from '../../shared/api';
+import { addressOf, methodOf, type Kind, type Params, type Said, type Sent } from './routes';
 import { deleteEntry, loadEntries, saveEntry, whose, type Entry } from './store';
 
 // What a reader does is kept on the device first and sent after. Ids are made here, so sending twice changes nothing.
@@ -44,11 +45,8 @@ export const keptAnswers = (ticketId: string) =>
       }),
   );
 
-const sending = (): Sending => ({ workOf: whose(), sentAt: true });
-const deliver = (k: Entry) =>
-  k.body instanceof Blob
-    ? putFile<unknown>(k.path, k.body, sending())
-    : call<unknown>(k.method, k.path, k.body, sending());
+const headers = () => headersOf({ workOf: whose(), sentAt: true });
+const deliver = (k: Entry) => sendKept(k.method, k.path, k.body, headers());
 
 async function forget(k: Entry) {
   waiting = waiting.filter((x) => x !== k);
@@ -105,13 +103,14 @@ function together(k: Entry): Entry[] {
 
 /** Sends several answers as one; what is not taken of them is set aside alone. */
 async function trySendMany(these: Entry[]): Promise<Outcome> {
-  const body = { answers: these.map((k) => ({ id: k.id, answer: k.body })) };
+  const answers = these.map((k) => ({ id: k.id, answer: k.body as Sent<'answer'> }));
   try {
-    const taken = await call<{ code: string | null; sentence: string | null }[]>(
-      'POST',
-      `/my/tickets/${these[0]!.about}/answers`,
-      body,
-      sending(),
+    const taken = await ok(
+      api.POST('/my/tickets/{ticketId}/answers', {
+        params: { path: { ticketId: these[0]!.about } },
+        body: { answers },
+        headers: headers(),
+      }),
     );
     away = false;
     for (const [i, k] of these.entries()) {
@@ -135,7 +134,7 @@ const outcomeOf = (e: unknown): Outcome => {
   return 'later';
 };
 
-const setAsideKinds: Record<Entry['kind'], string> = {
+const setAsideKinds: Record<Kind, Api<'SetAsideKind'>> = {
   answer: 'Answer',
   stage: 'Answer',
   spell: 'Reading',
@@ -158,7 +157,13 @@ async function tellRefused(k: Entry) {
     at: new Date(k.at).toISOString(),
   };
   try {
-    await call('PUT', `/my/set-aside/${k.refused!.id}`, body, sending());
+    await ok(
+      api.PUT('/my/set-aside/{asideId}', {
+        params: { path: { asideId: k.refused!.id } },
+        body,
+        headers: headers(),
+      }),
+    );
   } catch (e) {
     if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return;
   }
@@ -201,14 +206,22 @@ async function pump() {
 }
 
 /** Keeps something, tries to send it at once, and gives back what the server said; null while it cannot be sent. */
-export async function send<T>(
-  k: Pick<Entry, 'id' | 'about' | 'kind' | 'path' | 'body'> & { method?: Entry['method'] },
-): Promise<T | null> {
-  const entry: Entry = { method: 'PUT', ...k, readerId: whose(), at: Date.now(), tries: 0 };
+export async function send<K extends Kind>(
+  k: Pick<Entry, 'id' | 'about'> & { kind: K; params: Params<K>; body: Sent<K> },
+): Promise<Said<K> | null> {
+  const { params, ...kept } = k;
+  const entry: Entry = {
+    ...kept,
+    method: methodOf(k.kind),
+    path: addressOf(k.kind, params),
+    readerId: whose(),
+    at: Date.now(),
+    tries: 0,
+  };
   waiting = [...waiting.filter((x) => x.id !== entry.id), entry];
   await saveEntry(entry);
   tell();
-  const said = new Promise<T | null>((resolve, reject) =>
+  const said = new Promise<Said<K> | null>((resolve, reject) =>
     asked.set(entry.id, { resolve: resolve as (s: unknown) => void, reject }),
   );
   void pump();

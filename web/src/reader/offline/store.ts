@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Kind } from './routes';
 
 /** What is done by one reader and waits to be taken by the server. */
 export interface Entry {
@@ -7,7 +8,7 @@ export interface Entry {
   readerId: string;
   /** The ticket, or the sitting of a level check, it was done for. */
   about: string;
-  kind: 'answer' | 'stage' | 'spell' | 'recording' | 'open' | 'hand-in';
+  kind: Kind;
   method: 'PUT' | 'POST';
   path: string;
   body: unknown;

@@ -38,11 +38,11 @@ export function Asked({ work, q, kept, said, before }: Props) {
     setError('');
     const id = crypto.randomUUID();
     try {
-      const next = await send<Question>({
+      const next = await send({
         id,
         about: work.id,
         kind: 'answer',
-        path: `/my/tickets/${work.id}/answers/${id}`,
+        params: { path: { ticketId: work.id, answerId: id } },
         body: {
           questionId: q.id,
           picks: draft.picks,

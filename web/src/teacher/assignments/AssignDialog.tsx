@@ -1,10 +1,10 @@
 import { useState, type FormEvent } from 'react';
-import { useQueryClient } from '@tanstack/react-query';
-import { fieldOf, post, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf, fm } from '../../shared/format';
 import { createOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
+import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import { useFits } from '../tray/Tray';
 import { useTray } from '../tray/useTray';
@@ -49,10 +49,9 @@ export function AssignDialog({
     readers.map((r) => r.id),
     texts.map((x) => x.id),
   );
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const tray = useTray();
-  const client = useQueryClient();
   const rows = texts.flatMap((text) =>
     (fits.data ?? [])
       .filter((f) => f.textId === text.id)
@@ -89,21 +88,25 @@ export function AssignDialog({
         aloud,
         texts: wanted,
       };
-      const made = await post<Api<'AssignedView'>>(`/classes/${data.id}/assignments`, {
-        ...request,
-        texts: wanted.map((x) => ({ ...x, id: onces.get(x.textId)?.idOf(request) })),
-      });
+      const made = await ok(
+        api.POST('/classes/{classId}/assignments', {
+          params: { path: { classId: data.id } },
+          body: {
+            ...request,
+            texts: wanted.map((x) => ({ ...x, id: onces.get(x.textId)!.idOf(request) })),
+          },
+        }),
+      );
       said(
         `${wanted.length === 1 ? texts.find((x) => x.id === wanted[0]!.textId)!.title : t('{{count}} texts', { count: wanted.length })}: ${t('Assigned to {{count}} readers', { count: people })}`,
         made.changeId,
       );
       tray.empty();
       close();
-      await client.invalidateQueries({ queryKey: ['assignments'] });
-      await refresh();
+      await changed('work');
     } catch (problem) {
       setError(problem);
-      void refresh();
+      void changed('work');
     } finally {
       setBusy(false);
     }

@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext, useParams } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { dayOf, fm, minutes, percent, signed, timeOf } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
+import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 
@@ -11,8 +13,8 @@ export default function Assignment() {
   const { data } = useOutletContext<Place>();
   const { assignmentId = '' } = useParams();
   const one = useQuery({
-    queryKey: ['assignment', assignmentId],
-    queryFn: () => get<Api<'AssignmentView'>>(`/assignments/${assignmentId}`),
+    queryKey: keys.assignment(assignmentId),
+    queryFn: () => ok(api.GET('/assignments/{assignmentId}', { params: { path: { assignmentId } } })),
   });
   return (
     <Show query={one}>
@@ -55,7 +57,7 @@ export default function Assignment() {
                     <th scope="row">
                       {k.givenName} {k.familyName}
                     </th>
-                    <td>{t(k.state)}</td>
+                    <td>{t(ticketWords[k.state])}</td>
                     <td className="num">{fm(k.versionDepth)} fm</td>
                     <td className="num">{percent(k.forecast)}</td>
                     <td className="num">

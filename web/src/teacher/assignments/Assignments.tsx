@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { AssignmentTabs } from '../checks/Checks';
 import type { Place } from '../frame/Frame';
@@ -11,8 +12,8 @@ import type { Place } from '../frame/Frame';
 export default function Assignments() {
   const { data } = useOutletContext<Place>();
   const all = useQuery({
-    queryKey: ['assignments', data.id],
-    queryFn: () => get<Api<'AssignmentRow'>[]>(`/classes/${data.id}/assignments`),
+    queryKey: keys.assignments(data.id),
+    queryFn: () => ok(api.GET('/classes/{classId}/assignments', { params: { path: { classId: data.id } } })),
   });
   return (
     <section className="listpage" aria-labelledby="title">

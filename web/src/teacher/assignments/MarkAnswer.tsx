@@ -1,6 +1,6 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { put, sentence, type Api } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { t } from '../../shared/words';
 import type { Question, Try } from '../texts/quiz/QuestionKey';
 
@@ -16,16 +16,19 @@ export function MarkAnswer({
   answer: Try;
   mayMark: boolean;
 }) {
-  const client = useQueryClient();
+  const changed = useChanged();
   const [comment, setComment] = useState(answer.comment);
   const [error, setError] = useState('');
   const mark = (points: number) =>
-    void put<Api<'MarkedView'>>(`/tickets/${ticketId}/marks/${answer.id}`, { mark: points, comment }).then(
+    void ok(
+      api.PUT('/tickets/{ticketId}/marks/{answerId}', {
+        params: { path: { ticketId, answerId: answer.id } },
+        body: { mark: points, comment },
+      }),
+    ).then(
       () => {
         setError('');
-        return client.invalidateQueries({
-          predicate: (x) => ['ticket', 'marking', 'assignment', 'assignments', 'class'].includes(String(x.queryKey[0])),
-        });
+        return changed('work');
       },
       (e: unknown) => setError(sentence(e)),
     );

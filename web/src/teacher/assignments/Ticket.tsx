@@ -1,11 +1,14 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf, fm, halfRange, minutes, percent, signed, timeOf } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { isWritten } from '../../shared/kinds';
 import { markName, TideMarks } from '../../shared/TideMarks';
 import { Show } from '../../shared/Whole';
+import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
@@ -19,8 +22,11 @@ type TicketData = Api<'TicketView'>;
 export default function Ticket() {
   const { data } = useOutletContext<Place>();
   const { ticketId = '' } = useParams();
-  const client = useQueryClient();
-  const ticket = useQuery({ queryKey: ['ticket', ticketId], queryFn: () => get<TicketData>(`/tickets/${ticketId}`) });
+  const changed = useChanged();
+  const ticket = useQuery({
+    queryKey: keys.ticket(ticketId),
+    queryFn: () => ok(api.GET('/tickets/{ticketId}', { params: { path: { ticketId } } })),
+  });
   return (
     <Show query={ticket}>
       {(x) => (
@@ -33,7 +39,7 @@ export default function Ticket() {
               , {x.title}
             </h1>
             <p className="soft">
-              {t(x.ticket.state)}
+              {t(ticketWords[x.ticket.state])}
               {x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} ·{' '}
               {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')}{' '}
               {minutes(x.ticket.seconds)}
@@ -43,10 +49,12 @@ export default function Ticket() {
               <button
                 className="btn main"
                 onClick={() =>
-                  void post(`/tickets/${x.ticket.id}/release`).then(
+                  void ok(
+                    api.POST('/tickets/{ticketId}/release', { params: { path: { ticketId: x.ticket.id } } }),
+                  ).then(
                     () => {
                       toast.success(t('{{name}} sees the result now', { name: x.ticket.givenName }));
-                      void client.invalidateQueries();
+                      void changed('work');
                     },
                     (e: unknown) => toast.error(sentence(e)),
                   )

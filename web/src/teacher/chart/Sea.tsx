@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { fm, signed } from '../../shared/format';
 import { t } from '../../shared/words';
+import { depthWords } from '../readers/SetMark';
 import type { ClassData } from '../classQueries';
 import { useTray } from '../tray/useTray';
 import type { ChartShows } from './Chart';
@@ -160,7 +161,7 @@ export function Sea({
               mx = fx - 14 - p.slot * 8;
             const home = bands.find((b) => b.y0 <= p.want && p.want <= b.y1);
             const away = home && r.group && home.name !== r.group ? r.group : '';
-            const num = r.levelSet ? t('{{depth}} set', { depth: Math.round(r.depth) }) : String(Math.round(r.depth));
+            const num = depthWords(r, String(Math.round(r.depth)));
             const nameW = widthOf(r.givenName),
               awayW = away ? widthOf(away, 400) + 6 : 0,
               numW = widthOf(num, 400);

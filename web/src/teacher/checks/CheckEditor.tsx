@@ -1,11 +1,12 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useOutletContext, useParams, useSearchParams } from 'react-router';
-import { fieldOf, put, sentence, type Api } from '../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { fm, halfRange } from '../../shared/format';
 import { useSession } from '../../shared/session';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid, type ClassData } from '../classQueries';
+import { useSaid, type ClassData } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Field } from '../frame/Window';
 import { useOptionalTray } from '../tray/useTray';
@@ -80,7 +81,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
   const [busy, setBusy] = useState(false);
   const classes = useSession().data?.classes ?? [];
   const navigate = useNavigate();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const put_ = (to: Partial<Form>) => setForm((f) => ({ ...f, ...to }));
   const locked = check?.begun ?? false;
@@ -93,9 +94,11 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
     setBusy(true);
     setError(undefined);
     try {
-      const done = await put<Api<'CheckChanged'>>(`/checks/${id}`, { ...form, draft });
+      const done = await ok(
+        api.PUT('/checks/{checkId}', { params: { path: { checkId: id } }, body: { ...form, draft } }),
+      );
       said(done.sentence, done.changeId);
-      await refresh();
+      await changed('checks');
       await navigate(draft ? checksOf(data) : `${checksOf(data)}/${id}`);
     } catch (e) {
       setError(e);

@@ -2,11 +2,12 @@ import { X } from '@phosphor-icons/react';
 import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { post, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, halfRange, percent, signed, timeOf } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid } from '../classQueries';
+import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { setAsideSentences } from '../../shared/setAside';
 import { partNames, useCheck, type Check, type Part, type Sitting } from './checkQueries';
@@ -24,13 +25,14 @@ export default function CheckPage() {
 function Watched({ k }: { k: Check }) {
   const data = useOutletContext<Place | undefined>()?.data;
   const navigate = useNavigate();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
+  const params = { path: { checkId: k.id } };
   const act = useMutation({
-    mutationFn: ({ what, body }: { what: string; body: unknown }) => post<Changed>(`/checks/${k.id}/${what}`, body),
+    mutationFn: (doIt: () => Promise<Changed>) => doIt(),
     onSuccess: (done) => {
       said(done.sentence, done.changeId);
-      void refresh();
+      void changed('checks');
     },
     onError: (e) => toast.error(sentence(e)),
   });
@@ -59,23 +61,30 @@ function Watched({ k }: { k: Check }) {
             <button
               className="btn"
               disabled={act.isPending}
-              onClick={() => act.mutate({ what: 'close', body: { closed: !k.over } })}
+              onClick={() =>
+                act.mutate(() => ok(api.POST('/checks/{checkId}/close', { params, body: { closed: !k.over } })))
+              }
             >
               {k.over ? t('Open it again') : t('End it now')}
             </button>
             <button
               className="btn"
               onClick={() =>
-                void post<Changed>(`/checks/${k.id}/discard`, { gone: true }).then(
+                void ok(
+                  api.POST('/checks/{checkId}/discard', { params: { path: { checkId: k.id } }, body: { gone: true } }),
+                ).then(
                   (done) => {
                     toast.success(done.sentence, {
                       duration: 15_000,
                       action: {
                         label: t('Undo'),
-                        onClick: () => act.mutate({ what: 'discard', body: { gone: false } }),
+                        onClick: () =>
+                          act.mutate(() =>
+                            ok(api.POST('/checks/{checkId}/discard', { params, body: { gone: false } })),
+                          ),
                       },
                     });
-                    void refresh();
+                    void changed('checks');
                     void navigate('..', { relative: 'path' });
                   },
                   (e: unknown) => toast.error(sentence(e)),
@@ -87,7 +96,11 @@ function Watched({ k }: { k: Check }) {
           </>
         )}
         {again.length > 0 && (
-          <button className="btn main" disabled={act.isPending} onClick={() => act.mutate({ what: 'again', body: {} })}>
+          <button
+            className="btn main"
+            disabled={act.isPending}
+            onClick={() => act.mutate(() => ok(api.POST('/checks/{checkId}/again', { params, body: {} })))}
+          >
             {t('Give {{count}} readers the parts again', { count: again.length })}
           </button>
         )}
@@ -142,7 +155,11 @@ function Watched({ k }: { k: Check }) {
                     {s.again > 0 && (
                       <button
                         className="btn small"
-                        onClick={() => act.mutate({ what: 'again', body: { readerIds: [s.readerId] } })}
+                        onClick={() =>
+                          act.mutate(() =>
+                            ok(api.POST('/checks/{checkId}/again', { params, body: { readerIds: [s.readerId] } })),
+                          )
+                        }
                         aria-label={t('Give {{name}} these parts again', { name: s.givenName })}
                       >
                         {t('Give again')}
@@ -151,7 +168,11 @@ function Watched({ k }: { k: Check }) {
                     <button
                       className="btn small square"
                       title={t('Take it back from {{name}}', { name: s.givenName })}
-                      onClick={() => act.mutate({ what: 'withdraw', body: { readerIds: [s.readerId] } })}
+                      onClick={() =>
+                        act.mutate(() =>
+                          ok(api.POST('/checks/{checkId}/withdraw', { params, body: { readerIds: [s.readerId] } })),
+                        )
+                      }
                       aria-label={t('Take it back from {{name}}', { name: s.givenName })}
                     >
                       <X size={16} aria-hidden />

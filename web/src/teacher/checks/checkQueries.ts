@@ -1,5 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
-import { get, type Api } from '../../shared/api';
+import { skipToken, useQuery } from '@tanstack/react-query';
+import { type Api, api, ok } from '../../shared/api';
+import { keys } from '../../shared/keys';
 
 export type Check = Api<'CheckView'>;
 export type Sitting = Api<'SittingView'>;
@@ -8,11 +9,17 @@ export type Choices = Api<'CheckChoices'>;
 export type CheckRow = Api<'CheckRow'>;
 
 export const useChecks = (classId: string) =>
-  useQuery({ queryKey: ['checks', classId], queryFn: () => get<CheckRow[]>(`/classes/${classId}/checks`) });
+  useQuery({
+    queryKey: keys.checks(classId),
+    queryFn: () => ok(api.GET('/classes/{classId}/checks', { params: { path: { classId } } })),
+  });
 export const useCheck = (checkId: string | undefined) =>
-  useQuery({ queryKey: ['check', checkId], enabled: !!checkId, queryFn: () => get<Check>(`/checks/${checkId}`) });
+  useQuery({
+    queryKey: keys.check(checkId),
+    queryFn: checkId ? () => ok(api.GET('/checks/{checkId}', { params: { path: { checkId } } })) : skipToken,
+  });
 export const useChoices = () =>
-  useQuery({ queryKey: ['checkChoices'], staleTime: 300_000, queryFn: () => get<Choices>('/checks/choices') });
+  useQuery({ queryKey: keys.checkChoices, staleTime: 300_000, queryFn: () => ok(api.GET('/checks/choices')) });
 
 export const partNames: Record<string, string> = {
   WordReading: 'word reading',

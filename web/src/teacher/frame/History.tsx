@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useUndo } from '../classQueries';
 import { undoable } from '../school/Log';
@@ -12,8 +13,8 @@ import type { Place } from './Frame';
 export default function History() {
   const { data } = useOutletContext<Place>();
   const changes = useQuery({
-    queryKey: ['changes', data.id],
-    queryFn: () => get<Api<'Change'>[]>(`/classes/${data.id}/changes`),
+    queryKey: keys.changes(data.id),
+    queryFn: () => ok(api.GET('/classes/{classId}/changes', { params: { path: { classId: data.id } } })),
   });
   const undo = useUndo();
   return (

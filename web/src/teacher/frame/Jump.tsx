@@ -3,8 +3,9 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { fm } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from './Frame';
 
@@ -44,10 +45,10 @@ export function Jump({ data }: Place) {
   ];
   const word = asked.trim();
   const texts = useQuery({
-    queryKey: ['jump', data.id, word],
+    queryKey: keys.library.jump(data.id, word),
     enabled: open && word.length > 1,
     placeholderData: keepPreviousData,
-    queryFn: () => get<Api<'LibraryAnswer'>>(`/library?classId=${data.id}&q=${encodeURIComponent(word)}`),
+    queryFn: () => ok(api.GET('/library', { params: { query: { classId: data.id, q: word } } })),
   });
   const named = all.filter((x) => x.name.toLowerCase().includes(word.toLowerCase())).slice(0, 6);
   const found = [

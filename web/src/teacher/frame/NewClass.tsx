@@ -1,7 +1,8 @@
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { fieldOf, post, sentence, type Api } from '../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import type { Session } from '../../shared/session';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
@@ -16,8 +17,8 @@ function ClassForm({ done }: { done: (id: string) => void }) {
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const made = await post<Api<'MadeClass'>>('/classes', { name, id: once.idOf(name) });
-      await client.invalidateQueries({ queryKey: ['session'] });
+      const made = await ok(api.POST('/classes', { body: { name, id: once.idOf(name) } }));
+      await client.invalidateQueries({ queryKey: keys.session });
       done(made.id);
     } catch (problem) {
       setError(problem);

@@ -2,7 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, post, put, sentence } from '../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { signOut, useSignInBy, type Session } from '../../shared/session';
 import { t } from '../../shared/words';
 import { Menu } from './Menu';
@@ -34,7 +34,7 @@ export function PersonMenu({ session, children }: { session: Session; children?:
         <DropdownMenu.Item className="item" onSelect={() => setSessions(true)}>
           {t('Where I am signed in…')}
         </DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => leave(() => post('/me/sign-out'))}>
+        <DropdownMenu.Item className="item" onSelect={() => leave(() => ok(api.POST('/me/sign-out')))}>
           {t('Sign out everywhere')}
         </DropdownMenu.Item>
         <DropdownMenu.Item className="item" onSelect={() => leave(signOut)}>
@@ -55,7 +55,7 @@ function PasswordDialog({ close }: { close: () => void }) {
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await signInBy(() => put('/me/password', { old, new: next }));
+      await signInBy(() => ok(api.PUT('/me/password', { body: { old, new: next } })));
       toast.success(t('Your password is changed. Every other device is signed out.'));
       close();
     } catch (problem) {

@@ -1,17 +1,18 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { get, remove, type Api } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Window } from './Window';
 
 /** Where one is signed in, each place with a button to end it. */
 export function Sessions({ close }: { close: () => void }) {
   const client = useQueryClient();
-  const all = useQuery({ queryKey: ['me', 'sessions'], queryFn: () => get<Api<'SessionPlace'>[]>('/me/sessions') });
+  const all = useQuery({ queryKey: keys.me.sessions, queryFn: () => ok(api.GET('/me/sessions')) });
   const end = async (id: string) => {
-    await remove(`/me/sessions/${id}`);
-    await client.invalidateQueries({ queryKey: ['me', 'sessions'] });
+    await ok(api.DELETE('/me/sessions/{sessionId}', { params: { path: { sessionId: id } } }));
+    await client.invalidateQueries({ queryKey: keys.me.sessions });
   };
   return (
     <Window title={t('Where you are signed in')} close={close}>

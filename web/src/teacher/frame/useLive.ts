@@ -1,20 +1,7 @@
 import { HttpTransportType, HubConnectionBuilder, HubConnectionState, LogLevel } from '@microsoft/signalr';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-
-const shown = new Set([
-  'class',
-  'assignments',
-  'assignment',
-  'ticket',
-  'marking',
-  'reader',
-  'goals',
-  'texts',
-  'checks',
-  'check',
-  'windows',
-]);
+import { changed } from '../../shared/changed';
 
 /** A page that is told of a class many times asks again at most so often; the first time at once. */
 const askEvery = 2000;
@@ -32,7 +19,7 @@ export function useLive(classId: string) {
       .withAutomaticReconnect({ nextRetryDelayInMilliseconds: () => 3000 })
       .configureLogging(LogLevel.None)
       .build();
-    const refresh = () => client.invalidateQueries({ predicate: (q) => shown.has(String(q.queryKey[0])) });
+    const refresh = () => changed(client, 'live');
     const watch = () => hub.invoke('Watch', classId);
     let waiting: ReturnType<typeof setTimeout> | undefined;
     let asked = 0;

@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
-import { fieldOf, get, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { chanceWords, fm, number, shortDay } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid } from '../classQueries';
+import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { courseWord } from '../readers/ReaderPieces';
 import { useKept } from '../../shared/useKept';
@@ -19,12 +21,12 @@ const nothing: Draft = {};
 export default function Goals() {
   const { data } = useOutletContext<Place>();
   const goals = useQuery({
-    queryKey: ['goals', data.id],
-    queryFn: () => get<Api<'GoalsView'>>(`/classes/${data.id}/goals`),
+    queryKey: keys.goals(data.id),
+    queryFn: () => ok(api.GET('/classes/{classId}/goals', { params: { path: { classId: data.id } } })),
   });
   const tray = useTray();
   const said = useSaid();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const { value: draft, set: setDraft } = useKept<Draft>(`dc-goals-${data.id}`, nothing);
   const [error, setError] = useState<unknown>();
 
@@ -42,21 +44,26 @@ export default function Goals() {
   const wanted = Object.entries(draft).filter(([, v]) => v.comprehension.trim() || v.words.trim());
   const save = async () => {
     try {
-      const done = await put<Api<'SetGoalsView'>>(`/classes/${data.id}/goals`, {
-        targets: wanted.map(([readerId, v]) => ({
-          readerId,
-          comprehension: v.comprehension.trim() ? Number(v.comprehension) : null,
-          words: v.words.trim() ? Number(v.words) : null,
-        })),
-        reason: '',
-      });
+      const done = await ok(
+        api.PUT('/classes/{classId}/goals', {
+          params: { path: { classId: data.id } },
+          body: {
+            targets: wanted.map(([readerId, v]) => ({
+              readerId,
+              comprehension: v.comprehension.trim() ? Number(v.comprehension) : null,
+              words: v.words.trim() ? Number(v.words) : null,
+            })),
+            reason: '',
+          },
+        }),
+      );
       setDraft(nothing);
       setError(undefined);
       said(
         done.changed === 0 ? t('Nothing had changed') : t('Set goals for {{count}} readers', { count: wanted.length }),
         done.changeId,
       );
-      await refresh();
+      await changed('goals');
     } catch (problem) {
       setError(problem);
     }

@@ -1,12 +1,14 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
-import { fieldOf, post, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { fm, strandName } from '../../shared/format';
 import { useKept } from '../../shared/useKept';
 import { Empty } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid, type ReaderRow } from '../classQueries';
+import { depthWords } from '../readers/SetMark';
+import { useSaid, type ReaderRow } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Window } from '../frame/Window';
 import { useTray } from '../tray/useTray';
@@ -15,8 +17,7 @@ type Proposal = Api<'ProposalView'>;
 type Plan = { name: string; readerIds: string[] }[];
 type Draft = { plan: Plan | null; proposal: Proposal | null };
 
-const depthWords = (r: ReaderRow) =>
-  r.levelSet ? t('{{depth}} set', { depth: Math.round(r.depth) }) : String(Math.round(r.depth));
+const depthOf = (r: ReaderRow) => depthWords(r, String(Math.round(r.depth)));
 const nothing: Draft = { plan: null, proposal: null };
 
 /** Guided reading groups: now and next side by side, reasons, moves by hand, saving. */
@@ -34,11 +35,17 @@ export default function Groups() {
   const plan = draft.value.plan?.map((g) => ({ ...g, readerIds: g.readerIds.filter((id) => byId.has(id)) })) ?? null;
   const [error, setError] = useState<unknown>();
   const said = useSaid();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const now: Plan = data.groups.map((g) => ({ name: g.name, readerIds: g.readerIds }));
 
   const propose = useMutation({
-    mutationFn: () => post<Proposal>(`/classes/${data.id}/groups/proposal`, { groups: count, smallest, largest }),
+    mutationFn: () =>
+      ok(
+        api.POST('/classes/{classId}/groups/proposal', {
+          params: { path: { classId: data.id } },
+          body: { groups: count, smallest, largest },
+        }),
+      ),
     onSuccess: (p) => {
       setError(undefined);
       draft.set({
@@ -50,11 +57,16 @@ export default function Groups() {
   });
   const save = useMutation({
     mutationFn: () =>
-      put<Api<'SavedGroups'>>(`/classes/${data.id}/groups`, { groups: plan!.filter((g) => g.readerIds.length > 0) }),
+      ok(
+        api.PUT('/classes/{classId}/groups', {
+          params: { path: { classId: data.id } },
+          body: { groups: plan!.filter((g) => g.readerIds.length > 0) },
+        }),
+      ),
     onSuccess: async (done) => {
       said(t('The groups are saved'), done.changeId);
       forget();
-      await refresh();
+      await changed('groups');
     },
     onError: setError,
   });
@@ -161,7 +173,7 @@ export default function Groups() {
                   .map((r) => (
                     <li key={r.id} className="placed">
                       <span className={groupOf(now, r.id) === g.name || now.length === 0 ? 'reader' : 'reader chosen'}>
-                        {r.givenName} <i>{depthWords(r)}</i>
+                        {r.givenName} <i>{depthOf(r)}</i>
                       </span>
                       <select
                         aria-label={t('Group of {{name}}', { name: r.givenName })}
@@ -196,7 +208,7 @@ export default function Groups() {
                   .map((r) => (
                     <li key={r.id}>
                       <Link className={tray.readers.includes(r.id) ? 'reader chosen' : 'reader'} to={`?reader=${r.id}`}>
-                        {r.givenName} <i>{depthWords(r)}</i>
+                        {r.givenName} <i>{depthOf(r)}</i>
                       </Link>
                     </li>
                   ))}
@@ -220,7 +232,7 @@ export default function Groups() {
                 {loose.map((r) => (
                   <li key={r.id} className="placed">
                     <span className="reader">
-                      {r.givenName} <i>{depthWords(r)}</i>
+                      {r.givenName} <i>{depthOf(r)}</i>
                     </span>
                     <select
                       aria-label={t('Group of {{name}}', { name: r.givenName })}

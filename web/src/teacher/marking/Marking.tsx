@@ -1,19 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { clock, dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 
 export const useRecordings = (classId: string) =>
   useQuery({
-    queryKey: ['marking', classId, 'recordings'],
-    queryFn: () => get<Api<'RecordingRow'>[]>(`/classes/${classId}/recordings`),
+    queryKey: keys.marking.recordings(classId),
+    queryFn: () => ok(api.GET('/classes/{classId}/recordings', { params: { path: { classId } } })),
   });
 export const useMarking = (classId: string) =>
-  useQuery({ queryKey: ['marking', classId], queryFn: () => get<Api<'ToMarkRow'>[]>(`/classes/${classId}/marking`) });
+  useQuery({
+    queryKey: keys.marking.tickets(classId),
+    queryFn: () => ok(api.GET('/classes/{classId}/marking', { params: { path: { classId } } })),
+  });
 
 /** What waits for a person, oldest first: written answers, and readings aloud. */
 export default function Marking() {

@@ -1,13 +1,13 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { get, put, sentence, type Api } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
 import { fm } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Window } from '../frame/Window';
 import { useFits } from '../tray/Tray';
-import type { RecordData } from './useSheet';
 
 interface Choice {
   id: string;
@@ -31,11 +31,13 @@ export function BeginRecord({
   const asked = useDeferredValue(q);
   const navigate = useNavigate();
   const found = useQuery({
-    queryKey: ['library', classId, 'record', reader.id, asked],
+    queryKey: keys.library.forRecord(classId, reader.id, asked),
     enabled: !text,
     queryFn: () =>
-      get<Api<'LibraryAnswer'>>(
-        `/library?classId=${classId}&readers=${reader.id}&sort=Fit${asked.trim() ? `&q=${encodeURIComponent(asked.trim())}` : ''}`,
+      ok(
+        api.GET('/library', {
+          params: { query: { classId, readers: reader.id, sort: 'Fit', q: asked.trim() || undefined } },
+        }),
       ),
   });
   const texts: Choice[] = text ? [text] : (found.data?.rows ?? []).slice(0, 12);
@@ -46,7 +48,12 @@ export function BeginRecord({
   );
   const begin = useMutation({
     mutationFn: ({ x, versionId }: { x: Choice; versionId: string }) =>
-      put<RecordData>(`/readers/${reader.id}/records/${crypto.randomUUID()}`, { textId: x.id, versionId }),
+      ok(
+        api.PUT('/readers/{readerId}/records/{recordId}', {
+          params: { path: { readerId: reader.id, recordId: crypto.randomUUID() } },
+          body: { textId: x.id, versionId },
+        }),
+      ),
     onSuccess: (r) => {
       close();
       void navigate(`/class/${classId}/readers/${r.readerId}/records/${r.id}`);

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { post, sentence } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
 import { percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import { zoneNames } from './FiguresBox';
@@ -21,7 +21,12 @@ export function DraftNote({
   use: (d: Draft) => void;
 }) {
   const listen = useMutation({
-    mutationFn: () => post<RecordData>(`/readers/${record.readerId}/records/${record.id}/listen`),
+    mutationFn: () =>
+      ok(
+        api.POST('/readers/{readerId}/records/{recordId}/listen', {
+          params: { path: { readerId: record.readerId, recordId: record.id } },
+        }),
+      ),
     onSuccess: saved,
     onError: (e) => toast.error(sentence(e)),
   });

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm, percent } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { BeginRecord } from './BeginRecord';
 import { seasonNames, zoneNames } from './FiguresBox';
@@ -14,8 +15,8 @@ type Row = Api<'RecordRow'>;
 /** A reader's oral reading: the records, how fluent against the norms, and the words to practise. */
 export function Oral({ classId, reader }: { classId: string; reader: { id: string; givenName: string } }) {
   const oral = useQuery({
-    queryKey: ['reader', reader.id, 'records'],
-    queryFn: () => get<Api<'OralView'>>(`/readers/${reader.id}/records`),
+    queryKey: keys.reader.records(reader.id),
+    queryFn: () => ok(api.GET('/readers/{readerId}/records', { params: { path: { readerId: reader.id } } })),
   });
   const [begins, setBegins] = useState(false);
   return (

@@ -3,12 +3,13 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useState, type KeyboardEvent } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, putFile, sentence } from '../../shared/api';
+import { api, asFile, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, percent, timeOf } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { useRecorder } from '../../shared/useRecorder';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { useRefresh } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { DraftNote } from './DraftNote';
 import { FiguresBox } from './FiguresBox';
@@ -20,7 +21,7 @@ import { useSheet, type RecordData } from './useSheet';
 import { useTimer } from './useTimer';
 import './oral.css';
 
-const keys: Record<string, Kind> = {
+const letterKinds: Record<string, Kind> = {
   s: 'Substitution',
   o: 'Omission',
   i: 'Insertion',
@@ -36,16 +37,16 @@ const lookAgain = 1500;
 export default function RecordPage() {
   const { readerId = '', recordId = '' } = useParams();
   const client = useQueryClient();
-  const key = ['reader', readerId, 'record', recordId];
+  const key = keys.reader.record(readerId, recordId);
   const record = useQuery({
     queryKey: key,
-    queryFn: () => get<RecordData>(`/readers/${readerId}/records/${recordId}`),
+    queryFn: () => ok(api.GET('/readers/{readerId}/records/{recordId}', { params: { path: { readerId, recordId } } })),
     refetchInterval: (q) =>
       q.state.data?.listening === 'waiting' || q.state.data?.listening === 'listening' ? lookAgain : false,
   });
   const saved = useCallback(
     (r: RecordData) => {
-      client.setQueryData(['reader', r.readerId, 'record', r.id], r);
+      client.setQueryData(keys.reader.record(r.readerId, r.id), r);
     },
     [client],
   );
@@ -55,7 +56,7 @@ export default function RecordPage() {
 function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData) => void }) {
   const { data } = useOutletContext<Place>();
   const navigate = useNavigate();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const { sheet, change, undo, canUndo, done, finish, state } = useSheet(record, saved);
   const [cursor, setCursor] = useState(0);
   const [tool, setTool] = useState<Kind>('Substitution');
@@ -95,7 +96,7 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
   const onKeyDown = (e: KeyboardEvent) => {
     const key = e.key.toLowerCase();
     if (e.altKey || ((e.ctrlKey || e.metaKey) && key !== 'z')) return;
-    const kind = keys[key];
+    const kind = letterKinds[key];
     if (key === 'z') undo();
     else if (kind) {
       mark(cursor, kind);
@@ -119,13 +120,18 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
   const close = async () => {
     if (timer.on) timer.stop();
     await finish(!done);
-    void refresh();
+    void changed('level');
   };
   const discard = (gone: boolean) =>
-    void post<RecordData>(`${path}/discard`, { gone }).then(
+    void ok(
+      api.POST('/readers/{readerId}/records/{recordId}/discard', {
+        params: { path: { readerId: record.readerId, recordId: record.id } },
+        body: { gone },
+      }),
+    ).then(
       (r) => {
         saved(r);
-        void refresh();
+        void changed('level');
         if (!gone) return;
         toast.success(t('The record is thrown away'), { action: { label: t('Undo'), onClick: () => discard(false) } });
         void navigate(`/class/${data.id}/readers/${record.readerId}`);
@@ -299,7 +305,18 @@ function SoundBox({
     setBusy(true);
     setError('');
     try {
-      saved(await putFile<RecordData>(`${path}?seconds=${made.seconds.toFixed(1)}`, made.blob));
+      saved(
+        await ok(
+          api.PUT('/readers/{readerId}/records/{recordId}/sound', {
+            params: {
+              path: { readerId: record.readerId, recordId: record.id },
+              query: { seconds: Math.round(made.seconds * 10) / 10 },
+            },
+            body: made.blob,
+            ...asFile,
+          }),
+        ),
+      );
       recorder.forget();
     } catch (e) {
       setError(sentence(e));

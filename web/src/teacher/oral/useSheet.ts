@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { NoNetwork, Problem, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, NoNetwork, ok, Problem, sentence } from '../../shared/api';
 import type { Mark } from './marks';
 
 export type RecordData = Api<'RecordView'>;
@@ -25,7 +25,6 @@ const keptAt = (id: string) => `dc-record-${id}`;
 
 /** A record being marked: every change can be undone, is kept on the device at once and on the server a moment later. */
 export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
-  const path = `/readers/${first.readerId}/records/${first.id}/sheet`;
   const [sheet, setSheet] = useState<Sheet>(() => unsent(first) ?? sheetOf(first));
   const [past, setPast] = useState<Sheet[]>([]);
   const [state, setState] = useState<{
@@ -49,7 +48,12 @@ export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
       const { sheet, done, revision } = latest.current;
       setState({ said: 'saving' });
       try {
-        const kept = await put<RecordData>(path, { ...sheet, revision, done });
+        const kept = await ok(
+          api.PUT('/readers/{readerId}/records/{recordId}/sheet', {
+            params: { path: { readerId: first.readerId, recordId: first.id } },
+            body: { ...sheet, revision, done },
+          }),
+        );
         latest.current.revision = kept.revision;
         if (!changed.current) localStorage.removeItem(keptAt(first.id));
         setState({ said: 'saved', at: new Date() });
@@ -65,7 +69,7 @@ export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
     sending.current = going;
     await going;
     sending.current = null;
-  }, [path, first.id, saved]);
+  }, [first.readerId, first.id, saved]);
 
   const hold = useCallback(
     (next: Sheet, finished: boolean) => {

@@ -1,13 +1,15 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { fieldOf, get, post, put, remove, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { evidenceWords } from './evidence';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid } from '../classQueries';
+import { useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import { pieceId } from './DepthPieces';
 import { SetLevel, Standing } from './SetLevel';
@@ -19,16 +21,21 @@ const sures = [
   [6, 'roughly'],
 ] as const;
 
+/** A reader, in the class where they are looked at. */
+export interface InClass {
+  path: { classId: string; readerId: string };
+}
+
 /** What a level is built from: each piece with what it did, what would make it surer, and the teacher's own word. */
 export function Account({ classId, reader }: { classId: string; reader: Api<'ReaderView'> }) {
   const account = useQuery({
-    queryKey: ['reader', reader.id, 'evidence'],
-    queryFn: () => get<Api<'AccountView'>>(`/readers/${reader.id}/evidence`),
+    queryKey: keys.reader.evidence(reader.id),
+    queryFn: () => ok(api.GET('/readers/{readerId}/evidence', { params: { path: { readerId: reader.id } } })),
   });
   const [judging, setJudging] = useState<'judge' | 'set' | null>(null);
   const [leaving, setLeaving] = useState<Piece | null>(null);
   const change = useChange();
-  const path = `/classes/${classId}/readers/${reader.id}`;
+  const params = { path: { classId, readerId: reader.id } };
   return (
     <section aria-labelledby="account" className="account">
       <div className="row">
@@ -49,7 +56,13 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
         {(a) => (
           <>
             {a.set && (
-              <Standing set={a.set} may={a.mayJudge} end={() => change.mutate(() => remove(`${path}/level`))} />
+              <Standing
+                set={a.set}
+                may={a.mayJudge}
+                end={() =>
+                  change.mutate(() => ok(api.DELETE('/classes/{classId}/readers/{readerId}/level', { params })))
+                }
+              />
             )}
             <dl className="labels">
               {a.labels.map((l) => (
@@ -115,7 +128,14 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                                 <button
                                   className="btn small"
                                   onClick={() =>
-                                    change.mutate(() => put(`${path}/evidence`, { ids: p.ids, reason: null }))
+                                    change.mutate(() =>
+                                      ok(
+                                        api.PUT('/classes/{classId}/readers/{readerId}/evidence', {
+                                          params,
+                                          body: { ids: p.ids, reason: null },
+                                        }),
+                                      ),
+                                    )
                                   }
                                   aria-label={t('Take in again: {{what}}', { what: p.note })}
                                 >
@@ -148,12 +168,12 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
               </div>
             )}
             {judging === 'judge' && (
-              <Judge path={path} labels={a.labels} now={a.depth} close={() => setJudging(null)} />
+              <Judge params={params} labels={a.labels} now={a.depth} close={() => setJudging(null)} />
             )}
             {judging === 'set' && (
-              <SetLevel path={path} labels={a.labels} now={a.depth} close={() => setJudging(null)} />
+              <SetLevel params={params} labels={a.labels} now={a.depth} close={() => setJudging(null)} />
             )}
-            {leaving && <LeaveOut path={path} piece={leaving} close={() => setLeaving(null)} />}
+            {leaving && <LeaveOut params={params} piece={leaving} close={() => setLeaving(null)} />}
           </>
         )}
       </Show>
@@ -163,19 +183,19 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
 
 /** Changes evidence; says what was done, with an undo, and shows everything anew. */
 export function useChange(done?: () => void) {
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   return useMutation({
     mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
     onSuccess: (x) => {
       said(x.sentence, x.changeId);
       done?.();
-      void refresh();
+      void changed('level');
     },
   });
 }
 
-function LeaveOut({ path, piece, close }: { path: string; piece: Piece; close: () => void }) {
+function LeaveOut({ params, piece, close }: { params: InClass; piece: Piece; close: () => void }) {
   const [reason, setReason] = useState('');
   const change = useChange(close);
   return (
@@ -184,7 +204,9 @@ function LeaveOut({ path, piece, close }: { path: string; piece: Piece; close: (
         noValidate
         onSubmit={(e: FormEvent) => {
           e.preventDefault();
-          change.mutate(() => put(`${path}/evidence`, { ids: piece.ids, reason }));
+          change.mutate(() =>
+            ok(api.PUT('/classes/{classId}/readers/{readerId}/evidence', { params, body: { ids: piece.ids, reason } })),
+          );
         }}
       >
         <p>{piece.note}</p>
@@ -210,12 +232,12 @@ function LeaveOut({ path, piece, close }: { path: string; piece: Piece; close: (
 }
 
 function Judge({
-  path,
+  params,
   labels,
   now,
   close,
 }: {
-  path: string;
+  params: InClass;
   labels: Api<'LabelView'>[];
   now: number;
   close: () => void;
@@ -233,7 +255,14 @@ function Judge({
         noValidate
         onSubmit={(e: FormEvent) => {
           e.preventDefault();
-          change.mutate(() => post(`${path}/levels`, { ...form, id: once.idOf(form) }));
+          change.mutate(() =>
+            ok(
+              api.POST('/classes/{classId}/readers/{readerId}/levels', {
+                params,
+                body: { ...form, id: once.idOf(form) },
+              }),
+            ),
+          );
         }}
       >
         <p>{t('Combined with other evidence; the surer you are, the more it counts.')}</p>

@@ -1,9 +1,10 @@
 import { useState, type FormEvent } from 'react';
-import { fieldOf, post, Problem, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
+import { useChanged } from '../../shared/changed';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid, type ClassData } from '../classQueries';
+import { useSaid, type ClassData } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import { LevelTable } from './LevelTable';
 
@@ -18,7 +19,7 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
   const [mail, setMail] = useState('');
   const [error, setError] = useState<unknown>();
   const [made, setMade] = useState<Api<'AddedReader'> | null>(null);
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const twin = data.readers.find(
     (r) =>
@@ -31,11 +32,13 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
     try {
       const form = { givenName: given, familyName: family, grade, level, guardianMail: mail || null };
       const id = once.idOf(form);
-      const added = await post<Api<'AddedReader'>>(`/classes/${data.id}/readers`, { ...form, id });
+      const added = await ok(
+        api.POST('/classes/{classId}/readers', { params: { path: { classId: data.id } }, body: { ...form, id } }),
+      );
       setMade(added);
       setError(undefined);
       said(t('Added {{name}}', { name: given }), added.changeId);
-      await refresh();
+      await changed('roster');
     } catch (problem) {
       setError(problem);
     }

@@ -2,9 +2,10 @@ import { DownloadSimple, IdentificationCard } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { useOutletContext, useParams } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { api, ok } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useReader } from '../classQueries';
 import type { Place } from '../frame/Frame';
@@ -103,8 +104,8 @@ export default function Profile() {
 
 function SignInCard({ readerId, code, close }: { readerId: string; code: string; close: () => void }) {
   const card = useQuery({
-    queryKey: ['sign-in', readerId],
-    queryFn: () => get<Api<'SignInView'>>(`/readers/${readerId}/sign-in`),
+    queryKey: keys.signIn(readerId),
+    queryFn: () => ok(api.GET('/readers/{readerId}/sign-in', { params: { path: { readerId } } })),
   });
   return (
     <Window title={t('Sign-in')} close={close}>

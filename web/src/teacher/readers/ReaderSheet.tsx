@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { percent, shortDay } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import { useReader } from '../classQueries';
 import { DepthScale, Trail } from './DepthPieces';
@@ -97,7 +98,7 @@ export default function ReaderSheet({
                       <span>
                         {t('fit')} {percent(k.forecast)}
                       </span>
-                      <span>{k.score == null ? t(k.state) : percent(k.score)}</span>
+                      <span>{k.score == null ? t(ticketWords[k.state]) : percent(k.score)}</span>
                     </li>
                   ))}
                 </ul>

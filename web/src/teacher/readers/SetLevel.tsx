@@ -1,10 +1,10 @@
 import { useState, type FormEvent } from 'react';
-import { fieldOf, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { dayOf, fm, halfRange } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { Field, Window } from '../frame/Window';
-import { useChange } from './Account';
+import { useChange, type InClass } from './Account';
 
 /** The level a teacher has set, with the estimate that goes on beneath. */
 export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boolean; end: () => void }) {
@@ -30,12 +30,12 @@ export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boo
 
 /** Makes the level what the teacher says, until a day or the next level check. */
 export function SetLevel({
-  path,
+  params,
   labels,
   now,
   close,
 }: {
-  path: string;
+  params: InClass;
   labels: Api<'LabelView'>[];
   now: number;
   close: () => void;
@@ -51,7 +51,14 @@ export function SetLevel({
   const send = (e: FormEvent) => {
     e.preventDefault();
     const wanted = { ...form, until: dated && form.until ? form.until : null };
-    change.mutate(() => put(`${path}/level`, { ...wanted, id: once.idOf(wanted) }));
+    change.mutate(() =>
+      ok(
+        api.PUT('/classes/{classId}/readers/{readerId}/level', {
+          params,
+          body: { ...wanted, id: once.idOf(wanted) },
+        }),
+      ),
+    );
   };
   return (
     <Window title={t('Set level')} close={close}>

@@ -1,17 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { get, post, Problem, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, Problem, sentence } from '../../shared/api';
 import { Show } from '../../shared/Whole';
+import { useAllChanged } from '../../shared/changed';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh } from '../classQueries';
 import { Window } from '../frame/Window';
 
 type View = Api<'ChartView'>;
 
 /** The school's level chart: what each grade typically reads, and what it is called. */
 export default function Chart() {
-  const chart = useQuery({ queryKey: ['level-chart'], queryFn: () => get<View>('/school/level-chart') });
+  const chart = useQuery({ queryKey: keys.school.chart, queryFn: () => ok(api.GET('/school/level-chart')) });
   return <Show query={chart}>{(c) => <Editor key={c.version} chart={c} />}</Show>;
 }
 
@@ -21,7 +22,7 @@ function Editor({ chart }: { chart: View }) {
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
   const [effect, setEffect] = useState<Api<'ChartEffect'> | null>(null);
-  const refresh = useRefresh();
+  const changed = useAllChanged();
   const body = { ownColumns: columns, rows, version: chart.version };
   const set = (i: number, change: Partial<View['rows'][number]>) =>
     setRows(rows.map((r, n) => (n === i ? { ...r, ...change } : r)));
@@ -60,7 +61,7 @@ function Editor({ chart }: { chart: View }) {
         <button
           className="btn main"
           onClick={() =>
-            void attempt(async () => setEffect(await post<Api<'ChartEffect'>>('/school/level-chart/effect', body)))
+            void attempt(async () => setEffect(await ok(api.POST('/school/level-chart/effect', { body }))))
           }
         >
           {t('What would change…')}
@@ -162,10 +163,10 @@ function Editor({ chart }: { chart: View }) {
               className="btn main"
               onClick={() =>
                 void attempt(async () => {
-                  await put('/school/level-chart', body);
+                  await ok(api.PUT('/school/level-chart', { body }));
                   setEffect(null);
                   toast.success(t('The level chart is saved'));
-                  await refresh();
+                  await changed();
                 })
               }
             >

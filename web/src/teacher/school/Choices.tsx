@@ -1,31 +1,32 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { fieldOf, get, put, sentence, Problem, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { Show } from '../../shared/Whole';
+import { useAllChanged } from '../../shared/changed';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh } from '../classQueries';
 import { Field } from '../frame/Window';
 
 type View = Api<'SchoolView'>;
 
 /** What the school has decided: names, scores, how readers of which grade sign in, what cards show, and the letter to guardians. */
 export default function Choices() {
-  const school = useQuery({ queryKey: ['school'], queryFn: () => get<View>('/school') });
+  const school = useQuery({ queryKey: keys.school.one, queryFn: () => ok(api.GET('/school')) });
   return <Show query={school}>{(s) => <Form key={s.version} school={s} />}</Show>;
 }
 
 function Form({ school }: { school: View }) {
   const [form, setForm] = useState(school);
   const [error, setError] = useState<unknown>();
-  const refresh = useRefresh();
+  const changed = useAllChanged();
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await put('/school', form);
+      await ok(api.PUT('/school', { body: form }));
       setError(undefined);
       toast.success(t('Saved'));
-      await refresh();
+      await changed();
     } catch (problem) {
       setError(problem);
     }

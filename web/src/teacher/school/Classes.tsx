@@ -2,11 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh } from '../classQueries';
 import { useTable, type ListColumn } from '../frame/columns';
 
 type Row = Api<'SchoolClass'>;
@@ -54,7 +55,7 @@ const columns: ListColumn<Row>[] = [
 
 /** Every class, and how signing in goes in it. Readers on the way from or to another school are above. */
 export default function Classes() {
-  const classes = useQuery({ queryKey: ['school-classes'], queryFn: () => get<Row[]>('/school/classes') });
+  const classes = useQuery({ queryKey: keys.school.classes, queryFn: () => ok(api.GET('/school/classes')) });
   const [closed, setClosed] = useState(false);
   const [asked, setAsked] = useState('');
   const go = useNavigate();
@@ -134,15 +135,15 @@ function PrintClasses({ ids }: { ids: string[] }) {
 
 function Transfers() {
   const transfers = useQuery({
-    queryKey: ['transfers'],
-    queryFn: () => get<Api<'TransfersView'>>('/school/transfers'),
+    queryKey: keys.school.transfers,
+    queryFn: () => ok(api.GET('/school/transfers')),
   });
-  const refresh = useRefresh();
+  const changed = useChanged();
   const decide = (id: string, take: boolean, said: string) =>
-    void post(`/school/transfers/${id}`, { take }).then(
+    void ok(api.POST('/school/transfers/{transferId}', { params: { path: { transferId: id } }, body: { take } })).then(
       () => {
         toast.success(said);
-        void refresh();
+        void changed('roster');
       },
       (e: unknown) => toast.error(sentence(e)),
     );

@@ -2,10 +2,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, remove, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, sentence } from '../../shared/api';
 import { Show } from '../../shared/Whole';
+import { useAllChanged } from '../../shared/changed';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh, useUndo } from '../classQueries';
+import { useUndo } from '../classQueries';
 import { ImportProblems, keyOf } from './ImportProblems';
 import { ImportEndings, ImportLines, ImportOrg, ImportSummary } from './ImportPreview';
 import { isBusy, stateWord } from './Imports';
@@ -17,8 +19,8 @@ type Mend = Api<'MendRow'>;
 export default function ImportPage() {
   const { importId = '' } = useParams();
   const view = useQuery({
-    queryKey: ['import', importId],
-    queryFn: () => get<View>(`/school/imports/${importId}`),
+    queryKey: keys.school.import(importId),
+    queryFn: () => ok(api.GET('/school/imports/{importId}', { params: { path: { importId } } })),
     refetchInterval: (q) => (q.state.data && isBusy(q.state.data.state) ? 400 : false),
   });
   return <Show query={view}>{(v) => <Import key={v.mends.length} view={v} />}</Show>;
@@ -38,7 +40,7 @@ function deed(p: Api<'ImportPreview'>): string {
 function Import({ view }: { view: View }) {
   const client = useQueryClient();
   const navigate = useNavigate();
-  const refresh = useRefresh();
+  const changed = useAllChanged();
   const undo = useUndo();
   const [cells, setCells] = useState<Record<string, string>>({});
   const [skipped, setSkipped] = useState<Mend[]>([]);
@@ -47,11 +49,11 @@ function Import({ view }: { view: View }) {
   const applied = view.state === 'Applied';
   // The lists show what came in.
   useEffect(() => {
-    if (applied) void refresh();
+    if (applied) void changed();
   }, [applied]); // eslint-disable-line react-hooks/exhaustive-deps
   const ask = useMutation({
     mutationFn: (doIt: () => Promise<unknown>) => doIt(),
-    onSuccess: () => void client.invalidateQueries({ queryKey: ['import', view.id] }),
+    onSuccess: () => void client.invalidateQueries({ queryKey: keys.school.import(view.id) }),
     onError: (e) => toast.error(sentence(e)),
   });
   const p = view.preview;
@@ -60,10 +62,17 @@ function Import({ view }: { view: View }) {
   const fixes = Object.keys(cells).length + skipped.length;
   const check = (org = view.org) => {
     const fixed = Object.entries(cells).map(([key, value]) => ({ ...keyOf(key), value }));
-    ask.mutate(() => post(`/school/imports/${view.id}/preview`, { org, mends: [...view.mends, ...skipped, ...fixed] }));
+    ask.mutate(() =>
+      ok(
+        api.POST('/school/imports/{importId}/preview', {
+          params: { path: { importId: view.id } },
+          body: { org, mends: [...view.mends, ...skipped, ...fixed] },
+        }),
+      ),
+    );
   };
   const discard = () =>
-    remove(`/school/imports/${view.id}`).then(
+    ok(api.DELETE('/school/imports/{importId}', { params: { path: { importId: view.id } } })).then(
       () => navigate('/school/imports'),
       (e: unknown) => toast.error(sentence(e)),
     );
@@ -92,7 +101,12 @@ function Import({ view }: { view: View }) {
             disabled={p.steps === 0 || fixes > 0 || !confirmed || ask.isPending}
             onClick={() =>
               ask.mutate(() =>
-                post(`/school/imports/${view.id}/apply`, { typed: p.endings.type ? Number(typed) : null }),
+                ok(
+                  api.POST('/school/imports/{importId}/apply', {
+                    params: { path: { importId: view.id } },
+                    body: { typed: p.endings.type ? Number(typed) : null },
+                  }),
+                ),
               )
             }
           >

@@ -2,9 +2,10 @@ import { DownloadSimple } from '@phosphor-icons/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, send, sentence, type Api } from '../../shared/api';
+import { type Api, api, asFile, ok, sentence } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
@@ -24,7 +25,7 @@ export const isBusy = (state: State) => state === 'Waiting' || state === 'Workin
 
 /** The whole school's roster, in and out, as files or from the district's server. */
 export default function Imports() {
-  const imports = useQuery({ queryKey: ['imports'], queryFn: () => get<Api<'ImportsView'>>('/school/imports') });
+  const imports = useQuery({ queryKey: keys.school.imports, queryFn: () => ok(api.GET('/school/imports')) });
   const navigate = useNavigate();
   const once = useOnce();
   const go = {
@@ -39,12 +40,12 @@ export default function Imports() {
   const upload = useMutation({
     mutationFn: (file: File) => {
       const id = once.idOf([file.name, file.size, file.lastModified]);
-      return send<Api<'MadeImport'>>(`/school/imports?${new URLSearchParams({ id, name: file.name })}`, file);
+      return ok(api.POST('/school/imports', { params: { query: { id, name: file.name } }, body: file, ...asFile }));
     },
     ...go,
   });
   const fetchIt = useMutation({
-    mutationFn: () => post<Api<'MadeImport'>>(`/school/imports/source?id=${once.idOf('source')}`),
+    mutationFn: () => ok(api.POST('/school/imports/source', { params: { query: { id: once.idOf('source') } } })),
     ...go,
   });
   const busy = upload.isPending || fetchIt.isPending;

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useUndo } from '../classQueries';
 
@@ -48,7 +49,7 @@ export default function Log() {
 }
 
 function Changes() {
-  const changes = useQuery({ queryKey: ['changes', 'school'], queryFn: () => get<Api<'Change'>[]>('/school/changes') });
+  const changes = useQuery({ queryKey: keys.changes('school'), queryFn: () => ok(api.GET('/school/changes')) });
   const undo = useUndo();
   return (
     <Show query={changes}>
@@ -108,7 +109,7 @@ function Changes() {
 }
 
 function Looks() {
-  const rows = useQuery({ queryKey: ['looks'], queryFn: () => get<Api<'Look'>[]>('/school/looks') });
+  const rows = useQuery({ queryKey: keys.school.looks, queryFn: () => ok(api.GET('/school/looks')) });
   return (
     <Show query={rows}>
       {(all) =>
@@ -158,7 +159,7 @@ const doors: Record<Api<'SignInEventRow'>['kind'], string> = {
 };
 
 function Doors() {
-  const rows = useQuery({ queryKey: ['sign-ins'], queryFn: () => get<Api<'SignInEventRow'>[]>('/school/sign-ins') });
+  const rows = useQuery({ queryKey: keys.school.signIns, queryFn: () => ok(api.GET('/school/sign-ins')) });
   return (
     <Show query={rows}>
       {(all) =>
@@ -198,7 +199,7 @@ function Doors() {
 }
 
 function Mail() {
-  const mail = useQuery({ queryKey: ['mail'], queryFn: () => get<Api<'SentMail'>[]>('/school/mail') });
+  const mail = useQuery({ queryKey: keys.school.mail, queryFn: () => ok(api.GET('/school/mail')) });
   return (
     <Show query={mail}>
       {(all) =>

@@ -1,11 +1,13 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { fieldOf, get, post, sentence, type Api } from '../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf, number } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid } from '../classQueries';
+import { useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import type { SchoolReader } from './SchoolReaders';
 
@@ -14,8 +16,8 @@ const whole = (r: SchoolReader) => `${r.givenName} ${r.familyName}`.trim();
 /** What a school lead does for one reader: take the record out, hand the reader to another school, bring back, delete. */
 export function ReaderActions({ reader, close }: { reader: SchoolReader; close: () => void }) {
   const stays = useQuery({
-    queryKey: ['stays', reader.id],
-    queryFn: () => get<Api<'Stay'>[]>(`/readers/${reader.id}/stays`),
+    queryKey: keys.stays(reader.id),
+    queryFn: () => ok(api.GET('/readers/{readerId}/stays', { params: { path: { readerId: reader.id } } })),
   });
   return (
     <Window title={whole(reader)} close={close} wide>
@@ -70,17 +72,18 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
 
 function IntoClass({ reader, close }: { reader: SchoolReader; close: () => void }) {
   const classes = useQuery({
-    queryKey: ['school-classes'],
-    queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes'),
+    queryKey: keys.school.classes,
+    queryFn: () => ok(api.GET('/school/classes')),
   });
   const [to, setTo] = useState('');
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const enrol = useMutation({
-    mutationFn: () => post<Api<'RosterChanged'>>(`/classes/${to}/enrol`, { readerIds: [reader.id] }),
+    mutationFn: () =>
+      ok(api.POST('/classes/{classId}/enrol', { params: { path: { classId: to } }, body: { readerIds: [reader.id] } })),
     onSuccess: (d) => {
       said(d.sentence, d.changeId);
-      void refresh();
+      void changed('roster');
       close();
     },
     onError: (e) => toast.error(sentence(e)),
@@ -109,16 +112,16 @@ function IntoClass({ reader, close }: { reader: SchoolReader; close: () => void 
 
 function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }) {
   const transfers = useQuery({
-    queryKey: ['transfers'],
-    queryFn: () => get<Api<'TransfersView'>>('/school/transfers'),
+    queryKey: keys.school.transfers,
+    queryFn: () => ok(api.GET('/school/transfers')),
   });
   const [to, setTo] = useState('');
-  const refresh = useRefresh();
+  const changed = useChanged();
   const ask = useMutation({
-    mutationFn: () => post('/school/transfers', { readerId: reader.id, toSchoolId: to }),
+    mutationFn: () => ok(api.POST('/school/transfers', { body: { readerId: reader.id, toSchoolId: to } })),
     onSuccess: () => {
       toast.success(t('Offered. {{name}} stays here until the other school takes them.', { name: reader.givenName }));
-      void refresh();
+      void changed('roster');
       close();
     },
     onError: (e) => toast.error(sentence(e)),
@@ -147,17 +150,18 @@ function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }
 
 function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) {
   const goes = useQuery({
-    queryKey: ['goes along', reader.id],
-    queryFn: () => get<Api<'GoesAlong'>[]>(`/readers/${reader.id}/delete`),
+    queryKey: keys.goesAlong(reader.id),
+    queryFn: () => ok(api.GET('/readers/{readerId}/delete', { params: { path: { readerId: reader.id } } })),
   });
   const [name, setName] = useState('');
   const [error, setError] = useState<unknown>();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const gone = useMutation({
-    mutationFn: () => post(`/readers/${reader.id}/delete`, { name }),
+    mutationFn: () =>
+      ok(api.POST('/readers/{readerId}/delete', { params: { path: { readerId: reader.id } }, body: { name } })),
     onSuccess: () => {
       toast.success(t('Deleted, with everything that was kept.'));
-      void refresh();
+      void changed('roster');
       close();
     },
     onError: setError,
@@ -197,14 +201,19 @@ function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) 
 function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void }) {
   const [open, setOpen] = useState(false);
   const [keep, setKeep] = useState(0);
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const merge = useMutation({
     mutationFn: () =>
-      post<Api<'RosterChanged'>>(`/readers/${readers[keep]!.id}/merge`, { otherId: readers[1 - keep]!.id }),
+      ok(
+        api.POST('/readers/{readerId}/merge', {
+          params: { path: { readerId: readers[keep]!.id } },
+          body: { otherId: readers[1 - keep]!.id },
+        }),
+      ),
     onSuccess: (d) => {
       said(d.sentence, d.changeId);
-      void refresh();
+      void changed('roster');
       setOpen(false);
       done();
     },

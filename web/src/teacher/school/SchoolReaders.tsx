@@ -3,11 +3,13 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Printer } from '@phosphor-icons/react';
 import { DropdownMenu } from 'radix-ui';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
 import { kindName } from '../../shared/Secret';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
+import { depthWords } from '../readers/SetMark';
 import { useColumns } from '../frame/columns';
 import { Menu } from '../frame/Menu';
 import { ReaderActions } from './ReaderActions';
@@ -47,7 +49,7 @@ const columns: Column[] = [
     key: 'depth',
     name: 'Depth',
     width: '80px',
-    of: (r) => (r.levelSet ? t('{{depth}} set', { depth: fm(r.depth) }) : fm(r.depth)),
+    of: (r) => depthWords(r, fm(r.depth)),
     by: (r) => r.depth,
   },
   { key: 'user', name: 'User name', width: 'minmax(110px, 1fr)', of: (r) => r.userName, by: (r) => r.userName },
@@ -63,7 +65,7 @@ const columns: Column[] = [
 ];
 /** Everybody at the school. Filters and sorts at every keystroke, and draws only the rows that are looked at. */
 export default function SchoolReaders() {
-  const readers = useQuery({ queryKey: ['school-readers'], queryFn: () => get<SchoolReader[]>('/school/readers') });
+  const readers = useQuery({ queryKey: keys.school.readers, queryFn: () => ok(api.GET('/school/readers')) });
   return <Show query={readers}>{(all) => <List all={all} />}</Show>;
 }
 

@@ -1,13 +1,15 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { useSession } from '../../shared/session';
 import { Show } from '../../shared/Whole';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid } from '../classQueries';
+import { useSaid } from '../classQueries';
 import { useTable, type ListColumn } from '../frame/columns';
 import { Field, Window } from '../frame/Window';
 
@@ -27,23 +29,23 @@ const stateOf = (a: Row) =>
 
 /** Teachers, assistants and leads: inviting, new passwords, leaving. */
 export default function Staff() {
-  const staff = useQuery({ queryKey: ['staff'], queryFn: () => get<Row[]>('/school/adults') });
+  const staff = useQuery({ queryKey: keys.school.staff, queryFn: () => ok(api.GET('/school/adults')) });
   const me = useSession().data;
   const [inviting, setInviting] = useState(false);
   const [invited, setInvited] = useState<Invited | null>(null);
   const [editing, setEditing] = useState<Row | null>(null);
   const [asked, setAsked] = useState('');
-  const refresh = useRefresh();
+  const changed = useChanged();
   const pass = useMutation({
-    mutationFn: (id: string) => post<Invited>(`/school/adults/${id}/pass`),
+    mutationFn: (id: string) => ok(api.POST('/school/adults/{adultId}/pass', { params: { path: { adultId: id } } })),
     onSuccess: (i) => {
       setInvited(i);
-      void refresh();
+      void changed('staff');
     },
     onError: (e) => toast.error(sentence(e)),
   });
   const out = useMutation({
-    mutationFn: (a: Row) => post(`/school/adults/${a.id}/sign-out`),
+    mutationFn: (a: Row) => ok(api.POST('/school/adults/{adultId}/sign-out', { params: { path: { adultId: a.id } } })),
     onSuccess: (_, a) => toast.success(t('{{name}} is signed out on every device', { name: a.name })),
     onError: (e) => toast.error(sentence(e)),
   });
@@ -176,7 +178,7 @@ function PrintSheets({ ids }: { ids: string[] }) {
   const print = async () => {
     const page = window.open('', '_blank');
     try {
-      const session = await get<Api<'SessionView'>>('/session');
+      const session = await ok(api.GET('/session'));
       const answer = await fetch('/api/school/adults/passes.pdf', {
         method: 'POST',
         headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': session.token },
@@ -280,12 +282,14 @@ function Person<F extends PersonForm>({
 
 function Invite({ close, done }: { close: () => void; done: (i: Invited) => void }) {
   const once = useOnce();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const save = async (form: PersonForm) => {
-    const made = await post<Invited>('/school/adults', { ...form, mail: form.mail || null, id: once.idOf(form) });
+    const made = await ok(
+      api.POST('/school/adults', { body: { ...form, mail: form.mail || null, id: once.idOf(form) } }),
+    );
     said(t('Invited {{name}}', { name: made.name }), made.changeId);
-    await refresh();
+    await changed('staff');
     close();
     done(made);
   };
@@ -305,12 +309,17 @@ function Invite({ close, done }: { close: () => void; done: (i: Invited) => void
 }
 
 function Edit({ row, close }: { row: Row; close: () => void }) {
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const save = async (form: PersonForm & { left: boolean }) => {
-    const done = await put<Api<'RosterChanged'>>(`/school/adults/${row.id}`, { ...form, mail: form.mail || null });
+    const done = await ok(
+      api.PUT('/school/adults/{adultId}', {
+        params: { path: { adultId: row.id } },
+        body: { ...form, mail: form.mail || null },
+      }),
+    );
     said(done.sentence, done.changeId);
-    await refresh();
+    await changed('staff');
     close();
   };
   return (

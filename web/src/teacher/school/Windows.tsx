@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, NavLink } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { fm, signed } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import type { CheckRow } from '../checks/checkQueries';
 import { CheckTable } from '../checks/Checks';
 import '../checks/checks.css';
 
@@ -19,7 +19,7 @@ const px = (depth: number) => 8 + ((depth - from) / (to - from)) * (width - 16);
 
 /** Benchmark windows of the whole school: how far each grade is, and how depths are spread beside the window before. */
 export default function Windows() {
-  const all = useQuery({ queryKey: ['windows'], queryFn: () => get<Window[]>('/school/windows') });
+  const all = useQuery({ queryKey: keys.school.windows, queryFn: () => ok(api.GET('/school/windows')) });
   const [at, setAt] = useState(0);
   return (
     <section className="listpage" aria-labelledby="title">
@@ -82,7 +82,7 @@ function WindowTabs() {
 
 /** Every level check of the school. */
 export function SchoolChecks() {
-  const all = useQuery({ queryKey: ['checks', 'school'], queryFn: () => get<CheckRow[]>('/school/checks') });
+  const all = useQuery({ queryKey: keys.checks('school'), queryFn: () => ok(api.GET('/school/checks')) });
   return (
     <section className="listpage" aria-labelledby="title">
       <div className="head">

@@ -1,15 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { get, post, Problem, put, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, Problem, sentence } from '../../shared/api';
+import { useAllChanged } from '../../shared/changed';
 import { dayOf, today } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { useRefresh, useSaid } from '../classQueries';
+import { useSaid } from '../classQueries';
 import { Window } from '../frame/Window';
 
-type Year = Api<'YearView'>;
 type Head = Api<'YearHead'>;
 type Form = {
   name: string;
@@ -28,7 +29,7 @@ const yearOn = (iso: string) => `${Number(iso.slice(0, 4)) + 1}${iso.slice(4)}`;
 
 /** School years with their terms and days off, and the step from one to the next. */
 export default function Years() {
-  const years = useQuery({ queryKey: ['years'], queryFn: () => get<Head[]>('/school/years') });
+  const years = useQuery({ queryKey: keys.school.years, queryFn: () => ok(api.GET('/school/years')) });
   const [chosen, setChosen] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
   const [rolling, setRolling] = useState<Head | null>(null);
@@ -87,9 +88,9 @@ export default function Years() {
 
 function NewYear({ last, done }: { last: Head | undefined; done: (id: string) => void }) {
   const before = useQuery({
-    queryKey: ['year', last?.id],
+    queryKey: keys.school.year(last?.id),
     enabled: !!last,
-    queryFn: () => get<Year>(`/school/years/${last!.id}`),
+    queryFn: () => ok(api.GET('/school/years/{yearId}', { params: { path: { yearId: last!.id } } })),
   });
   const once = useOnce();
   if (last && !before.data) return null;
@@ -118,7 +119,7 @@ function NewYear({ last, done }: { last: Head | undefined; done: (id: string) =>
     <YearForm
       start={form}
       save={async (f) => {
-        const made = await post<Year>('/school/years', { ...f, id: once.idOf(f) });
+        const made = await ok(api.POST('/school/years', { body: { ...f, id: once.idOf(f) } }));
         once.done();
         done(made.id);
       }}
@@ -128,7 +129,10 @@ function NewYear({ last, done }: { last: Head | undefined; done: (id: string) =>
 }
 
 function Existing({ yearId }: { yearId: string }) {
-  const year = useQuery({ queryKey: ['year', yearId], queryFn: () => get<Year>(`/school/years/${yearId}`) });
+  const year = useQuery({
+    queryKey: keys.school.year(yearId),
+    queryFn: () => ok(api.GET('/school/years/{yearId}', { params: { path: { yearId } } })),
+  });
   return (
     <Show query={year}>
       {(y) => (
@@ -142,7 +146,7 @@ function Existing({ yearId }: { yearId: string }) {
           }}
           days={y.schoolDays}
           save={async (f) => {
-            await put(`/school/years/${yearId}`, f);
+            await ok(api.PUT('/school/years/{yearId}', { params: { path: { yearId } }, body: f }));
           }}
           button={t('Save the year')}
         />
@@ -165,14 +169,14 @@ function YearForm({
   const [form, setForm] = useState(start);
   const [off, setOff] = useState({ from: '', to: '' });
   const [error, setError] = useState<unknown>();
-  const refresh = useRefresh();
+  const changed = useAllChanged();
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
       await save(form);
       setError(undefined);
       toast.success(t('Saved'));
-      await refresh();
+      await changed();
     } catch (problem) {
       setError(problem);
     }
@@ -306,20 +310,30 @@ function YearForm({
 function Roll({ from, to, close }: { from: Head; to: Head; close: () => void }) {
   const [keepClasses, setKeep] = useState(true);
   const preview = useQuery({
-    queryKey: ['roll', from.id, to.id, keepClasses],
+    queryKey: keys.school.roll(from.id, to.id, keepClasses),
     queryFn: () =>
-      post<Api<'RollView'>>(`/school/years/${from.id}/roll-over/preview`, { toYearId: to.id, keepClasses }),
+      ok(
+        api.POST('/school/years/{yearId}/roll-over/preview', {
+          params: { path: { yearId: from.id } },
+          body: { toYearId: to.id, keepClasses },
+        }),
+      ),
   });
-  const refresh = useRefresh();
+  const changed = useAllChanged();
   const said = useSaid();
   const go = async () => {
     try {
-      const done = await post<Api<'RosterChanged'>>(`/school/years/${from.id}/roll-over`, {
-        toYearId: to.id,
-        keepClasses,
-      });
+      const done = await ok(
+        api.POST('/school/years/{yearId}/roll-over', {
+          params: { path: { yearId: from.id } },
+          body: {
+            toYearId: to.id,
+            keepClasses,
+          },
+        }),
+      );
       said(done.sentence, done.changeId);
-      await refresh();
+      await changed();
       close();
     } catch (e) {
       toast.error(sentence(e));

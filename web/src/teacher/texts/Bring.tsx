@@ -1,14 +1,13 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
-import { post, sentence, type Api } from '../../shared/api';
+import { type Api, api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { fm, number } from '../../shared/format';
 import { Empty } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 import type { Place } from '../frame/Frame';
 import { base64 } from './bring';
-import { textsChanged } from './useLibrary';
 import './texts.css';
 
 type Draft = Api<'DraftTextView'>;
@@ -30,7 +29,7 @@ const stopped = (d: Draft) => d.remarks.some((r) => r.stops);
 /** Bringing texts in from a file: what it holds is shown first, then what is chosen is taken in. */
 export default function Bring() {
   const { data } = useOutletContext<Place>();
-  const client = useQueryClient();
+  const changed = useChanged();
   const [open, setOpen] = useState<Opened | null>(null);
   const [done, setDone] = useState<Api<'BroughtText'>[] | null>(null);
   const [error, setError] = useState('');
@@ -43,7 +42,7 @@ export default function Bring() {
     setDone(null);
     try {
       const bytes = await base64(file);
-      const view = await post<Api<'DraftFileView'>>('/texts/read', { name: file.name, file: bytes });
+      const view = await ok(api.POST('/texts/read', { body: { name: file.name, file: bytes } }));
       setOpen({
         name: file.name,
         file: bytes,
@@ -75,35 +74,39 @@ export default function Bring() {
     setBusy(t('Taking in…'));
     setError('');
     try {
-      const made = await post<Api<'BroughtText'>[]>('/texts/bring', {
-        name: open.name,
-        file: open.file,
-        mine: !share,
-        texts: open.taking.flatMap((x, i) =>
-          x.taken
-            ? [
-                {
-                  number: i,
-                  id: x.id,
-                  title: x.title,
-                  kind: x.kind,
-                  topic: x.topic,
-                  fiction: x.fiction,
-                  alts: x.alts,
-                  words: open.texts[i]!.suggestedWords.filter((w) => x.words.includes(w.word)).map((w) => ({
-                    text: w.word,
-                    part: '',
-                    meaning: '',
-                    example: w.example,
-                  })),
-                },
-              ]
-            : [],
-        ),
-      });
+      const made = await ok(
+        api.POST('/texts/bring', {
+          body: {
+            name: open.name,
+            file: open.file,
+            mine: !share,
+            texts: open.taking.flatMap((x, i) =>
+              x.taken
+                ? [
+                    {
+                      number: i,
+                      id: x.id,
+                      title: x.title,
+                      kind: x.kind,
+                      topic: x.topic,
+                      fiction: x.fiction,
+                      alts: x.alts,
+                      words: open.texts[i]!.suggestedWords.filter((w) => x.words.includes(w.word)).map((w) => ({
+                        text: w.word,
+                        part: '',
+                        meaning: '',
+                        example: w.example,
+                      })),
+                    },
+                  ]
+                : [],
+            ),
+          },
+        }),
+      );
       setDone(made);
       setOpen(null);
-      await textsChanged(client);
+      await changed('texts');
     } catch (e) {
       setError(sentence(e));
     } finally {

@@ -2,9 +2,10 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type FormEvent } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, get, post, remove, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { Field, Window } from '../frame/Window';
@@ -16,7 +17,7 @@ type Copy = Api<'CopyView'>;
 export default function Copies() {
   const { data } = useOutletContext<Place>();
   const client = useQueryClient();
-  const all = useQuery({ queryKey: ['copies'], queryFn: () => get<Copy[]>('/copies') });
+  const all = useQuery({ queryKey: keys.copies, queryFn: () => ok(api.GET('/copies')) });
   const [typed, setTyped] = useState('');
   const [reader, setReader] = useState<{ id: string; name: string } | null>(null);
   const [days, setDays] = useState(14);
@@ -30,7 +31,7 @@ export default function Copies() {
     e.preventDefault();
     setError('');
     try {
-      const answer = await post<Api<'DeskAnswer'>>('/copies/desk', { typed, readerId: reader?.id ?? null, days });
+      const answer = await ok(api.POST('/copies/desk', { body: { typed, readerId: reader?.id ?? null, days } }));
       if (answer.what === 'reader') {
         setReader({ id: answer.readerId!, name: answer.reader ?? '' });
         setSaid(t('{{name}} takes the next copy.', { name: answer.reader ?? '' }));
@@ -45,7 +46,7 @@ export default function Copies() {
               })
             : t('“{{title}}” is back.', { title: answer.copy!.title }),
         );
-        await client.invalidateQueries({ queryKey: ['copies'] });
+        await client.invalidateQueries({ queryKey: keys.copies });
       }
       setTyped('');
     } catch (problem) {
@@ -54,10 +55,10 @@ export default function Copies() {
     field.current?.select();
   };
   const gone = (c: Copy) =>
-    void remove(`/copies/${c.id}`).then(
+    void ok(api.DELETE('/copies/{copyId}', { params: { path: { copyId: c.id } } })).then(
       () => {
         toast(t('“{{code}}” is off the list', { code: c.code }));
-        void client.invalidateQueries({ queryKey: ['copies'] });
+        void client.invalidateQueries({ queryKey: keys.copies });
       },
       (e: unknown) => toast.error(sentence(e)),
     );
@@ -199,7 +200,7 @@ export default function Copies() {
         <AddCopies
           close={() => {
             setAdding(false);
-            void client.invalidateQueries({ queryKey: ['copies'] });
+            void client.invalidateQueries({ queryKey: keys.copies });
           }}
         />
       )}
@@ -212,22 +213,26 @@ function AddCopies({ close }: { close: () => void }) {
   const [codes, setCodes] = useState('');
   const [error, setError] = useState<unknown>();
   const found = useQuery({
-    queryKey: ['library', 'copies', title],
+    queryKey: keys.library.forCopies(title),
     enabled: title.trim().length > 2,
-    queryFn: () => get<Api<'LibraryAnswer'>>(`/library?q=${encodeURIComponent(title)}`),
+    queryFn: () => ok(api.GET('/library', { params: { query: { q: title } } })),
   });
   const text = found.data?.rows.find((r) => r.title.toLowerCase() === title.trim().toLowerCase());
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const made = await post<Api<'CopiesMade'>>('/copies', {
-        textId: text?.id ?? null,
-        title,
-        codes: codes
-          .split(/[\n,;]+/)
-          .map((c) => c.trim())
-          .filter(Boolean),
-      });
+      const made = await ok(
+        api.POST('/copies', {
+          body: {
+            textId: text?.id ?? null,
+            title,
+            codes: codes
+              .split(/[\n,;]+/)
+              .map((c) => c.trim())
+              .filter(Boolean),
+          },
+        }),
+      );
       toast.success(t('{{count}} copies added', { count: made.made }), {
         description: made.taken.length ? t('Taken already: {{codes}}', { codes: made.taken.join(', ') }) : undefined,
       });

@@ -2,9 +2,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, get, Problem, put, remove, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { Field, Window } from '../frame/Window';
@@ -16,17 +17,22 @@ type Draft = { id: string; revision: number; name: string; mine: boolean; words:
 
 const fresh = (): Draft => ({ id: crypto.randomUUID(), revision: 0, name: '', mine: true, words: [] });
 const save = (d: Draft) =>
-  put<Deck>(`/decks/${d.id}`, { revision: d.revision, name: d.name, mine: d.mine, words: d.words });
+  ok(
+    api.PUT('/decks/{deckId}', {
+      params: { path: { deckId: d.id } },
+      body: { revision: d.revision, name: d.name, mine: d.mine, words: d.words },
+    }),
+  );
 
 /** Word decks of one's own, and the school's. */
 export default function Decks() {
   const { data } = useOutletContext<Place>();
   const client = useQueryClient();
-  const decks = useQuery({ queryKey: ['decks'], queryFn: () => get<Deck[]>('/decks') });
+  const decks = useQuery({ queryKey: keys.decks, queryFn: () => ok(api.GET('/decks')) });
   const [open, setOpen] = useState<Draft | null>(null);
-  const again = () => client.invalidateQueries({ queryKey: ['decks'] });
+  const again = () => client.invalidateQueries({ queryKey: keys.decks });
   const drop = useMutation({
-    mutationFn: (d: Deck) => remove(`/decks/${d.id}`).then(() => d),
+    mutationFn: (d: Deck) => ok(api.DELETE('/decks/{deckId}', { params: { path: { deckId: d.id } } })).then(() => d),
     onSuccess: async (d) => {
       await again();
       toast(t('“{{name}}” is gone', { name: d.name }), {
@@ -201,14 +207,14 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
 function FromText({ add }: { add: (words: WordRow[]) => void }) {
   const [typed, setTyped] = useState('');
   const found = useQuery({
-    queryKey: ['deck-texts', typed],
+    queryKey: keys.library.forDecks(typed),
     enabled: typed.trim().length > 1,
-    queryFn: () => get<Api<'LibraryAnswer'>>(`/library?deck=true&q=${encodeURIComponent(typed)}`),
+    queryFn: () => ok(api.GET('/library', { params: { query: { deck: true, q: typed } } })),
   });
   // Emptied at once: what is typed while the words are on their way stays.
   const take = (id: string) => {
     setTyped('');
-    void get<Api<'TextView'>>(`/texts/${id}`).then(
+    void ok(api.GET('/texts/{textId}', { params: { path: { textId: id } } })).then(
       (x) => add(x.words),
       (e: unknown) => toast.error(sentence(e)),
     );

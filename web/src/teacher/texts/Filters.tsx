@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useId, type ReactNode } from 'react';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import type { Ask, FieldName } from './useLibrary';
@@ -18,8 +19,8 @@ const systems = (data: ClassData) => [
 /** What narrows the library, each with how many texts there would be. */
 export function Filters({ ask, facets, data }: Props) {
   const patterns = useQuery({
-    queryKey: ['patterns'],
-    queryFn: () => get<Api<'PatternView'>[]>('/library/patterns'),
+    queryKey: keys.patterns,
+    queryFn: () => ok(api.GET('/library/patterns')),
     staleTime: Infinity,
   });
   const values = (name: string) => facets.find((f) => f.name === name)?.values ?? [];

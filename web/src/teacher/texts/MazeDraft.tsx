@@ -2,26 +2,32 @@ import { ArrowsClockwise, Printer } from '@phosphor-icons/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { get, put, remove, sentence, type Api } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 
 /** A maze passage: every seventh word a choice of three, with the right ones marked for the teacher. Printed, they are not. A draft is accepted, and then kept for the school. */
 export function MazeDraft({ textId, title, versionId }: { textId: string; title: string; versionId: string }) {
   const client = useQueryClient();
   const [draft, setDraft] = useState<number | null>(null);
-  const path = `/texts/${textId}/versions/${versionId}/maze`;
+  const params = { path: { textId, versionId } };
   const maze = useQuery({
-    queryKey: ['text', textId, 'maze', versionId, path, draft],
-    queryFn: () => get<Api<'MazeView'>>(draft === null ? path : `${path}?draft=${draft}`),
+    queryKey: keys.text.mazeDraft(textId, versionId, draft),
+    queryFn: () =>
+      ok(
+        api.GET('/texts/{textId}/versions/{versionId}/maze', {
+          params: { path: { textId, versionId }, query: { draft: draft ?? undefined } },
+        }),
+      ),
   });
   const change = (doing: Promise<unknown>, said: string) =>
     void doing.then(
       () => {
         toast.success(said);
         setDraft(null);
-        void client.invalidateQueries({ queryKey: ['text', textId, 'maze', versionId] });
+        void client.invalidateQueries({ queryKey: keys.text.maze(textId, versionId) });
       },
       (e: unknown) => toast.error(sentence(e)),
     );
@@ -50,14 +56,27 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
                 {t('Print')}
               </button>
               {m.kept ? (
-                <button className="btn" onClick={() => change(remove(path), t('It is no longer kept'))}>
+                <button
+                  className="btn"
+                  onClick={() =>
+                    change(
+                      ok(api.DELETE('/texts/{textId}/versions/{versionId}/maze', { params })),
+                      t('It is no longer kept'),
+                    )
+                  }
+                >
                   {t('No longer keep it')}
                 </button>
               ) : (
                 <button
                   className="btn main"
                   disabled={choices === 0}
-                  onClick={() => change(put(path, { draft: m.draft }), t('Kept for your school'))}
+                  onClick={() =>
+                    change(
+                      ok(api.PUT('/texts/{textId}/versions/{versionId}/maze', { params, body: { draft: m.draft } })),
+                      t('Kept for your school'),
+                    )
+                  }
                 >
                   {t('Keep this one')}
                 </button>

@@ -3,7 +3,8 @@ import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, get, post, remove, sentence, type Api } from '../../shared/api';
+import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Menu } from '../frame/Menu';
 import { Field, Window } from '../frame/Window';
@@ -13,7 +14,7 @@ type Saved = Api<'SavedSearch'>;
 
 /** Searches that were kept under a name. */
 export function Searches({ ask }: { ask: Ask }) {
-  const saved = useQuery({ queryKey: ['searches'], queryFn: () => get<Saved[]>('/library/searches') });
+  const saved = useQuery({ queryKey: keys.searches, queryFn: () => ok(api.GET('/library/searches')) });
   const [, setParams] = useSearchParams();
   const client = useQueryClient();
   const [naming, setNaming] = useState(false);
@@ -25,18 +26,18 @@ export function Searches({ ask }: { ask: Ask }) {
       return now;
     });
   const forget = (s: Saved) =>
-    void remove(`/library/searches/${s.id}`).then(
+    void ok(api.DELETE('/library/searches/{searchId}', { params: { path: { searchId: s.id } } })).then(
       () => {
         toast.success(t('{{name}} is no longer kept', { name: s.name }), {
           action: {
             label: t('Undo'),
             onClick: () =>
-              void post('/library/searches', { name: s.name, query: s.query }).then(() =>
-                client.invalidateQueries({ queryKey: ['searches'] }),
+              void ok(api.POST('/library/searches', { body: { name: s.name, query: s.query } })).then(() =>
+                client.invalidateQueries({ queryKey: keys.searches }),
               ),
           },
         });
-        return client.invalidateQueries({ queryKey: ['searches'] });
+        return client.invalidateQueries({ queryKey: keys.searches });
       },
       (e: unknown) => toast.error(sentence(e)),
     );
@@ -68,7 +69,7 @@ export function Searches({ ask }: { ask: Ask }) {
           query={ask.text}
           close={() => {
             setNaming(false);
-            void client.invalidateQueries({ queryKey: ['searches'] });
+            void client.invalidateQueries({ queryKey: keys.searches });
           }}
         />
       )}
@@ -81,7 +82,7 @@ function Keep({ query, close }: { query: string; close: () => void }) {
   const [error, setError] = useState<unknown>();
   const save = (e: FormEvent) => {
     e.preventDefault();
-    void post('/library/searches', { name, query }).then(() => {
+    void ok(api.POST('/library/searches', { body: { name, query } })).then(() => {
       toast.success(t('Kept as {{name}}', { name }));
       close();
     }, setError);

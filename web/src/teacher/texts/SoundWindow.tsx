@@ -1,7 +1,7 @@
 import { Microphone, Stop } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { remove, send, sentence } from '../../shared/api';
+import { api, asFile, ok, sentence } from '../../shared/api';
 import { clock } from '../../shared/format';
 import { useBlobUrl, useRecorder } from '../../shared/useRecorder';
 import { t } from '../../shared/words';
@@ -16,6 +16,7 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
   const path = `/texts/${x.id}/versions/${version.id}/sound`;
+  const params = { path: { textId: x.id, versionId: version.id } };
   const act = (doing: Promise<unknown>, said: string) => {
     setBusy(true);
     setError(undefined);
@@ -30,7 +31,11 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
       },
     );
   };
-  const keep = (file: Blob) => act(send(path, file), t('Kept. Readers can listen to it.'));
+  const keep = (file: Blob) =>
+    act(
+      ok(api.POST('/texts/{textId}/versions/{versionId}/sound', { params, body: file, ...asFile })),
+      t('Kept. Readers can listen to it.'),
+    );
   return (
     <Window title={t('A reading of version {{name}}', { name: version.label })} close={close}>
       <p>{t('Readers of your school can listen to it while they read. One reading is kept for each version.')}</p>
@@ -78,7 +83,13 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
       </p>
       <p className="row end">
         {version.sound && (
-          <button className="btn" disabled={busy} onClick={() => act(remove(path), t('The reading is gone'))}>
+          <button
+            className="btn"
+            disabled={busy}
+            onClick={() =>
+              act(ok(api.DELETE('/texts/{textId}/versions/{versionId}/sound', { params })), t('The reading is gone'))
+            }
+          >
             {t('Take the reading away')}
           </button>
         )}

@@ -1,13 +1,12 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, post, put, sentence, type Api } from '../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { fm } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { useRefresh } from '../classQueries';
 import { Menu } from '../frame/Menu';
 import { Field, Window } from '../frame/Window';
 import { SoundWindow } from './SoundWindow';
@@ -26,26 +25,27 @@ const files = [
 /** What can be done with a text besides giving it. */
 export function TextActions({ x, version, classId }: { x: TextData; version: Version; classId: string }) {
   const go = useNavigate();
-  const refresh = useRefresh();
-  const client = useQueryClient();
+  const changed = useChanged();
   const [stating, setStating] = useState(false);
   const [reading, setReading] = useState(false);
   const once = useOnce();
   const fail = (e: unknown) => toast.error(sentence(e));
   const copy = () =>
-    void post<Api<'SavedTextView'>>(`/texts/${x.id}/copy`, { id: once.idOf(x.id) }).then((made) => {
+    void ok(
+      api.POST('/texts/{textId}/copy', { params: { path: { textId: x.id } }, body: { id: once.idOf(x.id) } }),
+    ).then((made) => {
       once.done();
       toast.success(t('A copy of “{{title}}” is yours to change', { title: x.title }));
-      void client.invalidateQueries({ queryKey: ['library'] });
+      void changed('texts');
       void go(`/class/${classId}/texts/${made.id}/change`);
     }, fail);
   const retire = (retired: boolean) =>
-    void post(`/texts/${x.id}/retire`, { retired }).then(() => {
+    void ok(api.POST('/texts/{textId}/retire', { params: { path: { textId: x.id } }, body: { retired } })).then(() => {
       toast.success(
         retired ? t('Retired: nobody finds it any more. What was given goes on.') : t('Back in the library'),
         { action: { label: t('Undo'), onClick: () => retire(!retired) } },
       );
-      void refresh();
+      void changed('texts');
     }, fail);
   return (
     <>
@@ -92,7 +92,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
           version={version}
           close={() => {
             setReading(false);
-            void refresh();
+            void changed('texts');
           }}
         />
       )}
@@ -102,7 +102,7 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
           version={version}
           close={() => {
             setStating(false);
-            void refresh();
+            void changed('texts');
           }}
         />
       )}
@@ -115,10 +115,15 @@ function StateDepth({ x, version, close }: { x: TextData; version: Version; clos
   const [reason, setReason] = useState(version.stated?.reason ?? '');
   const [error, setError] = useState<unknown>();
   const send = (value: number | null) =>
-    void put(`/texts/${x.id}/versions/${version.id}/depth`, {
-      depth: value,
-      reason: value === null ? null : reason,
-    }).then(() => {
+    void ok(
+      api.PUT('/texts/{textId}/versions/{versionId}/depth', {
+        params: { path: { textId: x.id, versionId: version.id } },
+        body: {
+          depth: value,
+          reason: value === null ? null : reason,
+        },
+      }),
+    ).then(() => {
       toast.success(value === null ? t('The formulas’ depth counts again') : t('Stated'));
       close();
     }, setError);

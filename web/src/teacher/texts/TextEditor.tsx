@@ -1,29 +1,27 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { skipToken, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState, type FormEvent } from 'react';
 import { useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, get, post, put, sentence, type Api } from '../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { fm } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { Field } from '../frame/Window';
 import { bodyOf, emptyText, type TextForm } from './textForm';
-import { textsChanged } from './useLibrary';
 import { useKept } from '../../shared/useKept';
 import { depthLine, Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import { WordRows } from './WordRows';
 import './texts.css';
 
-type TextData = Api<'TextView'>;
-
 /** Bringing a text, or changing one: what it says on the left, how deep that is on the right while it is written. */
 export default function TextEditor() {
   const { textId } = useParams();
   const text = useQuery({
-    queryKey: ['text', textId],
-    enabled: !!textId,
-    queryFn: () => get<TextData>(`/texts/${textId}`),
+    queryKey: keys.text.one(textId),
+    queryFn: textId ? () => ok(api.GET('/texts/{textId}', { params: { path: { textId } } })) : skipToken,
   });
   if (!textId) return <Editor start={emptyText} revision={0} />;
   return (
@@ -48,7 +46,7 @@ export default function TextEditor() {
 function Editor({ textId, start, revision }: { textId?: string; start: TextForm; revision: number }) {
   const { data } = useOutletContext<Place>();
   const go = useNavigate();
-  const client = useQueryClient();
+  const changed = useChanged();
   const kept = useKept(`dc-text-${textId ?? 'new'}-${revision}`, () =>
     textId ? start : { ...start, id: crypto.randomUUID() },
   );
@@ -64,10 +62,10 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
     try {
       const body = { ...form, revision, note: form.note || null };
       const done = await (textId
-        ? put<Api<'SavedTextView'>>(`/texts/${textId}`, body)
-        : post<Api<'SavedTextView'>>('/texts', body));
+        ? ok(api.PUT('/texts/{textId}', { params: { path: { textId } }, body }))
+        : ok(api.POST('/texts', { body })));
       kept.letGo();
-      await textsChanged(client);
+      await changed('texts');
       toast.success(t('Kept “{{title}}”', { title: form.title }), {
         description: done.warnings.join(' ') || undefined,
       });
@@ -245,8 +243,8 @@ const kinds = [
 /** Kinds and topics the library has. */
 function Known() {
   const library = useQuery({
-    queryKey: ['library-facets'],
-    queryFn: () => get<Api<'LibraryAnswer'>>('/library'),
+    queryKey: keys.library.facets,
+    queryFn: () => ok(api.GET('/library')),
     staleTime: 60_000,
   });
   const values = (name: string) => library.data?.facets.find((f) => f.name === name)?.values.map((v) => v.value) ?? [];

@@ -1,26 +1,29 @@
 import { useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { get, post, sentence, type Api } from '../../shared/api';
+import { api, ok, sentence } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
 import { dayOf, timeOf } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useRefresh } from '../classQueries';
 import type { TextData } from './TextPage';
 
 /** Every revision of a text; an earlier one can be looked at and come back to. */
 export function TextHistory({ x }: { x: TextData }) {
   const revisions = useQuery({
-    queryKey: ['text', x.id, 'revisions'],
-    queryFn: () => get<Api<'RevisionView'>[]>(`/texts/${x.id}/revisions`),
+    queryKey: keys.text.revisions(x.id),
+    queryFn: () => ok(api.GET('/texts/{textId}/revisions', { params: { path: { textId: x.id } } })),
   });
-  const refresh = useRefresh();
+  const changed = useChanged();
   const restore = (revision: number) =>
-    void post<Api<'SavedTextView'>>(`/texts/${x.id}/revisions/${revision}/restore`).then(
+    void ok(
+      api.POST('/texts/{textId}/revisions/{revision}/restore', { params: { path: { textId: x.id, revision } } }),
+    ).then(
       (done) => {
         toast.success(t('The text is as it was in revision {{n}}', { n: revision }), {
           description: done.warnings.join(' ') || undefined,
         });
-        void refresh();
+        void changed('texts');
       },
       (e: unknown) => toast.error(sentence(e)),
     );

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { Block, plain } from '../../shared/paragraphs';
 import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
@@ -27,7 +28,10 @@ export default function TextPage() {
   const { data } = useOutletContext<Place>();
   const { textId = '' } = useParams();
   const tray = useTray();
-  const text = useQuery({ queryKey: ['text', textId], queryFn: () => get<TextData>(`/texts/${textId}`) });
+  const text = useQuery({
+    queryKey: keys.text.one(textId),
+    queryFn: () => ok(api.GET('/texts/{textId}', { params: { path: { textId } } })),
+  });
   const [at, setAt] = useState(0);
   const [shows, setShows] = useState<Shown>('text');
   return (

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Tags, type Question } from './quiz/QuestionKey';
 
@@ -10,8 +11,8 @@ type Use = Api<'TextUse'>;
 /** How a text was used, and how readers did: this class beside the school. */
 export function TextUse({ textId, classId, questions }: { textId: string; classId: string; questions: Question[] }) {
   const use = useQuery({
-    queryKey: ['text', textId, 'use', classId],
-    queryFn: () => get<Api<'UseView'>>(`/texts/${textId}/use?classId=${classId}`),
+    queryKey: keys.text.use(textId, classId),
+    queryFn: () => ok(api.GET('/texts/{textId}/use', { params: { path: { textId }, query: { classId } } })),
   });
   return (
     <Show query={use}>

@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
-import { post, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { fm } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Patterns, useTaught } from './Patterns';
 import { pieces, strongest } from './whyPieces';
@@ -15,12 +16,12 @@ export const useMeasured = (
 ) => {
   const taught = useTaught();
   return useQuery({
-    queryKey: ['measure', text, change, taught],
+    queryKey: keys.measure(text, change, taught),
     enabled: text.trim().length > 0,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 60_000,
-    queryFn: () => post<Measured>('/texts/measure', { text, ...change, taught }),
+    queryFn: () => ok(api.POST('/texts/measure', { body: { text, ...change, taught } })),
   });
 };
 

@@ -1,10 +1,13 @@
-import { keepPreviousData, useInfiniteQuery, type QueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { createQuerySerializer } from 'openapi-fetch';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { get, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
+import { keys } from '../../shared/keys';
 
 export type LibraryRow = Api<'LibraryRow'>;
-type Answer = Api<'LibraryAnswer'>;
+
+const ownFields = createQuerySerializer();
 
 /** What is asked of the library, as it stands in the address: so a search can be kept, sent and gone back to. */
 export const fields = [
@@ -90,21 +93,19 @@ export function useAsk(): Ask {
 /** The library's answer, fifty rows at a time. */
 export const useLibrary = (classId: string, readers: string[], text: string) =>
   useInfiniteQuery({
-    queryKey: ['library', classId, readers, text],
+    queryKey: keys.library.rows(classId, readers, text),
     placeholderData: keepPreviousData,
     initialPageParam: 0,
     queryFn: ({ pageParam }) =>
-      get<Answer>(
-        `/library?classId=${classId}${readers.length > 0 ? `&readers=${readers.join(',')}` : ''}${text && `&${text}`}${pageParam > 0 ? `&from=${pageParam}` : ''}`,
+      ok(
+        api.GET('/library', {
+          params: { query: { classId, readers: readers.join(',') || undefined, from: pageParam || undefined } },
+          // What is searched for is sent as it stands in the address.
+          querySerializer: (query) => [ownFields(query), text].filter(Boolean).join('&'),
+        }),
       ),
     getNextPageParam: (last, pages) => {
       const shown = pages.reduce((n, p) => n + p.rows.length, 0);
       return shown < last.all ? shown : undefined;
     },
-  });
-
-/** After texts were kept, brought in or changed: whatever shows them asks again. */
-export const textsChanged = (client: QueryClient) =>
-  client.invalidateQueries({
-    predicate: (q) => ['text', 'texts', 'library', 'library-facets'].includes(String(q.queryKey[0])),
   });

@@ -3,8 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { post, type Api } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { fm } from '../../shared/format';
+import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
 import { useTexts, type ClassData } from '../classQueries';
@@ -17,9 +18,15 @@ export type Fit = Api<'FitView'>;
 
 export const useFits = (classId: string, readers: string[], texts: string[]) =>
   useQuery({
-    queryKey: ['fit', classId, readers, texts],
+    queryKey: keys.fit(classId, readers, texts),
     enabled: readers.length > 0 && texts.length > 0,
-    queryFn: () => post<Fit[]>(`/classes/${classId}/fit`, { readerIds: readers, textIds: texts }),
+    queryFn: () =>
+      ok(
+        api.POST('/classes/{classId}/fit', {
+          params: { path: { classId } },
+          body: { readerIds: readers, textIds: texts },
+        }),
+      ),
   });
 
 /** The strip that collects who and what, and acts on them. */

@@ -3,12 +3,14 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, put, send, sentence, type Api } from '../../../shared/api';
+import { type Api, api, asFile, ok, sentence } from '../../../shared/api';
+import { useChanged } from '../../../shared/changed';
 import { timeOf } from '../../../shared/format';
 import { Secret } from '../../../shared/Secret';
 import { Show } from '../../../shared/Whole';
+import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { useRefresh, useSaid, type ClassData } from '../../classQueries';
+import { useSaid, type ClassData } from '../../classQueries';
 import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
 import { Window } from '../../frame/Window';
@@ -22,10 +24,10 @@ import { isEmpty, padded, type Checked, type GridRow } from './gridRows';
 export default function Many() {
   const { data } = useOutletContext<Place>();
   const draft = useQuery({
-    queryKey: ['draft', data.id],
+    queryKey: keys.draft(data.id),
     staleTime: Infinity,
     gcTime: 0,
-    queryFn: () => get<Api<'DraftView'>>(`/classes/${data.id}/list/draft`),
+    queryFn: () => ok(api.GET('/classes/{classId}/list/draft', { params: { path: { classId: data.id } } })),
   });
   return <Show query={draft}>{(d) => <Sheet data={data} draft={d} />}</Show>;
 }
@@ -46,25 +48,34 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
   const [added, setAdded] = useState<Api<'SignInRow'>[]>([]);
   const [levels, setLevels] = useState(false);
   const roster = useRoster(data.id);
-  const refresh = useRefresh();
+  const rosterChanged = useChanged();
   const said = useSaid();
   const late = useDebounced(rows, 350);
   const filled = useMemo(() => late.filter((r) => !isEmpty(r)), [late]);
   const check = useQuery({
-    queryKey: ['list-check', data.id, late, system],
+    queryKey: keys.listCheck(data.id, late, system),
     enabled: filled.length > 0,
     staleTime: Infinity,
     placeholderData: (before: Checked | undefined) => before,
-    queryFn: () => post<Checked>(`/classes/${data.id}/list/check`, { rows: late, levelSystem: system }),
+    queryFn: () =>
+      ok(
+        api.POST('/classes/{classId}/list/check', {
+          params: { path: { classId: data.id } },
+          body: { rows: late, levelSystem: system },
+        }),
+      ),
   });
   const saved = useAutosave(data.id, late, draft.savedAt);
   const systems = roster.data?.systems ?? ['fm'];
 
   const take = async (body: Blob, fields?: string[], heading?: boolean) => {
     try {
-      const view = await send<Api<'ReadListView'>>(
-        `/classes/${data.id}/list/read${fields ? `?fields=${fields.join(',')}&heading=${String(heading)}` : ''}`,
-        body,
+      const view = await ok(
+        api.POST('/classes/{classId}/list/read', {
+          params: { path: { classId: data.id }, query: { fields: fields?.join(','), heading } },
+          body,
+          ...asFile,
+        }),
       );
       setRead({ view, body });
       if (view.levelSystem) setSystem(view.levelSystem);
@@ -74,7 +85,13 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
     }
   };
   const apply = useMutation({
-    mutationFn: () => post<Api<'AppliedListView'>>(`/classes/${data.id}/list/apply`, { rows, levelSystem: system }),
+    mutationFn: () =>
+      ok(
+        api.POST('/classes/{classId}/list/apply', {
+          params: { path: { classId: data.id } },
+          body: { rows, levelSystem: system },
+        }),
+      ),
     onSuccess: (done) => {
       setAdded((before) => [...before, ...done.added]);
       // What could not go in stays where it can be put right.
@@ -93,7 +110,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
           .join(', ') || t('Nothing to do'),
         done.changeId,
       );
-      void refresh();
+      void rosterChanged('roster');
     },
     onError: (e) => toast.error(`${sentence(e)} ${t('What you typed is kept.')}`),
   });
@@ -202,10 +219,15 @@ function useAutosave(classId: string, rows: GridRow[], first: string | null) {
     }
     if (before.current === rows) return;
     before.current = rows;
-    void put<Api<'DraftView'>>(`/classes/${classId}/list/draft`, {
-      rows: rows.filter((r) => !isEmpty(r)),
-      levelSystem: '',
-    }).then(
+    void ok(
+      api.PUT('/classes/{classId}/list/draft', {
+        params: { path: { classId } },
+        body: {
+          rows: rows.filter((r) => !isEmpty(r)),
+          levelSystem: '',
+        },
+      }),
+    ).then(
       (d) => setSaved(d.savedAt),
       () => setSaved(null),
     );

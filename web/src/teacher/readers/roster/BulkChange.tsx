@@ -1,8 +1,9 @@
 import { useState, type FormEvent } from 'react';
-import { fieldOf, post, Problem, put, sentence, type Api } from '../../../shared/api';
-import { kindName } from '../../../shared/Secret';
+import { api, fieldOf, ok, Problem, sentence } from '../../../shared/api';
+import { kindName, secretKinds, type SecretKind } from '../../../shared/Secret';
+import { useChanged } from '../../../shared/changed';
 import { t } from '../../../shared/words';
-import { useClass, useRefresh, useSaid } from '../../classQueries';
+import { useClass, useSaid } from '../../classQueries';
 import { Field, Window } from '../../frame/Window';
 import { LevelTable } from '../LevelTable';
 import type { Member, Roster } from './rosterQueries';
@@ -14,13 +15,13 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
   const [grade, setGrade] = useState('');
   const [level, setLevel] = useState('');
   const [system, setSystem] = useState(roster.systems[0]!);
-  const [kind, setKind] = useState('');
+  const [kind, setKind] = useState<SecretKind | ''>('');
   const [renew, setRenew] = useState(false);
   const [withSupports, setWithSupports] = useState(false);
   const [supports, setSupports] = useState(noSupports);
   const [error, setError] = useState<unknown>();
   const data = useClass(roster.id);
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const [group, setGroup] = useState('');
   const details = grade || level.trim() || kind || renew || withSupports;
@@ -37,22 +38,29 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
             readerIds: [...g.readerIds.filter((id) => !ids.includes(id)), ...(g.name === group ? ids : [])],
           }))
           .filter((g) => g.readerIds.length > 0);
-        const moved = await put<Api<'SavedGroups'>>(`/classes/${roster.id}/groups`, { groups: next });
+        const moved = await ok(
+          api.PUT('/classes/{classId}/groups', { params: { path: { classId: roster.id } }, body: { groups: next } }),
+        );
         said(t('Put {{count}} readers into {{group}}', { count: ids.length, group }), moved.changeId);
       }
       if (details) {
-        const done = await post<Api<'RosterChanged'>>(`/classes/${roster.id}/bulk`, {
-          readerIds: ids,
-          grade: grade === '' ? null : Number(grade),
-          level: level.trim() || null,
-          levelSystem: system,
-          supports: withSupports ? supports : null,
-          secretKind: kind || null,
-          newSecrets: renew,
-        });
+        const done = await ok(
+          api.POST('/classes/{classId}/bulk', {
+            params: { path: { classId: roster.id } },
+            body: {
+              readerIds: ids,
+              grade: grade === '' ? null : Number(grade),
+              level: level.trim() || null,
+              levelSystem: system,
+              supports: withSupports ? supports : null,
+              secretKind: kind || null,
+              newSecrets: renew,
+            },
+          }),
+        );
         said(done.sentence, done.changeId);
       }
-      await refresh();
+      await changed('roster');
       close();
     } catch (problem) {
       setError(problem);
@@ -116,9 +124,9 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
             </Field>
           )}
           <Field id="b-kind" label={t('Signs in with')}>
-            <select id="b-kind" value={kind} onChange={(e) => setKind(e.target.value)}>
+            <select id="b-kind" value={kind} onChange={(e) => setKind(e.target.value as SecretKind | '')}>
               <option value="">{t('as it is')}</option>
-              {['Pictures', 'Code', 'Password'].map((k) => (
+              {secretKinds.map((k) => (
                 <option key={k} value={k}>
                   {kindName(k)}
                 </option>

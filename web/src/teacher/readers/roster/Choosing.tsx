@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { get, put, sentence, type Api } from '../../../shared/api';
+import { type Api, api, ok, sentence } from '../../../shared/api';
+import { keys } from '../../../shared/keys';
 import { oneOf } from '../../../shared/kinds';
 import { Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
@@ -21,31 +22,43 @@ const sorts = [
 
 /** What the readers of a class may choose for themselves. Each change is kept as it is made. */
 export function Choosing({ roster }: { roster: Roster }) {
-  const key = ['choosing', roster.id];
-  const rules = useQuery({ queryKey: key, queryFn: () => get<Rules>(`/classes/${roster.id}/choosing`) });
+  const key = keys.choosing(roster.id);
+  const rules = useQuery({
+    queryKey: key,
+    queryFn: () => ok(api.GET('/classes/{classId}/choosing', { params: { path: { classId: roster.id } } })),
+  });
   const client = useQueryClient();
   const [kept, setKept] = useState(false);
+  // What was chosen stands at once; the server's word comes when it has taken all of it.
+  const [wanted, setWanted] = useState<Rules | null>(null);
   const keep = useMutation({
+    mutationKey: key,
+    // One after the other: a quick second change must not reach the server before the first.
+    scope: { id: key.join(' ') },
     mutationFn: (r: Rules) =>
-      put<Rules>(`/classes/${roster.id}/choosing`, {
-        open: r.open,
-        depth: r.depth,
-        fiction: r.fiction,
-        without: r.without,
-        mostOpen: r.mostOpen,
-      }),
-    onMutate: (r) => {
-      const before = client.getQueryData<Rules>(key);
-      client.setQueryData(key, r);
-      return before;
-    },
+      ok(
+        api.PUT('/classes/{classId}/choosing', {
+          params: { path: { classId: roster.id } },
+          body: {
+            open: r.open,
+            depth: r.depth,
+            fiction: r.fiction,
+            without: r.without,
+            mostOpen: r.mostOpen,
+          },
+        }),
+      ),
     onSuccess: (r) => {
       client.setQueryData(key, r);
       setKept(true);
     },
-    onError: (e, _, before) => {
-      client.setQueryData(key, before);
+    onError: (e) => {
+      setWanted(null);
       toast.error(sentence(e));
+    },
+    // What the server kept of an earlier change says nothing of those that wait behind it.
+    onSettled: () => {
+      if (client.isMutating({ mutationKey: key }) === 1) setWanted(null);
     },
   });
   const off = !roster.mayChange;
@@ -53,8 +66,13 @@ export function Choosing({ roster }: { roster: Roster }) {
     <section className="card" aria-labelledby="choosing">
       <h2 id="choosing">{t('What readers may choose')}</h2>
       <Show query={rules}>
-        {(r) => {
-          const set = (changes: Partial<Rules>) => keep.mutate({ ...r, ...changes });
+        {(said) => {
+          const r = wanted ?? said;
+          const set = (changes: Partial<Rules>) => {
+            const next = { ...r, ...changes };
+            setWanted(next);
+            keep.mutate(next);
+          };
           return (
             <>
               <label className="tickline">

@@ -2,7 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { fieldOf, get, post, put, remove, sentence, type Api } from '../../../shared/api';
+import { api, fieldOf, ok, sentence } from '../../../shared/api';
+import { keys } from '../../../shared/keys';
 import { useSignInBy } from '../../../shared/session';
 import { Show } from '../../../shared/Whole';
 import { useOnce } from '../../../shared/once';
@@ -51,11 +52,16 @@ function Details({ roster }: { roster: Roster }) {
     e.preventDefault();
     setError(undefined);
     change.mutate(() =>
-      put<Api<'RosterChanged'>>(`/classes/${roster.id}`, {
-        name: form.name,
-        firstDay: form.firstDay || null,
-        lastDay: form.lastDay || null,
-      }).catch((x: unknown) => {
+      ok(
+        api.PUT('/classes/{classId}', {
+          params: { path: { classId: roster.id } },
+          body: {
+            name: form.name,
+            firstDay: form.firstDay || null,
+            lastDay: form.lastDay || null,
+          },
+        }),
+      ).catch((x: unknown) => {
         setError(x);
         throw x;
       }),
@@ -113,7 +119,7 @@ function Code({ roster }: { roster: Roster }) {
   const navigate = useNavigate();
   const handOver = async () => {
     try {
-      await signInBy(() => post('/session/hand-over', { classId: roster.id }));
+      await signInBy(() => ok(api.POST('/session/hand-over', { body: { classId: roster.id } })));
       await navigate(`/read/${roster.code}`);
     } catch (e) {
       toast.error(sentence(e));
@@ -133,7 +139,12 @@ function Code({ roster }: { roster: Roster }) {
           {t('Hand this device to the class')}
         </button>
         {roster.mayChange && (
-          <button className="btn" onClick={() => change.mutate(() => post(`/classes/${roster.id}/code`))}>
+          <button
+            className="btn"
+            onClick={() =>
+              change.mutate(() => ok(api.POST('/classes/{classId}/code', { params: { path: { classId: roster.id } } })))
+            }
+          >
             {t('Renew the code')}
           </button>
         )}
@@ -149,15 +160,19 @@ function Code({ roster }: { roster: Roster }) {
 
 function Adults({ roster }: { roster: Roster }) {
   const colleagues = useQuery({
-    queryKey: ['colleagues'],
+    queryKey: keys.colleagues,
     enabled: roster.mayChange,
-    queryFn: () => get<Api<'ColleagueView'>[]>('/colleagues'),
+    queryFn: () => ok(api.GET('/colleagues')),
   });
   const [who, setWho] = useState('');
   const [role, setRole] = useState<Part>('CoTeacher');
   const change = useRosterChange();
   const set = (adultId: string, as: Part) =>
-    change.mutate(() => put(`/classes/${roster.id}/adults`, { adultId, role: as }));
+    change.mutate(() =>
+      ok(
+        api.PUT('/classes/{classId}/adults', { params: { path: { classId: roster.id } }, body: { adultId, role: as } }),
+      ),
+    );
   const others = (colleagues.data ?? []).filter((c) => !roster.adults.some((a) => a.adultId === c.id));
   const roles = partsToGive.map((r) => (
     <option key={r} value={r}>
@@ -184,7 +199,15 @@ function Adults({ roster }: { roster: Roster }) {
                 </select>
                 <button
                   className="btn small"
-                  onClick={() => change.mutate(() => remove(`/classes/${roster.id}/adults/${a.adultId}`))}
+                  onClick={() =>
+                    change.mutate(() =>
+                      ok(
+                        api.DELETE('/classes/{classId}/adults/{adultId}', {
+                          params: { path: { classId: roster.id, adultId: a.adultId } },
+                        }),
+                      ),
+                    )
+                  }
                   aria-label={t('Take {{name}} off the class', { name: a.name })}
                 >
                   {t('Take off')}
@@ -209,7 +232,12 @@ function Adults({ roster }: { roster: Roster }) {
             onChange={(e) => {
               const allowed = e.target.checked;
               change.mutate(async () => {
-                await put(`/classes/${roster.id}/assistants-print`, { allowed });
+                await ok(
+                  api.PUT('/classes/{classId}/assistants-print', {
+                    params: { path: { classId: roster.id } },
+                    body: { allowed },
+                  }),
+                );
                 return {
                   changeId: null,
                   sentence: allowed ? t('Assistants can print one card at a time') : t('Assistants print no cards'),
@@ -258,11 +286,16 @@ function End({ roster }: { roster: Roster }) {
   if (!roster.mayChange) return null;
   const copy = () =>
     change.mutate(async () => {
-      const made = await post<Api<'MadeClass'>>(`/classes/${roster.id}/copy`, {
-        name,
-        withReaders,
-        id: once.idOf({ name, withReaders }),
-      });
+      const made = await ok(
+        api.POST('/classes/{classId}/copy', {
+          params: { path: { classId: roster.id } },
+          body: {
+            name,
+            withReaders,
+            id: once.idOf({ name, withReaders }),
+          },
+        }),
+      );
       once.done();
       return { ...made, sentence: t('Copied to {{name}}', { name }), asked: 0 };
     });
@@ -282,7 +315,15 @@ function End({ roster }: { roster: Roster }) {
       <p className="row">
         <button
           className="btn"
-          onClick={() => change.mutate(() => post(`/classes/${roster.id}/${roster.closed ? 'reopen' : 'close'}`))}
+          onClick={() =>
+            change.mutate(() =>
+              ok(
+                api.POST(`/classes/{classId}/${roster.closed ? 'reopen' : 'close'}`, {
+                  params: { path: { classId: roster.id } },
+                }),
+              ),
+            )
+          }
         >
           {roster.closed ? t('Open the class again') : t('Close the class')}
         </button>

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useState, type KeyboardEvent } from 'react';
-import { get, post, type Api } from '../../../shared/api';
+import { type Api, api, ok } from '../../../shared/api';
+import { keys } from '../../../shared/keys';
 import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
 import { Window } from '../../frame/Window';
@@ -17,11 +18,20 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
   const [enters, setEnters] = useState(0);
   const classes = useSession().data?.classes ?? [];
   const found = useQuery({
-    queryKey: ['find', roster.id, asked, grade, from],
+    queryKey: keys.find(roster.id, asked, grade, from),
     placeholderData: keepPreviousData,
     queryFn: () =>
-      get<Api<'Found'>[]>(
-        `/school/find?notIn=${roster.id}&name=${encodeURIComponent(asked)}${grade && `&grade=${grade}`}${from && `&classId=${from}`}`,
+      ok(
+        api.GET('/school/find', {
+          params: {
+            query: {
+              notIn: roster.id,
+              name: asked,
+              grade: grade === '' ? undefined : Number(grade),
+              classId: from || undefined,
+            },
+          },
+        }),
       ),
   });
   const rows = (found.data ?? []).filter((r) => !chosen.some((c) => c.id === r.id));
@@ -34,7 +44,14 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
     }
   };
   const add = (readers: Api<'Found'>[]) => {
-    change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: readers.map((r) => r.id) }));
+    change.mutate(() =>
+      ok(
+        api.POST('/classes/{classId}/enrol', {
+          params: { path: { classId: roster.id } },
+          body: { readerIds: readers.map((r) => r.id) },
+        }),
+      ),
+    );
     close();
   };
   const onKey = (e: KeyboardEvent) => {

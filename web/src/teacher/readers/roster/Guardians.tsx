@@ -3,11 +3,12 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, sentence, type Api } from '../../../shared/api';
+import { type Api, api, ok, sentence } from '../../../shared/api';
+import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
 import { Empty, Show } from '../../../shared/Whole';
+import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { useRefresh } from '../../classQueries';
 import { useTable, type ListColumn } from '../../frame/columns';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
@@ -29,27 +30,37 @@ const codeWords = (r: Row) =>
 export default function Guardians() {
   const { data } = useOutletContext<Place>();
   const rows = useQuery({
-    queryKey: ['guardians', data.id],
-    queryFn: () => get<Row[]>(`/classes/${data.id}/guardians`),
+    queryKey: keys.guardians(data.id),
+    queryFn: () => ok(api.GET('/classes/{classId}/guardians', { params: { path: { classId: data.id } } })),
     enabled: data.mayChangeRoster,
   });
   const [asked, setAsked] = useState('');
-  const refresh = useRefresh();
+  const changed = useChanged();
   const withdraw = useMutation({
     mutationFn: ({ id, guardians }: { id: string; guardians: boolean }) =>
-      post<Api<'RosterWithdrawn'>>(`/readers/${id}/guardian-code/withdraw`, { guardians }),
+      ok(
+        api.POST('/readers/{readerId}/guardian-code/withdraw', {
+          params: { path: { readerId: id } },
+          body: { guardians },
+        }),
+      ),
     onSuccess: (done) => {
       toast.success(done.sentence);
-      void refresh();
+      void changed('guardians');
     },
     onError: (e) => toast.error(sentence(e)),
   });
   const invite = useMutation({
     mutationFn: (readerIds: string[]) =>
-      post<Api<'GuardiansInvited'>>(`/classes/${data.id}/guardians/invite`, { readerIds }),
+      ok(
+        api.POST('/classes/{classId}/guardians/invite', {
+          params: { path: { classId: data.id } },
+          body: { readerIds },
+        }),
+      ),
     onSuccess: (done) => {
       toast.success(t('Sent {{count}} letters by e-mail', { count: done.sent }));
-      void refresh();
+      void changed('guardians');
     },
     onError: (e) => toast.error(sentence(e)),
   });

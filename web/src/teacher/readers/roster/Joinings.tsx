@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { post } from '../../../shared/api';
+import { api, ok } from '../../../shared/api';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
 
@@ -9,7 +9,14 @@ export function Joinings({ roster }: { roster: Roster }) {
   const change = useRosterChange();
   if (roster.joinings.length === 0) return null;
   const decide = (id: string, accept: boolean) =>
-    change.mutate(() => post(`/classes/${roster.id}/joinings/${id}`, { accept, grade }));
+    change.mutate(() =>
+      ok(
+        api.POST('/classes/{classId}/joinings/{joiningId}', {
+          params: { path: { classId: roster.id, joiningId: id } },
+          body: { accept, grade },
+        }),
+      ),
+    );
   return (
     <section className="remarks joinings" aria-label={t('Asking to join')}>
       <p>

@@ -2,11 +2,13 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import { toast } from 'sonner';
-import { get, put, remove, sentence, type Api } from '../../../shared/api';
+import { type Api, api, ok, sentence } from '../../../shared/api';
 import { Empty, Show } from '../../../shared/Whole';
+import { useChanged } from '../../../shared/changed';
+import { keys } from '../../../shared/keys';
 import { teaches } from '../../../shared/parts';
 import { t } from '../../../shared/words';
-import { useRefresh, type ReaderRow } from '../../classQueries';
+import { type ReaderRow } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
 import { Field, Window } from '../../frame/Window';
 import { useTray } from '../../tray/useTray';
@@ -19,23 +21,30 @@ type List = Api<'ReaderListView'>;
 /** Lists of readers: made by hand or from the tray, or by a filter that keeps itself. A reader may be in several. */
 export default function Lists() {
   const { data } = useOutletContext<Place>();
-  const lists = useQuery({ queryKey: ['lists', data.id], queryFn: () => get<List[]>(`/classes/${data.id}/lists`) });
+  const lists = useQuery({
+    queryKey: keys.lists(data.id),
+    queryFn: () => ok(api.GET('/classes/{classId}/lists', { params: { path: { classId: data.id } } })),
+  });
   const [editing, setEditing] = useState<List | null>(null);
   const tray = useTray();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const save = useMutation({
-    mutationFn: (l: List) => put(`/classes/${data.id}/lists/${l.id}`, l),
-    onSuccess: () => void refresh(),
+    mutationFn: (l: List) =>
+      ok(
+        api.PUT('/classes/{classId}/lists/{listId}', { params: { path: { classId: data.id, listId: l.id } }, body: l }),
+      ),
+    onSuccess: () => void changed('lists'),
     onError: (e) => toast.error(sentence(e)),
   });
   const drop = useMutation({
-    mutationFn: (l: List) => remove(`/classes/${data.id}/lists/${l.id}`),
+    mutationFn: (l: List) =>
+      ok(api.DELETE('/classes/{classId}/lists/{listId}', { params: { path: { classId: data.id, listId: l.id } } })),
     onSuccess: (_, l) => {
       toast.success(t('Took the list {{name}} away', { name: l.name }), {
         duration: 15_000,
         action: { label: t('Undo'), onClick: () => save.mutate(l) },
       });
-      void refresh();
+      void changed('lists');
     },
     onError: (e) => toast.error(sentence(e)),
   });

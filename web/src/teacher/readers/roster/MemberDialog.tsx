@@ -1,12 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
-import { fieldOf, get, post, Problem, put, sentence, type Api } from '../../../shared/api';
+import { api, fieldOf, ok, Problem, sentence } from '../../../shared/api';
+import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
-import { kindName, Secret } from '../../../shared/Secret';
+import { kindName, Secret, secretKinds, type SecretKind } from '../../../shared/Secret';
 import { Show } from '../../../shared/Whole';
+import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { useRefresh, useSaid } from '../../classQueries';
+import { useSaid } from '../../classQueries';
 import { Field, Window } from '../../frame/Window';
 import { useRosterChange, type Member, type Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
@@ -22,31 +24,42 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
     supports: member.supports,
   });
   const [error, setError] = useState<unknown>();
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   const change = useRosterChange();
   const save = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      const done = await put<Api<'RosterChanged'>>(`/classes/${roster.id}/readers/${member.id}`, {
-        ...form,
-        before: {
-          givenName: member.givenName,
-          familyName: member.familyName,
-          grade: member.grade,
-          homeLanguage: member.homeLanguage,
-          guardianMail: member.guardianMail,
-        },
-      });
+      const done = await ok(
+        api.PUT('/classes/{classId}/readers/{readerId}', {
+          params: { path: { classId: roster.id, readerId: member.id } },
+          body: {
+            ...form,
+            before: {
+              givenName: member.givenName,
+              familyName: member.familyName,
+              grade: member.grade,
+              homeLanguage: member.homeLanguage,
+              guardianMail: member.guardianMail,
+            },
+          },
+        }),
+      );
       if (done.changeId) said(done.sentence, done.changeId);
-      await refresh();
+      await changed('roster');
       close();
     } catch (problem) {
       setError(problem);
     }
   };
   const leave = () => {
-    change.mutate(() => post(`/classes/${roster.id}/readers/${member.id}/leave`));
+    change.mutate(() =>
+      ok(
+        api.POST('/classes/{classId}/readers/{readerId}/leave', {
+          params: { path: { classId: roster.id, readerId: member.id } },
+        }),
+      ),
+    );
     close();
   };
   const text = (key: 'givenName' | 'familyName' | 'homeLanguage' | 'guardianMail', label: string) => (
@@ -122,12 +135,19 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
 
 function SignIn({ roster, member }: { roster: Roster; member: Member }) {
   const card = useQuery({
-    queryKey: ['sign-in', member.id],
-    queryFn: () => get<Api<'SignInView'>>(`/readers/${member.id}/sign-in`),
+    queryKey: keys.signIn(member.id),
+    queryFn: () => ok(api.GET('/readers/{readerId}/sign-in', { params: { path: { readerId: member.id } } })),
   });
   const change = useRosterChange();
-  const renew = (kind: string) =>
-    change.mutate(() => post(`/classes/${roster.id}/readers/${member.id}/secret`, { kind }));
+  const renew = (kind: SecretKind) =>
+    change.mutate(() =>
+      ok(
+        api.POST('/classes/{classId}/readers/{readerId}/secret', {
+          params: { path: { classId: roster.id, readerId: member.id } },
+          body: { kind },
+        }),
+      ),
+    );
   return (
     <section aria-labelledby="signin">
       <h3 id="signin">{t('Sign-in')}</h3>
@@ -141,7 +161,7 @@ function SignIn({ roster, member }: { roster: Roster; member: Member }) {
             {roster.mayChange && (
               <p className="row">
                 <span className="small soft">{t('New:')}</span>
-                {['Pictures', 'Code', 'Password'].map((k) => (
+                {secretKinds.map((k) => (
                   <button key={k} type="button" className="btn small" onClick={() => renew(k)}>
                     {kindName(k)}
                   </button>
@@ -157,8 +177,8 @@ function SignIn({ roster, member }: { roster: Roster; member: Member }) {
 
 function Stays({ readerId }: { readerId: string }) {
   const stays = useQuery({
-    queryKey: ['stays', readerId],
-    queryFn: () => get<Api<'Stay'>[]>(`/readers/${readerId}/stays`),
+    queryKey: keys.stays(readerId),
+    queryFn: () => ok(api.GET('/readers/{readerId}/stays', { params: { path: { readerId } } })),
   });
   return (
     <section aria-labelledby="stays">

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { get, post, type Api } from '../../../shared/api';
+import { api, ok } from '../../../shared/api';
+import { keys } from '../../../shared/keys';
 import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
 import { Field, Window } from '../../frame/Window';
@@ -10,9 +11,9 @@ import { useRosterChange, type Member, type Roster } from './rosterQueries';
 export function MoveReaders({ roster, members, close }: { roster: Roster; members: Member[]; close: () => void }) {
   const session = useSession().data;
   const all = useQuery({
-    queryKey: ['school-classes'],
+    queryKey: keys.school.classes,
     enabled: !!session?.lead,
-    queryFn: () => get<Api<'SchoolClass'>[]>('/school/classes'),
+    queryFn: () => ok(api.GET('/school/classes')),
   });
   const classes = (session?.lead ? (all.data ?? []) : (session?.classes ?? [])).filter(
     (c) => c.id !== roster.id && !c.closed,
@@ -20,7 +21,14 @@ export function MoveReaders({ roster, members, close }: { roster: Roster; member
   const [to, setTo] = useState('');
   const change = useRosterChange();
   const move = () => {
-    change.mutate(() => post(`/classes/${roster.id}/move`, { readerIds: members.map((m) => m.id), toClassId: to }));
+    change.mutate(() =>
+      ok(
+        api.POST('/classes/{classId}/move', {
+          params: { path: { classId: roster.id } },
+          body: { readerIds: members.map((m) => m.id), toClassId: to },
+        }),
+      ),
+    );
     close();
   };
   return (

@@ -2,7 +2,7 @@ import { DownloadSimple, Plus, Printer } from '@phosphor-icons/react';
 import { DropdownMenu } from 'radix-ui';
 import { useRef, useState } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
-import { post, type Api } from '../../../shared/api';
+import { api, ok } from '../../../shared/api';
 import { dayOf } from '../../../shared/format';
 import { kindName } from '../../../shared/Secret';
 import { Empty, Show } from '../../../shared/Whole';
@@ -81,7 +81,9 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
     last.current = m.id;
   };
   const takeOut = () =>
-    change.mutate(() => post<Api<'RosterChanged'>>(`/classes/${roster.id}/remove`, { readerIds: ids }));
+    change.mutate(() =>
+      ok(api.POST('/classes/{classId}/remove', { params: { path: { classId: roster.id } }, body: { readerIds: ids } })),
+    );
   return (
     <section className="roster" aria-labelledby="title">
       <div>
@@ -264,7 +266,16 @@ function Former({ roster }: { roster: Roster }) {
             {roster.mayChange && (
               <button
                 className="btn small"
-                onClick={() => change.mutate(() => post(`/classes/${roster.id}/enrol`, { readerIds: [m.id] }))}
+                onClick={() =>
+                  change.mutate(() =>
+                    ok(
+                      api.POST('/classes/{classId}/enrol', {
+                        params: { path: { classId: roster.id } },
+                        body: { readerIds: [m.id] },
+                      }),
+                    ),
+                  )
+                }
                 aria-label={t('Bring {{name}} back', { name: m.givenName })}
               >
                 {t('Bring back')}

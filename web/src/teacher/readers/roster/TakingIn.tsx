@@ -1,4 +1,4 @@
-import { remove, post, type Api } from '../../../shared/api';
+import { type Api, api, ok } from '../../../shared/api';
 import { dayOf, timeOf } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
@@ -41,7 +41,7 @@ function Waiting({ asked }: { asked: Asked }) {
   const change = useRosterChange();
   const back = () =>
     change.mutate(async () => {
-      await remove(`/taking-in/${asked.id}`);
+      await ok(api.DELETE('/taking-in/{takingInId}', { params: { path: { takingInId: asked.id } } }));
       return { changeId: null, sentence: t('{{name}} is not asked for any more', { name: nameOf(asked) }), asked: 0 };
     });
   return (
@@ -63,7 +63,9 @@ export function Requests({ asked }: { asked: Asked[] }) {
   const change = useRosterChange();
   if (asked.length === 0) return null;
   const decide = (a: Asked, accept: boolean, move = false) =>
-    change.mutate(() => post(`/taking-in/${a.id}`, { accept, move }));
+    change.mutate(() =>
+      ok(api.POST('/taking-in/{takingInId}', { params: { path: { takingInId: a.id } }, body: { accept, move } })),
+    );
   return (
     <section className="remarks joinings" aria-label={t('Asked of you')}>
       <p>

@@ -1,18 +1,23 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
-import { get, sentence, type Api } from '../../../shared/api';
+import { type Api, api, ok, sentence } from '../../../shared/api';
+import { useChanged } from '../../../shared/changed';
+import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { useRefresh, useSaid } from '../../classQueries';
+import { useSaid } from '../../classQueries';
 
 export type Roster = Api<'ClassRosterView'>;
 export type Member = Api<'MemberView'>;
 
 export const useRoster = (classId: string) =>
-  useQuery({ queryKey: ['roster', classId], queryFn: () => get<Roster>(`/classes/${classId}/roster`) });
+  useQuery({
+    queryKey: keys.roster(classId),
+    queryFn: () => ok(api.GET('/classes/{classId}/roster', { params: { path: { classId } } })),
+  });
 
 /** Does something to the roster, says what was done with an undo, and shows everything anew. */
 export function useRosterChange() {
-  const refresh = useRefresh();
+  const changed = useChanged();
   const said = useSaid();
   return useMutation({
     mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
@@ -23,7 +28,7 @@ export function useRosterChange() {
           : done.sentence,
         done.changeId,
       );
-      void refresh();
+      void changed('roster');
     },
     onError: (e) => toast.error(sentence(e)),
   });

@@ -1,19 +1,20 @@
 import { ArrowDown, ArrowUp, Plus, Trash, WarningDiamond } from '@phosphor-icons/react';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { DropdownMenu } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { get, post, put, sentence, type Api } from '../../../shared/api';
+import { api, ok, sentence } from '../../../shared/api';
 import { strandName } from '../../../shared/format';
 import { Empty, Show } from '../../../shared/Whole';
+import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
 import { Menu } from '../../frame/Menu';
 import { base64 } from '../bring';
 import { useKept } from '../../../shared/useKept';
-import { textsChanged } from '../useLibrary';
+import { useChanged } from '../../../shared/changed';
 import { kindName } from './QuestionKey';
 import { ProofText } from './ProofText';
 import { QuestionForm } from './QuestionForm';
@@ -26,8 +27,8 @@ export default function QuizEditor() {
   const { data } = useOutletContext<Place>();
   const { textId = '' } = useParams();
   const quiz = useQuery({
-    queryKey: ['text', textId, 'quiz'],
-    queryFn: () => get<QuizData>(`/texts/${textId}/quiz`),
+    queryKey: keys.text.quiz(textId),
+    queryFn: () => ok(api.GET('/texts/{textId}/quiz', { params: { path: { textId } } })),
     staleTime: Infinity,
     gcTime: 0,
   });
@@ -54,7 +55,9 @@ function useFaults(textId: string, revision: number, questions: FormQuestion[], 
   useEffect(() => {
     const wait = setTimeout(
       () =>
-        void post<Api<'QuizCheckView'>>(`/texts/${textId}/quiz/check`, { revision, questions }).then(
+        void ok(
+          api.POST('/texts/{textId}/quiz/check', { params: { path: { textId } }, body: { revision, questions } }),
+        ).then(
           (x) => setFaults(x.faults),
           () => undefined,
         ),
@@ -67,7 +70,7 @@ function useFaults(textId: string, revision: number, questions: FormQuestion[], 
 
 function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   const go = useNavigate();
-  const client = useQueryClient();
+  const changed = useChanged();
   const kept = useKept(`dc-quiz-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
   const { value: questions, set: setQuestions } = kept;
   const [at, setAt] = useState(0);
@@ -94,10 +97,15 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   };
   const bringIn = async (file: File) => {
     try {
-      const found = await post<Api<'QuizFileView'>>(`/texts/${quiz.textId}/quiz/read`, {
-        name: file.name,
-        file: await base64(file),
-      });
+      const found = await ok(
+        api.POST('/texts/{textId}/quiz/read', {
+          params: { path: { textId: quiz.textId } },
+          body: {
+            name: file.name,
+            file: await base64(file),
+          },
+        }),
+      );
       // eslint-disable-next-line @tanstack/query/no-rest-destructuring -- a quiz that was read, no query
       setQuestions([...questions, ...formOf({ ...quiz, questions: found.questions }).map((x) => ({ ...x, id: null }))]);
       setAt(questions.length);
@@ -110,13 +118,18 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   };
   const save = async () => {
     try {
-      const done = await put<Api<'SavedTextView'>>(`/texts/${quiz.textId}/quiz`, {
-        revision: quiz.revision,
-        note: null,
-        questions,
-      });
+      const done = await ok(
+        api.PUT('/texts/{textId}/quiz', {
+          params: { path: { textId: quiz.textId } },
+          body: {
+            revision: quiz.revision,
+            note: null,
+            questions,
+          },
+        }),
+      );
       kept.letGo();
-      await textsChanged(client);
+      await changed('texts');
       toast.success(t('Quiz kept'), {
         description:
           done.warnings.length > 0

@@ -1,0 +1,49 @@
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+
+// What was shown of each subject, by the first word of its keys.
+const levels = ['class', 'reader', 'fit', 'goals', 'library', 'texts', 'school-readers'];
+const work = ['class', 'assignments', 'assignment', 'ticket', 'marking', 'reader', 'goals', 'texts'];
+const roster = [...levels, 'roster', 'school-classes', 'lists', 'guardians', 'stays', 'find', 'draft', 'sign-in'];
+const history = ['changes'];
+
+/** What a change touches; what is shown of it is asked for again. */
+const touched = {
+  /** Texts that were given, taken back, handed in or marked. */
+  work: [...work, ...history, 'fit', 'library', 'text'],
+  /** Who is in which class, and what is kept of them. */
+  roster: [...roster, ...work, ...history, 'checks', 'check', 'transfers', 'goes-along', 'looks'],
+  /** A level: what it rests on, or what a person says. */
+  level: [...levels, ...history, 'marking', 'check', 'checks'],
+  checks: [...levels, ...history, 'checks', 'check', 'windows'],
+  goals: ['goals', 'class', 'reader', ...history],
+  groups: ['class', 'reader', 'roster', ...history],
+  lists: ['lists', 'class'],
+  guardians: ['guardians', 'roster', 'mail'],
+  /** Texts themselves: their words, their quizzes, their depths. */
+  texts: ['text', 'texts', 'library', 'library-facets', 'fit', 'class', 'decks', 'copies'],
+  staff: ['staff', 'colleagues', 'roster', 'school-classes', 'mail', ...history],
+  transfers: ['transfers', 'school-readers', ...history],
+  /** What the pages of a class hear of while readers work. */
+  live: [...work, 'checks', 'check', 'windows'],
+} satisfies Record<string, readonly string[]>;
+
+export type Changed = keyof typeof touched;
+
+const asksAgain = (what: Changed) => {
+  const of = new Set<unknown>(touched[what]);
+  return { predicate: (q: { queryKey: readonly unknown[] }) => of.has(q.queryKey[0]) };
+};
+
+export const changed = (client: QueryClient, what: Changed) => client.invalidateQueries(asksAgain(what));
+
+/** Says what was changed: what is shown of it is asked for again. */
+export function useChanged() {
+  const client = useQueryClient();
+  return (what: Changed) => changed(client, what);
+}
+
+/** After something that may have changed anything, such as taking a change back. */
+export function useAllChanged() {
+  const client = useQueryClient();
+  return () => client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'session' });
+}

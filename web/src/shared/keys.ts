@@ -1,0 +1,97 @@
+/** What the pages ask for, by subject: the keys of queries are made here and nowhere else. */
+export const keys = {
+  session: ['session'] as const,
+  me: { sessions: ['me', 'sessions'] as const },
+  pass: (token: string) => ['pass', token] as const,
+
+  /** A reader's own side. */
+  my: {
+    all: ['my'] as const,
+    tickets: ['my', 'tickets'] as const,
+    ticket: (ticketId: string) => ['my', 'ticket', ticketId] as const,
+    result: (ticketId: string) => ['my', 'result', ticketId] as const,
+    choices: ['my', 'choices'] as const,
+    checks: ['my', 'checks'] as const,
+    check: (sittingId: string) => ['my', 'check', sittingId] as const,
+  },
+  code: (code: string) => ['code', code] as const,
+  children: ['children'] as const,
+
+  class: (classId: string) => ['class', classId] as const,
+  roster: (classId: string) => ['roster', classId] as const,
+  draft: (classId: string) => ['draft', classId] as const,
+  listCheck: (classId: string, rows: unknown, system: string) => ['list-check', classId, rows, system] as const,
+  find: (classId: string, asked: string, grade: string, from: string) => ['find', classId, asked, grade, from] as const,
+  lists: (classId: string) => ['lists', classId] as const,
+  guardians: (classId: string) => ['guardians', classId] as const,
+  choosing: (classId: string) => ['choosing', classId] as const,
+  changes: (of: string) => ['changes', of] as const,
+  colleagues: ['colleagues'] as const,
+
+  reader: {
+    one: (readerId: string | undefined) => ['reader', readerId] as const,
+    evidence: (readerId: string) => ['reader', readerId, 'evidence'] as const,
+    records: (readerId: string) => ['reader', readerId, 'records'] as const,
+    record: (readerId: string, recordId: string) => ['reader', readerId, 'record', recordId] as const,
+  },
+  signIn: (readerId: string) => ['sign-in', readerId] as const,
+  stays: (readerId: string) => ['stays', readerId] as const,
+  goesAlong: (readerId: string) => ['goes-along', readerId] as const,
+
+  text: {
+    one: (textId: string | undefined) => ['text', textId] as const,
+    maze: (textId: string, versionId: string) => ['text', textId, 'maze', versionId] as const,
+    mazeDraft: (textId: string, versionId: string, draft: number | null) =>
+      ['text', textId, 'maze', versionId, draft] as const,
+    revisions: (textId: string) => ['text', textId, 'revisions'] as const,
+    use: (textId: string, classId: string) => ['text', textId, 'use', classId] as const,
+    quiz: (textId: string) => ['text', textId, 'quiz'] as const,
+  },
+  texts: (classId: string, ids: string[]) => ['texts', classId, ids] as const,
+  library: {
+    all: ['library'] as const,
+    rows: (classId: string, readers: string[], asked: string) => ['library', classId, readers, asked] as const,
+    forRecord: (classId: string, readerId: string, asked: string) =>
+      ['library', classId, 'record', readerId, asked] as const,
+    forCopies: (title: string) => ['library', 'copies', title] as const,
+    forDecks: (typed: string) => ['library', 'decks', typed] as const,
+    jump: (classId: string, word: string) => ['library', 'jump', classId, word] as const,
+    facets: ['library-facets'] as const,
+  },
+  fit: (classId: string, readers: string[], texts: string[]) => ['fit', classId, readers, texts] as const,
+  measure: (...of: unknown[]) => ['measure', ...of] as const,
+  patterns: ['patterns'] as const,
+  searches: ['searches'] as const,
+  decks: ['decks'] as const,
+  copies: ['copies'] as const,
+
+  assignments: (classId: string) => ['assignments', classId] as const,
+  assignment: (assignmentId: string) => ['assignment', assignmentId] as const,
+  ticket: (ticketId: string) => ['ticket', ticketId] as const,
+  marking: {
+    tickets: (classId: string) => ['marking', classId] as const,
+    recordings: (classId: string) => ['marking', classId, 'recordings'] as const,
+  },
+  checks: (of: string) => ['checks', of] as const,
+  check: (checkId: string | undefined) => ['check', checkId] as const,
+  checkChoices: ['check-choices'] as const,
+  goals: (classId: string) => ['goals', classId] as const,
+
+  school: {
+    one: ['school'] as const,
+    readers: ['school-readers'] as const,
+    classes: ['school-classes'] as const,
+    chart: ['level-chart'] as const,
+    staff: ['staff'] as const,
+    years: ['years'] as const,
+    year: (yearId: string | undefined) => ['year', yearId] as const,
+    roll: (from: string, to: string, keepClasses: boolean) => ['year', 'roll', from, to, keepClasses] as const,
+    windows: ['windows'] as const,
+    transfers: ['transfers'] as const,
+    imports: ['imports'] as const,
+    import: (importId: string) => ['import', importId] as const,
+    looks: ['looks'] as const,
+    mail: ['mail'] as const,
+    signIns: ['sign-ins'] as const,
+  },
+};
