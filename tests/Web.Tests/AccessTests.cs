@@ -11,7 +11,8 @@ namespace Web.Tests;
 [Collection("application")]
 public sealed class AccessTests(Harness harness)
 {
-    private sealed record Door(HttpMethod Method, string Path, bool Anonymous);
+    /// <param name="File">It takes a file as it is.</param>
+    private sealed record Door(HttpMethod Method, string Path, bool Anonymous, bool File);
 
     private IEnumerable<Door> Doors(IReadOnlyDictionary<string, string> ids) =>
         harness
@@ -39,7 +40,9 @@ public sealed class AccessTests(Harness harness)
                             )
                             .Prepend("")
                     ),
-                    e.Metadata.GetMetadata<IAllowAnonymous>() is not null
+                    e.Metadata.GetMetadata<IAllowAnonymous>() is not null,
+                    e.Metadata.GetMetadata<IAcceptsMetadata>()?.ContentTypes.Contains("application/octet-stream")
+                        == true
                 ))
             );
 
@@ -356,7 +359,9 @@ public sealed class AccessTests(Harness harness)
             var response = await person.Send(
                 door.Method,
                 door.Path,
-                door.Method == HttpMethod.Get || door.Method == HttpMethod.Delete ? null : Body(door.Path, ids)
+                door.Method == HttpMethod.Get || door.Method == HttpMethod.Delete ? null
+                    : door.File ? "RIFF"u8.ToArray()
+                    : Body(door.Path, ids)
             );
             if (!shut.Contains((int)response.StatusCode))
                 open.Add($"{door.Method} {door.Path}: {(int)response.StatusCode}");
