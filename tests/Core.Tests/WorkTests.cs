@@ -285,6 +285,23 @@ public sealed class SignalTests
         ];
 
     [Fact]
+    public void The_strand_most_missed_comes_first_whatever_order_they_came_in()
+    {
+        (Strand Strand, (int, int) Counts)[] missed =
+        [
+            (Strand.Retrieve, (2, 6)),
+            (Strand.Infer, (1, 6)),
+            (Strand.Structure, (4, 12)),
+            (Strand.Connect, (6, 6)),
+        ];
+        foreach (var order in new[] { missed, [.. missed.Reverse()] })
+            SignalRules
+                .For([], order.ToDictionary(m => m.Strand, m => m.Counts), 120, 0, Now)
+                .Select(s => s.Strand!.Value)
+                .ShouldBe([Strand.Infer, .. new[] { Strand.Retrieve, Strand.Structure }.Order()]);
+    }
+
+    [Fact]
     public void Each_rule_fires_on_its_own_evidence_and_on_nothing_less()
     {
         Kinds([Reading(.55), Reading(.5), Reading(.42)]).ShouldBe([SignalKind.OutOfDepth]);

@@ -95,7 +95,12 @@ public static class SignalRules
                     [Math.Round(r.Seconds), Math.Round(r.Words / rate, 1), r.Words]
                 )
             );
-        foreach (var (strand, (right, asked)) in strands)
+        // The one most missed first, whatever order they came in.
+        foreach (
+            var (strand, (right, asked)) in strands
+                .OrderBy(s => s.Value.Right / (double)s.Value.Asked)
+                .ThenBy(s => s.Key)
+        )
             if (asked >= StrandAsked && right < StrandMean * asked)
                 found.Add(new(SignalKind.SameStrandMissed, now, strand, null, [right, asked]));
         if (schoolDaysQuiet >= quietLimit)

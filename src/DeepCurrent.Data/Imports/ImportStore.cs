@@ -55,7 +55,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         Applied = $"'{nameof(ImportState.Applied)}'";
 
     /// <summary>Those a worker has or is about to have.</summary>
-    private const string Busy = $"{Waiting}, {Working}";
+    private static readonly string Busy = Members.Where<ImportState>(ImportStates.Busy);
 
     /// <summary>What stands for every org of a file.</summary>
     public const string AllOrgs = "*";

@@ -1,4 +1,3 @@
-using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 

@@ -8,14 +8,17 @@ namespace DeepCurrent.Data.Storage;
 /// failed sign-ins that are past.</summary>
 public sealed class TidyStore(NpgsqlDataSource db)
 {
+    /// <summary>A file that a worker has is not taken away from it.</summary>
+    private static readonly string Busy = Members.Where<ImportState>(ImportStates.Busy);
+
     /// <param name="kept">What is older goes.</param>
     /// <returns>Rows that went.</returns>
     public async Task<int> Forget(DateTimeOffset kept)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
-            """
-            delete from import where made_at < @kept and state = any(@settled);
+            $"""
+            delete from import where made_at < @kept and state not in ({Busy});
             delete from change_part p using change h where h.id = p.change_id and h.at < @kept;
             delete from list_draft where saved_at < @kept;
             delete from joining where decided_at < @kept;
@@ -24,14 +27,7 @@ public sealed class TidyStore(NpgsqlDataSource db)
             delete from session where seen_at < @kept;
             delete from sign_in_event where at < @kept
             """,
-            new
-            {
-                kept,
-                settled = Enum.GetValues<ImportState>()
-                    .Where(s => !ImportStates.Busy(s))
-                    .Select(s => s.ToString())
-                    .ToArray(),
-            }
+            new { kept }
         );
     }
 }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Storage;
 
 namespace DeepCurrent.Data.Tickets;
 
@@ -12,14 +13,11 @@ internal static class TicketStates
         Withdrawn = $"'{nameof(TicketState.Withdrawn)}'";
 
     /// <summary>Those a reader sees.</summary>
-    public static readonly string Seen = List(TicketLife.Seen);
+    public static readonly string Seen = Members.Where<TicketState>(TicketLife.Seen);
 
     /// <summary>Those that wait for a person.</summary>
-    public static readonly string AtMarking = List(TicketLife.AtMarking);
+    public static readonly string AtMarking = Members.Where<TicketState>(TicketLife.AtMarking);
 
     /// <summary>The states from which a step leads on, for <c>= any(@from)</c>.</summary>
     public static string[] From(TicketStep step) => [.. TicketLife.From(step).Select(s => s.ToString())];
-
-    private static string List(Func<TicketState, bool> which) =>
-        string.Join(", ", Enum.GetValues<TicketState>().Where(which).Select(s => $"'{s}'"));
 }

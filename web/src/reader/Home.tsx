@@ -18,7 +18,13 @@ import { RefusedNote } from './RefusedNote';
 
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
 const length = (k: MyTicket) =>
-  `${t('{{count}} words', { count: k.words })}, ${t('{{count}} questions', { count: k.questions })}${k.aloud ? `, ${t('to read aloud')}` : ''}`;
+  [
+    t('{{count}} words', { count: k.words }),
+    t('{{count}} questions', { count: k.questions }),
+    k.aloud && t('to read aloud'),
+  ]
+    .filter(Boolean)
+    .join(', ');
 const to = (k: MyTicket) => (k.page >= k.pages - 1 && k.answered > 0 ? `/text/${k.id}/quiz` : `/text/${k.id}`);
 
 /** What is next, what comes after, and what is finished. */

@@ -26,12 +26,6 @@ export class NoNetwork extends Error {
   }
 }
 
-/** What goes with work that is sent from a device: whose it is, and what the device's clock shows. */
-export interface Sending {
-  workOf?: string;
-  sentAt?: boolean;
-}
-
 interface Token {
   whose: string | null;
   token: string;
@@ -119,10 +113,10 @@ export const asFile = {
   headers: { 'content-type': 'application/octet-stream' },
 };
 
-/** The headers of work that is sent from a device. */
-export const headersOf = ({ workOf, sentAt }: Sending): Record<string, string> => ({
-  ...(workOf ? { 'X-Work-Of': workOf } : {}),
-  ...(sentAt ? { 'X-Sent-At': new Date().toISOString() } : {}),
+/** Goes with work that is sent from a device: whose it is, and what the device's clock shows. */
+export const fromDevice = (workOf: string): Record<string, string> => ({
+  'X-Work-Of': workOf,
+  'X-Sent-At': new Date().toISOString(),
 });
 
 /** Sends what was kept as it was kept, and gives back what was said to it. */

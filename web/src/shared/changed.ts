@@ -1,31 +1,33 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import type { Subject } from './keys';
 
-// What was shown of each subject, by the first word of its keys.
-const levels = ['class', 'reader', 'fit', 'goals', 'library', 'texts', 'school-readers'];
-const work = ['class', 'assignments', 'assignment', 'ticket', 'marking', 'reader', 'goals', 'texts'];
-const roster = [...levels, 'roster', 'school-classes', 'lists', 'guardians', 'stays', 'find', 'draft', 'sign-in'];
-const history = ['changes'];
+type Subjects = readonly Subject[];
+const levels: Subjects = ['class', 'reader', 'fit', 'goals', 'library', 'texts', 'school-readers', 'choosing'];
+const work: Subjects = ['class', 'assignments', 'assignment', 'ticket', 'marking', 'reader', 'goals', 'texts'];
+const members: Subjects = ['roster', 'lists', 'guardians', 'stays', 'find', 'draft', 'sign-in', 'goes-along'];
+const school: Subjects = ['school-classes', 'staff', 'colleagues', 'years', 'windows', 'transfers', 'looks'];
+const history: Subjects = ['changes'];
 
 /** What a change touches; what is shown of it is asked for again. */
 const touched = {
   /** Texts that were given, taken back, handed in or marked. */
-  work: [...work, ...history, 'fit', 'library', 'text'],
+  work: [...work, ...levels, ...history, 'text'],
   /** Who is in which class, and what is kept of them. */
-  roster: [...roster, ...work, ...history, 'checks', 'check', 'transfers', 'goes-along', 'looks'],
+  roster: [...members, ...school, ...levels, ...work, ...history, 'checks', 'check'],
   /** A level: what it rests on, or what a person says. */
-  level: [...levels, ...history, 'marking', 'check', 'checks'],
+  level: [...levels, ...history, 'marking', 'check', 'checks', 'windows'],
   checks: [...levels, ...history, 'checks', 'check', 'windows'],
   goals: ['goals', 'class', 'reader', ...history],
   groups: ['class', 'reader', 'roster', ...history],
   lists: ['lists', 'class'],
   guardians: ['guardians', 'roster', 'mail'],
   /** Texts themselves: their words, their quizzes, their depths. */
-  texts: ['text', 'texts', 'library', 'library-facets', 'fit', 'class', 'decks', 'copies'],
+  texts: [...work, 'text', 'library', 'library-facets', 'fit', 'choosing', 'decks', 'copies'],
   staff: ['staff', 'colleagues', 'roster', 'school-classes', 'mail', ...history],
   transfers: ['transfers', 'school-readers', ...history],
   /** What the pages of a class hear of while readers work. */
   live: [...work, 'checks', 'check', 'windows'],
-} satisfies Record<string, readonly string[]>;
+} satisfies Record<string, Subjects>;
 
 export type Changed = keyof typeof touched;
 

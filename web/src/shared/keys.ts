@@ -95,3 +95,11 @@ export const keys = {
     signIns: ['sign-ins'] as const,
   },
 };
+
+/** What a key begins with: the subject it is about. */
+type SubjectOf<K> = K extends readonly [infer S extends string, ...unknown[]]
+  ? S
+  : K extends (...of: never[]) => infer Made
+    ? SubjectOf<Made>
+    : { [P in keyof K]: SubjectOf<K[P]> }[keyof K];
+export type Subject = SubjectOf<typeof keys>;

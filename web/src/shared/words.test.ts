@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import en from './en.json';
+import { ticketWords, type TicketState } from './ticketStates';
 import { t } from './words';
 
 const sources = Object.entries(
@@ -26,4 +27,11 @@ describe('the catalogue', () => {
     expect(t('Assigned to {{count}} readers', { count: 5 })).toBe('Assigned to 5 readers');
     expect(t('Pick up {{name}}', { name: 'O’Hara & <b>' })).toBe('Pick up O’Hara & <b>');
   });
+});
+
+it('a member of a closed set is no sentence', () => {
+  const state = 'UnderWay' as TicketState;
+  // @ts-expect-error It would be printed as the program spells it.
+  expect(t(state)).toBe('UnderWay');
+  expect(t(ticketWords[state])).toBe('under way');
 });

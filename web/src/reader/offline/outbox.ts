@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { api, headersOf, NoNetwork, ok, Problem, sendKept, type Api } from '../../shared/api';
+import { api, fromDevice, NoNetwork, ok, Problem, sendKept, type Api } from '../../shared/api';
 import { addressOf, methodOf, type Kind, type Params, type Said, type Sent } from './routes';
 import { deleteEntry, loadEntries, saveEntry, whose, type Entry } from './store';
 
@@ -45,7 +45,7 @@ export const keptAnswers = (ticketId: string) =>
       }),
   );
 
-const headers = () => headersOf({ workOf: whose(), sentAt: true });
+const headers = () => fromDevice(whose());
 const deliver = (k: Entry) => sendKept(k.method, k.path, k.body, headers());
 
 async function forget(k: Entry) {

@@ -180,7 +180,15 @@ export function Sea({
             ]
               .filter(Boolean)
               .join(' ');
-            const name = `${r.givenName} ${r.familyName}, ${fm(r.depth)} fm, ${r.levelSet ? t('set by a teacher') : `${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}`}${r.sixWeeks == null ? '' : `, ${signed(r.sixWeeks)} ${t('in six weeks')}`}${r.group ? `, ${t('group')} ${r.group}` : ''}`;
+            const name = [
+              `${r.givenName} ${r.familyName}`,
+              `${fm(r.depth)} fm`,
+              r.levelSet ? t('set by a teacher') : `${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}`,
+              r.sixWeeks != null && `${signed(r.sixWeeks)} ${t('in six weeks')}`,
+              r.group && `${t('group')} ${r.group}`,
+            ]
+              .filter(Boolean)
+              .join(', ');
             return (
               <g
                 key={r.id}

@@ -70,9 +70,7 @@ function Watched({ k }: { k: Check }) {
             <button
               className="btn"
               onClick={() =>
-                void ok(
-                  api.POST('/checks/{checkId}/discard', { params: { path: { checkId: k.id } }, body: { gone: true } }),
-                ).then(
+                void ok(api.POST('/checks/{checkId}/discard', { params, body: { gone: true } })).then(
                   (done) => {
                     toast.success(done.sentence, {
                       duration: 15_000,

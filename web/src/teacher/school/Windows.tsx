@@ -161,7 +161,10 @@ function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
     .map((s, i) =>
       s?.middle == null
         ? ''
-        : `${i === 0 ? t('now') : t('before')}: ${t('from {{a}} to {{b}}, middle {{m}}', { a: fm(s.low!), b: fm(s.high!), m: fm(s.middle) })}`,
+        : [
+            i === 0 ? t('now') : t('before'),
+            t('from {{a}} to {{b}}, middle {{m}}', { a: fm(s.low!), b: fm(s.high!), m: fm(s.middle) }),
+          ].join(': '),
     )
     .filter(Boolean)
     .join('; ');

@@ -1,18 +1,7 @@
+import type { Api } from '../../shared/api';
+
 /** A text as it is written: versions as one piece of Markdown each. A new one brings its ID, so that what is sent again is the same text. */
-export type TextForm = {
-  id?: string;
-  title: string;
-  kind: string;
-  topic: string;
-  fiction: boolean;
-  spelling: string;
-  blurb: string;
-  season: string;
-  mine: boolean;
-  note: string;
-  versions: { id: string | null; label: string; body: string }[];
-  words: { text: string; part: string; meaning: string; example: string }[];
-};
+export type TextForm = Omit<Api<'OwnTextRequest'>, 'revision'>;
 
 export const emptyText: TextForm = {
   title: '',
