@@ -26,7 +26,7 @@ internal static class Checks
             .Range(0, Bank)
             .Select(i => 66.0 * i / (Bank - 1))
             .Select(d => new CheckPassage(
-                Guid.NewGuid(),
+                VersionId.New(),
                 d,
                 [
                     .. Enumerable
@@ -75,7 +75,7 @@ internal static class Checks
         double typical,
         int words,
         Random random,
-        Func<DepthDistribution, IReadOnlySet<Guid>, CheckPassage?> next
+        Func<DepthDistribution, IReadOnlySet<VersionId>, CheckPassage?> next
     )
     {
         var known = DepthDistribution.Normal(typical, ReaderEstimator.PriorSd);
@@ -91,7 +91,7 @@ internal static class Checks
             var difficulty = QuestionDifficulty.Default(new(known.Mean), Guess, Strand.WordMeaning).Value;
             known.TimesAnswer(difficulty, Guess, Right(difficulty));
         }
-        var seen = new HashSet<Guid>();
+        var seen = new HashSet<VersionId>();
         var asked = 0;
         while (known.Estimate(default).Sd > Wanted && next(known, seen) is { } passage)
         {

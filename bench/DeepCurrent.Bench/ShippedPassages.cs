@@ -14,7 +14,7 @@ internal static class ShippedPassages
     private static IEnumerable<CheckPassage> Of(TextFolder text)
     {
         // Versions share the id of their text: who has read one has read it.
-        var id = Guid.NewGuid();
+        var id = VersionId.New();
         return text.Questions.Count(CheckItem.Asks) < FewestQuestions
             ? []
             : text.Versions.Select(v =>
@@ -26,7 +26,7 @@ internal static class ShippedPassages
                     depth.Value,
                     [
                         .. text
-                            .Questions.Select(q => CheckItem.Of(q, depth, sentences, v.Label, id))
+                            .Questions.Select(q => CheckItem.Of(q, depth, sentences, v.Label, id.Value))
                             .OfType<CheckItem>()
                             .Select(i => new PassageQuestion(i.Difficulty, i.Guess)),
                     ],

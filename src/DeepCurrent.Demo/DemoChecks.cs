@@ -21,7 +21,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
 
     /// <summary>A window that is over: everybody finished.</summary>
     public async Task Autumn(
-        Guid classId,
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         List<SimulatedReader> people,
@@ -56,7 +56,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     /// <summary>A window that has just begun: some have finished, some are in it, a few rushed, whoever tries the
     /// application has not begun.</summary>
     public async Task Winter(
-        Guid classId,
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         List<SimulatedReader> people,
@@ -94,8 +94,8 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
                 );
     }
 
-    private async Task<(LevelCheck Check, Dictionary<Guid, Guid> Sittings)> Give(
-        Guid classId,
+    private async Task<(LevelCheck Check, Dictionary<ReaderId, SittingId> Sittings)> Give(
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         string title,
@@ -105,7 +105,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         DateTimeOffset at
     )
     {
-        var id = Guid.CreateVersion7();
+        var id = CheckId.New();
         CheckAim[] aims = [new("class", classId.ToString())];
         var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
         await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "check-given", async (c, t) =>
@@ -146,7 +146,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     /// <param name="slow">Reads before answering; who does not has rushed.</param>
     private async Task Sit(
         LevelCheck check,
-        Guid sitting,
+        SittingId sitting,
         SimulatedReader p,
         YearCalendar year,
         DateTimeOffset at,
@@ -166,7 +166,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
                 .Items.Select(
                     (item, i) =>
                         new SentAnswer(
-                            Guid.CreateVersion7(),
+                            AnswerId.New(),
                             i,
                             p.AnswersCheck(item, dice) ? [.. item.Right.Take(item.Wanted)] : Wrong(item, sentences),
                             at.AddSeconds(12 * (i + 1)),

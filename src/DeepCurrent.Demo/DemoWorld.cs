@@ -71,7 +71,7 @@ public sealed class DemoWorld(
 
     private readonly Random random = new(Seed);
     private readonly DemoChecks windows = new(checks, sittings, changes, Chart);
-    private Guid tern;
+    private ClassId tern;
     private readonly UserNames userNames = new(new HashSet<string>());
 
     /// <param name="hash">Hashes a password.</param>
@@ -82,10 +82,10 @@ public sealed class DemoWorld(
         say("Demo world: the school and its year");
         var clock = new SchoolClock(TimeZone);
         var today = clock.DayOf(now);
-        var school = new School(Guid.CreateVersion7(), "Port Ellery School", TimeZone, 0.6, 0.7, 0.9, 15);
+        var school = new School(SchoolId.New(), "Port Ellery School", TimeZone, 0.6, 0.7, 0.9, 15);
         Adult Staff(string name, string userName, bool lead = false) =>
             new(
-                Guid.CreateVersion7(),
+                AdultId.New(),
                 school.Id,
                 name,
                 userName,
@@ -112,7 +112,7 @@ public sealed class DemoWorld(
         var from = 0;
         foreach (var (name, code, grade, size, teacher) in plan)
         {
-            var classId = Guid.CreateVersion7();
+            var classId = ClassId.New();
             if (code == ClassCode)
                 tern = classId;
             var people = await Enrol(
@@ -144,9 +144,9 @@ public sealed class DemoWorld(
         DateTimeOffset now
     )
     {
-        var school = new School(Guid.CreateVersion7(), "Skerry Point School", TimeZone, 0.6, 0.7, 0.9, 15);
+        var school = new School(SchoolId.New(), "Skerry Point School", TimeZone, 0.6, 0.7, 0.9, 15);
         var oona = new Adult(
-            Guid.CreateVersion7(),
+            AdultId.New(),
             school.Id,
             "Oona Takahashi",
             OtherLeadUserName,
@@ -159,7 +159,7 @@ public sealed class DemoWorld(
         await schools.Create(school, oona, year, now, onlyIfNone: false);
         await Enrol(
             school,
-            new(Guid.CreateVersion7(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false),
+            new(ClassId.New(), null, year.Id, "4 Eider", "EIDR57", null, null, Closed: false),
             year,
             oona,
             null,
@@ -174,15 +174,9 @@ public sealed class DemoWorld(
     {
         var today = clock.DayOf(now);
         var first = today.AddDays(-(((int)today.DayOfWeek + 6) % 7) - 7 * WeeksGone);
-        var id = Guid.CreateVersion7();
+        var id = YearId.New();
         Term Part(string name, int fromWeek, int weeks) =>
-            new(
-                Guid.CreateVersion7(),
-                id,
-                name,
-                first.AddDays(7 * fromWeek),
-                first.AddDays(7 * (fromWeek + weeks) - 3)
-            );
+            new(TermId.New(), id, name, first.AddDays(7 * fromWeek), first.AddDays(7 * (fromWeek + weeks) - 3));
         return new(
             id,
             "",
@@ -197,7 +191,7 @@ public sealed class DemoWorld(
     private async Task<List<SimulatedText>> Library(School school)
     {
         var library = new List<SimulatedText>();
-        foreach (var t in await texts.Some(null, school.Id, Guid.Empty, null))
+        foreach (var t in await texts.Some(null, school.Id, default, null))
             library.Add(new(t, await texts.Questions(t.Id)));
         return library;
     }
@@ -224,7 +218,7 @@ public sealed class DemoWorld(
             // Evenly spread quantiles, in mixed order, so that a class of any size looks like a class.
             var depth =
                 Chart.Typical(grade, 0).Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
-            var person = new SimulatedReader(Guid.CreateVersion7(), given, depth, random);
+            var person = new SimulatedReader(ReaderId.New(), given, depth, random);
             people.Add(person);
             var kind = SignInRules.KindFor(grade, school.PicturesTo, school.CodesTo);
             var secret = given == KnownReader ? string.Join(' ', KnownPictures) : SignInRules.NewSecret(kind, random);
@@ -247,27 +241,17 @@ public sealed class DemoWorld(
                     )
                 )
             );
-            enrolled.Add(
-                new(null, new Enrolment(Guid.CreateVersion7(), null, room.Id, person.Id, year.FirstDay, null))
-            );
+            enrolled.Add(new(null, new Enrolment(EnrolmentId.New(), null, room.Id, person.Id, year.FirstDay, null)));
             levels.Add(
                 new(
                     null,
-                    new StatedLevel(
-                        Guid.CreateVersion7(),
-                        person.Id,
-                        Math.Round(depth + 5 * Normal.Draw(random)),
-                        start
-                    )
+                    new StatedLevel(StatedLevelId.New(), person.Id, Math.Round(depth + 5 * Normal.Draw(random)), start)
                 )
             );
         }
-        List<Step<Teaching>> taught =
-        [
-            new(null, new Teaching(Guid.CreateVersion7(), room.Id, teacher.Id, Part.Teacher)),
-        ];
+        List<Step<Teaching>> taught = [new(null, new Teaching(TeachingId.New(), room.Id, teacher.Id, Part.Teacher))];
         if (assistant is not null)
-            taught.Add(new(null, new Teaching(Guid.CreateVersion7(), room.Id, assistant.Id, Part.Assistant)));
+            taught.Add(new(null, new Teaching(TeachingId.New(), room.Id, assistant.Id, Part.Assistant)));
         await roster.Apply(
             new([], [new(null, room)], added, taught, enrolled, levels),
             new(school.Id, room.Id, teacher.Id, $"Made {room.Name} with {names.Length} readers", start),
@@ -279,14 +263,14 @@ public sealed class DemoWorld(
     /// <summary>Somebody who follows one reader from home.</summary>
     private async Task Guardian(
         School school,
-        Guid readerId,
+        ReaderId readerId,
         Func<string, string> hash,
         Func<string, string> seal,
         DateTimeOffset now
     )
     {
         var lucia = new Adult(
-            Guid.CreateVersion7(),
+            AdultId.New(),
             school.Id,
             "Lucía Rivas",
             GuardianUserName,
@@ -302,7 +286,7 @@ public sealed class DemoWorld(
     }
 
     private async Task Live(
-        Guid classId,
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         List<SimulatedReader> people,
@@ -346,7 +330,7 @@ public sealed class DemoWorld(
     /// <summary>Each reader gets the unread text that fits best; those who get the same one share an assignment. This
     /// week's work is left in all its states.</summary>
     private async Task Assign(
-        Guid classId,
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         List<SimulatedReader> people,
@@ -371,11 +355,11 @@ public sealed class DemoWorld(
         foreach (var same in chosen)
         {
             var given = same.Select(x =>
-                    (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: Guid.CreateVersion7())
+                    (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: TicketId.New())
                 )
                 .ToList();
             var assignment = new NewAssignment(
-                Guid.CreateVersion7(),
+                AssignmentId.New(),
                 classId,
                 same.Key.Row.Id,
                 teacher.Id,
@@ -409,13 +393,13 @@ public sealed class DemoWorld(
         SimulatedReader reader,
         SimulatedText text,
         VersionHead version,
-        Guid ticketId,
+        TicketId ticketId,
         YearCalendar year,
         DateTimeOffset at,
         bool thisWeek,
         DateTimeOffset now,
         Adult teacher,
-        Guid classId
+        ClassId classId
     )
     {
         reader.Seen.Add(text.Row.Id);
@@ -428,13 +412,13 @@ public sealed class DemoWorld(
         var ticket = await tickets.Find(ticketId, reader.Id)
             ?? throw new InvalidOperationException("A ticket was given and is not there.");
         await tickets.Open(ticket, when, when);
-        await adults.SignedIn(reader.Id, reader: true, when);
+        await adults.SignedIn(reader.Id.Value, reader: true, when);
         var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);
         var pages = (await texts.Body(version.Id)).Pages.Count;
         for (var page = 0; page < pages; page++)
             await tickets.Spend(
                 ticket,
-                Guid.CreateVersion7(),
+                SpellId.New(),
                 page,
                 seconds / pages * (0.85 + 0.3 * random.NextDouble()),
                 when.AddSeconds(seconds * page / pages)
@@ -451,7 +435,7 @@ public sealed class DemoWorld(
                 await writer.Keep(
                     ticketId,
                     reader.Id,
-                    [new(Guid.CreateVersion7(), q.Id, _ => answer, clock, 9000 + random.Next(12000))],
+                    [new(AnswerId.New(), q.Id, _ => answer, clock, 9000 + random.Next(12000))],
                     clock
                 );
                 if (right)
@@ -498,7 +482,7 @@ public sealed class DemoWorld(
         var words = SpokenForms.Of(body);
         int? last = words.Count > 150 ? 119 : null;
         var sheet = SimulatedOral.Sheet(p, version.Depth, words, last, random);
-        var id = Guid.CreateVersion7();
+        var id = RecordId.New();
         await records.Begin(
             new(
                 id,
@@ -530,7 +514,7 @@ public sealed class DemoWorld(
     }
 
     private async Task SetGoals(
-        Guid classId,
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         List<SimulatedReader> people,
@@ -556,7 +540,7 @@ public sealed class DemoWorld(
     }
 
     private async Task Form(
-        Guid classId,
+        ClassId classId,
         YearCalendar year,
         Adult teacher,
         List<SimulatedReader> people,
@@ -576,7 +560,11 @@ public sealed class DemoWorld(
                     classId,
                     [
                         .. plan.Groups.Select(
-                            (g, i) => new NewGroup(GroupNames[i], [.. g.Readers.Select(r => Guid.Parse(r.Key))])
+                            (g, i) =>
+                                new NewGroup(
+                                    GroupNames[i],
+                                    [.. g.Readers.Select(r => ReaderId.From(Guid.Parse(r.Key)))]
+                                )
                         ),
                     ],
                     at

@@ -22,7 +22,7 @@ internal sealed class SimulatedReader
     private readonly double pace;
     private readonly Dictionary<Strand, double> strengths;
 
-    public SimulatedReader(Guid id, string name, double depth, Random random)
+    public SimulatedReader(ReaderId id, string name, double depth, Random random)
     {
         (Id, Name, Depth, this.random) = (id, name, depth, random);
         pace = 0.6 + 1.2 * random.NextDouble();
@@ -33,7 +33,7 @@ internal sealed class SimulatedReader
             strengths[Strand.Infer] -= 12;
     }
 
-    public Guid Id { get; }
+    public ReaderId Id { get; }
 
     public string Name { get; }
 
@@ -41,7 +41,7 @@ internal sealed class SimulatedReader
 
     public bool Hurries { get; }
 
-    public HashSet<Guid> Seen { get; } = [];
+    public HashSet<TextId> Seen { get; } = [];
 
     public double Rate => GoalRules.SilentRate(new(Depth), LevelChart.Default);
 

@@ -76,27 +76,28 @@ public sealed class AccessTests
     [Fact]
     public void A_reader_in_somebody_elses_class_cannot_be_touched_and_one_in_no_class_can()
     {
-        Guid mine = Guid.NewGuid(),
-            theirs = Guid.NewGuid(),
-            shared = Guid.NewGuid(),
-            held = Guid.NewGuid(),
-            free = Guid.NewGuid();
+        ClassId mine = ClassId.New(),
+            theirs = ClassId.New();
+        ReaderId shared = ReaderId.New(),
+            held = ReaderId.New(),
+            free = ReaderId.New();
         var today = new DateOnly(2026, 11, 27);
-        Enrolment In(Guid reader, Guid room, DateOnly? to = null) =>
-            new(Guid.NewGuid(), null, room, reader, today.AddDays(-30), to);
+        Enrolment In(ReaderId reader, ClassId room, DateOnly? to = null) =>
+            new(EnrolmentId.New(), null, room, reader, today.AddDays(-30), to);
         var now = new[] { In(shared, mine), In(shared, theirs), In(held, theirs), In(free, theirs, today.AddDays(-1)) };
-        Step<Enrolment> Into(Guid reader) => new(null, new Enrolment(Guid.NewGuid(), null, mine, reader, today, null));
+        Step<Enrolment> Into(ReaderId reader) =>
+            new(null, new Enrolment(EnrolmentId.New(), null, mine, reader, today, null));
         var change = ChangeSet.Nothing with
         {
             Enrolments = [Into(shared), Into(held), Into(free)],
-            Levels = [new(null, new StatedLevel(Guid.NewGuid(), held, 30, DateTimeOffset.UnixEpoch))],
+            Levels = [new(null, new StatedLevel(StatedLevelId.New(), held, 30, DateTimeOffset.UnixEpoch))],
         };
-        var missing = Consent.Missing(change, now, new HashSet<Guid> { mine });
+        var missing = Consent.Missing(change, now, new HashSet<ClassId> { mine });
         missing.ShouldBe([held]);
         Consent.TakenIn(change, missing).ShouldBe([held]);
         Consent.Without(change, missing).TouchedReaders().ShouldBe([shared, free], ignoreOrder: true);
         // Whoever is touched in any other way counts, too.
-        Consent.Missing(change with { Enrolments = [] }, now, new HashSet<Guid> { mine }).ShouldBe([held]);
+        Consent.Missing(change with { Enrolments = [] }, now, new HashSet<ClassId> { mine }).ShouldBe([held]);
     }
 
     [Fact]

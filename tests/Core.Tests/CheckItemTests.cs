@@ -29,7 +29,7 @@ public sealed class CheckItemTests
         string proof = "Its wheel waited for the tide."
     ) =>
         new(
-            Guid.NewGuid(),
+            QuestionId.New(),
             0,
             Strand.Infer,
             "Why did it stand still?",

@@ -9,14 +9,14 @@ namespace Core.Tests;
 /// <summary>What readers may choose for themselves, and how word decks are practised.</summary>
 public sealed class FreeChoiceTests
 {
-    private static readonly Guid School = Guid.NewGuid();
+    private static readonly SchoolId School = SchoolId.New();
     private static readonly ZoneCuts Cuts = new();
-    private static readonly HashSet<Guid> Nothing = [];
+    private static readonly HashSet<TextId> Nothing = [];
     private static readonly Dictionary<string, int> NoInterest = [];
 
     private static Card Text(string topic, bool fiction, params double[] depths) =>
         new(
-            Guid.NewGuid(),
+            TextId.New(),
             1,
             null,
             null,
@@ -33,13 +33,13 @@ public sealed class FreeChoiceTests
             6,
             HeardIn: [],
             [],
-            [.. depths.Select((d, i) => new CardVersion(Guid.NewGuid(), ((char)('a' + i)).ToString(), 200, d, 3))]
+            [.. depths.Select((d, i) => new CardVersion(VersionId.New(), ((char)('a' + i)).ToString(), 200, d, 3))]
         );
 
     private static IReadOnlyList<Offer> Offered(
         ChoiceRules rules,
         IEnumerable<Card> cards,
-        IReadOnlySet<Guid>? had = null,
+        IReadOnlySet<TextId>? had = null,
         IReadOnlyDictionary<string, int>? interests = null
     ) => FreeChoice.Offers(cards, School, new(30), Cuts, rules, had ?? Nothing, interests ?? NoInterest);
 
@@ -60,32 +60,32 @@ public sealed class FreeChoiceTests
                     had,
                     good with
                     {
-                        Id = Guid.NewGuid(),
+                        Id = TextId.New(),
                         Mine = true,
                         SchoolId = School,
                     },
                     good with
                     {
-                        Id = Guid.NewGuid(),
-                        SchoolId = Guid.NewGuid(),
+                        Id = TextId.New(),
+                        SchoolId = SchoolId.New(),
                     },
                     good with
                     {
-                        Id = Guid.NewGuid(),
+                        Id = TextId.New(),
                         Retired = true,
                     },
                     good with
                     {
-                        Id = Guid.NewGuid(),
+                        Id = TextId.New(),
                         Questions = 0,
                     },
                     good with
                     {
-                        Id = Guid.NewGuid(),
+                        Id = TextId.New(),
                         Versions = [],
                     },
                 ],
-                new HashSet<Guid> { had.Id }
+                new HashSet<TextId> { had.Id }
             )
             .Select(o => o.Card.Id)
             .ShouldBe([good.Id]);

@@ -9,11 +9,11 @@ namespace Core.Tests;
 /// <summary>Passages of level checks, and the norms of oral reading.</summary>
 public sealed class LevelCheckTests
 {
-    private static readonly HashSet<Guid> None = [];
+    private static readonly HashSet<VersionId> None = [];
 
     private static CheckPassage Passage(double depth, int given = 0, int questions = 8) =>
         new(
-            Guid.NewGuid(),
+            VersionId.New(),
             depth,
             [.. Enumerable.Range(0, questions).Select(q => new PassageQuestion(depth - 10 + q % 3, 0.25))],
             given
@@ -38,7 +38,7 @@ public sealed class LevelCheckTests
     {
         CheckPassage[] all = [Passage(20), Passage(38), Passage(60)];
         PassageChoice
-            .Next(DepthDistribution.Normal(30, 4), all, new HashSet<Guid> { all[1].Id }, new())!
+            .Next(DepthDistribution.Normal(30, 4), all, new HashSet<VersionId> { all[1].Id }, new())!
             .Id.ShouldBe(all[0].Id);
         PassageChoice.Next(DepthDistribution.Normal(30, 4), all, None, new(From: 50))!.Id.ShouldBe(all[2].Id);
         PassageChoice.Next(DepthDistribution.Normal(30, 4), all, None, new(From: 61)).ShouldBeNull();

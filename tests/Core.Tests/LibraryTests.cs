@@ -8,10 +8,10 @@ namespace Core.Tests;
 /// one would find.</summary>
 public sealed class LibraryTests
 {
-    private static readonly Guid School = Guid.Parse("00000000-0000-0000-0000-0000000000a1"),
-        Me = Guid.Parse("00000000-0000-0000-0000-0000000000b1"),
-        Colleague = Guid.Parse("00000000-0000-0000-0000-0000000000b2"),
-        OtherSchool = Guid.Parse("00000000-0000-0000-0000-0000000000a2");
+    private static readonly SchoolId School = new(new("00000000-0000-0000-0000-0000000000a1")),
+        OtherSchool = new(new("00000000-0000-0000-0000-0000000000a2"));
+    private static readonly AdultId Me = new(new("00000000-0000-0000-0000-0000000000b1")),
+        Colleague = new(new("00000000-0000-0000-0000-0000000000b2"));
 
     private static readonly Gen<Card> AnyCard = Gen.Select(
             Some.Of("story", "report", "poem"),
@@ -25,11 +25,11 @@ public sealed class LibraryTests
         .Select(
             (kind, topic, fiction, depths, questions, whose, id) =>
                 new Card(
-                    id,
+                    TextId.From(id),
                     Math.Abs(id.GetHashCode() % 100_000),
                     whose switch
                     {
-                        0 or 1 => null,
+                        0 or 1 => (SchoolId?)null,
                         4 => OtherSchool,
                         _ => School,
                     },
@@ -37,7 +37,7 @@ public sealed class LibraryTests
                     {
                         2 => Me,
                         3 => Colleague,
-                        _ => null,
+                        _ => (AdultId?)null,
                     },
                     Mine: questions == 1 && whose > 1,
                     Retired: false,
@@ -57,7 +57,7 @@ public sealed class LibraryTests
                     [
                         .. depths
                             .Order()
-                            .Select((d, i) => new CardVersion(Guid.NewGuid(), $"{i}", (int)(d * 5) + 60, d, 2)),
+                            .Select((d, i) => new CardVersion(VersionId.New(), $"{i}", (int)(d * 5) + 60, d, 2)),
                     ]
                 )
         );
@@ -70,8 +70,8 @@ public sealed class LibraryTests
         new(
             School,
             Me,
-            new Dictionary<Guid, int>(),
-            new Dictionary<Guid, int>(),
+            new Dictionary<TextId, int>(),
+            new Dictionary<TextId, int>(),
             [.. readers.Select(r => new Fathoms(r))],
             new ZoneCuts()
         );
@@ -178,7 +178,7 @@ public sealed class LibraryTests
     public void A_text_fits_whoever_has_a_version_within_reach()
     {
         var card = new Card(
-            Guid.NewGuid(),
+            TextId.New(),
             1,
             null,
             null,
@@ -195,7 +195,7 @@ public sealed class LibraryTests
             0,
             [],
             [],
-            [new(Guid.NewGuid(), "a", 100, 20, 2), new(Guid.NewGuid(), "b", 100, 45, 2)]
+            [new(VersionId.New(), "a", 100, 20, 2), new(VersionId.New(), "b", 100, 45, 2)]
         );
         var seventy = Enumerable.Range(0, 70).Select(i => 45.0).ToArray();
         new Shelf([card]).Search(new(), Asker(20, 45, 90, -10)).Rows.Single().Fits.ShouldBe(2);

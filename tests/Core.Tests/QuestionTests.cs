@@ -26,7 +26,7 @@ public sealed class QuestionTests
     private static Gen<T> Of<T>(params T[] values) => Gen.Int[0, values.Length - 1].Select(i => values[i]);
 
     private static Question Make(QuestionKind kind, params Choice[] choices) =>
-        new(Guid.NewGuid(), 0, Strand.Infer, "Why was it dark?", choices, Proof, kind);
+        new(QuestionId.New(), 0, Strand.Infer, "Why was it dark?", choices, Proof, kind);
 
     private static Choice Right(string text) => new(text, true, "Yes.");
 
@@ -189,7 +189,7 @@ public sealed class QuestionTests
 
     [Fact]
     public void Things_are_shown_mixed_but_always_the_same_way() =>
-        Gen.Select(Gen.Guid, Gen.Guid, Gen.Int[2, 9])
+        Gen.Select(Gen.Guid, Gen.Guid.Select(QuestionId.From), Gen.Int[2, 9])
             .Sample(
                 (ticket, question, n) =>
                 {
@@ -205,7 +205,7 @@ public sealed class QuestionTests
     {
         var times = Enumerable
             .Range(0, 6000)
-            .Select(i => string.Join("", Scoring.Shuffled(new Guid(i, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10), Guid.Empty, 3)))
+            .Select(i => string.Join("", Scoring.Shuffled(new Guid(i, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10), default, 3)))
             .CountBy(x => x)
             .ToDictionary();
         times.Count.ShouldBe(5);

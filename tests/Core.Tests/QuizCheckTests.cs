@@ -18,7 +18,7 @@ public sealed class QuizCheckTests
 
     private static Question Ask(string stem, params (string Text, bool Right)[] choices) =>
         new(
-            Guid.NewGuid(),
+            QuestionId.New(),
             0,
             Strand.Infer,
             stem,
@@ -162,7 +162,7 @@ public sealed class QuizCheckTests
     {
         Stops(
                 new(
-                    Guid.Empty,
+                    default,
                     0,
                     Strand.Retrieve,
                     "Put in order?",
@@ -174,7 +174,7 @@ public sealed class QuizCheckTests
             .ShouldContain(f => f.Contains("three things"));
         Stops(
                 new(
-                    Guid.Empty,
+                    default,
                     0,
                     Strand.Retrieve,
                     "Put in order?",
@@ -186,7 +186,7 @@ public sealed class QuizCheckTests
             .ShouldContain(f => f.Contains("empty choice"));
         Stops(
                 new(
-                    Guid.Empty,
+                    default,
                     0,
                     Strand.Retrieve,
                     "Match?",
@@ -196,19 +196,9 @@ public sealed class QuizCheckTests
                 )
             )
             .ShouldContain(f => f.Contains("pairs"));
-        Stops(
-                new(
-                    Guid.Empty,
-                    0,
-                    Strand.Retrieve,
-                    "Where?",
-                    [],
-                    new Dictionary<string, string>(),
-                    QuestionKind.Sentence
-                )
-            )
+        Stops(new(default, 0, Strand.Retrieve, "Where?", [], new Dictionary<string, string>(), QuestionKind.Sentence))
             .ShouldContain(f => f.Contains("sentence that is to be picked"));
-        Stops(new(Guid.Empty, 0, Strand.Retrieve, "Why?", [], Good.Proofs, QuestionKind.Long))
+        Stops(new(default, 0, Strand.Retrieve, "Why?", [], Good.Proofs, QuestionKind.Long))
             .ShouldContain(f => f.Contains("rubric"));
         Stops(Good with { Kind = QuestionKind.Multiple })
             .ShouldContain(f => f.Contains("two right choices and one wrong"));

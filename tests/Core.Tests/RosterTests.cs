@@ -7,7 +7,7 @@ namespace Core.Tests;
 /// <summary>A school small enough to read and a source that says anything at all about it.</summary>
 internal static class SomeSchool
 {
-    public static readonly Guid Year = new("00000000-0000-0000-0000-0000000000aa");
+    public static readonly YearId Year = new(new("00000000-0000-0000-0000-0000000000aa"));
     public static readonly DateOnly Today = new(2026, 11, 23);
     public static readonly DateTimeOffset Now = new(2026, 11, 23, 9, 0, 0, TimeSpan.Zero);
 
@@ -35,10 +35,10 @@ internal static class SomeSchool
         );
     }
 
-    public static ListFrame Frame(Guid classId) =>
-        new(classId, new Dictionary<string, Guid>(), 4, LevelLabels.InFathoms, LevelChart.Default, Today, Now);
+    public static ListFrame Frame(ClassId classId) =>
+        new(classId, new Dictionary<string, ClassId>(), 4, LevelLabels.InFathoms, LevelChart.Default, Today, Now);
 
-    public static SourceFrame Source => new(Year, Today, LevelChart.Default, new HashSet<Guid>());
+    public static SourceFrame Source => new(Year, Today, LevelChart.Default, new HashSet<AdultId>());
 
     private static readonly Gen<string> Id = Gen.Int[0, 12].Select(i => $"s{i}");
     private static readonly Gen<DateOnly?> Day = Gen.Int[-40, 40]
@@ -114,8 +114,8 @@ internal static class SomeSchool
     public static (RosterState State, RosterClass Room, RosterClass Other) Two()
     {
         var state = new RosterState();
-        RosterClass room = new(Guid.NewGuid(), null, Year, "4 Tern", "TERN46", null, null, false),
-            other = new(Guid.NewGuid(), null, Year, "4 Gull", "GULL46", null, null, false);
+        RosterClass room = new(ClassId.New(), null, Year, "4 Tern", "TERN46", null, null, false),
+            other = new(ClassId.New(), null, Year, "4 Gull", "GULL46", null, null, false);
         state.Apply(ChangeSet.Nothing with { Classes = [new(null, room), new(null, other)] });
         return (state, room, other);
     }
@@ -296,7 +296,7 @@ public sealed class SourceReconcilerTests
     {
         var state = new RosterState();
         var typed = new RosterReader(
-            Guid.NewGuid(),
+            ReaderId.New(),
             null,
             "r1",
             "Test",
@@ -325,7 +325,7 @@ public sealed class SourceReconcilerTests
     {
         var state = After(File(SourceScope.Whole, ["r1"], [("e1", "c1", "r1")]));
         var hand = new RosterReader(
-            Guid.NewGuid(),
+            ReaderId.New(),
             null,
             "By",
             "Hand",
@@ -343,7 +343,10 @@ public sealed class SourceReconcilerTests
             ChangeSet.Nothing with
             {
                 Readers = [new(null, hand)],
-                Enrolments = [new(null, new Enrolment(Guid.NewGuid(), null, room.Id, hand.Id, SomeSchool.Today, null))],
+                Enrolments =
+                [
+                    new(null, new Enrolment(EnrolmentId.New(), null, room.Id, hand.Id, SomeSchool.Today, null)),
+                ],
             }
         );
         SourceReconciler
@@ -365,11 +368,11 @@ public sealed class ListReconcilerTests
         string family,
         string? grade = null,
         string? level = null,
-        Guid? sameAs = null,
+        ReaderId? sameAs = null,
         string? id = null
     ) => new(line, id, given, family, grade, level, null, null, null, sameAs);
 
-    private static ListResult Run(RosterState state, Guid classId, params ListRow[] rows) =>
+    private static ListResult Run(RosterState state, ClassId classId, params ListRow[] rows) =>
         ListReconciler.Reconcile(state, rows, SomeSchool.Frame(classId), SomeSchool.Makers(state));
 
     private static readonly Gen<ListRow[]> AnyRows = Gen.Select(
@@ -382,7 +385,9 @@ public sealed class ListReconcilerTests
         .Select((given, family, grade, level, answer) => (given, family, grade, level, answer))
         .Array[0, 14]
         .Select(rows =>
-            rows.Select((r, i) => Row(i + 1, r.given, r.family, r.grade, r.level, r.answer == 1 ? Guid.Empty : null))
+            rows.Select(
+                    (r, i) => Row(i + 1, r.given, r.family, r.grade, r.level, r.answer == 1 ? default(ReaderId) : null)
+                )
                 .ToArray()
         );
 
@@ -460,7 +465,7 @@ public sealed class ListReconcilerTests
         var same = Run(state, room.Id, Row(1, "Ana", "Cruz", sameAs: asked.Rows[0].Twins[0].ReaderId));
         same.Rows[0].Fate.ShouldBe(RowFate.Joins);
         same.Change.Readers.ShouldBeEmpty();
-        Run(state, room.Id, Row(1, "Ana", "Cruz", sameAs: Guid.Empty)).Rows[0].Fate.ShouldBe(RowFate.New);
+        Run(state, room.Id, Row(1, "Ana", "Cruz", sameAs: default(ReaderId))).Rows[0].Fate.ShouldBe(RowFate.New);
     }
 
     [Theory]

@@ -9,11 +9,11 @@ namespace Core.Tests;
 /// <summary>Moves within a year, and the step from one year to the next.</summary>
 public sealed class RosterYearTests
 {
-    private static readonly Guid Next = new("00000000-0000-0000-0000-0000000000bb");
+    private static readonly YearId Next = new(new("00000000-0000-0000-0000-0000000000bb"));
 
     private static RosterReader Reader(int i, int grade, bool left = false) =>
         new(
-            Guid.NewGuid(),
+            ReaderId.New(),
             null,
             $"R{i}",
             "",
@@ -39,8 +39,7 @@ public sealed class RosterYearTests
         var readers = grades.Select((g, i) => Reader(i, g)).ToList();
         var rooms = closed
             .Select(
-                (c, i) =>
-                    new RosterClass(Guid.NewGuid(), null, SomeSchool.Year, $"{i + 3} Room", $"C{i}", null, null, c)
+                (c, i) => new RosterClass(ClassId.New(), null, SomeSchool.Year, $"{i + 3} Room", $"C{i}", null, null, c)
             )
             .ToList();
         var stays =
@@ -50,7 +49,7 @@ public sealed class RosterYearTests
                     .Select(p => (R: readers[p.Reader % readers.Count], C: rooms[p.Class % rooms.Count], p.Ended))
                     .DistinctBy(p => (p.R.Id, p.C.Id))
                     .Select(p => new Enrolment(
-                        Guid.NewGuid(),
+                        EnrolmentId.New(),
                         null,
                         p.C.Id,
                         p.R.Id,
@@ -66,7 +65,7 @@ public sealed class RosterYearTests
                 [
                     .. rooms.Select(c => new Step<Teaching>(
                         null,
-                        new Teaching(Guid.NewGuid(), c.Id, Guid.NewGuid(), Part.Teacher)
+                        new Teaching(TeachingId.New(), c.Id, AdultId.New(), Part.Teacher)
                     )),
                 ],
                 [.. stays.Select(e => new Step<Enrolment>(null, e))],
@@ -128,9 +127,9 @@ public sealed class RosterYearTests
             .Sample(
                 (state, keep) =>
                 {
-                    Dictionary<Guid, RosterReader> readers = new(state.Readers);
-                    Dictionary<Guid, Enrolment> enrolments = new(state.Enrolments);
-                    Dictionary<Guid, RosterClass> classes = new(state.Classes);
+                    Dictionary<ReaderId, RosterReader> readers = new(state.Readers);
+                    Dictionary<EnrolmentId, Enrolment> enrolments = new(state.Enrolments);
+                    Dictionary<ClassId, RosterClass> classes = new(state.Classes);
                     var plan = RollOver.Plan(state, Frame(keep), SomeSchool.Makers(state));
                     state.Apply(plan);
                     state.Apply(plan.Inverse());
@@ -169,7 +168,7 @@ public sealed class RosterYearTests
                     open.ClassId,
                     to.Id,
                     SomeSchool.Today,
-                    Guid.NewGuid
+                    EnrolmentId.New
                 );
                 state.Apply(change);
                 state
@@ -184,7 +183,7 @@ public sealed class RosterYearTests
     public void Who_comes_back_is_no_longer_gone()
     {
         var gone = Reader(1, 4, left: true);
-        var change = RosterMoves.Enrol([gone], [], Guid.NewGuid(), SomeSchool.Today, Guid.NewGuid);
+        var change = RosterMoves.Enrol([gone], [], ClassId.New(), SomeSchool.Today, EnrolmentId.New);
         change.Readers.Single().After!.Left.ShouldBeFalse();
         change.Enrolments.Count.ShouldBe(1);
     }

@@ -65,7 +65,7 @@ public sealed class QtiTests
                 };
                 var proofs = new Dictionary<string, string> { ["all"] = Lines[right] };
                 return new Question(
-                    Guid.Empty,
+                    default,
                     0,
                     strand,
                     stem + "?",
@@ -121,7 +121,7 @@ public sealed class QtiTests
     public void Versions_keep_their_own_proofs_and_places()
     {
         var q = new Question(
-            Guid.Empty,
+            default,
             0,
             Strand.Infer,
             "Why?",

@@ -292,12 +292,12 @@ public sealed class TableTests
 
 public sealed class OneRosterTests
 {
-    private static readonly Guid Year = Guid.NewGuid();
+    private static readonly YearId Year = YearId.New();
     private static readonly DateOnly Today = new(2026, 11, 23);
     private static readonly OneRosterSchool School = new(
-        Guid.NewGuid(),
+        SchoolId.New(),
         "School, with \"commas\"",
-        [(Year, "Year", Today.AddDays(-80), Today.AddDays(200))]
+        [(Year.Value, "Year", Today.AddDays(-80), Today.AddDays(200))]
     );
 
     private static Makers Makers()
@@ -349,7 +349,7 @@ public sealed class OneRosterTests
             .Select(
                 (x, i) =>
                     new RosterReader(
-                        Guid.NewGuid(),
+                        ReaderId.New(),
                         x.Source ? $"r{i}" : null,
                         x.Given,
                         x.Family,
@@ -368,7 +368,7 @@ public sealed class OneRosterTests
             .Select(
                 (x, i) =>
                     new RosterClass(
-                        Guid.NewGuid(),
+                        ClassId.New(),
                         x.Source ? $"c{i}" : null,
                         Year,
                         x.Name,
@@ -381,7 +381,7 @@ public sealed class OneRosterTests
             .ToList();
         var a = adults
             .Select(
-                (x, i) => new RosterAdult(Guid.NewGuid(), null, Names.Tidy(x.Name), $"adult{i}", null, x.Lead, false)
+                (x, i) => new RosterAdult(AdultId.New(), null, Names.Tidy(x.Name), $"adult{i}", null, x.Lead, false)
             )
             .ToList();
         var e =
@@ -390,7 +390,7 @@ public sealed class OneRosterTests
                 : links
                     .DistinctBy(l => (l.Item1 % r.Count, l.Item2 % c.Count))
                     .Select(l => new Enrolment(
-                        Guid.NewGuid(),
+                        EnrolmentId.New(),
                         null,
                         c[l.Item2 % c.Count].Id,
                         r[l.Item1 % r.Count].Id,
@@ -398,7 +398,8 @@ public sealed class OneRosterTests
                         r[l.Item1 % r.Count].Left || c[l.Item2 % c.Count].Closed ? Today : null
                     ))
                     .ToList();
-        var t = a.Select((x, i) => new Teaching(Guid.NewGuid(), c[i % c.Count].Id, x.Id, Parts.Given[i % 3])).ToList();
+        var t = a.Select((x, i) => new Teaching(TeachingId.New(), c[i % c.Count].Id, x.Id, Parts.Given[i % 3]))
+            .ToList();
         state.Apply(
             new(
                 [.. a.Select(x => new Step<RosterAdult>(null, x))],

@@ -133,7 +133,7 @@ public sealed class TextFileTests
     public void A_package_of_questions_brings_its_text_along()
     {
         var q = new Question(
-            Guid.Empty,
+            default,
             0,
             Strand.Infer,
             "Why?",

@@ -70,7 +70,7 @@ public sealed class AccessTests(Harness harness)
         var tickets = (await ana.Get($"/api/assignments/{assignment}"))["tickets"]!.AsArray();
         var adults = harness.Services.GetRequiredService<AdultStore>();
         var lead = (await adults.Find("ana"))!;
-        var import = Guid.NewGuid();
+        var import = ImportId.New();
         await harness
             .Services.GetRequiredService<ImportStore>()
             .Add(import, lead.SchoolId, lead.Id, "A file", [0], DateTimeOffset.UtcNow);

@@ -27,12 +27,12 @@ public sealed class DataTests(Harness harness)
         where T : notnull => harness.Services.GetRequiredService<T>();
 
     /// <summary>A reader made beneath the web, with a prior ten weeks ago.</summary>
-    private async Task<(Guid Id, YearCalendar Year)> Reader()
+    private async Task<(ReaderId Id, YearCalendar Year)> Reader()
     {
         var ana = (await Get<AdultStore>().Find("ana"))!;
         var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
         var room = await harness.Room(await harness.Teacher("ana"), 0);
-        var id = Guid.NewGuid();
+        var id = ReaderId.New();
         var reader = new RosterReader(
             id,
             null,
@@ -50,28 +50,34 @@ public sealed class DataTests(Harness harness)
         var steps = ChangeSet.Nothing with
         {
             Readers = [new(null, reader)],
-            Enrolments = [new(null, new Enrolment(Guid.NewGuid(), null, Guid.Parse(room.Id), id, Harness.Today, null))],
+            Enrolments =
+            [
+                new(
+                    null,
+                    new Enrolment(EnrolmentId.New(), null, ClassId.From(Guid.Parse(room.Id)), id, Harness.Today, null)
+                ),
+            ],
         };
         await Get<RosterWriter>()
             .Apply(
                 steps,
-                new(ana.SchoolId, Guid.Parse(room.Id), ana.Id, "Late evidence", Start),
+                new(ana.SchoolId, ClassId.From(Guid.Parse(room.Id)), ana.Id, "Late evidence", Start),
                 new(LevelChart.Default, year)
             );
         await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
         await using var prior = new NpgsqlCommand("update reader set prior_mean = 30 where id = $1", c)
         {
-            Parameters = { new() { Value = id } },
+            Parameters = { new() { Value = id.Value } },
         };
         await prior.ExecuteNonQueryAsync();
         return (id, year);
     }
 
     private static EvidenceRow Level(int day, double value) =>
-        EvidenceRow.Level(Guid.NewGuid(), Start.AddDays(day), value, 4);
+        EvidenceRow.Level(EvidenceId.New(), Start.AddDays(day), value, 4);
 
     private static EvidenceRow Record(int day, double text, int errors) =>
-        EvidenceRow.RunningRecord(Guid.NewGuid(), Start.AddDays(day), text, 120, errors);
+        EvidenceRow.RunningRecord(EvidenceId.New(), Start.AddDays(day), text, 120, errors);
 
     [Theory]
     [InlineData("teacher", Part.Teacher)]
@@ -97,7 +103,7 @@ public sealed class DataTests(Harness harness)
             var (id, year) = await Reader();
             DepthEstimate last = null!;
             foreach (var p in order)
-                last = await keeper.Add(id, p with { Id = Guid.NewGuid() }, null, year, LevelChart.Default, now);
+                last = await keeper.Add(id, p with { Id = EvidenceId.New() }, null, year, LevelChart.Default, now);
             (await keeper.Days(id)).Count.ShouldBe(3);
             return last;
         }
@@ -143,7 +149,7 @@ public sealed class DataTests(Harness harness)
                 .Range(1, 8)
                 .Select(i => Get<DepthKeeper>().Add(id, Level(i, 30 + i), null, year, LevelChart.Default, now))
         );
-        var kept = (await Get<ReaderStore>().Find(id, (await Get<AdultStore>().Find("ana"))!.SchoolId, Guid.Empty))!;
+        var kept = (await Get<ReaderStore>().Find(id, (await Get<AdultStore>().Find("ana"))!.SchoolId, default))!;
         var all = ReaderEstimator
             .Run(
                 new(new(30), 8, Start),

@@ -20,7 +20,7 @@ public sealed class DoorTests(Harness harness)
         var userName = name ?? $"staff-{Guid.NewGuid():N}"[..14];
         await adults.Add(
             new(
-                Guid.NewGuid(),
+                AdultId.New(),
                 ana.SchoolId,
                 userName,
                 userName,

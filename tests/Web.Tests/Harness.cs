@@ -97,13 +97,13 @@ public sealed class Harness : IAsyncLifetime
         var adults = Services.GetRequiredService<AdultStore>();
         var ana = (await adults.Find("ana"))!;
         var secrets = Services.GetRequiredService<Secrets>();
-        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password)));
-        await adults.Add(new(Guid.NewGuid(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password)));
-        var hill = new School(Guid.NewGuid(), "Hill School", "Europe/London", .6, .7, .9, 15);
+        await adults.Add(new(AdultId.New(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password)));
+        await adults.Add(new(AdultId.New(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password)));
+        var hill = new School(SchoolId.New(), "Hill School", "Europe/London", .6, .7, .9, 15);
         await schools.Create(
             hill,
-            new(Guid.NewGuid(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true),
-            new(Guid.NewGuid(), "", Today.AddDays(-80), Today.AddDays(220), [], [], new(hill.TimeZone)),
+            new(AdultId.New(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true),
+            new(YearId.New(), "", Today.AddDays(-80), Today.AddDays(220), [], [], new(hill.TimeZone)),
             DateTimeOffset.UtcNow,
             onlyIfNone: false
         );
@@ -152,11 +152,11 @@ public sealed class Harness : IAsyncLifetime
     }
 
     /// <summary>A school with a lead who is signed in.</summary>
-    public async Task<(Person Lead, Guid SchoolId, string UserName)> OwnSchool()
+    public async Task<(Person Lead, SchoolId SchoolId, string UserName)> OwnSchool()
     {
         var userName = $"lead-{Guid.NewGuid():N}";
-        var school = new School(Guid.NewGuid(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
-        var yearId = Guid.NewGuid();
+        var school = new School(SchoolId.New(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
+        var yearId = YearId.New();
         DateOnly first = Today.AddDays(-80),
             last = Today.AddDays(220);
         await Services
@@ -164,7 +164,7 @@ public sealed class Harness : IAsyncLifetime
             .Create(
                 school,
                 new(
-                    Guid.NewGuid(),
+                    AdultId.New(),
                     school.Id,
                     "Lea",
                     userName,
@@ -224,7 +224,7 @@ public sealed class Harness : IAsyncLifetime
         ).EnsureSuccessStatusCode();
         var code = await Services
             .GetRequiredService<GuardianStore>()
-            .Open([Guid.Parse(readerId)], DateTimeOffset.UtcNow);
+            .Open([ReaderId.From(Guid.Parse(readerId))], DateTimeOffset.UtcNow);
         var address = mail ?? $"{Guid.NewGuid():N}@example.org";
         var person = new Person(this);
         (

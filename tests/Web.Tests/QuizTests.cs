@@ -92,7 +92,12 @@ public sealed class QuizTests(Harness harness)
             ),
         ];
 
-    private static async Task<(string Id, JsonNode Key)> Written(Person who, object[]? questions = null)
+    internal static async Task<(string Id, JsonNode Key)> Written(
+        Person who,
+        object[]? questions = null,
+        bool fiction = true,
+        bool mine = false
+    )
     {
         var text = new
         {
@@ -100,11 +105,11 @@ public sealed class QuizTests(Harness harness)
             title = "A lamp with a quiz",
             kind = "story",
             topic = "Sea",
-            fiction = true,
+            fiction,
             spelling = "British",
             blurb = "",
             season = "",
-            mine = false,
+            mine,
             versions = new[]
             {
                 new
@@ -278,7 +283,7 @@ public sealed class QuizTests(Harness harness)
         await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
         var evidence = await harness
             .Services.GetRequiredService<DepthKeeper>()
-            .Evidence(Guid.Parse(room.Readers[0].Id));
+            .Evidence(ReaderId.From(Guid.Parse(room.Readers[0].Id)));
         evidence
             .Where(e => e.Kind is EvidenceKind.Answer)
             .OrderBy(e => e.At)

@@ -361,6 +361,30 @@ public sealed class RunningRecordTests(Harness harness)
     }
 
     [Fact]
+    public async Task A_recording_of_a_text_of_the_teachers_own_is_retold_by_what_kind_of_text_it_is()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var (text, _) = await QuizTests.Written(ana, fiction: false, mine: true);
+        var wanted = new
+        {
+            readerIds = room.Readers.Select(r => r.Id),
+            textId = text,
+            attempts = 1,
+            skipGiven = false,
+            directions = "",
+            aloud = true,
+        };
+        var given = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", wanted));
+        var ticket = (string)(await ana.Get($"/api/assignments/{given["assignmentId"]}"))["tickets"]![0]!["id"]!;
+        var id = Guid.NewGuid();
+        var reader = await harness.Reader(room, 0);
+        await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/recording/{id}?seconds=9", Wave));
+        var record = await ana.Get($"/api/readers/{room.Readers[0].Id}/records/{id}");
+        record["parts"]!.AsArray().Select(p => (string)p!).ShouldBe(DeepCurrent.Core.OralReading.Retelling.Parts(fiction: false));
+    }
+
+    [Fact]
     public async Task A_reader_records_a_text_given_to_be_read_aloud_and_the_teacher_finds_it()
     {
         var ana = await harness.Teacher("ana");

@@ -432,7 +432,7 @@ public sealed class SchoolTests(Harness harness)
             .Open(
                 (
                     await Get<DeepCurrent.Data.Guardians.GuardianStore>()
-                        .Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow)
+                        .Open([ReaderId.From(Guid.Parse(room.Readers[0].Id))], DateTimeOffset.UtcNow)
                 )[0].Secret
             );
         (
@@ -504,7 +504,7 @@ public sealed class SchoolTests(Harness harness)
             .Open(
                 (
                     await Get<DeepCurrent.Data.Guardians.GuardianStore>()
-                        .Open([Guid.Parse(room.Readers[0].Id)], DateTimeOffset.UtcNow)
+                        .Open([ReaderId.From(Guid.Parse(room.Readers[0].Id))], DateTimeOffset.UtcNow)
                 )[0].Secret
             );
         var mail = $"{Guid.NewGuid():N}@example.org";

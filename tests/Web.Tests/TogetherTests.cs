@@ -68,25 +68,27 @@ public sealed class TogetherTests(Harness harness)
             .ToList();
         foreach (var s in mine)
         {
-            await sessions.Begin(s.Id, s.Owner.Id, reader: false, "a device", now);
+            await sessions.Begin(s.Id, s.Owner.Id.Value, reader: false, "a device", now);
             if (s.Ended)
-                await sessions.End(s.Id, s.Owner.Id, now);
+                await sessions.End(s.Id, s.Owner.Id.Value, now);
         }
         var found = await Task.WhenAll(
-            mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: false, now.AddHours(-1)))
+            mine.Select(s => sessions.Find(s.Id, s.Owner.Id.Value, reader: false, now.AddHours(-1)))
         );
         found.Select(f => f?.Lead).ShouldBe(mine.Select(s => s.Ended ? (bool?)null : s.Owner == ana));
         found.ShouldAllBe(f => f == null || f.Post == Post.Teacher);
         (
             await Task.WhenAll(
-                mine.Select(s => sessions.Find(s.Id, s.Owner == ana ? ben.Id : ana.Id, reader: false, now.AddHours(-1)))
+                mine.Select(s =>
+                    sessions.Find(s.Id, s.Owner == ana ? ben.Id.Value : ana.Id.Value, reader: false, now.AddHours(-1))
+                )
             )
         ).ShouldAllBe(f => f == null, "a session is its owner's alone");
         (
-            await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: true, now.AddHours(-1))))
+            await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id.Value, reader: true, now.AddHours(-1))))
         ).ShouldAllBe(f => f == null);
         (
-            await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id, reader: false, now.AddHours(1))))
+            await Task.WhenAll(mine.Select(s => sessions.Find(s.Id, s.Owner.Id.Value, reader: false, now.AddHours(1))))
         ).ShouldAllBe(f => f == null, "idle too long");
     }
 }

@@ -309,7 +309,7 @@ public sealed class UndoTests(Harness harness)
                 }
             )
         ).EnsureSuccessStatusCode();
-        var import = Guid.NewGuid();
+        var import = ImportId.New();
         await harness
             .Services.GetRequiredService<DeepCurrent.Data.Imports.ImportStore>()
             .Add(
@@ -329,7 +329,7 @@ public sealed class UndoTests(Harness harness)
             (await Rows<long>($"select count(*) from {x.Table} where {x.Column} = $1", Guid.Parse(gone)))[0]
                 .ShouldBe(0, x.Table);
         (await ana.Get($"/api/classes/{other.Id}/list/draft"))["rows"]!.AsArray().Count.ShouldBe(2);
-        (await Rows<long>("select count(*) from import where id = $1", import))[0].ShouldBe(1);
+        (await Rows<long>("select count(*) from import where id = $1", import.Value))[0].ShouldBe(1);
         await ana.Get($"/api/readers/{stays}");
     }
 

@@ -56,7 +56,7 @@ public sealed record CheckPlan(
     int MostPassages,
     double SureAt,
     bool APartADay,
-    IReadOnlyList<Guid> Form
+    IReadOnlyList<VersionId> Form
 )
 {
     /// <summary>Questions asked in the two word parts.</summary>

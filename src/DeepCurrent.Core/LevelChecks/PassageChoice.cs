@@ -10,7 +10,7 @@ public readonly record struct PassageQuestion(double Difficulty, double Guess);
 
 /// <summary>A passage that a level check may give.</summary>
 /// <param name="Given">How often it has been given, to whomever; near-equal passages take turns by it.</param>
-public sealed record CheckPassage(Guid Id, double Depth, IReadOnlyList<PassageQuestion> Questions, int Given);
+public sealed record CheckPassage(VersionId Id, double Depth, IReadOnlyList<PassageQuestion> Questions, int Given);
 
 /// <summary>The teacher's limits of a level check.</summary>
 /// <param name="From">No passage shallower than this, fm.</param>
@@ -58,7 +58,7 @@ public static class PassageChoice
     public static CheckPassage? Next(
         DepthDistribution known,
         IEnumerable<CheckPassage> passages,
-        IReadOnlySet<Guid> seen,
+        IReadOnlySet<VersionId> seen,
         CheckLimits limits
     )
     {

@@ -3,7 +3,7 @@ namespace DeepCurrent.Core.Library;
 /// <summary>One version of a text as the library knows it.</summary>
 /// <param name="Depth">The depth that counts, in fathoms: stated by a person, else from readers' answers and formulas
 /// together.</param>
-public sealed record CardVersion(Guid Id, string Label, int Words, double Depth, double DepthError);
+public sealed record CardVersion(VersionId Id, string Label, int Words, double Depth, double DepthError);
 
 /// <summary>One text as the library knows it: enough to find it, and to say whom it fits.</summary>
 /// <param name="Number">A small number of its own, by which a search names it.</param>
@@ -13,10 +13,10 @@ public sealed record CardVersion(Guid Id, string Label, int Words, double Depth,
 /// <param name="HeardIn">Schools that have a reading of one of its versions, as sound.</param>
 /// <param name="Patterns">Letter–sound patterns of its shallowest version, where that is for early readers.</param>
 public sealed record Card(
-    Guid Id,
+    TextId Id,
     int Number,
-    Guid? SchoolId,
-    Guid? OwnerId,
+    SchoolId? SchoolId,
+    AdultId? OwnerId,
     bool Mine,
     bool Retired,
     string Title,
@@ -28,12 +28,12 @@ public sealed record Card(
     DateTimeOffset ChangedAt,
     int Questions,
     int Deck,
-    IReadOnlyList<Guid> HeardIn,
+    IReadOnlyList<SchoolId> HeardIn,
     IReadOnlyList<string> Patterns,
     IReadOnlyList<CardVersion> Versions
 )
 {
     /// <summary>Whether somebody of a school sees it.</summary>
-    public bool SeenBy(Guid schoolId, Guid adultId) =>
+    public bool SeenBy(SchoolId schoolId, AdultId adultId) =>
         SchoolId is null || (SchoolId == schoolId && (!Mine || OwnerId == adultId));
 }

@@ -63,14 +63,14 @@ internal sealed class Codes
     public ulong[] Pattern { get; }
     public uint[] Band { get; }
     public double[] Shallowest { get; }
-    public Guid?[] School { get; }
+    public SchoolId?[] School { get; }
     public bool[] Fiction { get; }
     public bool[] Retired { get; }
     public byte[] Has { get; }
-    public IReadOnlyList<Guid>[] HeardIn { get; }
+    public IReadOnlyList<SchoolId>[] HeardIn { get; }
 
     /// <summary>What a text has, for somebody of a school: sound belongs to schools.</summary>
-    public uint HasFor(Guid schoolId, int i) =>
+    public uint HasFor(SchoolId schoolId, int i) =>
         HeardIn[i].Count > 0 && HeardIn[i].Contains(schoolId) ? (uint)(Has[i] | Audio) : Has[i];
 
     /// <summary>Where each card's versions begin in the three lists of versions that follow.</summary>

@@ -41,11 +41,11 @@ public static class FreeChoice
     /// first; so that the first few are about different things.</returns>
     public static IReadOnlyList<Offer> Offers(
         IEnumerable<Card> cards,
-        Guid schoolId,
+        SchoolId schoolId,
         Fathoms reader,
         ZoneCuts cuts,
         ChoiceRules rules,
-        IReadOnlySet<Guid> had,
+        IReadOnlySet<TextId> had,
         IReadOnlyDictionary<string, int> interests
     )
     {

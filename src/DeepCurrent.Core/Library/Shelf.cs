@@ -10,7 +10,7 @@ public sealed class Shelf
     // In order of title, so that a card's place settles what is otherwise alike.
     private readonly Card[] cards;
     private readonly Codes codes;
-    private readonly Dictionary<Guid, int> places;
+    private readonly Dictionary<TextId, int> places;
     private readonly int[] placeOfNumber;
 
     public Shelf(IEnumerable<Card> cards)

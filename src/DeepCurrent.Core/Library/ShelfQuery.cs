@@ -58,10 +58,10 @@ public sealed record ShelfQuery(
 /// <param name="Used">Texts the school has given, with how many times.</param>
 /// <param name="Readers">Depths of the readers the texts are for, in fathoms.</param>
 public sealed record ShelfAsker(
-    Guid SchoolId,
-    Guid AdultId,
-    IReadOnlyDictionary<Guid, int> ReadHere,
-    IReadOnlyDictionary<Guid, int> Used,
+    SchoolId SchoolId,
+    AdultId AdultId,
+    IReadOnlyDictionary<TextId, int> ReadHere,
+    IReadOnlyDictionary<TextId, int> Used,
     IReadOnlyList<Fathoms> Readers,
     ZoneCuts Cuts
 );

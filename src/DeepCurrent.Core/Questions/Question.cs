@@ -56,7 +56,7 @@ public sealed record Rubric(IReadOnlyList<string> Marks, IReadOnlyList<string> S
 /// or "all". Null for a question of the quiz.</param>
 /// <param name="Rubric">Of written answers only.</param>
 public sealed record Question(
-    Guid Id,
+    QuestionId Id,
     int Position,
     Strand Strand,
     string Stem,

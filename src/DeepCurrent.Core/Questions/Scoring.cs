@@ -118,14 +118,14 @@ public static class Scoring
     /// for one ticket and question, and never the right one.</summary>
     /// <param name="ticket">Whose copy it is.</param>
     /// <returns>For each place, what is shown there.</returns>
-    public static int[] Shuffled(Guid ticket, Guid question, int count)
+    public static int[] Shuffled(Guid ticket, QuestionId question, int count)
     {
         var order = Enumerable.Range(0, count).ToArray();
         if (count < 2)
             return order;
         Span<byte> bytes = stackalloc byte[32];
         ticket.TryWriteBytes(bytes);
-        question.TryWriteBytes(bytes[16..]);
+        question.Value.TryWriteBytes(bytes[16..]);
         var state = 0x9E3779B97F4A7C15UL;
         foreach (var b in bytes)
             state = (state ^ b) * 0x100000001B3UL;

@@ -9,10 +9,10 @@ public static class Consent
     /// <param name="change">What is to be done.</param>
     /// <param name="enrolments">Where the readers it touches are now, in classes that are open.</param>
     /// <param name="own">Classes in which the asker may change the roster.</param>
-    public static IReadOnlySet<Guid> Missing(
+    public static IReadOnlySet<ReaderId> Missing(
         ChangeSet change,
         IEnumerable<Enrolment> enrolments,
-        IReadOnlySet<Guid> own
+        IReadOnlySet<ClassId> own
     )
     {
         var touched = change.TouchedReaders();
@@ -25,18 +25,18 @@ public static class Consent
     }
 
     /// <summary>The same change without anything that touches some readers.</summary>
-    public static ChangeSet Without(ChangeSet change, IReadOnlySet<Guid> readers) =>
+    public static ChangeSet Without(ChangeSet change, IReadOnlySet<ReaderId> readers) =>
         readers.Count == 0
             ? change
             : change with
             {
-                Readers = [.. change.Readers.Where(s => !readers.Contains(s.Id))],
-                Enrolments = [.. change.Enrolments.Where(s => !readers.Contains((s.After ?? s.Before)!.ReaderId))],
-                Levels = [.. change.Levels.Where(s => !readers.Contains((s.After ?? s.Before)!.ReaderId))],
+                Readers = [.. change.Readers.Where(s => !readers.Contains(s.Thing.Id))],
+                Enrolments = [.. change.Enrolments.Where(s => !readers.Contains(s.Thing.ReaderId))],
+                Levels = [.. change.Levels.Where(s => !readers.Contains(s.Thing.ReaderId))],
             };
 
     /// <summary>Of some readers, those whom a change takes into a class.</summary>
-    public static IReadOnlyList<Guid> TakenIn(ChangeSet change, IReadOnlySet<Guid> readers) =>
+    public static IReadOnlyList<ReaderId> TakenIn(ChangeSet change, IReadOnlySet<ReaderId> readers) =>
         [
             .. change
                 .Enrolments.Where(s =>

@@ -16,7 +16,7 @@ public sealed record ListRow(
     string? Class,
     string? GuardianMail,
     string? HomeLanguage,
-    Guid? SameAs = null
+    ReaderId? SameAs = null
 );
 
 /// <summary>What becomes of a row.</summary>
@@ -33,12 +33,12 @@ public enum RowFate
 
 /// <summary>Somebody who may be the child a row means.</summary>
 /// <param name="Where">The classes they are in now, in words.</param>
-public sealed record Twin(Guid ReaderId, string Name, int Grade, string Where);
+public sealed record Twin(ReaderId ReaderId, string Name, int Grade, string Where);
 
 public sealed record RowResult(
     int Line,
     RowFate Fate,
-    Guid? ReaderId,
+    ReaderId? ReaderId,
     IReadOnlyList<RowProblem> Problems,
     IReadOnlyList<Twin> Twins
 );
@@ -52,8 +52,8 @@ public sealed record ListResult(ChangeSet Change, IReadOnlyList<RowResult> Rows)
 /// <param name="UsualGrade">Grade for rows without one.</param>
 /// <param name="LevelSystem">The label system bare numbers in the level column are in.</param>
 public sealed record ListFrame(
-    Guid ClassId,
-    IReadOnlyDictionary<string, Guid> OwnClasses,
+    ClassId ClassId,
+    IReadOnlyDictionary<string, ClassId> OwnClasses,
     int UsualGrade,
     string LevelSystem,
     LevelChart Chart,
@@ -72,9 +72,12 @@ public sealed class ListMeaning(IReadOnlyList<ListRow> rows)
     [
         .. rows.Where(r => !string.IsNullOrWhiteSpace(r.SourceId)).Select(r => r.SourceId!.Trim()),
     ];
-    private readonly HashSet<Guid> answers = [.. rows.Where(r => r.SameAs is not null).Select(r => r.SameAs!.Value)];
+    private readonly HashSet<ReaderId> answers =
+    [
+        .. rows.Where(r => r.SameAs is not null).Select(r => r.SameAs!.Value),
+    ];
 
-    public bool Holds(Guid id, string? sourceId, string givenName, string familyName) =>
+    public bool Holds(ReaderId id, string? sourceId, string givenName, string familyName) =>
         answers.Contains(id)
         || (sourceId is not null && sources.Contains(sourceId))
         || names.Contains(Names.Key(givenName, familyName));
@@ -104,10 +107,10 @@ public static class ListReconciler
 
     private sealed class Run(RosterState state, ListFrame frame, Makers makers)
     {
-        private readonly Draft<RosterReader> readers = new(state.Readers);
-        private readonly Draft<Enrolment> enrolments = new(state.Enrolments);
+        private readonly Draft<ReaderId, RosterReader> readers = new(state.Readers);
+        private readonly Draft<EnrolmentId, Enrolment> enrolments = new(state.Enrolments);
         private readonly List<Step<StatedLevel>> levels = [];
-        private readonly Dictionary<string, Guid> bySource = state
+        private readonly Dictionary<string, ReaderId> bySource = state
             .Readers.Values.Where(r => r.SourceId is not null)
             .GroupBy(r => r.SourceId!)
             .Where(g => g.Count() == 1)
@@ -115,12 +118,12 @@ public static class ListReconciler
         private readonly ILookup<string, RosterReader> byName = state.Readers.Values.ToLookup(r =>
             Names.Key(r.GivenName, r.FamilyName)
         );
-        private readonly ILookup<Guid, Enrolment> open = state
+        private readonly ILookup<ReaderId, Enrolment> open = state
             .Enrolments.Values.Where(e => e.To is null)
             .ToLookup(e => e.ReaderId);
-        private readonly ILookup<Guid, double> stated = state.Levels.Values.ToLookup(l => l.ReaderId, l => l.Value);
-        private readonly HashSet<(Guid Reader, Guid Class)> joined = [];
-        private readonly HashSet<Guid> spoken = [];
+        private readonly ILookup<ReaderId, double> stated = state.Levels.Values.ToLookup(l => l.ReaderId, l => l.Value);
+        private readonly HashSet<(ReaderId Reader, ClassId Class)> joined = [];
+        private readonly HashSet<ReaderId> spoken = [];
         private readonly HashSet<string> named = [];
 
         public ListResult All(IReadOnlyList<ListRow> rows)
@@ -220,7 +223,7 @@ public static class ListReconciler
                 : Change(row, known, given, family, grade, level, classId.Value, problems);
         }
 
-        private Guid? ClassOf(ListRow row, Action<string, string?, string, bool> say)
+        private ClassId? ClassOf(ListRow row, Action<string, string?, string, bool> say)
         {
             if (string.IsNullOrWhiteSpace(row.Class))
                 return frame.ClassId;
@@ -230,7 +233,7 @@ public static class ListReconciler
             return null;
         }
 
-        private RosterReader? Known(ListRow row, string key, Guid classId, out IReadOnlyList<Twin> twins)
+        private RosterReader? Known(ListRow row, string key, ClassId classId, out IReadOnlyList<Twin> twins)
         {
             twins = [];
             if (
@@ -239,7 +242,7 @@ public static class ListReconciler
             )
                 return Take(bySourceId);
             if (row.SameAs is { } answer)
-                return answer == Guid.Empty ? Unclaimed(key, classId)
+                return answer == default ? Unclaimed(key, classId)
                     : state.Readers.ContainsKey(answer) ? Take(answer)
                     : null;
             if (Unclaimed(key, classId) is { } here)
@@ -254,7 +257,7 @@ public static class ListReconciler
         }
 
         /// <summary>A reader of this name who is in the class already and whom no row above has meant.</summary>
-        private RosterReader? Unclaimed(string key, Guid classId) =>
+        private RosterReader? Unclaimed(string key, ClassId classId) =>
             byName[key]
                 .Where(r => !spoken.Contains(r.Id) && open[r.Id].Any(e => e.ClassId == classId))
                 .OrderBy(r => r.UserName, StringComparer.Ordinal)
@@ -263,7 +266,7 @@ public static class ListReconciler
                 ? Take(found.Id)
                 : null;
 
-        private RosterReader Take(Guid id)
+        private RosterReader Take(ReaderId id)
         {
             spoken.Add(id);
             return readers.Find(id)!;
@@ -287,14 +290,14 @@ public static class ListReconciler
             string family,
             int? grade,
             Fathoms? level,
-            Guid classId,
+            ClassId classId,
             List<RowProblem> problems
         )
         {
             var known = grade ?? frame.UsualGrade;
             var (kind, secret) = makers.Secret(known);
             var reader = new RosterReader(
-                makers.NewId(),
+                makers.New<ReaderId>(),
                 Text(row.SourceId),
                 given,
                 family,
@@ -324,7 +327,7 @@ public static class ListReconciler
             string family,
             int? grade,
             Fathoms? level,
-            Guid classId,
+            ClassId classId,
             List<RowProblem> problems
         )
         {
@@ -356,16 +359,18 @@ public static class ListReconciler
             );
         }
 
-        private bool Enrol(Guid readerId, Guid classId)
+        private bool Enrol(ReaderId readerId, ClassId classId)
         {
             if (open[readerId].Any(e => e.ClassId == classId) || !joined.Add((readerId, classId)))
                 return false;
-            enrolments.Put(new(makers.NewId(), null, classId, readerId, frame.Today, null));
+            enrolments.Put(new(makers.New<EnrolmentId>(), null, classId, readerId, frame.Today, null));
             return true;
         }
 
-        private void State(Guid readerId, Fathoms level) =>
-            levels.Add(new(null, new StatedLevel(makers.NewId(), readerId, Math.Round(level.Value, 2), frame.Now)));
+        private void State(ReaderId readerId, Fathoms level) =>
+            levels.Add(
+                new(null, new StatedLevel(makers.New<StatedLevelId>(), readerId, Math.Round(level.Value, 2), frame.Now))
+            );
 
         private static string? Text(string? value) => Names.Tidy(value) is { Length: > 0 } text ? text : null;
     }

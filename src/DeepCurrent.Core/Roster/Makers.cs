@@ -2,7 +2,7 @@ namespace DeepCurrent.Core.Roster;
 
 /// <summary>What a roster change needs from outside: ids, names that are free, secrets, codes. Given by the caller, so
 /// that the rules stay without chance or clock.</summary>
-/// <param name="NewId">A new id.</param>
+/// <param name="NewId">What a new id is made of.</param>
 /// <param name="ReaderName">A free user name for a reader, from given and family name.</param>
 /// <param name="AdultName">A free user name for an adult, from the name that is wanted.</param>
 /// <param name="Secret">Kind and enciphered secret for a reader of a grade.</param>
@@ -13,7 +13,11 @@ public sealed record Makers(
     Func<string, string> AdultName,
     Func<int, (SecretKind Kind, string Secret)> Secret,
     Func<string> ClassCode
-);
+)
+{
+    public T New<T>()
+        where T : struct, IId<T> => T.From(NewId());
+}
 
 /// <summary>Where a row stands: the file, and its line in it (the heading is line 1).</summary>
 public readonly record struct RowPlace(string File, int Line);

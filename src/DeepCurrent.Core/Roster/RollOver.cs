@@ -7,8 +7,8 @@ namespace DeepCurrent.Core.Roster;
 /// <param name="KeepClasses">Classes go up together, with their teachers; otherwise they end and readers wait without a
 /// class.</param>
 public sealed record RollOverFrame(
-    Guid OldYearId,
-    Guid NewYearId,
+    YearId OldYearId,
+    YearId NewYearId,
     DateOnly LastDay,
     DateOnly FirstDay,
     bool KeepClasses
@@ -40,12 +40,12 @@ public static class RollOver
                 r.Grade >= Grades.Highest ? r with { Left = true } : r with { Grade = r.Grade + 1 }
             ))
             .ToList();
-        var leaving = readers.Where(s => s.After!.Left).Select(s => s.Id).ToHashSet();
+        var leaving = readers.Where(s => s.After!.Left).Select(s => s.Thing.Id).ToHashSet();
         var next = frame.KeepClasses
             ? old.ToDictionary(
                 c => c.Id,
                 c => new RosterClass(
-                    makers.NewId(),
+                    makers.New<ClassId>(),
                     null,
                     frame.NewYearId,
                     Up(c.Name),
@@ -71,7 +71,7 @@ public static class RollOver
                     .OrderBy(t => t.Id)
                     .Select(t => new Step<Teaching>(
                         null,
-                        new Teaching(makers.NewId(), next[t.ClassId].Id, t.AdultId, t.Role)
+                        new Teaching(makers.New<TeachingId>(), next[t.ClassId].Id, t.AdultId, t.Role)
                     )),
             ],
             Enrolments =
@@ -86,7 +86,14 @@ public static class RollOver
                 .. open.Where(e => next.ContainsKey(e.ClassId) && !leaving.Contains(e.ReaderId))
                     .Select(e => new Step<Enrolment>(
                         null,
-                        new Enrolment(makers.NewId(), null, next[e.ClassId].Id, e.ReaderId, frame.FirstDay, null)
+                        new Enrolment(
+                            makers.New<EnrolmentId>(),
+                            null,
+                            next[e.ClassId].Id,
+                            e.ReaderId,
+                            frame.FirstDay,
+                            null
+                        )
                     )),
             ],
         };

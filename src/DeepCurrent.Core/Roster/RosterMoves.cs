@@ -8,9 +8,9 @@ public static class RosterMoves
     public static ChangeSet Enrol(
         IReadOnlyList<RosterReader> readers,
         IReadOnlyList<Enrolment> enrolments,
-        Guid classId,
+        ClassId classId,
         DateOnly today,
-        Func<Guid> newId
+        Func<EnrolmentId> newId
     ) =>
         ChangeSet.Nothing with
         {
@@ -39,10 +39,10 @@ public static class RosterMoves
     public static ChangeSet Move(
         IReadOnlyList<RosterReader> readers,
         IReadOnlyList<Enrolment> enrolments,
-        Guid from,
-        Guid to,
+        ClassId from,
+        ClassId to,
         DateOnly today,
-        Func<Guid> newId
+        Func<EnrolmentId> newId
     ) =>
         ChangeSet.Nothing with
         {
@@ -55,11 +55,11 @@ public static class RosterMoves
 
     // Whoever comes back on the day they left goes on as if they had stayed.
     private static Step<Enrolment> Into(
-        Guid readerId,
+        ReaderId readerId,
         IReadOnlyList<Enrolment> enrolments,
-        Guid classId,
+        ClassId classId,
         DateOnly today,
-        Func<Guid> newId
+        Func<EnrolmentId> newId
     ) =>
         enrolments.FirstOrDefault(e => e.ReaderId == readerId && e.ClassId == classId && e.To == today) is { } ended
             ? new(ended, ended with { To = null })

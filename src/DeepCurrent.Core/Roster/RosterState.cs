@@ -3,12 +3,12 @@ namespace DeepCurrent.Core.Roster;
 /// <summary>A school's roster at one moment, by id.</summary>
 public sealed class RosterState
 {
-    public Dictionary<Guid, RosterAdult> Adults { get; } = [];
-    public Dictionary<Guid, RosterClass> Classes { get; } = [];
-    public Dictionary<Guid, RosterReader> Readers { get; } = [];
-    public Dictionary<Guid, Teaching> Teachings { get; } = [];
-    public Dictionary<Guid, Enrolment> Enrolments { get; } = [];
-    public Dictionary<Guid, StatedLevel> Levels { get; } = [];
+    public Dictionary<AdultId, RosterAdult> Adults { get; } = [];
+    public Dictionary<ClassId, RosterClass> Classes { get; } = [];
+    public Dictionary<ReaderId, RosterReader> Readers { get; } = [];
+    public Dictionary<TeachingId, Teaching> Teachings { get; } = [];
+    public Dictionary<EnrolmentId, Enrolment> Enrolments { get; } = [];
+    public Dictionary<StatedLevelId, StatedLevel> Levels { get; } = [];
 
     /// <summary>Does a change.</summary>
     /// <exception cref="InvalidOperationException">Something is not as the change found it.</exception>
@@ -22,29 +22,31 @@ public sealed class RosterState
         Apply(Levels, change.Levels);
     }
 
-    private static void Apply<T>(Dictionary<Guid, T> things, IReadOnlyList<Step<T>> steps)
-        where T : class, IRosterThing
+    private static void Apply<TId, T>(Dictionary<TId, T> things, IReadOnlyList<Step<T>> steps)
+        where TId : struct, IId<TId>
+        where T : class, IRosterThing<TId>
     {
         foreach (var step in steps)
         {
-            if (!Equals(things.GetValueOrDefault(step.Id), step.Before))
-                throw new InvalidOperationException($"{typeof(T).Name} {step.Id} is not as it was found.");
+            if (!Equals(things.GetValueOrDefault(step.Thing.Id), step.Before))
+                throw new InvalidOperationException($"{typeof(T).Name} {step.Thing.Id} is not as it was found.");
             if (step.After is null)
-                things.Remove(step.Id);
+                things.Remove(step.Thing.Id);
             else
-                things[step.Id] = step.After;
+                things[step.Thing.Id] = step.After;
         }
     }
 }
 
 /// <summary>Collects steps while a roster is gone through; a thing that ends as it began leaves no step.</summary>
-internal sealed class Draft<T>(IReadOnlyDictionary<Guid, T> before)
-    where T : class, IRosterThing
+internal sealed class Draft<TId, T>(IReadOnlyDictionary<TId, T> before)
+    where TId : struct, IId<TId>
+    where T : class, IRosterThing<TId>
 {
-    private readonly Dictionary<Guid, T?> after = [];
-    private readonly List<Guid> order = [];
+    private readonly Dictionary<TId, T?> after = [];
+    private readonly List<TId> order = [];
 
-    public T? Find(Guid id) => after.TryGetValue(id, out var changed) ? changed : before.GetValueOrDefault(id);
+    public T? Find(TId id) => after.TryGetValue(id, out var changed) ? changed : before.GetValueOrDefault(id);
 
     public void Put(T thing)
     {

@@ -2,19 +2,20 @@ namespace DeepCurrent.Core.Roster;
 
 /// <summary>Which thing here a source means by an id. Sources are kept apart: the same id from another source is
 /// another thing, unless it also bears the same name.</summary>
-internal sealed class SourceIds<T>
-    where T : class, ISourcedThing
+internal sealed class SourceIds<TId, T>
+    where TId : struct, IId<TId>
+    where T : class, ISourcedThing, IRosterThing<TId>
 {
     private readonly string? source;
-    private readonly IReadOnlyDictionary<Guid, T> things;
+    private readonly IReadOnlyDictionary<TId, T> things;
     private readonly Dictionary<string, T> own = [],
         anybodys = [];
     private readonly ILookup<string, T> others;
-    private readonly Dictionary<string, Guid> said = [];
+    private readonly Dictionary<string, TId> said = [];
 
     /// <param name="source">The source that is heard; null for a roster this school wrote out, where each id is the one
     /// it was written with.</param>
-    public SourceIds(IReadOnlyDictionary<Guid, T> things, string? source)
+    public SourceIds(IReadOnlyDictionary<TId, T> things, string? source)
     {
         (this.things, this.source) = (things, source);
         foreach (var thing in things.Values.Where(t => t.SourceId is not null))
@@ -31,21 +32,21 @@ internal sealed class SourceIds<T>
 
     /// <summary>What an id stood for before this file was heard.</summary>
     /// <param name="same">Whether a thing of another source that has the same id is what the row is about.</param>
-    public Guid? Before(string id, Func<T, bool> same)
+    public TId? Before(string id, Func<T, bool> same)
     {
         if (own.TryGetValue(id, out var mine) || anybodys.TryGetValue(id, out mine))
             return mine.Id;
         // What has no id of a source goes by its own, so that a roster written out here reads back in without a change.
-        if (Guid.TryParseExact(id, "D", out var itself) && things.ContainsKey(itself))
-            return itself;
+        if (Guid.TryParseExact(id, "D", out var itself) && things.ContainsKey(TId.From(itself)))
+            return TId.From(itself);
         return others[id].FirstOrDefault(same)?.Id;
     }
 
     /// <summary>What an id stands for now: what this file has said of it, or what it stood for.</summary>
-    public Guid? Now(string id) => said.TryGetValue(id, out var found) ? found : Before(id, _ => false);
+    public TId? Now(string id) => said.TryGetValue(id, out var found) ? found : Before(id, _ => false);
 
     /// <summary>Notes what a row was about.</summary>
-    public void Say(string id, Guid thing) => said[id] = thing;
+    public void Say(string id, TId thing) => said[id] = thing;
 
     public bool Said(string id) => said.ContainsKey(id);
 

@@ -14,20 +14,22 @@ public static class SourceReconciler
 
     private sealed class Run(RosterState state, SourceRoster source, SourceFrame frame, Makers makers)
     {
-        private readonly Draft<RosterAdult> adults = new(state.Adults);
-        private readonly Draft<RosterClass> classes = new(state.Classes);
-        private readonly Draft<RosterReader> readers = new(state.Readers);
-        private readonly Draft<Teaching> teachings = new(state.Teachings);
-        private readonly Draft<Enrolment> enrolments = new(state.Enrolments);
+        private readonly Draft<AdultId, RosterAdult> adults = new(state.Adults);
+        private readonly Draft<ClassId, RosterClass> classes = new(state.Classes);
+        private readonly Draft<ReaderId, RosterReader> readers = new(state.Readers);
+        private readonly Draft<TeachingId, Teaching> teachings = new(state.Teachings);
+        private readonly Draft<EnrolmentId, Enrolment> enrolments = new(state.Enrolments);
         private readonly List<RowProblem> problems = [.. source.Problems];
         private readonly HeldRows held = new(source.Held);
 
-        private readonly SourceIds<RosterAdult> adultIds = new(state.Adults, source.Source);
-        private readonly SourceIds<RosterClass> classIds = new(state.Classes, source.Source);
-        private readonly SourceIds<RosterReader> readerIds = new(state.Readers, source.Source);
-        private readonly SourceIds<Enrolment> enrolmentIds = new(state.Enrolments, source.Source);
+        private readonly SourceIds<AdultId, RosterAdult> adultIds = new(state.Adults, source.Source);
+        private readonly SourceIds<ClassId, RosterClass> classIds = new(state.Classes, source.Source);
+        private readonly SourceIds<ReaderId, RosterReader> readerIds = new(state.Readers, source.Source);
+        private readonly SourceIds<EnrolmentId, Enrolment> enrolmentIds = new(state.Enrolments, source.Source);
         private readonly Dictionary<string, int?> classGrades = [];
-        private readonly HashSet<Guid> said = [];
+        private readonly HashSet<AdultId> saidAdults = [];
+        private readonly HashSet<ClassId> saidClasses = [];
+        private readonly HashSet<ReaderId> saidReaders = [];
         private int linked,
             otherMail;
 
@@ -76,7 +78,7 @@ public static class SourceReconciler
                 var (key, from) = classIds.Key(row.SourceId, known);
                 var next = known is null
                     ? new RosterClass(
-                        makers.NewId(),
+                        makers.New<ClassId>(),
                         key,
                         frame.YearId,
                         row.Name,
@@ -97,7 +99,7 @@ public static class SourceReconciler
                     };
                 classes.Put(next);
                 classIds.Say(row.SourceId, next.Id);
-                said.Add(next.Id);
+                saidClasses.Add(next.Id);
             }
             if (source.Classes != SourceScope.Whole)
                 return;
@@ -106,7 +108,7 @@ public static class SourceReconciler
                     !c.Closed
                     && classIds.Owns(c)
                     && c.YearId == frame.YearId
-                    && !said.Contains(c.Id)
+                    && !saidClasses.Contains(c.Id)
                     && !held.HasClass(c.SourceId!, c.Name)
                 )
             )
@@ -154,7 +156,7 @@ public static class SourceReconciler
                 if (
                     known is null
                     && row.Mail is not null
-                    && free[row.Mail.ToLowerInvariant()].Where(a => !said.Contains(a.Id)).ToList() is [var one]
+                    && free[row.Mail.ToLowerInvariant()].Where(a => !saidAdults.Contains(a.Id)).ToList() is [var one]
                 )
                 {
                     known = one;
@@ -163,7 +165,7 @@ public static class SourceReconciler
                 var (key, from) = adultIds.Key(row.SourceId, known);
                 var next = known is null
                     ? new RosterAdult(
-                        makers.NewId(),
+                        makers.New<AdultId>(),
                         key,
                         row.Name,
                         makers.AdultName(row.UserName ?? row.Mail ?? row.Name),
@@ -182,7 +184,7 @@ public static class SourceReconciler
                     };
                 adults.Put(next);
                 adultIds.Say(row.SourceId, next.Id);
-                said.Add(next.Id);
+                saidAdults.Add(next.Id);
             }
             if (source.Users != SourceScope.Whole)
                 return;
@@ -190,7 +192,7 @@ public static class SourceReconciler
                 var a in state.Adults.Values.Where(a =>
                     !a.Left
                     && adultIds.Owns(a)
-                    && !said.Contains(a.Id)
+                    && !saidAdults.Contains(a.Id)
                     && !frame.Keeps.Contains(a.Id)
                     && !held.HasUser(a.SourceId!, NameOf(a))
                 )
@@ -218,7 +220,7 @@ public static class SourceReconciler
                     continue;
                 if (
                     known is null
-                    && free[Names.Key(row.GivenName, row.FamilyName)].Where(r => !said.Contains(r.Id)).ToList()
+                    && free[Names.Key(row.GivenName, row.FamilyName)].Where(r => !saidReaders.Contains(r.Id)).ToList()
                         is [var one]
                     && (Grades.Parse(row.Grade, frame.Chart) ?? one.Grade) == one.Grade
                 )
@@ -245,7 +247,7 @@ public static class SourceReconciler
                 var next = known is null ? Added(row, grade.Value) : Changed(row, known, grade.Value);
                 readers.Put(next);
                 readerIds.Say(row.SourceId, next.Id);
-                said.Add(next.Id);
+                saidReaders.Add(next.Id);
             }
             if (source.Users != SourceScope.Whole)
                 return;
@@ -253,7 +255,7 @@ public static class SourceReconciler
                 var r in state.Readers.Values.Where(r =>
                     !r.Left
                     && readerIds.Owns(r)
-                    && !said.Contains(r.Id)
+                    && !saidReaders.Contains(r.Id)
                     && !held.HasUser(r.SourceId!, Names.Key(r.GivenName, r.FamilyName))
                 )
             )
@@ -265,7 +267,7 @@ public static class SourceReconciler
             var (kind, secret) = makers.Secret(grade);
             var (key, from) = readerIds.Key(row.SourceId, null);
             return new(
-                makers.NewId(),
+                makers.New<ReaderId>(),
                 key,
                 row.GivenName,
                 row.FamilyName,
@@ -310,7 +312,7 @@ public static class SourceReconciler
                 .ToDictionary(g => g.Key, g => g.First().Id);
             var taught = state.Teachings.Values.ToDictionary(t => (t.ClassId, t.AdultId));
             var seen = new Dictionary<string, RowPlace>();
-            var kept = new HashSet<Guid>();
+            var kept = new HashSet<EnrolmentId>();
             // Those that are known come first: only then is it certain which stays are still open for a new id to take
             // over.
             foreach (
@@ -340,7 +342,7 @@ public static class SourceReconciler
                     var known = taught.GetValueOrDefault((classId, adultId));
                     // A teacher who was made a co-teacher here stays one.
                     var next =
-                        known is null ? new Teaching(makers.NewId(), classId, adultId, role)
+                        known is null ? new Teaching(makers.New<TeachingId>(), classId, adultId, role)
                         : known.Role is Part.CoTeacher && role is Part.Teacher ? known
                         : known with { Role = role };
                     taught[(classId, adultId)] = next;
@@ -359,7 +361,7 @@ public static class SourceReconciler
 
         /// <summary>The class an enrolment is in. A whole file must hold what it refers to; one of changes may lean on
         /// what is here.</summary>
-        private Guid? ClassOf(SourceEnrolment row)
+        private ClassId? ClassOf(SourceEnrolment row)
         {
             if (
                 classIds.Now(row.ClassId) is { } id
@@ -374,8 +376,9 @@ public static class SourceReconciler
             return null;
         }
 
-        private Guid? UserOf<T>(SourceEnrolment row, SourceIds<T> ids, string what)
-            where T : class, ISourcedThing
+        private TId? UserOf<TId, T>(SourceEnrolment row, SourceIds<TId, T> ids, string what)
+            where TId : struct, IId<TId>
+            where T : class, ISourcedThing, IRosterThing<TId>
         {
             if (
                 ids.Now(row.UserId) is { } id
@@ -413,10 +416,10 @@ public static class SourceReconciler
 
         private void Enrol(
             SourceEnrolment row,
-            Guid classId,
-            Guid readerId,
-            Dictionary<(Guid, Guid), Guid> open,
-            HashSet<Guid> kept
+            ClassId classId,
+            ReaderId readerId,
+            Dictionary<(ClassId, ReaderId), EnrolmentId> open,
+            HashSet<EnrolmentId> kept
         )
         {
             var known = (
@@ -465,7 +468,15 @@ public static class SourceReconciler
                 return;
             var (key, origin) = enrolmentIds.Key(row.SourceId, known);
             var next = known is null
-                ? new Enrolment(makers.NewId(), key, classId, readerId, row.From ?? frame.Today, ended, origin)
+                ? new Enrolment(
+                    makers.New<EnrolmentId>(),
+                    key,
+                    classId,
+                    readerId,
+                    row.From ?? frame.Today,
+                    ended,
+                    origin
+                )
                 : known with
                 {
                     SourceId = key,
@@ -482,7 +493,7 @@ public static class SourceReconciler
 
         /// <summary>What a whole source leaves out has ended, and so has whatever belongs to readers and classes that
         /// are gone.</summary>
-        private void End(HashSet<Guid> kept)
+        private void End(HashSet<EnrolmentId> kept)
         {
             foreach (var e in state.Enrolments.Values.Where(e => e.To is null))
             {
@@ -505,7 +516,7 @@ public static class SourceReconciler
                 IdOf(state.Readers.GetValueOrDefault(e.ReaderId))
             );
 
-        private static string IdOf(ISourcedThing? thing) => thing?.SourceId ?? thing?.Id.ToString() ?? "";
+        private static string IdOf(ISourcedThing? thing) => thing?.SourceId ?? thing?.Key.ToString() ?? "";
 
         private bool Twice(Dictionary<string, RowPlace> seen, string id, RowPlace at)
         {

@@ -127,7 +127,7 @@ public sealed record SourceRoster(
 /// <param name="YearId">The school year new classes belong to.</param>
 /// <param name="Keeps">Adults who are not ended by a source, whatever it says: the one who imports, and every school
 /// lead.</param>
-public sealed record SourceFrame(Guid YearId, DateOnly Today, Depth.LevelChart Chart, IReadOnlySet<Guid> Keeps);
+public sealed record SourceFrame(YearId YearId, DateOnly Today, Depth.LevelChart Chart, IReadOnlySet<AdultId> Keeps);
 
 /// <summary>How much of one kind of thing a change ends.</summary>
 /// <param name="Ended">How many are ended.</param>
@@ -158,7 +158,7 @@ public sealed record Endings(Ending Readers, Ending Adults, Ending Classes)
             .Enrolments.Values.Where(e => e.To is null)
             .GroupBy(e => e.ReaderId)
             .ToDictionary(g => g.Key, g => g.Count());
-        var left = new Dictionary<Guid, int>(enrolled);
+        var left = new Dictionary<ReaderId, int>(enrolled);
         foreach (var s in change.Enrolments)
         {
             if (s.Before is { To: null } before)

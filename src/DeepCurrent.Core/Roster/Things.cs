@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using DeepCurrent.Core.Access;
 
 namespace DeepCurrent.Core.Roster;
@@ -5,7 +6,17 @@ namespace DeepCurrent.Core.Roster;
 /// <summary>Something a roster is made of. Two of the same id are the same thing at different times.</summary>
 public interface IRosterThing
 {
-    Guid Id { get; }
+    /// <summary>What every kind of thing is told apart by, whatever its id's type.</summary>
+    Guid Key { get; }
+}
+
+/// <inheritdoc/>
+public interface IRosterThing<TId> : IRosterThing
+    where TId : struct, IId<TId>
+{
+    TId Id { get; }
+
+    Guid IRosterThing.Key => Id.Value;
 }
 
 /// <summary>Something that may have come from a roster source.</summary>
@@ -54,7 +65,7 @@ public sealed record Supports(
 /// <param name="Source">The source that spoke of them last; empty where the id was typed, or came before sources were
 /// told apart.</param>
 public sealed record RosterAdult(
-    Guid Id,
+    AdultId Id,
     string? SourceId,
     string Name,
     string UserName,
@@ -63,20 +74,20 @@ public sealed record RosterAdult(
     bool Left,
     Post Post = Post.Teacher,
     string Source = ""
-) : ISourcedThing;
+) : ISourcedThing, IRosterThing<AdultId>;
 
 /// <summary>A class of one school year.</summary>
 public sealed record RosterClass(
-    Guid Id,
+    ClassId Id,
     string? SourceId,
-    Guid YearId,
+    YearId YearId,
     string Name,
     string Code,
     DateOnly? FirstDay,
     DateOnly? LastDay,
     bool Closed,
     string Source = ""
-) : ISourcedThing;
+) : ISourcedThing, IRosterThing<ClassId>;
 
 /// <summary>A reader as the roster knows them.</summary>
 /// <param name="Grade">0 (kindergarten) to 12.</param>
@@ -84,7 +95,7 @@ public sealed record RosterClass(
 /// <param name="Secret">The secret, enciphered.</param>
 /// <param name="Left">Not at the school now; everything is kept.</param>
 public sealed record RosterReader(
-    Guid Id,
+    ReaderId Id,
     string? SourceId,
     string GivenName,
     string FamilyName,
@@ -97,35 +108,38 @@ public sealed record RosterReader(
     Supports Supports,
     bool Left,
     string Source = ""
-) : ISourcedThing
+) : ISourcedThing, IRosterThing<ReaderId>
 {
     public string FullName => FamilyName.Length == 0 ? GivenName : $"{GivenName} {FamilyName}";
 }
 
 /// <summary>An adult's part in a class: teacher, co-teacher or assistant.</summary>
-public sealed record Teaching(Guid Id, Guid ClassId, Guid AdultId, Part Role) : IRosterThing;
+public sealed record Teaching(TeachingId Id, ClassId ClassId, AdultId AdultId, Part Role) : IRosterThing<TeachingId>;
 
 /// <summary>A reader's time in a class.</summary>
 /// <param name="To">Last day; null while it goes on.</param>
 public sealed record Enrolment(
-    Guid Id,
+    EnrolmentId Id,
     string? SourceId,
-    Guid ClassId,
-    Guid ReaderId,
+    ClassId ClassId,
+    ReaderId ReaderId,
     DateOnly From,
     DateOnly? To,
     string Source = ""
-) : ISourcedThing;
+) : ISourcedThing, IRosterThing<EnrolmentId>;
 
 /// <summary>A level stated on the roster: weak evidence a teacher gives.</summary>
 /// <param name="Value">Fathoms, −20 to 100.</param>
-public sealed record StatedLevel(Guid Id, Guid ReaderId, double Value, DateTimeOffset At) : IRosterThing;
+public sealed record StatedLevel(StatedLevelId Id, ReaderId ReaderId, double Value, DateTimeOffset At)
+    : IRosterThing<StatedLevelId>;
 
 /// <summary>One thing that is added (nothing before), taken away (nothing after), or changed.</summary>
 public sealed record Step<T>(T? Before, T? After)
     where T : class, IRosterThing
 {
-    public Guid Id => (After ?? Before)!.Id;
+    /// <summary>The thing as it is afterwards, or was.</summary>
+    [JsonIgnore]
+    public T Thing => (After ?? Before)!;
 
     public Step<T> Inverse() => new(After, Before);
 }
@@ -163,15 +177,15 @@ public sealed record ChangeSet(
         new(Turned(Adults), Turned(Classes), Turned(Readers), Turned(Teachings), Turned(Enrolments), Turned(Levels));
 
     /// <summary>Every reader who is touched in any way.</summary>
-    public IReadOnlySet<Guid> TouchedReaders() =>
+    public IReadOnlySet<ReaderId> TouchedReaders() =>
         Readers
-            .Select(s => s.Id)
-            .Concat(Enrolments.Select(s => (s.After ?? s.Before)!.ReaderId))
-            .Concat(Levels.Select(s => (s.After ?? s.Before)!.ReaderId))
+            .Select(s => s.Thing.Id)
+            .Concat(Enrolments.Select(s => s.Thing.ReaderId))
+            .Concat(Levels.Select(s => s.Thing.ReaderId))
             .ToHashSet();
 
     /// <summary>Readers who leave one class and join another in the same change.</summary>
-    public IReadOnlySet<Guid> MovedReaders()
+    public IReadOnlySet<ReaderId> MovedReaders()
     {
         var ended = Enrolments
             .Where(s => s is { Before.To: null, After.To: not null })

@@ -10,8 +10,8 @@ namespace DeepCurrent.Data.Adults;
 /// <param name="Kind">staff or guardian.</param>
 /// <param name="ConfirmedAt">When a guardian's address was confirmed.</param>
 public sealed record Adult(
-    Guid Id,
-    Guid SchoolId,
+    AdultId Id,
+    SchoolId SchoolId,
     string Name,
     string UserName,
     string? PasswordHash,
@@ -27,7 +27,7 @@ public sealed record Adult(
 /// <param name="Classes">Their classes, in words.</param>
 /// <param name="Invited">Until when an open invitation holds.</param>
 public sealed record StaffRow(
-    Guid Id,
+    AdultId Id,
     string Name,
     string UserName,
     string? Mail,
@@ -42,7 +42,7 @@ public sealed record StaffRow(
 );
 
 /// <summary>A one-time link.</summary>
-public sealed record Pass(Guid Id, Guid SchoolId, Guid AdultId, string Purpose, string Name, string UserName);
+public sealed record Pass(Guid Id, SchoolId SchoolId, AdultId AdultId, string Purpose, string Name, string UserName);
 
 public sealed record SentMail(Guid Id, string ToAddress, string Subject, string Body, DateTimeOffset MadeAt);
 
@@ -89,7 +89,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<Adult?> Find(Guid adultId, Guid schoolId)
+    public async Task<Adult?> Find(AdultId adultId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<Adult>(
@@ -115,7 +115,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
             new { id, at }
         );
 
-    public async Task<IReadOnlyList<StaffRow>> Staff(Guid schoolId, DateTimeOffset now)
+    public async Task<IReadOnlyList<StaffRow>> Staff(SchoolId schoolId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -154,8 +154,8 @@ public sealed class AdultStore(NpgsqlDataSource db)
     /// <summary>Makes a one-time link; earlier ones of the same purpose stop working.</summary>
     public async Task AddPass(
         Guid id,
-        Guid schoolId,
-        Guid adultId,
+        SchoolId schoolId,
+        AdultId adultId,
         string purpose,
         string hash,
         DateTimeOffset now,
@@ -231,7 +231,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
             },
             t
         );
-        await SessionStore.EndAll(c, t, [pass.AdultId], now);
+        await SessionStore.EndAll(c, t, [pass.AdultId.Value], now);
         await t.CommitAsync();
         return true;
     }
@@ -251,7 +251,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     /// <summary>Sets a password and ends every other session there is.</summary>
     /// <param name="here">The session that goes on.</param>
-    public async Task ChangePassword(Guid adultId, string passwordHash, Guid here, DateTimeOffset now)
+    public async Task ChangePassword(AdultId adultId, string passwordHash, Guid here, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -260,11 +260,11 @@ public sealed class AdultStore(NpgsqlDataSource db)
             new { adultId, passwordHash },
             t
         );
-        await SessionStore.EndAll(c, t, [adultId], now, here);
+        await SessionStore.EndAll(c, t, [adultId.Value], now, here);
         await t.CommitAsync();
     }
 
-    public async Task Send(Guid schoolId, string to, string subject, string body, DateTimeOffset at)
+    public async Task Send(SchoolId schoolId, string to, string subject, string body, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -284,7 +284,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<SentMail>> Outbox(Guid schoolId)
+    public async Task<IReadOnlyList<SentMail>> Outbox(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (

@@ -27,7 +27,12 @@ public enum SignInEvent
 }
 
 /// <summary>Whom something at the door is about; at most one of them.</summary>
-public sealed record DoorSubject(Guid SchoolId, Guid? AdultId = null, Guid? ReaderId = null, Guid? ClassId = null)
+public sealed record DoorSubject(
+    SchoolId SchoolId,
+    AdultId? AdultId = null,
+    ReaderId? ReaderId = null,
+    ClassId? ClassId = null
+)
 {
     /// <summary>The person where there is one, else the class.</summary>
     public DoorSubject Person => AdultId is null && ReaderId is null ? this : this with { ClassId = null };
@@ -215,7 +220,7 @@ public sealed class SessionStore
         );
     }
 
-    public async Task<IReadOnlyList<SignInEventRow>> Events(Guid schoolId)
+    public async Task<IReadOnlyList<SignInEventRow>> Events(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -237,7 +242,7 @@ public sealed class SessionStore
     }
 
     /// <summary>When somebody was last found guessing secrets of a class, if that was after a time.</summary>
-    public async Task<DateTimeOffset?> Guessing(Guid classId, DateTimeOffset since)
+    public async Task<DateTimeOffset?> Guessing(ClassId classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
         return

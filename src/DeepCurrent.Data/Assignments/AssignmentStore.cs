@@ -7,17 +7,17 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Assignments;
 
-public sealed record NewTicket(Guid Id, Guid ReaderId, Guid VersionId, double Forecast);
+public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, double Forecast);
 
 /// <summary>Assignments that were given together.</summary>
 /// <param name="AssignmentId">The first of them.</param>
-public sealed record GivenBefore(Guid AssignmentId, Guid ChangeId, int Tickets, int Texts);
+public sealed record GivenBefore(AssignmentId AssignmentId, ChangeId ChangeId, int Tickets, int Texts);
 
 public sealed record NewAssignment(
-    Guid Id,
-    Guid ClassId,
-    Guid TextId,
-    Guid AssignedBy,
+    AssignmentId Id,
+    ClassId ClassId,
+    TextId TextId,
+    AdultId AssignedBy,
     DateTimeOffset AssignedAt,
     DateOnly? DueOn,
     int Attempts,
@@ -30,9 +30,9 @@ public sealed record NewAssignment(
 /// <param name="CorrectedAt">When the text was last changed, if that was after it was given.</param>
 /// <param name="Chosen">Readers took it themselves; nobody gave it.</param>
 public sealed record AssignmentRow(
-    Guid Id,
-    Guid ClassId,
-    Guid TextId,
+    AssignmentId Id,
+    ClassId ClassId,
+    TextId TextId,
     string Title,
     DateTimeOffset AssignedAt,
     DateOnly? DueOn,
@@ -49,8 +49,8 @@ public sealed record AssignmentRow(
 );
 
 public sealed record TicketRow(
-    Guid Id,
-    Guid ReaderId,
+    TicketId Id,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     string Version,
@@ -70,11 +70,11 @@ public sealed record TicketRow(
 );
 
 /// <summary>A ticket with the class and the text it is of.</summary>
-public sealed record PlacedTicket(TicketRow Ticket, Guid ClassId, Guid TextId, string Title, DateOnly? DueOn);
+public sealed record PlacedTicket(TicketRow Ticket, ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn);
 
 /// <summary>A text's use in a class, for the chart.</summary>
 /// <param name="Depth">Mean depth of the versions given.</param>
-public sealed record TextInUse(Guid TextId, string Title, double Depth, int Readers);
+public sealed record TextInUse(TextId TextId, string Title, double Depth, int Readers);
 
 /// <summary>Assignments of a class, as a teacher sees them.</summary>
 public sealed class AssignmentStore(NpgsqlDataSource db)
@@ -118,7 +118,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     /// <summary>What was given of some assignments, by the change that gave it; null where none of them is there
     /// yet.</summary>
-    public async Task<GivenBefore?> Given(IReadOnlyList<Guid> assignmentIds, Guid classId)
+    public async Task<GivenBefore?> Given(IReadOnlyList<AssignmentId> assignmentIds, ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<GivenBefore>(
@@ -143,8 +143,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     public static async Task<int> Withdraw(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        IReadOnlyList<Guid> assignmentIds,
-        Guid classId,
+        IReadOnlyList<AssignmentId> assignmentIds,
+        ClassId classId,
         DateTimeOffset at
     )
     {
@@ -172,7 +172,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         return n;
     }
 
-    public async Task<IReadOnlyList<AssignmentRow>> Of(Guid classId)
+    public async Task<IReadOnlyList<AssignmentRow>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -186,7 +186,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>An assignment of a school; null if it is not in that school.</summary>
-    public async Task<AssignmentRow?> Find(Guid id, Guid schoolId)
+    public async Task<AssignmentRow?> Find(AssignmentId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<AssignmentRow>(
@@ -197,7 +197,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<TicketRow>> Tickets(Guid assignmentId)
+    public async Task<IReadOnlyList<TicketRow>> Tickets(AssignmentId assignmentId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -209,10 +209,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>A ticket and the class it belongs to; null if it is not in that school.</summary>
-    public async Task<PlacedTicket?> Ticket(Guid ticketId, Guid schoolId)
+    public async Task<PlacedTicket?> Ticket(TicketId ticketId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var place = await c.QuerySingleOrDefaultAsync<(Guid ClassId, Guid TextId, string Title, DateOnly? DueOn)>(
+        var place = await c.QuerySingleOrDefaultAsync<(ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn)>(
             """
             select a.class_id, a.text_id, t.title, a.due_on
             from ticket k
@@ -223,7 +223,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             """,
             new { ticketId, schoolId }
         );
-        if (place.ClassId == Guid.Empty)
+        if (place.ClassId == default)
             return null;
         return new(
             await c.QuerySingleAsync<TicketRow>(TicketSql + " where k.id = @ticketId", new { ticketId }),
@@ -235,11 +235,11 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>Readers who had a text before, and how.</summary>
-    public async Task<IReadOnlyDictionary<Guid, EarlierReading>> Given(Guid textId, Guid[] readerIds)
+    public async Task<IReadOnlyDictionary<ReaderId, EarlierReading>> Given(TextId textId, ReaderId[] readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid Reader, string? State)>(
+            await c.QueryAsync<(ReaderId Reader, string? State)>(
                 $"""
                 select distinct on (reader_id) reader_id, state
                 from (
@@ -262,7 +262,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<TextInUse>> InUse(Guid classId, DateTimeOffset since)
+    public async Task<IReadOnlyList<TextInUse>> InUse(ClassId classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -286,7 +286,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// <summary>Finished and open readings of one reader, latest first.</summary>
     public async Task<
         IReadOnlyList<(TicketRow Ticket, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>
-    > History(Guid readerId)
+    > History(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         var tickets = (
@@ -301,7 +301,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             )
         ).ToList();
         var heads = (
-            await c.QueryAsync<(Guid Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>(
+            await c.QueryAsync<(TicketId Id, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>(
                 """
                 select k.id, t.title, a.assigned_at, a.due_on
                 from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
@@ -315,11 +315,11 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>Words of the version of each of a reader's tickets.</summary>
-    public async Task<IReadOnlyDictionary<Guid, int>> WordsOf(Guid readerId)
+    public async Task<IReadOnlyDictionary<TicketId, int>> WordsOf(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid Id, int Words)>(
+            await c.QueryAsync<(TicketId Id, int Words)>(
                 """
                 select k.id, v.words
                 from ticket k join version v on v.id = k.version_id
@@ -333,7 +333,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     /// <summary>First attempts of a reader by strand since a time: right and asked. Rushed answers are left
     /// out.</summary>
-    public async Task<IReadOnlyList<StrandCount>> Strands(Guid classId, DateTimeOffset since)
+    public async Task<IReadOnlyList<StrandCount>> Strands(ClassId classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -357,7 +357,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>Readings handed in by a class's readers since a time, oldest first.</summary>
-    public async Task<IReadOnlyList<ClassReading>> Readings(Guid classId, DateTimeOffset since)
+    public async Task<IReadOnlyList<ClassReading>> Readings(ClassId classId, DateTimeOffset since)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -408,10 +408,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 }
 
 /// <summary>First attempts of one reader at questions of one strand.</summary>
-public sealed record StrandCount(Guid ReaderId, Strand Strand, int Right, int Asked);
+public sealed record StrandCount(ReaderId ReaderId, Strand Strand, int Right, int Asked);
 
 public sealed record ClassReading(
-    Guid ReaderId,
+    ReaderId ReaderId,
     string Title,
     DateTimeOffset At,
     double Score,

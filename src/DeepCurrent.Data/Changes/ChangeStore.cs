@@ -5,8 +5,8 @@ using Npgsql;
 namespace DeepCurrent.Data.Changes;
 
 public sealed record Change(
-    Guid Id,
-    Guid? ClassId,
+    ChangeId Id,
+    ClassId? ClassId,
     DateTimeOffset At,
     string By,
     string Kind,
@@ -15,9 +15,9 @@ public sealed record Change(
 );
 
 public sealed record ChangeDetail(
-    Guid Id,
-    Guid? ClassId,
-    Guid AdultId,
+    ChangeId Id,
+    ClassId? ClassId,
+    AdultId AdultId,
     DateTimeOffset At,
     string Kind,
     string Summary,
@@ -27,7 +27,7 @@ public sealed record ChangeDetail(
 
 /// <summary>Whose change it is, and where it is listed.</summary>
 /// <param name="ClassId">The class whose history lists it; null for a change to the school.</param>
-public sealed record ChangeBy(Guid SchoolId, Guid? ClassId, Guid AdultId, DateTimeOffset At);
+public sealed record ChangeBy(SchoolId SchoolId, ClassId? ClassId, AdultId AdultId, DateTimeOffset At);
 
 /// <summary>What a command did, as it is listed.</summary>
 /// <param name="Detail">What is needed to take it back.</param>
@@ -35,14 +35,14 @@ public sealed record Listed(object Detail, string Summary);
 
 /// <summary>A change that was made and listed.</summary>
 /// <param name="Id">What it is taken back by.</param>
-public sealed record Made(Guid Id, string Summary);
+public sealed record Made(ChangeId Id, string Summary);
 
 /// <summary>The class's history: what was changed, by whom, and what is needed to take it back.</summary>
 public sealed class ChangeStore(NpgsqlDataSource db)
 {
     /// <summary>The change whose detail holds something, such as the id a client made for what it asked for.</summary>
     /// <returns>Null where it was not made, or was taken back.</returns>
-    public async Task<Made?> Made(Guid classId, string kind, object part)
+    public async Task<Made?> Made(ClassId classId, string kind, object part)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<Made>(
@@ -81,7 +81,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     }
 
     /// <summary>Lists a change inside the transaction that makes it.</summary>
-    public static async Task<Guid> Add<T>(
+    public static async Task<ChangeId> Add<T>(
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ChangeBy by,
@@ -90,7 +90,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
         T detail
     )
     {
-        var id = Guid.CreateVersion7();
+        var id = ChangeId.New();
         await c.ExecuteAsync(
             """
             insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
@@ -116,7 +116,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     /// <param name="undo">Takes back what the change did and nothing else, and says what is so now.</param>
     /// <returns>The sentence; null if it was taken back meanwhile.</returns>
     public async Task<string?> Undo(
-        Guid id,
+        ChangeId id,
         DateTimeOffset now,
         Func<NpgsqlConnection, NpgsqlTransaction, Task<string>> undo
     )
@@ -136,7 +136,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
         return sentence;
     }
 
-    public async Task<IReadOnlyList<Change>> Of(Guid classId)
+    public async Task<IReadOnlyList<Change>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -154,7 +154,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     }
 
     /// <summary>Everything that was changed in a school, its classes included.</summary>
-    public async Task<IReadOnlyList<Change>> OfSchool(Guid schoolId)
+    public async Task<IReadOnlyList<Change>> OfSchool(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -171,7 +171,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<ChangeDetail?> Find(Guid id, Guid schoolId)
+    public async Task<ChangeDetail?> Find(ChangeId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ChangeDetail>(

@@ -8,25 +8,25 @@ using Npgsql;
 namespace DeepCurrent.Data.Choosing;
 
 /// <summary>A class whose readers may choose, and its rules.</summary>
-public sealed record ChoosingClass(Guid ClassId, ChoiceRules Rules);
+public sealed record ChoosingClass(ClassId ClassId, ChoiceRules Rules);
 
 /// <summary>What a reader has had, likes, and has open of their own choosing.</summary>
 /// <param name="Depth">The reader's, fm.</param>
 /// <param name="Interests">Finished readings by topic; those the reader chose count twice.</param>
 public sealed record ReadingPast(
     double Depth,
-    IReadOnlySet<Guid> Had,
+    IReadOnlySet<TextId> Had,
     IReadOnlyDictionary<string, int> Interests,
     int OpenChosen
 );
 
 /// <summary>A ticket for a chosen text.</summary>
 public sealed record ChosenTicket(
-    Guid Id,
-    Guid ReaderId,
-    Guid ClassId,
-    Guid TextId,
-    Guid VersionId,
+    TicketId Id,
+    ReaderId ReaderId,
+    ClassId ClassId,
+    TextId TextId,
+    VersionId VersionId,
     double Forecast,
     DateTimeOffset At
 );
@@ -34,7 +34,7 @@ public sealed record ChosenTicket(
 /// <summary>What readers may choose for themselves, and have chosen.</summary>
 public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
 {
-    public async Task<ChoiceRules> Rules(Guid classId)
+    public async Task<ChoiceRules> Rules(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return Database.FromJson<ChoiceRules>(
@@ -43,7 +43,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         );
     }
 
-    public async Task Put(Guid classId, ChoiceRules rules)
+    public async Task Put(ClassId classId, ChoiceRules rules)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -53,13 +53,13 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     }
 
     /// <summary>The classes a reader is in on a day and may choose in.</summary>
-    public async Task<IReadOnlyList<ChoosingClass>> Classes(Guid readerId, DateOnly today)
+    public async Task<IReadOnlyList<ChoosingClass>> Classes(ReaderId readerId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
         return
         [
             .. (
-                await c.QueryAsync<(Guid Id, string Choosing)>(
+                await c.QueryAsync<(ClassId Id, string Choosing)>(
                     """
                     select c.id, c.choosing::text
                     from enrolment e join class c on c.id = e.class_id
@@ -76,11 +76,11 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         ];
     }
 
-    public async Task<ReadingPast> Past(Guid readerId)
+    public async Task<ReadingPast> Past(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         var all = (
-            await c.QueryAsync<(Guid TextId, string Topic, bool Chosen, bool Done)>(
+            await c.QueryAsync<(TextId TextId, string Topic, bool Chosen, bool Done)>(
                 $"""
                 select a.text_id, t.topic, a.chosen, k.handed_in_at is not null
                 from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
@@ -99,10 +99,10 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     }
 
     /// <summary>The open ticket of a text that a reader chose; null if there is none.</summary>
-    public async Task<Guid?> Chosen(Guid readerId, Guid textId)
+    public async Task<TicketId?> Chosen(ReaderId readerId, TextId textId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<Guid?>(
+        return await c.ExecuteScalarAsync<TicketId?>(
             $"""
             select k.id
             from ticket k join assignment a on a.id = k.assignment_id
@@ -115,7 +115,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     /// <summary>Gives a reader the text they chose. A text that was put back may be taken again.</summary>
     /// <param name="most">How many chosen texts the reader may have open, this one among them.</param>
     /// <returns>The ticket's id; null if the reader has as many open as they may.</returns>
-    public async Task<Guid?> Choose(ChosenTicket k, int most)
+    public async Task<TicketId?> Choose(ChosenTicket k, int most)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -136,7 +136,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         );
         if (open >= most)
             return null;
-        var assignment = await c.ExecuteScalarAsync<Guid>(
+        var assignment = await c.ExecuteScalarAsync<AssignmentId>(
             """
             insert into assignment (id, class_id, text_id, assigned_at, attempts, chosen)
             values (@id, @ClassId, @TextId, @At, 2, true)
@@ -147,14 +147,14 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             """,
             new
             {
-                id = Guid.CreateVersion7(),
+                id = AssignmentId.New(),
                 k.ClassId,
                 k.TextId,
                 k.At,
             },
             t
         );
-        var ticket = await c.ExecuteScalarAsync<Guid>(
+        var ticket = await c.ExecuteScalarAsync<TicketId>(
             """
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
             values (@Id, @assignment, @ReaderId, @VersionId, @waiting, @Forecast, @At)
@@ -183,10 +183,10 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
 
     /// <summary>Puts a chosen text back. What was done on it is kept.</summary>
     /// <returns>False if it is none that the reader chose, or is handed in.</returns>
-    public async Task<bool> PutBack(Guid ticketId, Guid readerId, DateTimeOffset at)
+    public async Task<bool> PutBack(TicketId ticketId, ReaderId readerId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
-        var back = await c.QuerySingleOrDefaultAsync<Guid?>(
+        var back = await c.QuerySingleOrDefaultAsync<ClassId?>(
             """
             update ticket k
             set state = @withdrawn, changed_at = @at
@@ -213,11 +213,11 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     }
 
     /// <summary>Depths and past of a class's readers, to say what the rules come to.</summary>
-    public async Task<IReadOnlyList<(Guid ReaderId, double Depth)>> Depths(Guid classId)
+    public async Task<IReadOnlyList<(ReaderId ReaderId, double Depth)>> Depths(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, double)>(
+            await c.QueryAsync<(ReaderId, double)>(
                 """
                 select r.id, r.depth_mean
                 from enrolment e join reader r on r.id = e.reader_id

@@ -7,8 +7,8 @@ namespace DeepCurrent.Data.Decks;
 
 /// <param name="Mine">Only its owner sees it.</param>
 public sealed record DeckRow(
-    Guid Id,
-    Guid? OwnerId,
+    DeckId Id,
+    AdultId? OwnerId,
     string? Owner,
     string Name,
     bool Mine,
@@ -26,7 +26,7 @@ public sealed class DeckStore(NpgsqlDataSource db)
         where d.school_id = @schoolId and (not d.mine or d.owner_id = @adultId)
         """;
 
-    public async Task<IReadOnlyList<DeckRow>> All(Guid schoolId, Guid adultId)
+    public async Task<IReadOnlyList<DeckRow>> All(SchoolId schoolId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return
@@ -37,7 +37,7 @@ public sealed class DeckStore(NpgsqlDataSource db)
         ];
     }
 
-    public async Task<DeckRow?> Find(Guid id, Guid schoolId, Guid adultId)
+    public async Task<DeckRow?> Find(DeckId id, SchoolId schoolId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -57,9 +57,9 @@ public sealed class DeckStore(NpgsqlDataSource db)
     /// <param name="revision">0 for a new deck.</param>
     /// <returns>The new revision; null if somebody else has changed it since.</returns>
     public async Task<int?> Keep(
-        Guid id,
-        Guid schoolId,
-        Guid ownerId,
+        DeckId id,
+        SchoolId schoolId,
+        AdultId ownerId,
         string name,
         bool mine,
         IReadOnlyList<DeckWord> words,
@@ -92,15 +92,15 @@ public sealed class DeckStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task Remove(Guid id, Guid schoolId)
+    public async Task Remove(DeckId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync("delete from deck where id = @id and school_id = @schoolId", new { id, schoolId });
     }
 
     private sealed record Flat(
-        Guid Id,
-        Guid? OwnerId,
+        DeckId Id,
+        AdultId? OwnerId,
         string? Owner,
         string Name,
         bool Mine,

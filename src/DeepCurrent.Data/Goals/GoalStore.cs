@@ -5,20 +5,27 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Goals;
 
-public sealed record GoalRow(Guid Id, Guid ReaderId, GoalKind Kind, double Target, DateTimeOffset SetAt, string Reason);
+public sealed record GoalRow(
+    GoalId Id,
+    ReaderId ReaderId,
+    GoalKind Kind,
+    double Target,
+    DateTimeOffset SetAt,
+    string Reason
+);
 
 /// <param name="Replaces">The goal this one takes the place of, if any.</param>
 public sealed record GoalChange(
-    Guid ReaderId,
+    ReaderId ReaderId,
     [property: JsonConverter(typeof(JsonStringEnumConverter))] GoalKind Kind,
-    Guid Id,
-    Guid? Replaces
+    GoalId Id,
+    GoalId? Replaces
 );
 
 /// <summary>Term goals. A changed goal keeps the earlier one, its date and the reason.</summary>
 public sealed class GoalStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<GoalRow>> Of(Guid classId, Guid termId)
+    public async Task<IReadOnlyList<GoalRow>> Of(ClassId classId, TermId termId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -34,7 +41,7 @@ public sealed class GoalStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<GoalRow>> OfReader(Guid readerId, Guid termId)
+    public async Task<IReadOnlyList<GoalRow>> OfReader(ReaderId readerId, TermId termId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -53,17 +60,17 @@ public sealed class GoalStore(NpgsqlDataSource db)
     public static async Task<IReadOnlyList<GoalChange>> Set(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid termId,
-        IEnumerable<(Guid ReaderId, GoalKind Kind, double Target)> goals,
+        TermId termId,
+        IEnumerable<(ReaderId ReaderId, GoalKind Kind, double Target)> goals,
         string reason,
-        Guid adultId,
+        AdultId adultId,
         DateTimeOffset now
     )
     {
         var made = new List<GoalChange>();
         foreach (var (readerId, kind, target) in goals)
         {
-            var old = await c.QuerySingleOrDefaultAsync<(Guid Id, double Target)?>(
+            var old = await c.QuerySingleOrDefaultAsync<(GoalId Id, double Target)?>(
                 """
                 select id, target
                 from goal
@@ -80,7 +87,7 @@ public sealed class GoalStore(NpgsqlDataSource db)
             );
             if (old?.Target == target)
                 continue;
-            var id = Guid.CreateVersion7();
+            var id = GoalId.New();
             if (old is { } earlier)
                 await c.ExecuteAsync("update goal set replaced_at = @now where id = @Id", new { now, earlier.Id }, t);
             await c.ExecuteAsync(

@@ -4,26 +4,32 @@ using Npgsql;
 namespace DeepCurrent.Data.Groups;
 
 public sealed record GroupRow(
-    Guid Id,
+    GroupId Id,
     string Name,
     int Position,
     DateTimeOffset FormedAt,
-    IReadOnlyList<Guid> ReaderIds
+    IReadOnlyList<ReaderId> ReaderIds
 );
 
-public sealed record NewGroup(string Name, IReadOnlyList<Guid> ReaderIds);
+public sealed record NewGroup(string Name, IReadOnlyList<ReaderId> ReaderIds);
 
 /// <summary>Which groups a regrouping closed and which it opened.</summary>
-public sealed record Regrouping(IReadOnlyList<Guid> Closed, IReadOnlyList<Guid> Opened);
+public sealed record Regrouping(IReadOnlyList<GroupId> Closed, IReadOnlyList<GroupId> Opened);
 
 /// <summary>Guided reading groups of a class. Regrouping closes the groups there are and opens new ones, so that
 /// history stays.</summary>
 public sealed class GroupStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<GroupRow>> Of(Guid classId)
+    public async Task<IReadOnlyList<GroupRow>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
-        var rows = await c.QueryAsync<(Guid Id, string Name, int Position, DateTimeOffset FormedAt, Guid? Reader)>(
+        var rows = await c.QueryAsync<(
+            GroupId Id,
+            string Name,
+            int Position,
+            DateTimeOffset FormedAt,
+            ReaderId? Reader
+        )>(
             """
             select g.id, g.name, g.position, g.formed_at, m.reader_id
             from guided_group g left join group_member m on m.group_id = g.id
@@ -49,23 +55,23 @@ public sealed class GroupStore(NpgsqlDataSource db)
     public static async Task<Regrouping> Replace(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid classId,
+        ClassId classId,
         IReadOnlyList<NewGroup> groups,
         DateTimeOffset now
     )
     {
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
         var closed = (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<GroupId>(
                 "update guided_group set closed_at = @now where class_id = @classId and closed_at is null returning id",
                 new { classId, now },
                 t
             )
         ).ToList();
-        var opened = new List<Guid>();
+        var opened = new List<GroupId>();
         foreach (var (g, i) in groups.Select((g, i) => (g, i)))
         {
-            var id = Guid.CreateVersion7();
+            var id = GroupId.New();
             await c.ExecuteAsync(
                 """
                 insert into guided_group (id, class_id, name, position, formed_at)
@@ -92,11 +98,11 @@ public sealed class GroupStore(NpgsqlDataSource db)
     }
 
     /// <summary>Takes a regrouping back; false if the groups have been changed again since.</summary>
-    public static async Task<bool> Undo(NpgsqlConnection c, NpgsqlTransaction t, Guid classId, Regrouping regrouping)
+    public static async Task<bool> Undo(NpgsqlConnection c, NpgsqlTransaction t, ClassId classId, Regrouping regrouping)
     {
         await c.ExecuteAsync("select 1 from class where id = @classId for update", new { classId }, t);
         var open = (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<GroupId>(
                 "select id from guided_group where class_id = @classId and closed_at is null limit 100",
                 new { classId },
                 t

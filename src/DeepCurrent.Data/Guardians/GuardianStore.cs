@@ -7,7 +7,7 @@ namespace DeepCurrent.Data.Guardians;
 
 /// <summary>How a reader's guardians stand: who has registered, and the code in the letter.</summary>
 public sealed record GuardianRow(
-    Guid ReaderId,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     string? GuardianMail,
@@ -19,11 +19,17 @@ public sealed record GuardianRow(
 
 /// <summary>An open code.</summary>
 /// <param name="Secret">The code, enciphered, so that the letter can be printed again.</param>
-public sealed record GuardianCode(Guid Id, Guid SchoolId, Guid ReaderId, string Secret, DateTimeOffset ExpiresAt);
+public sealed record GuardianCode(
+    Guid Id,
+    SchoolId SchoolId,
+    ReaderId ReaderId,
+    string Secret,
+    DateTimeOffset ExpiresAt
+);
 
 /// <summary>A child as a guardian may see them.</summary>
 /// <param name="SixWeeks">Change of the estimate in six weeks, fm; null where there is no earlier one.</param>
-public sealed record Child(Guid Id, string GivenName, int Grade, double Depth, double? SixWeeks);
+public sealed record Child(ReaderId Id, string GivenName, int Grade, double Depth, double? SixWeeks);
 
 /// <summary>A reading as a guardian may see it.</summary>
 public sealed record ChildReading(
@@ -37,7 +43,7 @@ public sealed record ChildReading(
 /// <summary>Guardians, their codes, and what they may see: their own children and nobody else's.</summary>
 public sealed class GuardianStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<GuardianRow>> Of(Guid classId)
+    public async Task<IReadOnlyList<GuardianRow>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -67,7 +73,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     }
 
     /// <summary>The codes of some readers that can be used now.</summary>
-    public async Task<IReadOnlyList<GuardianCode>> Open(IReadOnlyCollection<Guid> readerIds, DateTimeOffset now)
+    public async Task<IReadOnlyList<GuardianCode>> Open(IReadOnlyCollection<ReaderId> readerIds, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -121,7 +127,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     }
 
     /// <summary>Makes somebody the guardian of the reader the code is for.</summary>
-    public async Task Link(Guid adultId, GuardianCode code, DateTimeOffset now)
+    public async Task Link(AdultId adultId, GuardianCode code, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -143,7 +149,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     }
 
     /// <summary>Withdraws the code of a reader and ends the guardianships there are.</summary>
-    public async Task Withdraw(Guid readerId, bool guardiansToo, DateTimeOffset now)
+    public async Task Withdraw(ReaderId readerId, bool guardiansToo, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -157,7 +163,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
             );
     }
 
-    public async Task<IReadOnlyList<Child>> Children(Guid adultId, Guid schoolId, Moment at)
+    public async Task<IReadOnlyList<Child>> Children(AdultId adultId, SchoolId schoolId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -189,7 +195,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<ChildReading>> Readings(Guid readerId)
+    public async Task<IReadOnlyList<ChildReading>> Readings(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (

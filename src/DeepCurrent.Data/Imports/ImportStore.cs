@@ -12,9 +12,9 @@ namespace DeepCurrent.Data.Imports;
 /// <see cref="ImportStore.AllOrgs"/> for everything.</param>
 /// <param name="Source">The system the file comes from, once it has been read.</param>
 public sealed record ImportHead(
-    Guid Id,
-    Guid SchoolId,
-    Guid AdultId,
+    ImportId Id,
+    SchoolId SchoolId,
+    AdultId AdultId,
     string Name,
     DateTimeOffset MadeAt,
     string? Org,
@@ -26,7 +26,7 @@ public sealed record ImportHead(
     string Stage,
     string? Preview,
     string? Error,
-    Guid? ChangeId
+    ChangeId? ChangeId
 );
 
 /// <summary>A cell that was put right, or a row left out (the column is null).</summary>
@@ -61,7 +61,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     public const string AllOrgs = "*";
 
     /// <summary>The org that the school's last import from a source was done for.</summary>
-    public async Task<string?> LastOrg(Guid schoolId, string source)
+    public async Task<string?> LastOrg(SchoolId schoolId, string source)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<string>(
@@ -77,7 +77,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     }
 
     /// <summary>Notes what a file comes from, and what of it is taken.</summary>
-    public async Task Read(Guid id, string source, string? org)
+    public async Task Read(ImportId id, string source, string? org)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -93,7 +93,14 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
     /// <summary>Keeps a file that waits to be looked at; the same file under the same ID is kept once.</summary>
     /// <returns>Whether the ID is this school's: false where something else has it.</returns>
-    public async Task<bool> Add(Guid id, Guid schoolId, Guid adultId, string name, byte[] body, DateTimeOffset at)
+    public async Task<bool> Add(
+        ImportId id,
+        SchoolId schoolId,
+        AdultId adultId,
+        string name,
+        byte[] body,
+        DateTimeOffset at
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleAsync<bool>(
@@ -120,7 +127,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<ImportHead?> Find(Guid id, Guid schoolId)
+    public async Task<ImportHead?> Find(ImportId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ImportHead>(
@@ -129,7 +136,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<ImportHead>> Of(Guid schoolId)
+    public async Task<IReadOnlyList<ImportHead>> Of(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -141,7 +148,13 @@ public sealed class ImportStore(NpgsqlDataSource db)
     }
 
     /// <summary>Asks for a preview or for the import itself; false if it is being worked on.</summary>
-    public async Task<bool> Want(Guid id, Guid schoolId, ImportTask wanted, string? org, IReadOnlyList<MendRow>? mends)
+    public async Task<bool> Want(
+        ImportId id,
+        SchoolId schoolId,
+        ImportTask wanted,
+        string? org,
+        IReadOnlyList<MendRow>? mends
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
@@ -169,7 +182,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     {
         var c = await db.OpenConnectionAsync(stop);
         foreach (
-            var id in await c.QueryAsync<Guid>(
+            var id in await c.QueryAsync<ImportId>(
                 $"select id from import where state in ({Busy}) order by made_at limit 20"
             )
         )
@@ -199,13 +212,13 @@ public sealed class ImportStore(NpgsqlDataSource db)
         return null;
     }
 
-    public async Task<byte[]> Body(Guid id)
+    public async Task<byte[]> Body(ImportId id)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleAsync<byte[]>("select body from import where id = @id", new { id });
     }
 
-    public async Task Progress(Guid id, double progress, string stage)
+    public async Task Progress(ImportId id, double progress, string stage)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -219,7 +232,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task Ready(Guid id, string preview)
+    public async Task Ready(ImportId id, string preview)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -234,14 +247,14 @@ public sealed class ImportStore(NpgsqlDataSource db)
     }
 
     /// <summary>Marks an import as done inside the transaction that did it.</summary>
-    public static Task Apply(NpgsqlConnection c, NpgsqlTransaction t, Guid id, Guid changeId) =>
+    public static Task Apply(NpgsqlConnection c, NpgsqlTransaction t, ImportId id, ChangeId changeId) =>
         c.ExecuteAsync(
             $"update import set state = {Applied}, progress = 1, stage = '', change_id = @changeId where id = @id",
             new { id, changeId },
             t
         );
 
-    public async Task Failed(Guid id, string error)
+    public async Task Failed(ImportId id, string error)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -256,7 +269,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     }
 
     /// <summary>Throws an import away; false if there is none such, or it is being worked on.</summary>
-    public async Task<bool> Discard(Guid id, Guid schoolId)
+    public async Task<bool> Discard(ImportId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(

@@ -48,7 +48,7 @@ internal static class CheckEvidence
                 var right = answers.Count(a => a.Answer.Correct);
                 return
                 [
-                    EvidenceRow.Level(part.Id, answers.Max(a => a.Answer.At), value, sd) with
+                    EvidenceRow.Level(EvidenceId.From(part.Id.Value), answers.Max(a => a.Answer.At), value, sd) with
                     {
                         PartId = part.Id,
                         LeftOut = left,
@@ -60,7 +60,7 @@ internal static class CheckEvidence
                 [
                     .. answers.Select(a =>
                         EvidenceRow.Answer(
-                            a.Answer.Id,
+                            EvidenceId.From(a.Answer.Id.Value),
                             a.Answer.At > now ? now : a.Answer.At,
                             a.Item.Difficulty,
                             a.Item.Guess,

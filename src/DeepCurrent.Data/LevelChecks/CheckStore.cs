@@ -13,9 +13,9 @@ public sealed record CheckAim(string Kind, string Key);
 /// <param name="Season">autumn, winter or spring for a benchmark window; null for a check in between.</param>
 /// <param name="Revision">The revision that was changed; 0 for a new one.</param>
 public sealed record NewCheck(
-    Guid Id,
-    Guid SchoolId,
-    Guid SchoolYearId,
+    CheckId Id,
+    SchoolId SchoolId,
+    YearId SchoolYearId,
     string? Season,
     string StaffTitle,
     string ReaderTitle,
@@ -24,15 +24,15 @@ public sealed record NewCheck(
     bool Draft,
     DateOnly? OpensOn,
     DateOnly? ClosesOn,
-    Guid MadeBy,
+    AdultId MadeBy,
     DateTimeOffset At,
     int Revision
 );
 
 public sealed record LevelCheck(
-    Guid Id,
-    Guid SchoolId,
-    Guid SchoolYearId,
+    CheckId Id,
+    SchoolId SchoolId,
+    YearId SchoolYearId,
     string? Season,
     string StaffTitle,
     string ReaderTitle,
@@ -43,7 +43,7 @@ public sealed record LevelCheck(
     DateOnly? ClosesOn,
     DateTimeOffset? ClosedAt,
     bool Gone,
-    Guid MadeBy,
+    AdultId MadeBy,
     string By,
     DateTimeOffset MadeAt,
     int Revision
@@ -61,7 +61,7 @@ public sealed record LevelCheck(
 /// <param name="Finished">Readers with nothing left to do.</param>
 /// <param name="Open">Readers who are in it.</param>
 public sealed record CheckRow(
-    Guid Id,
+    CheckId Id,
     string? Season,
     string StaffTitle,
     string ReaderTitle,
@@ -77,17 +77,17 @@ public sealed record CheckRow(
 );
 
 /// <summary>A version that can be a passage of a fixed form.</summary>
-public sealed record FormPassage(Guid VersionId, string Title, double Depth, int Words, int Questions);
+public sealed record FormPassage(VersionId VersionId, string Title, double Depth, int Words, int Questions);
 
 /// <summary>Readers from whom a check was taken back.</summary>
-public sealed record CheckWithdrawn(Guid CheckId, IReadOnlyList<Guid> ReaderIds);
+public sealed record CheckWithdrawn(CheckId CheckId, IReadOnlyList<ReaderId> ReaderIds);
 
 /// <summary>A reader a check is given to.</summary>
-public sealed record CheckReader(Guid ReaderId, Guid? ClassId, double Mean, double Sd);
+public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, double Mean, double Sd);
 
 public sealed record PartRow(
-    Guid Id,
-    Guid SittingId,
+    CheckPartId Id,
+    SittingId SittingId,
     CheckPart Part,
     int Round,
     int Position,
@@ -110,12 +110,12 @@ public sealed record PartRow(
 }
 
 public sealed record SittingRow(
-    Guid Id,
-    Guid ReaderId,
+    SittingId Id,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     int Grade,
-    Guid? ClassId,
+    ClassId? ClassId,
     string? Class,
     double BeforeMean,
     double BeforeSd,
@@ -140,9 +140,9 @@ public sealed class CheckStore(NpgsqlDataSource db)
         + "k.made_by, a.name as \"by\", k.made_at, k.revision from level_check k join adult a on a.id = k.made_by";
 
     private sealed record Flat(
-        Guid Id,
-        Guid SchoolId,
-        Guid SchoolYearId,
+        CheckId Id,
+        SchoolId SchoolId,
+        YearId SchoolYearId,
         string? Season,
         string StaffTitle,
         string ReaderTitle,
@@ -153,7 +153,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         DateOnly? ClosesOn,
         DateTimeOffset? ClosedAt,
         bool Gone,
-        Guid MadeBy,
+        AdultId MadeBy,
         string By,
         DateTimeOffset MadeAt,
         int Revision
@@ -181,7 +181,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
             );
     }
 
-    public async Task<LevelCheck?> Find(Guid checkId, Guid schoolId)
+    public async Task<LevelCheck?> Find(CheckId checkId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await Find(c, null, checkId, schoolId);
@@ -190,8 +190,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
     internal static async Task<LevelCheck?> Find(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
-        Guid checkId,
-        Guid schoolId
+        CheckId checkId,
+        SchoolId schoolId
     ) =>
         (
             await c.QuerySingleOrDefaultAsync<Flat>(
@@ -201,7 +201,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
             )
         )?.Open();
 
-    public async Task<IReadOnlyList<CheckAim>> Aims(Guid checkId)
+    public async Task<IReadOnlyList<CheckAim>> Aims(CheckId checkId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -212,11 +212,11 @@ public sealed class CheckStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<(Guid Id, string Name)>> Colleagues(Guid checkId)
+    public async Task<IReadOnlyList<(AdultId Id, string Name)>> Colleagues(CheckId checkId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, string)>(
+            await c.QueryAsync<(AdultId, string)>(
                 """
                 select a.id, a.name
                 from check_colleague l join adult a on a.id = l.adult_id
@@ -230,11 +230,11 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>The classes through which readers have a check, and those it is meant for.</summary>
-    public async Task<IReadOnlyList<Guid>> Classes(Guid checkId)
+    public async Task<IReadOnlyList<ClassId>> Classes(CheckId checkId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<ClassId>(
                 """
                 select distinct class_id
                 from sitting
@@ -256,7 +256,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         NpgsqlTransaction t,
         NewCheck check,
         IReadOnlyList<CheckAim> aims,
-        IReadOnlyList<Guid> colleagues
+        IReadOnlyList<AdultId> colleagues
     )
     {
         var saved = await c.ExecuteAsync(
@@ -318,10 +318,15 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>The readers some aims mean, each once, with the class they are reached through.</summary>
-    public async Task<IReadOnlyList<CheckReader>> Meant(IReadOnlyList<CheckAim> aims, Guid schoolId, Guid yearId)
+    public async Task<IReadOnlyList<CheckReader>> Meant(IReadOnlyList<CheckAim> aims, SchoolId schoolId, YearId yearId)
     {
-        Guid[] Ids(string kind) =>
-            [.. aims.Where(a => a.Kind == kind && Guid.TryParse(a.Key, out _)).Select(a => Guid.Parse(a.Key))];
+        T[] Keys<T>(string kind)
+            where T : struct, IId<T> =>
+            [
+                .. aims.Where(a => a.Kind == kind)
+                    .Select(a => Ids.TryParse<T>(a.Key, out var id) ? id : (T?)null)
+                    .OfType<T>(),
+            ];
         await using var c = await db.OpenConnectionAsync();
         return (
             await c.QueryAsync<CheckReader>(
@@ -345,9 +350,9 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 {
                     schoolId,
                     yearId,
-                    classes = Ids("class"),
-                    readers = Ids("reader"),
-                    groups = Ids("group"),
+                    classes = Keys<ClassId>("class"),
+                    readers = Keys<ReaderId>("reader"),
+                    groups = Keys<GroupId>("group"),
                     grades = aims.Where(a => a.Kind == "grade")
                         .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))
                         .ToArray(),
@@ -357,7 +362,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Texts a fixed form can be made of, by depth.</summary>
-    public async Task<IReadOnlyList<FormPassage>> Passages(Guid schoolId)
+    public async Task<IReadOnlyList<FormPassage>> Passages(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -380,10 +385,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>The class of a group that is open; null for one that is not.</summary>
-    public async Task<Guid?> ClassOfGroup(Guid groupId)
+    public async Task<ClassId?> ClassOfGroup(GroupId groupId)
     {
         await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Guid?>(
+        return await c.QuerySingleOrDefaultAsync<ClassId?>(
             "select class_id from guided_group where id = @groupId and closed_at is null",
             new { groupId }
         );
@@ -392,17 +397,17 @@ public sealed class CheckStore(NpgsqlDataSource db)
     /// <summary>Gives a check to readers; who has it already keeps what was done, and who had it taken back has it
     /// again.</summary>
     /// <returns>Those who have it now and had not before.</returns>
-    public static async Task<IReadOnlyList<Guid>> Give(
+    public static async Task<IReadOnlyList<ReaderId>> Give(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid checkId,
+        CheckId checkId,
         CheckPlan plan,
         IReadOnlyList<CheckReader> readers,
         DateTimeOffset now
     )
     {
         var given = (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<ReaderId>(
                 """
                 insert into sitting (
                   id, check_id, reader_id, class_id, grade, made_at, before_mean, before_sd, changed_at)
@@ -450,7 +455,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Checks that a class's readers have, and those somebody has made for it or was let in to.</summary>
-    public async Task<IReadOnlyList<CheckRow>> Of(Guid classId, Guid adultId)
+    public async Task<IReadOnlyList<CheckRow>> Of(ClassId classId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -474,7 +479,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<CheckRow>> OfSchool(Guid schoolId)
+    public async Task<IReadOnlyList<CheckRow>> OfSchool(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (await c.QueryAsync<CheckRow>(Rows("k.school_id = @schoolId"), new { schoolId })).ToList();
@@ -501,7 +506,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     /// <summary>Who sits a check, and how far they are.</summary>
     /// <param name="classes">Only readers who have it through one of these classes; null for all.</param>
-    public async Task<IReadOnlyList<SittingRow>> Sittings(Guid checkId, IReadOnlyCollection<Guid>? classes)
+    public async Task<IReadOnlyList<SittingRow>> Sittings(CheckId checkId, IReadOnlyCollection<ClassId>? classes)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
@@ -536,16 +541,16 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     /// <summary>Gives parts once more, each as a further round.</summary>
     /// <returns>The new parts.</returns>
-    public static async Task<IReadOnlyList<Guid>> Again(
+    public static async Task<IReadOnlyList<CheckPartId>> Again(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid checkId,
-        IReadOnlyList<Guid> partIds,
+        CheckId checkId,
+        IReadOnlyList<CheckPartId> partIds,
         DateTimeOffset now
     )
     {
         var made = (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<CheckPartId>(
                 """
                 insert into sitting_part (id, sitting_id, part, round, position, state)
                 select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, 'Waiting'
@@ -573,7 +578,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Takes rounds back that nobody has begun.</summary>
-    public static async Task<int> UndoAgain(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<Guid> made)
+    public static async Task<int> UndoAgain(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<CheckPartId> made)
     {
         return await c.ExecuteAsync(
             """
@@ -594,7 +599,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Takes a check back from everybody, or gives it back; what was done is kept.</summary>
-    public async Task Discard(Guid checkId, bool gone, DateTimeOffset now)
+    public async Task Discard(CheckId checkId, bool gone, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -612,7 +617,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Takes a check back that nobody has any more.</summary>
-    public static Task DiscardEmpty(NpgsqlConnection c, NpgsqlTransaction t, Guid checkId, DateTimeOffset now) =>
+    public static Task DiscardEmpty(NpgsqlConnection c, NpgsqlTransaction t, CheckId checkId, DateTimeOffset now) =>
         c.ExecuteAsync(
             """
             update level_check k set gone_at = @now, revision = revision + 1
@@ -628,8 +633,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
     public static async Task<int> Withdraw(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid checkId,
-        IReadOnlyList<Guid> readerIds,
+        CheckId checkId,
+        IReadOnlyList<ReaderId> readerIds,
         DateTimeOffset now
     )
     {
@@ -678,7 +683,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     }
 
     /// <summary>Tells the pages of every class that has the check.</summary>
-    internal static Task Tell(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId) =>
+    internal static Task Tell(NpgsqlConnection c, NpgsqlTransaction? t, CheckId checkId) =>
         c.ExecuteAsync(
             """
             select pg_notify('ticket', class_id::text)
@@ -691,8 +696,8 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
 /// <summary>A part as it is kept.</summary>
 internal sealed record PartFlat(
-    Guid Id,
-    Guid SittingId,
+    CheckPartId Id,
+    SittingId SittingId,
     string Part,
     int Round,
     int Position,

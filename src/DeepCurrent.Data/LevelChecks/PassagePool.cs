@@ -25,15 +25,15 @@ internal sealed class PassagePool(TextStore texts)
         $"t.id in (select q.text_id from question q where {AskedOf} group by q.text_id having count(*) >= "
         + $"{FewestQuestions})";
 
-    private sealed record Candidate(Guid Id, Guid TextId, double Depth, int Sentences, int Given);
+    private sealed record Candidate(VersionId Id, TextId TextId, double Depth, int Sentences, int Given);
 
     /// <summary>Passages near a depth that a reader has not had.</summary>
     /// <param name="limits">The band they come from.</param>
     public async Task<IReadOnlyList<CheckPassage>> Near(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid schoolId,
+        ReaderId readerId,
+        SchoolId schoolId,
         double depth,
         CheckLimits limits
     )
@@ -59,11 +59,11 @@ internal sealed class PassagePool(TextStore texts)
 
     /// <summary>The version nearest to a depth that a reader has not had and that is long enough for a maze
     /// passage.</summary>
-    public static async Task<Guid?> MazeVersion(
+    public static async Task<VersionId?> MazeVersion(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid schoolId,
+        ReaderId readerId,
+        SchoolId schoolId,
         double depth
     ) =>
         (await Candidates(c, t, readerId, schoolId, depth, -100, 200, $"v.words >= {FewestMazeWords}"))
@@ -73,8 +73,8 @@ internal sealed class PassagePool(TextStore texts)
     private static async Task<List<Candidate>> Candidates(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid schoolId,
+        ReaderId readerId,
+        SchoolId schoolId,
         double depth,
         double from,
         double to,
@@ -114,12 +114,12 @@ internal sealed class PassagePool(TextStore texts)
         ).ToList();
 
     /// <summary>Questions of a text that a level check asks.</summary>
-    private async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction t, Guid textId) =>
+    private async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction t, TextId textId) =>
         [.. (await texts.Questions(c, t, textId)).Where(CheckItem.Asks)];
 
     /// <summary>A passage with its questions.</summary>
     /// <param name="copy">Whose copy it is.</param>
-    public async Task<NewStage> Passage(NpgsqlConnection c, NpgsqlTransaction t, Guid versionId, Guid copy)
+    public async Task<NewStage> Passage(NpgsqlConnection c, NpgsqlTransaction t, VersionId versionId, CheckPartId copy)
     {
         var v = await TextStore.Body(c, t, versionId);
         var sentences = Scoring.SentencesOf(v.Pages);
@@ -131,14 +131,19 @@ internal sealed class PassagePool(TextStore texts)
             v.Pages,
             [
                 .. (await Questions(c, t, v.TextId))
-                    .Select(q => CheckItem.Of(q, new(v.Depth), sentences, v.Label, copy))
+                    .Select(q => CheckItem.Of(q, new(v.Depth), sentences, v.Label, copy.Value))
                     .OfType<CheckItem>(),
             ]
         );
     }
 
     /// <summary>A maze passage: what the school has accepted, or one made now.</summary>
-    public static async Task<NewStage> MazeOf(NpgsqlConnection c, NpgsqlTransaction t, Guid versionId, Guid schoolId)
+    public static async Task<NewStage> MazeOf(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        VersionId versionId,
+        SchoolId schoolId
+    )
     {
         var v = await TextStore.Body(c, t, versionId);
         var kept = await c.QuerySingleOrDefaultAsync<string?>(
@@ -192,7 +197,7 @@ internal sealed class PassagePool(TextStore texts)
     public static async Task<IReadOnlyList<MeaningWord>> Words(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid schoolId
+        SchoolId schoolId
     ) =>
         (
             await c.QueryAsync<MeaningWord>(
@@ -212,8 +217,8 @@ internal sealed class PassagePool(TextStore texts)
 
 /// <summary>A stage before it is put to a reader.</summary>
 internal sealed record NewStage(
-    Guid? VersionId,
-    Guid? TextId,
+    VersionId? VersionId,
+    TextId? TextId,
     string Title,
     double? TextDepth,
     IReadOnlyList<IReadOnlyList<string>>? Pages,

@@ -16,14 +16,14 @@ namespace DeepCurrent.Data.LevelChecks;
 
 /// <summary>A check as its reader sees it in a list.</summary>
 /// <param name="Left">Parts that are still to be done.</param>
-public sealed record MyCheck(Guid Id, string Title, DateOnly? ClosesOn, bool Begun, int Left);
+public sealed record MyCheck(SittingId Id, string Title, DateOnly? ClosesOn, bool Begun, int Left);
 
 /// <summary>One answer as it is sent.</summary>
 /// <param name="Picks">Places, as they were shown.</param>
-public sealed record SentAnswer(Guid Id, int Item, IReadOnlyList<int> Picks, DateTimeOffset At, int Milliseconds);
+public sealed record SentAnswer(AnswerId Id, int Item, IReadOnlyList<int> Picks, DateTimeOffset At, int Milliseconds);
 
 public sealed record StageAnswer(
-    Guid Id,
+    AnswerId Id,
     int Item,
     IReadOnlyList<int> Picks,
     bool Correct,
@@ -33,7 +33,7 @@ public sealed record StageAnswer(
 
 /// <summary>What was put to the reader at once, with the right answers; they do not leave the server.</summary>
 public sealed record Stage(
-    Guid Id,
+    StageId Id,
     int Position,
     string Title,
     double? TextDepth,
@@ -59,9 +59,9 @@ public sealed record KeptStage(Sitting Sitting, int Refused);
 /// <param name="Limit">Seconds the part may take.</param>
 /// <param name="Tomorrow">The next part opens on another day.</param>
 public sealed record Sitting(
-    Guid Id,
-    Guid ReaderId,
-    Guid? ClassId,
+    SittingId Id,
+    ReaderId ReaderId,
+    ClassId? ClassId,
     LevelCheck Check,
     Supports Supports,
     IReadOnlyList<PartRow> Parts,
@@ -79,7 +79,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     private static readonly TimeSpan Lag = TimeSpan.FromSeconds(10);
 
     /// <summary>Checks that are open to a reader, the one that closes first on top.</summary>
-    public async Task<IReadOnlyList<MyCheck>> Mine(Guid readerId, Guid schoolId, DateOnly today)
+    public async Task<IReadOnlyList<MyCheck>> Mine(ReaderId readerId, SchoolId schoolId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -111,7 +111,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         ).ToList();
     }
 
-    public async Task<Sitting?> Find(Guid sittingId, Guid readerId, Guid schoolId, Moment at)
+    public async Task<Sitting?> Find(SittingId sittingId, ReaderId readerId, SchoolId schoolId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -120,7 +120,13 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
 
     /// <summary>Begins the part that comes next. Doing it again changes nothing.</summary>
     /// <returns>Null where the check is not open to the reader.</returns>
-    public async Task<Sitting?> Begin(Guid sittingId, Guid readerId, Guid schoolId, Yardstick yardstick, Moment at)
+    public async Task<Sitting?> Begin(
+        SittingId sittingId,
+        ReaderId readerId,
+        SchoolId schoolId,
+        Yardstick yardstick,
+        Moment at
+    )
     {
         var now = at.Now;
         await using var c = await db.OpenConnectionAsync();
@@ -153,10 +159,10 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     /// <param name="seconds">Time the stage has been open, as the reader's page says.</param>
     /// <returns>Null where the check is not open to the reader.</returns>
     public async Task<KeptStage?> Keep(
-        Guid sittingId,
-        Guid readerId,
-        Guid schoolId,
-        Guid stageId,
+        SittingId sittingId,
+        ReaderId readerId,
+        SchoolId schoolId,
+        StageId stageId,
         IReadOnlyList<SentAnswer> answers,
         double seconds,
         bool done,
@@ -205,14 +211,14 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         NpgsqlConnection c,
         NpgsqlTransaction t,
         Sitting s,
-        Guid stageId,
+        StageId stageId,
         IReadOnlyList<SentAnswer> answers,
         double seconds,
         Yardstick yardstick,
         Moment at
     )
     {
-        var partId = await c.ExecuteScalarAsync<Guid?>(
+        var partId = await c.ExecuteScalarAsync<CheckPartId?>(
             "select part_id from stage where id = @stageId",
             new { stageId },
             t
@@ -260,7 +266,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     {
         await using var c = await db.OpenConnectionAsync();
         var open = (
-            await c.QueryAsync<(Guid Sitting, Guid Reader)>(
+            await c.QueryAsync<(SittingId Sitting, ReaderId Reader)>(
                 """
                 select distinct s.id, s.reader_id
                 from sitting s join sitting_part p on p.sitting_id = s.id
@@ -286,13 +292,13 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     }
 
     /// <summary>Opens a check again that was ended.</summary>
-    public async Task Reopen(Guid checkId, DateOnly today)
+    public async Task Reopen(CheckId checkId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
         await Reopen(c, null, checkId, today);
     }
 
-    public static async Task Reopen(NpgsqlConnection c, NpgsqlTransaction? t, Guid checkId, DateOnly today)
+    public static async Task Reopen(NpgsqlConnection c, NpgsqlTransaction? t, CheckId checkId, DateOnly today)
     {
         await c.ExecuteAsync(
             """
@@ -308,11 +314,11 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     }
 
     /// <summary>Checks whose last day has passed.</summary>
-    public async Task<IReadOnlyList<(Guid Id, Guid SchoolId)>> ToClose(DateOnly today)
+    public async Task<IReadOnlyList<(CheckId Id, SchoolId SchoolId)>> ToClose(DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, Guid)>(
+            await c.QueryAsync<(CheckId, SchoolId)>(
                 """
                 select id, school_id
                 from level_check
@@ -518,14 +524,14 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     private static async Task<Sitting?> Load(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid sittingId,
-        Guid readerId,
-        Guid schoolId,
+        SittingId sittingId,
+        ReaderId readerId,
+        SchoolId schoolId,
         Moment? at,
         bool lockRow
     )
     {
-        var head = await c.QuerySingleOrDefaultAsync<(Guid CheckId, string Supports, Guid? ClassId)>(
+        var head = await c.QuerySingleOrDefaultAsync<(CheckId CheckId, string Supports, ClassId? ClassId)>(
             $"""
             select s.check_id, r.supports::text, s.class_id from sitting s join reader r on r.id = s.reader_id
             where s.id = @sittingId and s.reader_id = @readerId and s.withdrawn_at is null {(
@@ -536,7 +542,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             t
         );
         if (
-            head.CheckId == Guid.Empty
+            head.CheckId == default
             || await CheckStore.Find(c, t, head.CheckId, schoolId) is not { Draft: false, Gone: false } check
             || check.OpensOn > at?.Today
         )

@@ -18,7 +18,7 @@ internal sealed class StageStore(PassagePool pool)
         NpgsqlTransaction t,
         Sitting s,
         PartRow part,
-        Guid schoolId,
+        SchoolId schoolId,
         Yardstick yardstick,
         DateTimeOffset now
     )
@@ -49,7 +49,7 @@ internal sealed class StageStore(PassagePool pool)
         NpgsqlTransaction t,
         Sitting s,
         PartRow part,
-        Guid schoolId,
+        SchoolId schoolId,
         Yardstick yardstick,
         DateTimeOffset now
     ) => await Serve(c, t, s, part, [], await Known(c, t, s, [], yardstick, now), schoolId, now);
@@ -61,14 +61,14 @@ internal sealed class StageStore(PassagePool pool)
         PartRow part,
         IReadOnlyList<Stage> stages,
         DepthDistribution known,
-        Guid schoolId,
+        SchoolId schoolId,
         DateTimeOffset now
     )
     {
         var position = stages.Count;
         var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
         // The same reader in the same place has the same words; a further round has others.
-        var seed = BitConverter.ToInt32(part.Id.ToByteArray()) + position;
+        var seed = BitConverter.ToInt32(part.Id.Value.ToByteArray()) + position;
         NewStage? next = part.Part switch
         {
             CheckPart.WordReading => new(
@@ -139,14 +139,14 @@ internal sealed class StageStore(PassagePool pool)
         PartRow part,
         DepthDistribution known,
         int position,
-        Guid schoolId
+        SchoolId schoolId
     )
     {
         var plan = s.Check.Plan;
         if (plan.Form.Count > 0)
             return position < plan.Form.Count ? await pool.Passage(c, t, plan.Form[position], part.Id) : null;
         var passages = await pool.Near(c, t, s.ReaderId, schoolId, known.Mean, plan.Limits);
-        return PassageChoice.Next(known, passages, new HashSet<Guid>(), plan.Limits) is { } best
+        return PassageChoice.Next(known, passages, new HashSet<VersionId>(), plan.Limits) is { } best
             ? await pool.Passage(c, t, best.Id, part.Id)
             : null;
     }
@@ -178,7 +178,7 @@ internal sealed class StageStore(PassagePool pool)
         );
 
     private sealed record StageFlat(
-        Guid Id,
+        StageId Id,
         int Position,
         string Title,
         double? TextDepth,
@@ -190,17 +190,17 @@ internal sealed class StageStore(PassagePool pool)
     );
 
     private sealed record AnswerFlat(
-        Guid StageId,
+        StageId StageId,
         int Item,
         Array Picks,
         bool Correct,
         bool Rushed,
-        Guid Id,
+        AnswerId Id,
         DateTimeOffset At
     );
 
     /// <summary>The stages of a part so far, with their answers.</summary>
-    public static async Task<IReadOnlyList<Stage>> Of(NpgsqlConnection c, NpgsqlTransaction t, Guid partId)
+    public static async Task<IReadOnlyList<Stage>> Of(NpgsqlConnection c, NpgsqlTransaction t, CheckPartId partId)
     {
         await using var all = await c.QueryMultipleAsync(
             """

@@ -8,10 +8,10 @@ namespace DeepCurrent.Data.LevelChecks;
 /// <param name="Again">A part was rushed or thin.</param>
 /// <param name="Depth">The level after the last part that was finished, fm; null before there is one.</param>
 public sealed record WindowReader(
-    Guid YearId,
+    YearId YearId,
     string Season,
     int Grade,
-    Guid ReaderId,
+    ReaderId ReaderId,
     bool Begun,
     bool Left,
     bool Again,
@@ -19,13 +19,13 @@ public sealed record WindowReader(
 );
 
 /// <param name="Year">The school year's name.</param>
-public sealed record WindowYear(Guid Id, string Year, DateOnly FirstDay);
+public sealed record WindowYear(YearId Id, string Year, DateOnly FirstDay);
 
 /// <summary>Benchmark windows of a whole school.</summary>
 public sealed class WindowStore(NpgsqlDataSource db)
 {
     /// <summary>Every reader of every window, and the years they belong to.</summary>
-    public async Task<(IReadOnlyList<WindowYear> Years, IReadOnlyList<WindowReader> Readers)> Of(Guid schoolId)
+    public async Task<(IReadOnlyList<WindowYear> Years, IReadOnlyList<WindowReader> Readers)> Of(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
@@ -60,7 +60,7 @@ public sealed class WindowStore(NpgsqlDataSource db)
     }
 
     /// <summary>Readers of a school by grade, for how many are still to come.</summary>
-    public async Task<IReadOnlyDictionary<int, int>> Grades(Guid schoolId)
+    public async Task<IReadOnlyDictionary<int, int>> Grades(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (

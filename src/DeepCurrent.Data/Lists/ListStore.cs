@@ -6,19 +6,19 @@ namespace DeepCurrent.Data.Lists;
 /// <summary>A list of readers a teacher keeps.</summary>
 /// <param name="Filter">What makes its members, for a list that keeps itself; null for one made by hand.</param>
 public sealed record ReaderList(
-    Guid Id,
+    ReaderListId Id,
     string Name,
     string Mark,
     string Note,
     int Position,
     string? Filter,
-    Guid[] ReaderIds
+    ReaderId[] ReaderIds
 );
 
 /// <summary>Lists of readers: by hand, from a selection, or by a filter.</summary>
 public sealed class ListStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<ReaderList>> Of(Guid classId)
+    public async Task<IReadOnlyList<ReaderList>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         var lists = await c.QueryAsync<ListFlat>(
@@ -42,7 +42,7 @@ public sealed class ListStore(NpgsqlDataSource db)
     }
 
     private sealed record ListFlat(
-        Guid Id,
+        ReaderListId Id,
         string Name,
         string Mark,
         string Note,
@@ -52,13 +52,21 @@ public sealed class ListStore(NpgsqlDataSource db)
     )
     {
         public ReaderList List() =>
-            new(Id, Name, Mark, Note, Position, Filter, [.. Readers.Split(' ', Empty).Select(Guid.Parse)]);
+            new(
+                Id,
+                Name,
+                Mark,
+                Note,
+                Position,
+                Filter,
+                [.. Readers.Split(' ', Empty).Select(id => ReaderId.From(Guid.Parse(id)))]
+            );
 
         private const StringSplitOptions Empty = StringSplitOptions.RemoveEmptyEntries;
     }
 
     /// <summary>Writes a list as it is to be; readers who are not in the class are left out.</summary>
-    public async Task Put(Guid classId, ReaderList list, DateTimeOffset now)
+    public async Task Put(ClassId classId, ReaderList list, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -107,7 +115,7 @@ public sealed class ListStore(NpgsqlDataSource db)
         await t.CommitAsync();
     }
 
-    public async Task Remove(Guid id, Guid classId)
+    public async Task Remove(ReaderListId id, ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync("delete from reader_list where id = @id and class_id = @classId", new { id, classId });

@@ -9,7 +9,14 @@ public sealed record Look(DateTimeOffset At, string? By, string What, string? Re
 /// <summary>Who looked at or took out what.</summary>
 public sealed class LookStore(NpgsqlDataSource db)
 {
-    public async Task Add(Guid schoolId, Guid adultId, DateTimeOffset at, string what, Guid? readerId, string note)
+    public async Task Add(
+        SchoolId schoolId,
+        AdultId adultId,
+        DateTimeOffset at,
+        string what,
+        ReaderId? readerId,
+        string note
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -31,7 +38,7 @@ public sealed class LookStore(NpgsqlDataSource db)
 
     /// <summary>Notes that a reader was looked at; the same person's next looks within the hour are not listed
     /// again.</summary>
-    public async Task Seen(Guid schoolId, Guid adultId, DateTimeOffset at, Guid readerId)
+    public async Task Seen(SchoolId schoolId, AdultId adultId, DateTimeOffset at, ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -56,7 +63,7 @@ public sealed class LookStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<Look>> Of(Guid schoolId)
+    public async Task<IReadOnlyList<Look>> Of(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (

@@ -7,7 +7,7 @@ using Npgsql;
 namespace DeepCurrent.Data.Measuring;
 
 /// <summary>A piece of evidence and why it was left out before; null if it counted.</summary>
-public sealed record LeftOutBefore(Guid Id, string? Before);
+public sealed record LeftOutBefore(EvidenceId Id, string? Before);
 
 public sealed record DepthDay(DateOnly Day, double Mean, double Sd, double Low, double High);
 
@@ -22,7 +22,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, "
         + "left_out, note, record_id, part_id";
 
-    public async Task<IReadOnlyList<EvidenceRow>> Evidence(Guid readerId)
+    public async Task<IReadOnlyList<EvidenceRow>> Evidence(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -33,7 +33,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<DepthDay>> Days(Guid readerId)
+    public async Task<IReadOnlyList<DepthDay>> Days(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -47,7 +47,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// <summary>What each piece of a reader's evidence that counts did to the level.</summary>
     /// <param name="evidence">All of it, in order of time.</param>
     public async Task<IReadOnlyList<(EvidenceRow Row, EvidenceEffect Effect)>> Effects(
-        Guid readerId,
+        ReaderId readerId,
         IReadOnlyList<EvidenceRow> evidence,
         YearCalendar year,
         LevelChart chart
@@ -74,8 +74,8 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<IReadOnlyList<LeftOutBefore>> LeaveOut(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        IReadOnlyList<Guid> ids,
+        ReaderId readerId,
+        IReadOnlyList<EvidenceId> ids,
         string? reason,
         YearCalendar year,
         LevelChart chart,
@@ -122,7 +122,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<int> Restore(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
+        ReaderId readerId,
         IReadOnlyList<LeftOutBefore> before,
         YearCalendar year,
         LevelChart chart,
@@ -153,8 +153,8 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<bool> Remove(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid evidenceId,
+        ReaderId readerId,
+        EvidenceId evidenceId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
@@ -176,14 +176,14 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         return true;
     }
 
-    private static Task Lock(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId) =>
+    private static Task Lock(NpgsqlConnection c, NpgsqlTransaction t, ReaderId readerId) =>
         c.ExecuteAsync("select 1 from reader where id = @readerId for update", new { readerId }, t);
 
     /// <summary>Adds a stated level or a running record and recomputes.</summary>
     public async Task<DepthEstimate> Add(
-        Guid readerId,
+        ReaderId readerId,
         EvidenceRow row,
-        Guid? adultId,
+        AdultId? adultId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
@@ -202,9 +202,9 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static Task<int> Insert(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
+        ReaderId readerId,
         IReadOnlyList<EvidenceRow> rows,
-        Guid? adultId
+        AdultId? adultId
     ) =>
         c.ExecuteAsync(
             $"""
@@ -244,8 +244,8 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task Replace(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid partId,
+        ReaderId readerId,
+        CheckPartId partId,
         IReadOnlyList<EvidenceRow> rows
     )
     {
@@ -270,7 +270,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<DepthEstimate> Recompute(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
+        ReaderId readerId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
@@ -304,7 +304,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     private static Task Keep(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
+        ReaderId readerId,
         DepthEstimate estimate,
         DateTimeOffset now
     ) =>
@@ -339,11 +339,11 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
 
     /// <summary>Readers of a school whose level was last reckoned before a time; growth and drift have gone on
     /// since.</summary>
-    public async Task<IReadOnlyList<Guid>> Behind(Guid schoolId, DateTimeOffset since, int most)
+    public async Task<IReadOnlyList<ReaderId>> Behind(SchoolId schoolId, DateTimeOffset since, int most)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<ReaderId>(
                 """
                 select id
                 from reader
@@ -363,7 +363,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
 
     /// <summary>Lets growth and drift run on to now for one reader, as all evidence has it. Days of the trail stay what
     /// they were.</summary>
-    public async Task RunOn(Guid readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
+    public async Task RunOn(ReaderId readerId, YearCalendar year, LevelChart chart, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -373,7 +373,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     }
 
     /// <summary>The level a teacher has set, where one stands.</summary>
-    public async Task<SetLevel?> Set(Guid readerId, DateTimeOffset now)
+    public async Task<SetLevel?> Set(ReaderId readerId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         return await SetLevels.Of(c, readerId, now);
@@ -383,8 +383,8 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<DepthEstimate> Without(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid partId,
+        ReaderId readerId,
+        CheckPartId partId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
@@ -394,11 +394,11 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     public static async Task<DepthTrail> Trail(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
+        ReaderId readerId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now,
-        Guid? without = null
+        CheckPartId? without = null
     )
     {
         var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>(

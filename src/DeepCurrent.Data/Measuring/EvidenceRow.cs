@@ -7,7 +7,7 @@ namespace DeepCurrent.Data.Measuring;
 /// needs.</summary>
 public sealed record EvidenceRow
 {
-    public required Guid Id { get; init; }
+    public required EvidenceId Id { get; init; }
 
     public required DateTimeOffset At { get; init; }
 
@@ -36,12 +36,12 @@ public sealed record EvidenceRow
 
     public Strand? Strand { get; init; }
 
-    public Guid? TicketId { get; init; }
+    public TicketId? TicketId { get; init; }
 
-    public Guid? RecordId { get; init; }
+    public RecordId? RecordId { get; init; }
 
     /// <summary>The part of a level check it comes from.</summary>
-    public Guid? PartId { get; init; }
+    public CheckPartId? PartId { get; init; }
 
     /// <summary>Why it does not count; null if it does.</summary>
     public string? LeftOut { get; init; }
@@ -51,7 +51,7 @@ public sealed record EvidenceRow
     /// <summary>The first attempt at a question.</summary>
     /// <param name="right">Null where a person has not marked it yet.</param>
     public static EvidenceRow Answer(
-        Guid id,
+        EvidenceId id,
         DateTimeOffset at,
         double difficulty,
         double guess,
@@ -70,7 +70,7 @@ public sealed record EvidenceRow
         };
 
     /// <summary>A level that somebody states, or that was measured elsewhere.</summary>
-    public static EvidenceRow Level(Guid id, DateTimeOffset at, double value, double sd) =>
+    public static EvidenceRow Level(EvidenceId id, DateTimeOffset at, double value, double sd) =>
         new()
         {
             Id = id,
@@ -81,7 +81,13 @@ public sealed record EvidenceRow
         };
 
     /// <summary>A text read aloud, with what went wrong.</summary>
-    public static EvidenceRow RunningRecord(Guid id, DateTimeOffset at, double textDepth, int words, int errors) =>
+    public static EvidenceRow RunningRecord(
+        EvidenceId id,
+        DateTimeOffset at,
+        double textDepth,
+        int words,
+        int errors
+    ) =>
         new()
         {
             Id = id,

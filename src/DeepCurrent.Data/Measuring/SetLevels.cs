@@ -9,7 +9,7 @@ namespace DeepCurrent.Data.Measuring;
 /// <param name="By">Who set it; empty where they are no longer known.</param>
 /// <param name="EstimateSd">Standard error of the estimate in fathoms.</param>
 public sealed record SetLevel(
-    Guid Id,
+    LevelSetId Id,
     double Value,
     DateTimeOffset At,
     DateTimeOffset? UntilAt,
@@ -28,7 +28,7 @@ public static class SetLevels
     public const double Sd = 1;
 
     /// <summary>The level that is set for a reader at a time; null where the estimate counts.</summary>
-    public static Task<SetLevel?> Of(NpgsqlConnection c, Guid readerId, DateTimeOffset now) =>
+    public static Task<SetLevel?> Of(NpgsqlConnection c, ReaderId readerId, DateTimeOffset now) =>
         c.QuerySingleOrDefaultAsync<SetLevel?>(
             """
             select s.id, s.value, s.at, s.until_at, s.reason, coalesce(a.name, '') as by,
@@ -44,19 +44,19 @@ public static class SetLevels
 
     /// <summary>Sets a level in place of one that stands.</summary>
     /// <returns>The one it takes the place of; null where there was none.</returns>
-    public static async Task<Guid?> Set(
+    public static async Task<LevelSetId?> Set(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid id,
-        Guid adultId,
+        ReaderId readerId,
+        LevelSetId id,
+        AdultId adultId,
         double value,
         DateTimeOffset? untilAt,
         string reason,
         DateTimeOffset now
     )
     {
-        var before = await c.ExecuteScalarAsync<Guid?>(
+        var before = await c.ExecuteScalarAsync<LevelSetId?>(
             "update level_set set ended_at = @now where reader_id = @readerId and ended_at is null returning id",
             new { readerId, now },
             t
@@ -83,8 +83,13 @@ public static class SetLevels
 
     /// <summary>Ends the level that stands.</summary>
     /// <returns>Which it was; null where there was none.</returns>
-    public static Task<Guid?> End(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, DateTimeOffset now) =>
-        c.ExecuteScalarAsync<Guid?>(
+    public static Task<LevelSetId?> End(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ReaderId readerId,
+        DateTimeOffset now
+    ) =>
+        c.ExecuteScalarAsync<LevelSetId?>(
             """
             update level_set
             set ended_at = @now
@@ -101,7 +106,7 @@ public static class SetLevels
     public static Task EndByCheck(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
+        ReaderId readerId,
         DateTimeOffset finished,
         DateTimeOffset now
     ) =>
@@ -125,9 +130,9 @@ public static class SetLevels
     public static async Task<bool> TakeBack(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid readerId,
-        Guid id,
-        Guid? before
+        ReaderId readerId,
+        LevelSetId id,
+        LevelSetId? before
     )
     {
         if (
@@ -149,7 +154,12 @@ public static class SetLevels
 
     /// <summary>Lets a level stand again that was ended.</summary>
     /// <returns>False where another has been set since.</returns>
-    public static async Task<bool> StandAgain(NpgsqlConnection c, NpgsqlTransaction t, Guid readerId, Guid id) =>
+    public static async Task<bool> StandAgain(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ReaderId readerId,
+        LevelSetId id
+    ) =>
         await c.ExecuteAsync(
             """
             update level_set set ended_at = null

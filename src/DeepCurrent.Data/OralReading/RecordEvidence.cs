@@ -25,7 +25,7 @@ public static class RecordEvidence
             + $"{Math.Round(f.Accuracy * 100)} %";
         List<EvidenceRow> rows =
         [
-            EvidenceRow.RunningRecord(k.Id, readAt, k.TextDepth, f.Words, f.Errors) with
+            EvidenceRow.RunningRecord(EvidenceId.From(k.Id.Value), readAt, k.TextDepth, f.Words, f.Errors) with
             {
                 RecordId = k.Id,
                 LeftOut = f.Words < FewestWords ? "too short to tell" : null,
@@ -54,5 +54,6 @@ public static class RecordEvidence
     }
 
     /// <summary>An id for a pair, the same every time.</summary>
-    private static Guid Both(Guid a, Guid b) => new([.. a.ToByteArray().Zip(b.ToByteArray(), (x, y) => (byte)(x ^ y))]);
+    private static EvidenceId Both(RecordId a, QuestionId b) =>
+        new(new Guid([.. a.Value.ToByteArray().Zip(b.Value.ToByteArray(), (x, y) => (byte)(x ^ y))]));
 }

@@ -10,7 +10,7 @@ using Npgsql;
 namespace DeepCurrent.Data.OralReading;
 
 /// <summary>How a question that was asked aloud was answered.</summary>
-public sealed record OralAnswer(Guid QuestionId, bool Right);
+public sealed record OralAnswer(QuestionId QuestionId, bool Right);
 
 /// <summary>What a teacher has put on a running record.</summary>
 /// <param name="Seconds">0 while it is not timed.</param>
@@ -33,11 +33,11 @@ public sealed record SheetData(
 /// <param name="Heard">What the listening device heard.</param>
 /// <param name="ListenNote">Why it failed.</param>
 public sealed record RunningRecord(
-    Guid Id,
-    Guid ReaderId,
-    Guid? VersionId,
-    Guid? TextId,
-    Guid? TicketId,
+    RecordId Id,
+    ReaderId ReaderId,
+    VersionId? VersionId,
+    TextId? TextId,
+    TicketId? TicketId,
     string Title,
     string Body,
     double TextDepth,
@@ -57,12 +57,12 @@ public sealed record RunningRecord(
 
 /// <summary>A new record; the same id again changes nothing.</summary>
 public sealed record NewRecord(
-    Guid Id,
-    Guid ReaderId,
-    Guid? VersionId,
-    Guid? TextId,
-    Guid? TicketId,
-    Guid? AdultId,
+    RecordId Id,
+    ReaderId ReaderId,
+    VersionId? VersionId,
+    TextId? TextId,
+    TicketId? TicketId,
+    AdultId? AdultId,
     string Title,
     string Body,
     double TextDepth,
@@ -72,8 +72,8 @@ public sealed record NewRecord(
 
 /// <summary>A recording that waits for a person.</summary>
 public sealed record RecordingRow(
-    Guid Id,
-    Guid ReaderId,
+    RecordId Id,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     string Title,
@@ -84,10 +84,10 @@ public sealed record RecordingRow(
 
 /// <summary>A recording a reader has made of a text.</summary>
 /// <param name="Marked">It cannot be made again.</param>
-public sealed record MyRecording(Guid Id, double Seconds, bool Marked);
+public sealed record MyRecording(RecordId Id, double Seconds, bool Marked);
 
 /// <summary>A recording that the listening device is to hear.</summary>
-public sealed record ToHear(Guid Id, string Body, byte[] Sound, string Type, double Seconds);
+public sealed record ToHear(RecordId Id, string Body, byte[] Sound, string Type, double Seconds);
 
 /// <summary>Running records of readers, their recordings, and the evidence they are.</summary>
 public sealed class RunningRecordStore(NpgsqlDataSource db)
@@ -100,11 +100,11 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         """;
 
     private sealed record Flat(
-        Guid Id,
-        Guid ReaderId,
-        Guid? VersionId,
-        Guid? TextId,
-        Guid? TicketId,
+        RecordId Id,
+        ReaderId ReaderId,
+        VersionId? VersionId,
+        TextId? TextId,
+        TicketId? TicketId,
         string Title,
         string Body,
         double TextDepth,
@@ -148,7 +148,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>A reader's records, the latest first; those that were thrown away are left out.</summary>
-    public async Task<IReadOnlyList<RunningRecord>> Of(Guid readerId)
+    public async Task<IReadOnlyList<RunningRecord>> Of(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return
@@ -167,7 +167,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         ];
     }
 
-    public async Task<RunningRecord?> Find(Guid id, Guid readerId)
+    public async Task<RunningRecord?> Find(RecordId id, ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -223,7 +223,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         DateTimeOffset readAt,
         int revision,
         bool done,
-        Guid adultId,
+        AdultId adultId,
         IReadOnlyList<EvidenceRow> evidence,
         YearCalendar year,
         LevelChart chart,
@@ -264,7 +264,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     public async Task Discard(
         RunningRecord record,
         bool gone,
-        Guid adultId,
+        AdultId adultId,
         IReadOnlyList<EvidenceRow> evidence,
         YearCalendar year,
         LevelChart chart,
@@ -299,7 +299,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         NpgsqlTransaction t,
         RunningRecord record,
         IReadOnlyList<EvidenceRow> evidence,
-        Guid adultId,
+        AdultId adultId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
@@ -325,7 +325,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// <summary>Keeps a recording, and asks for it to be listened to where there is a device. A later one takes the
     /// place of an earlier one until the record is done.</summary>
     /// <returns>False if the record is done.</returns>
-    public async Task<bool> KeepSound(Guid id, Guid readerId, Sound sound, double seconds, bool listen)
+    public async Task<bool> KeepSound(RecordId id, ReaderId readerId, Sound sound, double seconds, bool listen)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
@@ -347,7 +347,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
             ) > 0;
     }
 
-    public async Task<Sound?> SoundOf(Guid id, Guid readerId)
+    public async Task<Sound?> SoundOf(RecordId id, ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<Sound>(
@@ -361,7 +361,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>The recording a reader made for a ticket, if any.</summary>
-    public async Task<MyRecording?> OfTicket(Guid ticketId, Guid readerId)
+    public async Task<MyRecording?> OfTicket(TicketId ticketId, ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<MyRecording>(
@@ -377,7 +377,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>Recordings of a class that nobody has marked yet, oldest first.</summary>
-    public async Task<IReadOnlyList<RecordingRow>> ToMark(Guid classId)
+    public async Task<IReadOnlyList<RecordingRow>> ToMark(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -399,7 +399,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>Asks for a recording to be listened to again.</summary>
-    public async Task<bool> ListenAgain(Guid id, Guid readerId)
+    public async Task<bool> ListenAgain(RecordId id, ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
@@ -437,7 +437,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>Keeps what was heard, or why nothing was.</summary>
-    public async Task Heard(Guid id, IReadOnlyList<HeardWord>? heard, string note)
+    public async Task Heard(RecordId id, IReadOnlyList<HeardWord>? heard, string note)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(

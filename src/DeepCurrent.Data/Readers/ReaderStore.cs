@@ -15,7 +15,7 @@ namespace DeepCurrent.Data.Readers;
 /// <param name="LevelSet">The level is what a teacher has set, not what was estimated.</param>
 /// <param name="FirstTry">Mean first-attempt score of the last six weeks, 0 to 1.</param>
 public sealed record RosterRow(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     int Grade,
@@ -33,8 +33,8 @@ public sealed record RosterRow(
 );
 
 public sealed record ReaderHead(
-    Guid Id,
-    Guid SchoolId,
+    ReaderId Id,
+    SchoolId SchoolId,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -52,22 +52,22 @@ public sealed record ReaderHead(
 );
 
 /// <param name="SecretKind">Pictures, Code or Password.</param>
-public sealed record Tile(Guid Id, string GivenName, SecretKind SecretKind);
+public sealed record Tile(ReaderId Id, string GivenName, SecretKind SecretKind);
 
 /// <summary>A reader as signing in needs it.</summary>
 public sealed record SignInReader(
-    Guid Id,
-    Guid SchoolId,
+    ReaderId Id,
+    SchoolId SchoolId,
     string GivenName,
     SecretKind SecretKind,
     string Secret,
-    Guid ClassId
+    ClassId ClassId
 );
 
 /// <summary>Readers and the roster.</summary>
 public sealed class ReaderStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<RosterRow>> Roster(Guid classId, Moment at)
+    public async Task<IReadOnlyList<RosterRow>> Roster(ClassId classId, Moment at)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -112,7 +112,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
     }
 
     /// <summary>A reader of a school; null if there is none such in this school.</summary>
-    public async Task<ReaderHead?> Find(Guid readerId, Guid schoolId, Guid adultId)
+    public async Task<ReaderHead?> Find(ReaderId readerId, SchoolId schoolId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ReaderHead>(
@@ -150,7 +150,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<IReadOnlyList<Tile>> Tiles(Guid classId)
+    public async Task<IReadOnlyList<Tile>> Tiles(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -166,7 +166,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<SignInReader?> InClass(Guid readerId, string code)
+    public async Task<SignInReader?> InClass(ReaderId readerId, string code)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<SignInReader>(

@@ -11,7 +11,7 @@ namespace DeepCurrent.Data.Roster;
 /// <param name="Until">Last day, for somebody who was in it.</param>
 /// <param name="Guardians">Guardians who have registered.</param>
 public sealed record Member(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -28,14 +28,14 @@ public sealed record Member(
     int Guardians
 );
 
-public sealed record ClassAdultRow(Guid AdultId, string Name, Part Role, bool LeftSchool);
+public sealed record ClassAdultRow(AdultId AdultId, string Name, Part Role, bool LeftSchool);
 
-public sealed record JoiningRow(Guid Id, string GivenName, string FamilyName, DateTimeOffset AskedAt);
+public sealed record JoiningRow(JoiningId Id, string GivenName, string FamilyName, DateTimeOffset AskedAt);
 
 /// <summary>A reader of the school as a search shows them.</summary>
 /// <param name="Asks">They are in others' classes only, so that taking them in has to be asked for.</param>
 public sealed record Found(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -47,7 +47,7 @@ public sealed record Found(
 
 /// <summary>A reader as the school lead's list shows them.</summary>
 public sealed record SchoolReader(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -63,7 +63,7 @@ public sealed record SchoolReader(
 
 /// <summary>Where a reader has been.</summary>
 public sealed record Stay(
-    Guid ClassId,
+    ClassId ClassId,
     string ClassName,
     string YearName,
     string SchoolName,
@@ -74,7 +74,7 @@ public sealed record Stay(
 /// <summary>Rosters of classes and of the school, for people to look at.</summary>
 public sealed class MemberStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<Member>> Of(Guid classId)
+    public async Task<IReadOnlyList<Member>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -102,7 +102,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<ClassAdultRow>> Adults(Guid classId)
+    public async Task<IReadOnlyList<ClassAdultRow>> Adults(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -123,12 +123,12 @@ public sealed class MemberStore(NpgsqlDataSource db)
     /// space.</summary>
     /// <param name="own">The asker's classes; null for whoever needs to ask nobody.</param>
     public async Task<IReadOnlyList<Found>> Find(
-        Guid schoolId,
+        SchoolId schoolId,
         string asked,
         int? grade,
-        Guid? classId,
-        Guid? notIn,
-        IReadOnlySet<Guid>? own
+        ClassId? classId,
+        ClassId? notIn,
+        IReadOnlySet<ClassId>? own
     )
     {
         await using var c = await db.OpenConnectionAsync();
@@ -186,7 +186,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<SchoolReader>> OfSchool(Guid schoolId)
+    public async Task<IReadOnlyList<SchoolReader>> OfSchool(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -216,7 +216,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<Stay>> Stays(Guid readerId)
+    public async Task<IReadOnlyList<Stay>> Stays(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -237,7 +237,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<JoiningRow>> Joinings(Guid classId)
+    public async Task<IReadOnlyList<JoiningRow>> Joinings(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -255,7 +255,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
     }
 
     /// <summary>Asks to join; false if so many are waiting already that somebody is playing.</summary>
-    public async Task<bool> Ask(Guid id, Guid classId, string given, string family, DateTimeOffset at, int most)
+    public async Task<bool> Ask(JoiningId id, ClassId classId, string given, string family, DateTimeOffset at, int most)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteScalarAsync<bool>(
@@ -280,7 +280,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<JoiningRow?> Decide(Guid id, Guid classId, Guid? readerId, DateTimeOffset at)
+    public async Task<JoiningRow?> Decide(JoiningId id, ClassId classId, ReaderId? readerId, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<JoiningRow>(
@@ -301,7 +301,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
     }
 
     /// <summary>A list somebody was typing, with when it was kept.</summary>
-    public async Task<(string Rows, DateTimeOffset SavedAt)?> Draft(Guid classId, Guid adultId)
+    public async Task<(string Rows, DateTimeOffset SavedAt)?> Draft(ClassId classId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         var row = await c.QuerySingleOrDefaultAsync<(string? Rows, DateTimeOffset SavedAt)>(
@@ -311,7 +311,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         return row.Rows is null ? null : (row.Rows, row.SavedAt);
     }
 
-    public async Task KeepDraft(Guid classId, Guid adultId, string? rows, DateTimeOffset at)
+    public async Task KeepDraft(ClassId classId, AdultId adultId, string? rows, DateTimeOffset at)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(

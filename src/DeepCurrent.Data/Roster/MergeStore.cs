@@ -12,10 +12,10 @@ namespace DeepCurrent.Data.Roster;
 /// <param name="Other">The one whose history went along.</param>
 /// <param name="Moved">Keys of what went along, by table.</param>
 public sealed record Merged(
-    Guid Kept,
-    Guid Other,
+    ReaderId Kept,
+    ReaderId Other,
     bool OtherHadLeft,
-    IReadOnlyList<Guid> EndedEnrolments,
+    IReadOnlyList<EnrolmentId> EndedEnrolments,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Moved
 );
 
@@ -27,7 +27,13 @@ public sealed class MergeStore(NpgsqlDataSource db)
     /// <summary>Moves everything of <paramref name="other"/> to <paramref name="kept"/>. What both have stays where it
     /// is.</summary>
     /// <param name="today">The school's day, on which the other's time in a class of both ends.</param>
-    public async Task<Guid> Merge(Guid kept, Guid other, RosterChange change, Yardstick yardstick, DateOnly today)
+    public async Task<ChangeId> Merge(
+        ReaderId kept,
+        ReaderId other,
+        RosterChange change,
+        Yardstick yardstick,
+        DateOnly today
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -37,7 +43,7 @@ public sealed class MergeStore(NpgsqlDataSource db)
             t
         );
         var ended = (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<EnrolmentId>(
                 """
                 update enrolment e set to_day = greatest(e.from_day, @today)
                 where e.reader_id = @other
@@ -80,7 +86,7 @@ public sealed class MergeStore(NpgsqlDataSource db)
             new { kept, other },
             t
         );
-        await SessionStore.EndAll(c, t, [other], change.At);
+        await SessionStore.EndAll(c, t, [other.Value], change.At);
         await DepthKeeper.Recompute(c, t, kept, yardstick.Year, yardstick.Chart, change.At);
         var id = await ChangeStore.Add(
             c,

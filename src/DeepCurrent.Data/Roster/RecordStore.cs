@@ -10,7 +10,7 @@ namespace DeepCurrent.Data.Roster;
 public sealed class RecordStore(NpgsqlDataSource db)
 {
     /// <summary>The whole record as one document.</summary>
-    public async Task<JsonNode> Whole(Guid readerId, Guid schoolId)
+    public async Task<JsonNode> Whole(ReaderId readerId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         var json = await c.QuerySingleAsync<string>(
@@ -158,7 +158,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>What deleting a reader takes along, counted.</summary>
-    public async Task<IReadOnlyList<(string What, int Count)>> Counted(Guid readerId)
+    public async Task<IReadOnlyList<(string What, int Count)>> Counted(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         var counts = ReaderThings
@@ -183,11 +183,11 @@ public sealed class RecordStore(NpgsqlDataSource db)
     }
 
     /// <summary>Roster files of a school that are kept and may hold a reader.</summary>
-    public async Task<IReadOnlyList<(Guid Id, byte[] Body)>> RosterFiles(Guid schoolId)
+    public async Task<IReadOnlyList<(ImportId Id, byte[] Body)>> RosterFiles(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, byte[])>(
+            await c.QueryAsync<(ImportId, byte[])>(
                 "select id, body from import where school_id = @schoolId and body is not null limit 200",
                 new { schoolId }
             )
@@ -200,18 +200,18 @@ public sealed class RecordStore(NpgsqlDataSource db)
     /// <param name="files">Roster files without the reader's rows, by import.</param>
     public async Task<bool> Delete(
         RosterReader reader,
-        Guid schoolId,
-        Guid adultId,
-        IReadOnlyDictionary<Guid, byte[]> files,
+        SchoolId schoolId,
+        AdultId adultId,
+        IReadOnlyDictionary<ImportId, byte[]> files,
         DateTimeOffset now
     )
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var twins = (
-            await c.QueryAsync<Guid>("select id from reader where merged_into = @Id", new { reader.Id }, t)
+            await c.QueryAsync<ReaderId>("select id from reader where merged_into = @Id", new { reader.Id }, t)
         ).ToList();
-        Guid[] ids = [reader.Id, .. twins];
+        ReaderId[] ids = [reader.Id, .. twins];
         await OutOfSteps(c, t, ids);
         foreach (var (id, body) in files)
             await c.ExecuteAsync(
@@ -301,12 +301,12 @@ public sealed class RecordStore(NpgsqlDataSource db)
         return true;
     }
 
-    private static async Task OutOfSteps(NpgsqlConnection c, NpgsqlTransaction t, Guid[] ids)
+    private static async Task OutOfSteps(NpgsqlConnection c, NpgsqlTransaction t, ReaderId[] ids)
     {
         var gone = ids.ToHashSet();
         foreach (
             var change in (
-                await c.QueryAsync<Guid>(
+                await c.QueryAsync<ChangeId>(
                     "select distinct change_id from change_reader where reader_id = any(@ids)",
                     new { ids },
                     t

@@ -19,7 +19,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
 
     /// <summary>The whole roster, without stated levels. Goes through rows as they come, for schools of any
     /// size.</summary>
-    public async Task<RosterState> Load(Guid schoolId)
+    public async Task<RosterState> Load(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
@@ -43,7 +43,12 @@ public sealed class RosterStore(NpgsqlDataSource db)
             r =>
                 Put(
                     state.Teachings,
-                    new Teaching(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), Enum.Parse<Part>(r.GetString(3)))
+                    new Teaching(
+                        TeachingId.From(r.GetGuid(0)),
+                        ClassId.From(r.GetGuid(1)),
+                        AdultId.From(r.GetGuid(2)),
+                        Enum.Parse<Part>(r.GetString(3))
+                    )
                 )
         );
         await Read(
@@ -62,20 +67,24 @@ public sealed class RosterStore(NpgsqlDataSource db)
     /// <summary>As much of a school's roster as a list of readers can mean: its classes, the readers who are in the
     /// list's class or whom a row names, and what is known of them.</summary>
     /// <param name="means">Whether some row means a reader: by id, id at the source, given and family name.</param>
-    public async Task<RosterState> LoadFor(Guid schoolId, Guid classId, Func<Guid, string?, string, string, bool> means)
+    public async Task<RosterState> LoadFor(
+        SchoolId schoolId,
+        ClassId classId,
+        Func<ReaderId, string?, string, string, bool> means
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
         var meant = (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<ReaderId>(
                 "select reader_id from enrolment where class_id = @classId and to_day is null",
                 new { classId }
             )
         ).ToHashSet();
         await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r =>
         {
-            if (means(r.GetGuid(0), Text(r, 1), r.GetString(2), r.GetString(3)))
-                meant.Add(r.GetGuid(0));
+            if (means(ReaderId.From(r.GetGuid(0)), Text(r, 1), r.GetString(2), r.GetString(3)))
+                meant.Add(ReaderId.From(r.GetGuid(0)));
         });
         var ids = meant.ToArray();
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
@@ -113,20 +122,20 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return state;
     }
 
-    public async Task<RosterReader?> Reader(Guid id, Guid schoolId)
+    public async Task<RosterReader?> Reader(ReaderId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await One(
             c,
             null,
             $"select {ReaderColumns} from reader where id = $1 and school_id = $2",
-            id,
+            id.Value,
             schoolId,
             Reader
         );
     }
 
-    public async Task<IReadOnlyList<RosterReader>> Readers(IReadOnlyCollection<Guid> ids, Guid schoolId)
+    public async Task<IReadOnlyList<RosterReader>> Readers(IReadOnlyCollection<ReaderId> ids, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var q = new NpgsqlCommand(
@@ -136,8 +145,8 @@ public sealed class RosterStore(NpgsqlDataSource db)
         {
             Parameters =
             {
-                new() { Value = ids.ToArray() },
-                new() { Value = schoolId },
+                new() { Value = ids.Select(id => id.Value).ToArray() },
+                new() { Value = schoolId.Value },
             },
         };
         await using var r = await q.ExecuteReaderAsync();
@@ -147,21 +156,24 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return found;
     }
 
-    public async Task<RosterClass?> Class(Guid id, Guid schoolId)
+    public async Task<RosterClass?> Class(ClassId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await One(
             c,
             null,
             $"select {ClassColumns} from class where id = $1 and school_id = $2",
-            id,
+            id.Value,
             schoolId,
             Class
         );
     }
 
     /// <summary>Where readers are now, in classes that are open.</summary>
-    public async Task<IReadOnlyList<Enrolment>> OpenEnrolments(IReadOnlyCollection<Guid> readerIds, Guid schoolId)
+    public async Task<IReadOnlyList<Enrolment>> OpenEnrolments(
+        IReadOnlyCollection<ReaderId> readerIds,
+        SchoolId schoolId
+    )
     {
         var found = new List<Enrolment>();
         await using var c = await db.OpenConnectionAsync();
@@ -177,8 +189,8 @@ public sealed class RosterStore(NpgsqlDataSource db)
         {
             Parameters =
             {
-                new() { Value = readerIds.ToArray() },
-                new() { Value = schoolId },
+                new() { Value = readerIds.Select(id => id.Value).ToArray() },
+                new() { Value = schoolId.Value },
             },
         };
         await using var r = await q.ExecuteReaderAsync();
@@ -187,21 +199,21 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return found;
     }
 
-    public async Task<RosterAdult?> Adult(Guid id, Guid schoolId)
+    public async Task<RosterAdult?> Adult(AdultId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await One(
             c,
             null,
             $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'staff'",
-            id,
+            id.Value,
             schoolId,
             Adult
         );
     }
 
     /// <summary>Enrolments of some readers, ended ones too.</summary>
-    public async Task<IReadOnlyList<Enrolment>> Enrolments(IReadOnlyCollection<Guid> readerIds)
+    public async Task<IReadOnlyList<Enrolment>> Enrolments(IReadOnlyCollection<ReaderId> readerIds)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -213,7 +225,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<Teaching>> Teachings(Guid classId)
+    public async Task<IReadOnlyList<Teaching>> Teachings(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -224,27 +236,31 @@ public sealed class RosterStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    /// <summary>Names of readers and classes.</summary>
-    public async Task<IReadOnlyList<(Guid Id, string Name)>> Named(IReadOnlyCollection<Guid> ids)
+    /// <summary>Names of some of a school's readers.</summary>
+    public Task<IReadOnlyList<(ReaderId Id, string Name)>> Named(IEnumerable<ReaderId> ids, SchoolId schoolId) =>
+        Named(ids, schoolId, "select id, trim(given_name || ' ' || family_name) from reader");
+
+    /// <summary>Names of some of a school's classes.</summary>
+    public Task<IReadOnlyList<(ClassId Id, string Name)>> Named(IEnumerable<ClassId> ids, SchoolId schoolId) =>
+        Named(ids, schoolId, "select id, name from class");
+
+    private async Task<IReadOnlyList<(TId Id, string Name)>> Named<TId>(
+        IEnumerable<TId> ids,
+        SchoolId schoolId,
+        string select
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, string)>(
-                """
-                select id, trim(given_name || ' ' || family_name)
-                from reader
-                where id = any(@ids)
-                union all select id, name
-                from class
-                where id = any(@ids)
-                """,
-                new { ids = ids.Distinct().ToArray() }
+            await c.QueryAsync<(TId, string)>(
+                $"{select} where id = any(@ids) and school_id = @schoolId",
+                new { ids = ids.Distinct().ToArray(), schoolId }
             )
         ).ToList();
     }
 
     /// <summary>Every name that is taken: readers' in this school, adults' everywhere.</summary>
-    public async Task<(HashSet<string> Readers, HashSet<string> Adults, HashSet<string> Codes)> Taken(Guid schoolId)
+    public async Task<(HashSet<string> Readers, HashSet<string> Adults, HashSet<string> Codes)> Taken(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -258,7 +274,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
 
     internal static RosterReader Reader(NpgsqlDataReader r) =>
         new(
-            r.GetGuid(0),
+            ReaderId.From(r.GetGuid(0)),
             Text(r, 1),
             r.GetString(2),
             r.GetString(3),
@@ -275,7 +291,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
 
     internal static RosterAdult Adult(NpgsqlDataReader r) =>
         new(
-            r.GetGuid(0),
+            AdultId.From(r.GetGuid(0)),
             Text(r, 1),
             r.GetString(2),
             r.GetString(3),
@@ -288,9 +304,9 @@ public sealed class RosterStore(NpgsqlDataSource db)
 
     internal static RosterClass Class(NpgsqlDataReader r) =>
         new(
-            r.GetGuid(0),
+            ClassId.From(r.GetGuid(0)),
             Text(r, 1),
-            r.GetGuid(2),
+            YearId.From(r.GetGuid(2)),
             r.GetString(3),
             r.GetString(4),
             Day(r, 5),
@@ -301,17 +317,22 @@ public sealed class RosterStore(NpgsqlDataSource db)
 
     internal static Enrolment Enrolled(NpgsqlDataReader r) =>
         new(
-            r.GetGuid(0),
+            EnrolmentId.From(r.GetGuid(0)),
             Text(r, 1),
-            r.GetGuid(2),
-            r.GetGuid(3),
+            ClassId.From(r.GetGuid(2)),
+            ReaderId.From(r.GetGuid(3)),
             r.GetFieldValue<DateOnly>(4),
             Day(r, 5),
             r.GetString(6)
         );
 
     internal static StatedLevel Level(NpgsqlDataReader r) =>
-        new(r.GetGuid(0), r.GetGuid(1), r.GetDouble(2), r.GetFieldValue<DateTimeOffset>(3));
+        new(
+            StatedLevelId.From(r.GetGuid(0)),
+            ReaderId.From(r.GetGuid(1)),
+            r.GetDouble(2),
+            r.GetFieldValue<DateTimeOffset>(3)
+        );
 
     // Most readers have none, and one object does for them all.
     internal static Supports SupportsOf(string json) =>
@@ -325,7 +346,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         NpgsqlTransaction? t,
         string sql,
         Guid id,
-        Guid schoolId,
+        SchoolId schoolId,
         Func<NpgsqlDataReader, T> make
     )
         where T : class
@@ -335,7 +356,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             Parameters =
             {
                 new() { Value = id },
-                new() { Value = schoolId },
+                new() { Value = schoolId.Value },
             },
         };
         await using var r = await q.ExecuteReaderAsync();
@@ -345,21 +366,22 @@ public sealed class RosterStore(NpgsqlDataSource db)
     private static async Task Read(
         NpgsqlConnection c,
         string sql,
-        Guid schoolId,
+        SchoolId schoolId,
         Action<NpgsqlDataReader> take,
-        Guid[]? ids = null
+        ReaderId[]? ids = null
     )
     {
-        await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = schoolId } } };
+        await using var q = new NpgsqlCommand(sql, c) { Parameters = { new() { Value = schoolId.Value } } };
         if (ids is not null)
-            q.Parameters.Add(new() { Value = ids });
+            q.Parameters.Add(new() { Value = ids.Select(id => id.Value).ToArray() });
         await using var r = await q.ExecuteReaderAsync();
         while (await r.ReadAsync())
             take(r);
     }
 
-    private static void Put<T>(Dictionary<Guid, T> things, T thing)
-        where T : IRosterThing => things[thing.Id] = thing;
+    private static void Put<TId, T>(Dictionary<TId, T> things, T thing)
+        where TId : struct, IId<TId>
+        where T : IRosterThing<TId> => things[thing.Id] = thing;
 
     private static string? Text(NpgsqlDataReader r, int i) => r.IsDBNull(i) ? null : r.GetString(i);
 

@@ -17,7 +17,13 @@ namespace DeepCurrent.Data.Roster;
 
 /// <summary>Who changes a roster, and how it is listed.</summary>
 /// <param name="ClassId">The class whose history lists it; null for a change to the school.</param>
-public sealed record RosterChange(Guid SchoolId, Guid? ClassId, Guid AdultId, string Summary, DateTimeOffset At);
+public sealed record RosterChange(
+    SchoolId SchoolId,
+    ClassId? ClassId,
+    AdultId AdultId,
+    string Summary,
+    DateTimeOffset At
+);
 
 /// <summary>What new readers' depth is made from.</summary>
 public sealed record Yardstick(LevelChart Chart, YearCalendar Year);
@@ -114,7 +120,13 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             ("role", NpgsqlDbType.Text),
         ],
         t => [t.Id, t.ClassId, t.AdultId, t.Role.ToString()],
-        r => new(r.GetGuid(0), r.GetGuid(1), r.GetGuid(2), Enum.Parse<Part>(r.GetString(3))),
+        r =>
+            new(
+                TeachingId.From(r.GetGuid(0)),
+                ClassId.From(r.GetGuid(1)),
+                AdultId.From(r.GetGuid(2)),
+                Enum.Parse<Part>(r.GetString(3))
+            ),
         []
     );
 
@@ -155,11 +167,11 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     /// was made up.</summary>
     /// <returns>The id to take it back by.</returns>
     /// <exception cref="BuiltOn">Somebody has changed the same things meanwhile.</exception>
-    public async Task<Guid> Apply(
+    public async Task<ChangeId> Apply(
         ChangeSet steps,
         RosterChange change,
         Yardstick yardstick,
-        Func<NpgsqlConnection, NpgsqlTransaction, Guid, Task>? with = null,
+        Func<NpgsqlConnection, NpgsqlTransaction, ChangeId, Task>? with = null,
         Action<double>? done = null
     )
     {
@@ -170,7 +182,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             throw new BuiltOn(
                 "Somebody else has changed the same thing meanwhile. Look at it again, then repeat what you did."
             );
-        var id = Guid.CreateVersion7();
+        var id = ChangeId.New();
         try
         {
             await Do(c, t, steps, change.SchoolId, yardstick, change.At, done);
@@ -210,8 +222,8 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     /// <exception cref="BuiltOn">Somebody has built on it; the sentence says who and what.</exception>
     /// <param name="allow">Looks at what taking it back does, and refuses what the asker may not do.</param>
     public async Task Undo(
-        Guid changeId,
-        Guid schoolId,
+        ChangeId changeId,
+        SchoolId schoolId,
         Yardstick yardstick,
         DateTimeOffset now,
         Func<ChangeSet, Task> allow
@@ -247,7 +259,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ChangeSet s,
-        Guid schoolId,
+        SchoolId schoolId,
         Yardstick yardstick,
         DateTimeOffset now,
         Action<double>? done
@@ -279,7 +291,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         done?.Invoke(0.8);
         await Levels.Put(c, s.Levels);
         await SessionStore.EndAll(c, t, Ended(s), now);
-        var added = s.Readers.Where(r => r.Before is null).ToDictionary(r => r.Id, r => r.After!);
+        var added = s.Readers.Where(r => r.Before is null).ToDictionary(r => r.Thing.Id, r => r.After!);
         await StepTable<StatedLevel>.Copy(
             c,
             "copy depth_day (reader_id, day, mean, sd, low, high) from stdin (format binary)",
@@ -291,7 +303,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                 var e = starts.Of(added[level.ReaderId]);
                 await w.WriteRowAsync(
                     default,
-                    level.ReaderId,
+                    level.ReaderId.Value,
                     yardstick.Year.Clock.DayOf(now),
                     e.Mean,
                     e.Sd,
@@ -305,7 +317,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                 .Levels.Select(l => (l.After ?? l.Before)!.ReaderId)
                 .Distinct()
                 .Where(id => !added.ContainsKey(id))
-                .Except(s.Readers.Where(r => r.After is null).Select(r => r.Id))
+                .Except(s.Readers.Where(r => r.After is null).Select(r => r.Thing.Id))
         )
             await DepthKeeper.Recompute(c, t, reader, yardstick.Year, yardstick.Chart, now);
     }
@@ -318,13 +330,13 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                 .Readers.Where(r =>
                     r is { Before: { } b, After: { } a } && (a.Secret != b.Secret || (a.Left && !b.Left))
                 )
-                .Select(r => r.Id),
+                .Select(r => r.Thing.Id.Value),
             .. s
                 .Adults.Where(r =>
                     r is { Before: { } b, After: { } a }
                     && (a.Lead != b.Lead || a.Post != b.Post || (a.Left && !b.Left))
                 )
-                .Select(r => r.Id),
+                .Select(r => r.Thing.Id.Value),
         ];
 
     private static async Task<IReadOnlyList<IRosterThing>> Moved(NpgsqlConnection c, ChangeSet s) =>
@@ -340,9 +352,9 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     /// <summary>Readers and classes that have been worked with cannot be taken away again.</summary>
     private static async Task Removable(NpgsqlConnection c, NpgsqlTransaction t, ChangeSet s)
     {
-        var readers = s.Readers.Where(r => r.After is null).Select(r => r.Id).ToArray();
-        var levels = s.Levels.Select(l => l.Id).ToArray();
-        var enrolments = s.Enrolments.Select(e => e.Id).ToArray();
+        var readers = s.Readers.Where(r => r.After is null).Select(r => r.Thing.Id).ToArray();
+        var levels = s.Levels.Select(l => l.Thing.Id).ToArray();
+        var enrolments = s.Enrolments.Select(e => e.Thing.Id).ToArray();
         // Joined and not looked up one by one: a district's undo has a hundred thousand readers and more enrolments.
         var work = ReaderThings
             .All.Where(x => x.Work)
@@ -377,7 +389,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                     + $"{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work "
                     + "or been changed since. Undo that first."
             );
-        var classes = s.Classes.Where(r => r.After is null).Select(r => r.Id).ToArray();
+        var classes = s.Classes.Where(r => r.After is null).Select(r => r.Thing.Id).ToArray();
         var used = (
             await c.QueryAsync<string>(
                 """
@@ -399,7 +411,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     private static async Task<string> Who(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid changeId,
+        ChangeId changeId,
         IReadOnlyList<IRosterThing> moved
     )
     {
@@ -410,10 +422,10 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                     RosterReader r => r.Id,
                     Enrolment e => e.ReaderId,
                     StatedLevel l => l.ReaderId,
-                    _ => Guid.Empty,
+                    _ => (ReaderId?)null,
                 }
             )
-            .Where(id => id != Guid.Empty)
+            .OfType<ReaderId>()
             .Take(1000)
             .ToArray();
         var later = await c.QueryFirstOrDefaultAsync<(string By, DateTimeOffset At, string Summary)>(
@@ -434,7 +446,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             : $"{later.By} has built on this ({later.Summary}, {later.At:d MMM HH:mm}). Undo that first.";
     }
 
-    private static async Task Keep(NpgsqlConnection c, Guid id, ChangeSet steps)
+    private static async Task Keep(NpgsqlConnection c, ChangeId id, ChangeSet steps)
     {
         var part = 0;
         foreach (var piece in Pieces(steps))
@@ -446,7 +458,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             {
                 Parameters =
                 {
-                    new() { Value = id },
+                    new() { Value = id.Value },
                     new() { Value = part++ },
                     new() { Value = Pack(piece) },
                 },
@@ -457,7 +469,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             c,
             "copy change_reader (change_id, reader_id) from stdin (format binary)",
             steps.TouchedReaders(),
-            async (reader, w) => await w.WriteRowAsync(default, id, reader)
+            async (reader, w) => await w.WriteRowAsync(default, id.Value, reader.Value)
         );
     }
 
@@ -516,14 +528,14 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     }
 
     // One roster change at a time in a school; readers at work are not held up by it.
-    private static Task Lock(NpgsqlConnection c, Guid schoolId) =>
+    private static Task Lock(NpgsqlConnection c, SchoolId schoolId) =>
         c.ExecuteAsync("select pg_advisory_xact_lock(hashtextextended(@key, 0))", new { key = $"roster {schoolId}" });
 
     private static Task Tell(NpgsqlConnection c, ChangeSet s)
     {
         var classes = s
             .Enrolments.Select(e => (e.After ?? e.Before)!.ClassId)
-            .Concat(s.Classes.Select(x => x.Id))
+            .Concat(s.Classes.Select(x => x.Thing.Id))
             .Concat(s.Teachings.Select(x => (x.After ?? x.Before)!.ClassId))
             .Distinct()
             .Take(200)

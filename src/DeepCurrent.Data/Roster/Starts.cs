@@ -9,7 +9,7 @@ namespace DeepCurrent.Data.Roster;
 internal sealed class Starts(Yardstick yardstick, DateTimeOffset now, IReadOnlyList<Step<StatedLevel>> levels)
 {
     private readonly DateOnly today = yardstick.Year.Clock.DayOf(now);
-    private readonly Dictionary<Guid, double> stated = levels
+    private readonly Dictionary<ReaderId, double> stated = levels
         .Where(l => l.After is not null)
         .GroupBy(l => l.After!.ReaderId)
         .ToDictionary(g => g.Key, g => g.Last().After!.Value);
@@ -28,7 +28,9 @@ internal sealed class Starts(Yardstick yardstick, DateTimeOffset now, IReadOnlyL
             .Now;
     }
 
-    public IReadOnlyList<(string Name, NpgsqlDbType Type, Func<RosterReader, object?> Value)> Columns(Guid schoolId) =>
+    public IReadOnlyList<(string Name, NpgsqlDbType Type, Func<RosterReader, object?> Value)> Columns(
+        SchoolId schoolId
+    ) =>
         [
             ("school_id", NpgsqlDbType.Uuid, _ => schoolId),
             ("prior_mean", NpgsqlDbType.Double, r => Prior(r).Value),

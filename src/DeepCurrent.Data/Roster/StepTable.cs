@@ -28,7 +28,7 @@ internal sealed record StepTable<T>(
     /// now.</summary>
     public async Task<IReadOnlyList<T>> Moved(NpgsqlConnection c, IReadOnlyList<Step<T>> steps)
     {
-        var expected = steps.Where(s => s.Before is not null).ToDictionary(s => s.Id, s => s.Before!);
+        var expected = steps.Where(s => s.Before is not null).ToDictionary(s => s.Thing.Key, s => s.Before!);
         var moved = new List<T>();
         foreach (var ids in expected.Keys.Chunk(Chunk))
         {
@@ -51,8 +51,8 @@ internal sealed record StepTable<T>(
             while (await r.ReadAsync())
             {
                 var now = Read(r);
-                left.Remove(now.Id);
-                if (!now.Equals(expected[now.Id]))
+                left.Remove(now.Key);
+                if (!now.Equals(expected[now.Key]))
                     moved.Add(now);
             }
             moved.AddRange(left.Select(id => expected[id]));
@@ -62,7 +62,7 @@ internal sealed record StepTable<T>(
 
     public async Task Remove(NpgsqlConnection c, IReadOnlyList<Step<T>> steps)
     {
-        foreach (var ids in steps.Where(s => s.After is null).Select(s => s.Id).Chunk(Chunk))
+        foreach (var ids in steps.Where(s => s.After is null).Select(s => s.Thing.Key).Chunk(Chunk))
         {
             await using var q = new NpgsqlCommand($"delete from {Table} where id = any($1)", c)
             {
@@ -124,7 +124,12 @@ internal sealed record StepTable<T>(
     }
 
     private static Task One(NpgsqlBinaryImporter w, object? value, NpgsqlDbType type) =>
-        value is null ? w.WriteNullAsync() : w.WriteAsync(value, type);
+        value switch
+        {
+            null => w.WriteNullAsync(),
+            IId id => w.WriteAsync(id.Value, type),
+            _ => w.WriteAsync(value, type),
+        };
 
     internal static async Task Copy<TRow>(
         NpgsqlConnection c,

@@ -7,11 +7,11 @@ namespace DeepCurrent.Data.Roster;
 /// <param name="Class">The class they are asked into.</param>
 /// <param name="From">The classes they are in, in words.</param>
 public sealed record TakingIn(
-    Guid Id,
-    Guid ReaderId,
+    TakingInId Id,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
-    Guid ClassId,
+    ClassId ClassId,
     string Class,
     string From,
     string AskedBy,
@@ -38,7 +38,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
         """;
 
     /// <summary>Asks for readers; who is asked for already is asked for once.</summary>
-    public async Task Ask(IReadOnlyCollection<Guid> readerIds, Guid classId, Guid askedBy, DateTimeOffset now)
+    public async Task Ask(IReadOnlyCollection<ReaderId> readerIds, ClassId classId, AdultId askedBy, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -58,7 +58,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
     }
 
     /// <summary>Requests for readers of a class, which its teachers answer.</summary>
-    public async Task<IReadOnlyList<TakingIn>> ForReadersOf(Guid classId)
+    public async Task<IReadOnlyList<TakingIn>> ForReadersOf(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -71,7 +71,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
     }
 
     /// <summary>Requests a class has made and that wait for an answer.</summary>
-    public async Task<IReadOnlyList<TakingIn>> Of(Guid classId)
+    public async Task<IReadOnlyList<TakingIn>> Of(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -82,7 +82,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<TakingIn>> OfSchool(Guid schoolId)
+    public async Task<IReadOnlyList<TakingIn>> OfSchool(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -94,7 +94,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
     }
 
     /// <summary>An open request of a school, with the classes its reader is in.</summary>
-    public async Task<(TakingIn Request, IReadOnlyList<Guid> ReaderIsIn)?> Find(Guid id, Guid schoolId)
+    public async Task<(TakingIn Request, IReadOnlyList<ClassId> ReaderIsIn)?> Find(TakingInId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         if (
@@ -108,7 +108,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
         return (
             found,
             (
-                await c.QueryAsync<Guid>(
+                await c.QueryAsync<ClassId>(
                     """
                     select e.class_id
                     from enrolment e join class k on k.id = e.class_id
@@ -123,7 +123,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
 
     /// <summary>Answers a request, inside the caller's transaction where there is one; false if it was answered
     /// meanwhile.</summary>
-    public async Task<bool> Decide(Guid id, bool accepted, Guid by, DateTimeOffset now)
+    public async Task<bool> Decide(TakingInId id, bool accepted, AdultId by, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         return await Decide(c, null, id, accepted, by, now);
@@ -132,9 +132,9 @@ public sealed class TakingInStore(NpgsqlDataSource db)
     public static async Task<bool> Decide(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
-        Guid id,
+        TakingInId id,
         bool accepted,
-        Guid by,
+        AdultId by,
         DateTimeOffset now
     ) =>
         await c.ExecuteAsync(

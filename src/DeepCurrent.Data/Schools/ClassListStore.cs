@@ -6,7 +6,7 @@ namespace DeepCurrent.Data.Schools;
 /// <summary>A class as the school lead sees it.</summary>
 /// <param name="Never">Readers who have never signed in.</param>
 public sealed record SchoolClass(
-    Guid Id,
+    ClassId Id,
     string Name,
     string Code,
     string YearName,
@@ -20,7 +20,7 @@ public sealed record SchoolClass(
 /// <summary>All classes of a school.</summary>
 public sealed class ClassListStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<SchoolClass>> Of(Guid schoolId)
+    public async Task<IReadOnlyList<SchoolClass>> Of(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (

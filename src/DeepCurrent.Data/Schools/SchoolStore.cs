@@ -12,7 +12,7 @@ namespace DeepCurrent.Data.Schools;
 /// <param name="CodesTo">Last grade that signs in with a short code; passwords from there on.</param>
 /// <param name="LevelChart">The school's own level chart, as it is kept; null for the usual one.</param>
 public sealed record School(
-    Guid Id,
+    SchoolId Id,
     string Name,
     string TimeZone,
     double PassingScore,
@@ -32,17 +32,17 @@ public sealed record School(
     public LevelChart Chart => field ??= LevelChartJson.Read(LevelChart);
 }
 
-public sealed record Term(Guid Id, Guid SchoolYearId, string Name, DateOnly FirstDay, DateOnly LastDay);
+public sealed record Term(TermId Id, YearId SchoolYearId, string Name, DateOnly FirstDay, DateOnly LastDay);
 
 /// <param name="Readers">Readers enrolled today.</param>
 /// <param name="Role">The asker's part in the class.</param>
-public sealed record ClassHead(Guid Id, string Name, string Code, Part Role, bool Closed, int Readers);
+public sealed record ClassHead(ClassId Id, string Name, string Code, Part Role, bool Closed, int Readers);
 
 /// <summary>A class, and the asker's part in it; the part is null where they have none.</summary>
 public sealed record ClassPlace(
-    Guid Id,
-    Guid SchoolId,
-    Guid SchoolYearId,
+    ClassId Id,
+    SchoolId SchoolId,
+    YearId SchoolYearId,
     string Name,
     string Code,
     Part Part,
@@ -52,7 +52,7 @@ public sealed record ClassPlace(
 /// <summary>A school year with its terms and days off.</summary>
 /// <param name="Clock">The school's own: it says what day it is there.</param>
 public sealed record YearCalendar(
-    Guid Id,
+    YearId Id,
     string Name,
     DateOnly FirstDay,
     DateOnly LastDay,
@@ -72,7 +72,7 @@ public sealed record YearCalendar(
         Terms.LastOrDefault(t => t.FirstDay <= day) ?? (Terms.Count > 0 ? Terms[0] : null);
 
     /// <summary>Three terms of equal length, until the school sets its own.</summary>
-    public static IReadOnlyList<Term> Thirds(Guid yearId, DateOnly first, DateOnly last)
+    public static IReadOnlyList<Term> Thirds(YearId yearId, DateOnly first, DateOnly last)
     {
         var days = last.DayNumber - first.DayNumber + 1;
         return
@@ -80,7 +80,7 @@ public sealed record YearCalendar(
             .. Enumerable
                 .Range(0, 3)
                 .Select(i => new Term(
-                    Guid.CreateVersion7(),
+                    TermId.New(),
                     yearId,
                     $"Term {i + 1}",
                     first.AddDays(days * i / 3),
@@ -119,7 +119,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<School> Get(Guid schoolId)
+    public async Task<School> Get(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleAsync<School>(
@@ -187,7 +187,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     }
 
     /// <summary>Depths of the school's readers, to see what a change of the level chart does.</summary>
-    public async Task<IReadOnlyList<double>> Depths(Guid schoolId)
+    public async Task<IReadOnlyList<double>> Depths(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -198,10 +198,10 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<YearCalendar?> CurrentYear(Guid schoolId, DateOnly today)
+    public async Task<YearCalendar?> CurrentYear(SchoolId schoolId, DateOnly today)
     {
         await using var c = await db.OpenConnectionAsync();
-        var id = await c.ExecuteScalarAsync<Guid?>(
+        var id = await c.ExecuteScalarAsync<YearId?>(
             """
             select id
             from school_year
@@ -214,13 +214,13 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return id is { } year ? await Year(c, year) : null;
     }
 
-    public async Task<YearCalendar> Year(Guid yearId)
+    public async Task<YearCalendar> Year(YearId yearId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await Year(c, yearId);
     }
 
-    internal static async Task<YearCalendar> Year(NpgsqlConnection c, Guid yearId)
+    internal static async Task<YearCalendar> Year(NpgsqlConnection c, YearId yearId)
     {
         await using var all = await c.QueryMultipleAsync(
             """
@@ -241,7 +241,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return new(yearId, name, first, last, terms, (await all.ReadAsync<DateOnly>()).ToList(), new(zone));
     }
 
-    public async Task<IReadOnlyList<ClassHead>> Classes(Guid adultId)
+    public async Task<IReadOnlyList<ClassHead>> Classes(AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -260,7 +260,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     }
 
     /// <summary>Where a class stands to an adult; null if it is not in the adult's school.</summary>
-    public async Task<ClassPlace?> Place(Guid classId, Guid schoolId, Guid adultId)
+    public async Task<ClassPlace?> Place(ClassId classId, SchoolId schoolId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ClassPlace>(
@@ -279,7 +279,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task LetAssistantsPrint(Guid classId, bool allowed)
+    public async Task LetAssistantsPrint(ClassId classId, bool allowed)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -288,13 +288,13 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<(Guid Id, string Name)?> ClassByCode(string code)
+    public async Task<(ClassId Id, string Name)?> ClassByCode(string code)
     {
         await using var c = await db.OpenConnectionAsync();
-        var row = await c.QuerySingleOrDefaultAsync<(Guid Id, string Name)>(
+        var row = await c.QuerySingleOrDefaultAsync<(ClassId Id, string Name)>(
             "select id, name from class where code = upper(@code) and not closed",
             new { code }
         );
-        return row.Id == Guid.Empty ? null : row;
+        return row.Id == default ? null : row;
     }
 }

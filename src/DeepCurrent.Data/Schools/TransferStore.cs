@@ -6,13 +6,13 @@ namespace DeepCurrent.Data.Schools;
 
 /// <summary>A reader on the way from one school to another.</summary>
 public sealed record Transfer(
-    Guid Id,
-    Guid ReaderId,
+    TransferId Id,
+    ReaderId ReaderId,
     string Name,
     int Grade,
-    Guid FromSchoolId,
+    SchoolId FromSchoolId,
     string FromSchool,
-    Guid ToSchoolId,
+    SchoolId ToSchoolId,
     string ToSchool,
     string AskedBy,
     DateTimeOffset AskedAt
@@ -21,18 +21,18 @@ public sealed record Transfer(
 /// <summary>Readers who change schools: the one school offers, the other takes. History goes along.</summary>
 public sealed class TransferStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<(Guid Id, string Name)>> OtherSchools(Guid schoolId)
+    public async Task<IReadOnlyList<(SchoolId Id, string Name)>> OtherSchools(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, string)>(
+            await c.QueryAsync<(SchoolId, string)>(
                 "select id, name from school where id <> @schoolId order by name limit 500",
                 new { schoolId }
             )
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<Transfer>> Open(Guid schoolId)
+    public async Task<IReadOnlyList<Transfer>> Open(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -56,7 +56,14 @@ public sealed class TransferStore(NpgsqlDataSource db)
 
     /// <summary>Offers a reader; the same offer again is the same. False if another school has been offered them
     /// already or there is no such school.</summary>
-    public async Task<bool> Ask(Guid id, Guid readerId, Guid from, Guid to, Guid adultId, DateTimeOffset at)
+    public async Task<bool> Ask(
+        TransferId id,
+        ReaderId readerId,
+        SchoolId from,
+        SchoolId to,
+        AdultId adultId,
+        DateTimeOffset at
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -94,9 +101,9 @@ public sealed class TransferStore(NpgsqlDataSource db)
     /// <summary>Takes or declines an offer (or, for the school that made it, takes it back).</summary>
     /// <param name="userName">The reader's user name at the new school.</param>
     public async Task<bool> Decide(
-        Guid id,
-        Guid schoolId,
-        Guid adultId,
+        TransferId id,
+        SchoolId schoolId,
+        AdultId adultId,
         bool take,
         Func<IReadOnlySet<string>, string, string> userName,
         DateOnly today,
@@ -105,7 +112,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var found = await c.QuerySingleOrDefaultAsync<(Guid ReaderId, Guid From, Guid To)>(
+        var found = await c.QuerySingleOrDefaultAsync<(ReaderId ReaderId, SchoolId From, SchoolId To)>(
             """
             select reader_id, from_school_id, to_school_id
             from transfer
@@ -122,7 +129,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
             },
             t
         );
-        if (found.ReaderId == Guid.Empty)
+        if (found.ReaderId == default)
             return false;
         await c.ExecuteAsync(
             "update transfer set decided_at = @now, taken = @take where id = @id",
@@ -189,7 +196,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
             },
             t
         );
-        var by = await c.ExecuteScalarAsync<Guid>("select asked_by from transfer where id = @id", new { id }, t);
+        var by = await c.ExecuteScalarAsync<AdultId>("select asked_by from transfer where id = @id", new { id }, t);
         foreach (
             var (school, adult, summary) in new[]
             {

@@ -5,12 +5,19 @@ namespace DeepCurrent.Data.Schools;
 
 /// <summary>A school year in a list.</summary>
 /// <param name="Classes">Classes in it.</param>
-public sealed record YearHead(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, int Classes, int OpenClasses);
+public sealed record YearHead(
+    YearId Id,
+    string Name,
+    DateOnly FirstDay,
+    DateOnly LastDay,
+    int Classes,
+    int OpenClasses
+);
 
 /// <summary>School years, their terms and days off.</summary>
 public sealed class YearStore(NpgsqlDataSource db)
 {
-    public async Task<IReadOnlyList<YearHead>> Of(Guid schoolId)
+    public async Task<IReadOnlyList<YearHead>> Of(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -30,7 +37,7 @@ public sealed class YearStore(NpgsqlDataSource db)
     }
 
     /// <summary>A year of this school; null if it is none of theirs.</summary>
-    public async Task<YearCalendar?> Find(Guid yearId, Guid schoolId)
+    public async Task<YearCalendar?> Find(YearId yearId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteScalarAsync<bool>(
@@ -41,7 +48,7 @@ public sealed class YearStore(NpgsqlDataSource db)
             : null;
     }
 
-    public async Task Add(Guid schoolId, YearCalendar year, Guid? rolledFrom)
+    public async Task Add(SchoolId schoolId, YearCalendar year, YearId? rolledFrom)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -93,9 +100,9 @@ public sealed class YearStore(NpgsqlDataSource db)
     internal static async Task Add(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Guid schoolId,
+        SchoolId schoolId,
         YearCalendar year,
-        Guid? rolledFrom = null
+        YearId? rolledFrom = null
     )
     {
         var name = year.Name.Length > 0 ? year.Name : $"{year.FirstDay.Year}–{year.LastDay.Year}";

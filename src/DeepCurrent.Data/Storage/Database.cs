@@ -22,6 +22,7 @@ public static class Database
         DefaultTypeMap.MatchNamesWithUnderscores = true;
         SqlMapper.AddTypeHandler(new TimeHandler());
         SqlMapper.AddTypeHandler(new DayHandler());
+        IdHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.
         return NpgsqlDataSource.Create(
             new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 }

@@ -11,7 +11,7 @@ public sealed class Notices
     /// <summary>The channel that pages of classes are told on; the payload is the class.</summary>
     public const string Channel = "ticket";
 
-    private readonly Gathered<Guid> classes;
+    private readonly Gathered<ClassId> classes;
 
     public Notices(NpgsqlDataSource db) => classes = new(TimeSpan.FromSeconds(0.5), async (ids, _) =>
         {
@@ -22,7 +22,7 @@ public sealed class Notices
             );
         });
 
-    public void Changed(Guid classId) => classes.Add(classId);
+    public void Changed(ClassId classId) => classes.Add(classId);
 
     public Task Run(CancellationToken stop) => classes.Run(stop);
 }

@@ -110,7 +110,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
 
     /// <summary>Works out anew how hard every question is that enough readers have answered.</summary>
     /// <returns>The texts whose questions have moved.</returns>
-    private static async Task<IReadOnlyList<Guid>> Questions(NpgsqlConnection c, NpgsqlTransaction t)
+    private static async Task<IReadOnlyList<TextId>> Questions(NpgsqlConnection c, NpgsqlTransaction t)
     {
         // What a question was thought to be is worked out without what answers have shown before: or it would be
         // counted twice.
@@ -271,8 +271,8 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
     private sealed record WordAnswer(string Part, string Word, double Mean, double Sd, double Guess, bool Correct);
 
     private sealed record Answered(
-        Guid QuestionId,
-        Guid TextId,
+        QuestionId QuestionId,
+        TextId TextId,
         Strand Strand,
         double Harder,
         double Mean,
@@ -283,8 +283,8 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
     );
 
     private sealed record Row(
-        Guid VersionId,
-        Guid TicketId,
+        VersionId VersionId,
+        TicketId TicketId,
         double Mean,
         double Sd,
         double OffsetFm,
@@ -292,6 +292,6 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
         bool Correct,
         double FormulaDepth,
         double FormulaError,
-        Guid TextId
+        TextId TextId
     );
 }

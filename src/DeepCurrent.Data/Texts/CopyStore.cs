@@ -7,11 +7,11 @@ namespace DeepCurrent.Data.Texts;
 /// <param name="TextId">The text in the library, where it has one.</param>
 /// <param name="DueOn">When it is to be back, while it is out.</param>
 public sealed record CopyRow(
-    Guid Id,
+    CopyId Id,
     string Code,
     string Title,
-    Guid? TextId,
-    Guid? ReaderId,
+    TextId? TextId,
+    ReaderId? ReaderId,
     string? GivenName,
     string? FamilyName,
     DateTimeOffset? LentAt,
@@ -19,7 +19,7 @@ public sealed record CopyRow(
 );
 
 /// <summary>A reader of the school, by user name.</summary>
-public sealed record Borrower(Guid Id, string GivenName, string FamilyName);
+public sealed record Borrower(ReaderId Id, string GivenName, string FamilyName);
 
 /// <summary>Copies on paper and their loans.</summary>
 public sealed class CopyStore(NpgsqlDataSource db)
@@ -39,7 +39,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
                 where e.reader_id = l.reader_id and a.adult_id = @adultId) as may) m
         """;
 
-    public async Task<IReadOnlyList<CopyRow>> All(Guid schoolId, Guid adultId, bool lead)
+    public async Task<IReadOnlyList<CopyRow>> All(SchoolId schoolId, AdultId adultId, bool lead)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -57,7 +57,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<CopyRow?> Find(string code, Guid schoolId, Guid adultId, bool lead)
+    public async Task<CopyRow?> Find(string code, SchoolId schoolId, AdultId adultId, bool lead)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<CopyRow>(
@@ -72,7 +72,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<Borrower?> Reader(string userName, Guid schoolId)
+    public async Task<Borrower?> Reader(string userName, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<Borrower>(
@@ -86,7 +86,14 @@ public sealed class CopyStore(NpgsqlDataSource db)
     }
 
     /// <returns>False if another copy has that code.</returns>
-    public async Task<bool> Add(Guid id, Guid schoolId, Guid? textId, string title, string code, DateTimeOffset now)
+    public async Task<bool> Add(
+        CopyId id,
+        SchoolId schoolId,
+        TextId? textId,
+        string title,
+        string code,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
@@ -108,7 +115,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
     }
 
     /// <summary>Gives a copy to a reader; one that is out already comes back first.</summary>
-    public async Task Lend(Guid copyId, Guid readerId, Guid adultId, DateOnly dueOn, DateTimeOffset now)
+    public async Task Lend(CopyId copyId, ReaderId readerId, AdultId adultId, DateOnly dueOn, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -143,7 +150,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
         await t.CommitAsync();
     }
 
-    public async Task Return(Guid copyId, DateTimeOffset now)
+    public async Task Return(CopyId copyId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -153,7 +160,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
     }
 
     /// <summary>Takes a copy off the list: lost or worn out.</summary>
-    public async Task<bool> Remove(Guid copyId, Guid schoolId, DateTimeOffset now)
+    public async Task<bool> Remove(CopyId copyId, SchoolId schoolId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(

@@ -3,12 +3,12 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
 
-public sealed record Picture(Guid Id, string Type, byte[] Bytes);
+public sealed record Picture(PictureId Id, string Type, byte[] Bytes);
 
 /// <summary>Pictures of the texts of a school.</summary>
 public sealed class PictureStore(NpgsqlDataSource db)
 {
-    public async Task Add(Picture picture, Guid schoolId, DateTimeOffset now)
+    public async Task Add(Picture picture, SchoolId schoolId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -24,7 +24,7 @@ public sealed class PictureStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<Picture?> Find(Guid id, Guid schoolId)
+    public async Task<Picture?> Find(PictureId id, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<Picture>(

@@ -16,7 +16,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
 {
     private const string TellSql = "select pg_notify('text', text_id::text) from version where id = @versionId";
 
-    public async Task<Sound?> SoundOf(Guid versionId, Guid schoolId)
+    public async Task<Sound?> SoundOf(VersionId versionId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<Sound>(
@@ -26,11 +26,11 @@ public sealed class ReadingStore(NpgsqlDataSource db)
     }
 
     /// <summary>The versions of a text that a school has a reading of.</summary>
-    public async Task<IReadOnlySet<Guid>> Heard(Guid textId, Guid schoolId)
+    public async Task<IReadOnlySet<VersionId>> Heard(TextId textId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<Guid>(
+            await c.QueryAsync<VersionId>(
                 """
                 select s.version_id
                 from version_sound s join version v on v.id = s.version_id
@@ -42,7 +42,13 @@ public sealed class ReadingStore(NpgsqlDataSource db)
         ).ToHashSet();
     }
 
-    public async Task KeepSound(Guid versionId, Guid schoolId, Guid adultId, Sound sound, DateTimeOffset now)
+    public async Task KeepSound(
+        VersionId versionId,
+        SchoolId schoolId,
+        AdultId adultId,
+        Sound sound,
+        DateTimeOffset now
+    )
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -65,7 +71,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
         await c.ExecuteAsync(TellSql, new { versionId });
     }
 
-    public async Task<bool> DropSound(Guid versionId, Guid schoolId)
+    public async Task<bool> DropSound(VersionId versionId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         var dropped = await c.ExecuteAsync(
@@ -76,7 +82,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
         return dropped > 0;
     }
 
-    public async Task<KeptMaze?> MazeOf(Guid versionId, Guid schoolId)
+    public async Task<KeptMaze?> MazeOf(VersionId versionId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         var kept = await c.QuerySingleOrDefaultAsync<(int Draft, string Pieces, string? By, DateTimeOffset At)?>(
@@ -91,9 +97,9 @@ public sealed class ReadingStore(NpgsqlDataSource db)
     }
 
     public async Task KeepMaze(
-        Guid versionId,
-        Guid schoolId,
-        Guid adultId,
+        VersionId versionId,
+        SchoolId schoolId,
+        AdultId adultId,
         int draft,
         IReadOnlyList<MazePiece> pieces,
         DateTimeOffset now
@@ -119,7 +125,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<bool> DropMaze(Guid versionId, Guid schoolId)
+    public async Task<bool> DropMaze(VersionId versionId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(

@@ -14,7 +14,7 @@ public sealed record FoundTexts(
     bool Partly = false
 );
 
-public sealed record SavedSearch(Guid Id, string Name, string Query);
+public sealed record SavedSearch(SavedSearchId Id, string Name, string Query);
 
 /// <summary>What the library's search needs of the database: the cards of all texts, and which texts hold some
 /// words.</summary>
@@ -25,7 +25,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         MostWords = 12;
 
     /// <summary>The cards of all texts, or of one.</summary>
-    public async Task<IReadOnlyList<Card>> Cards(Guid? textId = null)
+    public async Task<IReadOnlyList<Card>> Cards(TextId? textId = null)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
@@ -55,10 +55,13 @@ public sealed class ShelfStore(NpgsqlDataSource db)
             new { textId }
         );
         var versions = (
-            await all.ReadAsync<(Guid TextId, Guid Id, string Label, int Words, double Depth, double Error)>()
+            await all.ReadAsync<(TextId TextId, VersionId Id, string Label, int Words, double Depth, double Error)>()
         ).ToLookup(v => v.TextId, v => new CardVersion(v.Id, v.Label, v.Words, v.Depth, v.Error));
         var flat = (await all.ReadAsync<Flat>()).ToList();
-        var heard = (await all.ReadAsync<(Guid TextId, Guid SchoolId)>()).ToLookup(h => h.TextId, h => h.SchoolId);
+        var heard = (await all.ReadAsync<(TextId TextId, SchoolId SchoolId)>()).ToLookup(
+            h => h.TextId,
+            h => h.SchoolId
+        );
         return
         [
             .. flat.Select(t => new Card(
@@ -227,11 +230,11 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     }
 
     /// <summary>Texts a class has read, with how many times: handed in, or read in a level check.</summary>
-    public async Task<IReadOnlyDictionary<Guid, int>> ReadHere(Guid classId)
+    public async Task<IReadOnlyDictionary<TextId, int>> ReadHere(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, int)>(
+            await c.QueryAsync<(TextId, int)>(
                 """
                 select text_id, count(*)::int
                 from (
@@ -255,11 +258,11 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     }
 
     /// <summary>Texts a school has given, with how many times.</summary>
-    public async Task<IReadOnlyDictionary<Guid, int>> Used(Guid schoolId)
+    public async Task<IReadOnlyDictionary<TextId, int>> Used(SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(Guid, int)>(
+            await c.QueryAsync<(TextId, int)>(
                 """
                 select a.text_id, count(*)::int
                 from assignment a join class s on s.id = a.class_id
@@ -272,7 +275,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         ).ToDictionary(x => x.Item1, x => x.Item2);
     }
 
-    public async Task<IReadOnlyList<SavedSearch>> Saved(Guid adultId)
+    public async Task<IReadOnlyList<SavedSearch>> Saved(AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -283,7 +286,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<SavedSearch> Save(Guid adultId, string name, string query, DateTimeOffset now)
+    public async Task<SavedSearch> Save(AdultId adultId, string name, string query, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleAsync<SavedSearch>(
@@ -293,7 +296,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
             """,
             new
             {
-                id = Guid.CreateVersion7(),
+                id = SavedSearchId.New(),
                 adultId,
                 name,
                 query,
@@ -302,7 +305,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         );
     }
 
-    public async Task<bool> Forget(Guid id, Guid adultId)
+    public async Task<bool> Forget(SavedSearchId id, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.ExecuteAsync(
@@ -312,9 +315,9 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     }
 
     private sealed record Flat(
-        Guid Id,
-        Guid? SchoolId,
-        Guid? OwnerId,
+        TextId Id,
+        SchoolId? SchoolId,
+        AdultId? OwnerId,
         bool Mine,
         bool Retired,
         string Title,

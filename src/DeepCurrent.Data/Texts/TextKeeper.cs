@@ -24,7 +24,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
     /// <param name="expected">The revision that was changed; 0 for a new text.</param>
     /// <param name="adultId">Who does it; null for texts that ship.</param>
     /// <exception cref="TextMoved">The text has another revision by now.</exception>
-    public async Task<int> Save(NewText text, int expected, Guid? adultId, string note, DateTimeOffset now)
+    public async Task<int> Save(NewText text, int expected, AdultId? adultId, string note, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -68,7 +68,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
     }
 
     /// <summary>Takes a text out of use, or back into it. Work on it goes on.</summary>
-    public async Task Retire(Guid textId, bool retired, DateTimeOffset now)
+    public async Task Retire(TextId textId, bool retired, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
@@ -88,11 +88,11 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
 
     /// <summary>States a version's depth, or takes the statement back.</summary>
     public async Task State(
-        Guid textId,
-        Guid versionId,
+        TextId textId,
+        VersionId versionId,
         double? depth,
         string? reason,
-        Guid adultId,
+        AdultId adultId,
         DateTimeOffset now
     )
     {
@@ -357,6 +357,6 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         );
     }
 
-    private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, Guid id) =>
+    private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, TextId id) =>
         c.ExecuteAsync("select pg_notify('text', @id)", new { id = id.ToString() }, t);
 }

@@ -7,8 +7,8 @@ using Npgsql;
 namespace DeepCurrent.Data.Texts;
 
 public sealed record VersionHead(
-    Guid Id,
-    Guid TextId,
+    VersionId Id,
+    TextId TextId,
     string Label,
     int Position,
     int Words,
@@ -19,7 +19,7 @@ public sealed record VersionHead(
 /// <param name="OnTheWay">Questions between its paragraphs.</param>
 /// <param name="Used">Tickets handed in by the class that asks.</param>
 public sealed record TextRow(
-    Guid Id,
+    TextId Id,
     string Slug,
     string Title,
     string Kind,
@@ -35,7 +35,7 @@ public sealed record TextRow(
 public sealed record Word(string Text, string Part, string Meaning, string Example);
 
 public sealed record NewVersion(
-    Guid Id,
+    VersionId Id,
     string Label,
     int Position,
     IReadOnlyList<IReadOnlyList<string>> Pages,
@@ -48,8 +48,8 @@ public sealed record NewVersion(
 /// <param name="SchoolId">Null for texts that ship.</param>
 /// <param name="Mine">Only its owner sees it.</param>
 public sealed record NewText(
-    Guid Id,
-    Guid? SchoolId,
+    TextId Id,
+    SchoolId? SchoolId,
     string Slug,
     string Title,
     string Kind,
@@ -60,18 +60,19 @@ public sealed record NewText(
     IReadOnlyList<NewVersion> Versions,
     IReadOnlyList<Question> Questions,
     IReadOnlyList<Word> Words,
-    Guid? OwnerId = null,
+    AdultId? OwnerId = null,
     bool Mine = false,
     string Season = "",
-    Guid? CopiedFrom = null
+    TextId? CopiedFrom = null
 );
 
 /// <summary>One version with its pages and how it was measured.</summary>
 /// <param name="Depth">What counts; the formulas' own say is beside it.</param>
 public sealed record VersionBody(
-    Guid Id,
-    Guid TextId,
+    VersionId Id,
+    TextId TextId,
     string Title,
+    bool Fiction,
     string Label,
     IReadOnlyList<IReadOnlyList<string>> Pages,
     int Words,
@@ -94,33 +95,33 @@ public sealed record StatedDepth(double Depth, string Reason, string? By, DateTi
 
 /// <param name="Owner">The name of whoever made it; null for texts that ship.</param>
 public sealed record TextOwning(
-    Guid Id,
+    TextId Id,
     string Slug,
-    Guid? SchoolId,
-    Guid? OwnerId,
+    SchoolId? SchoolId,
+    AdultId? OwnerId,
     string? Owner,
     bool Mine,
     DateTimeOffset? RetiredAt,
     int Revision,
     string Spelling,
     string Season,
-    Guid? CopiedFrom,
+    TextId? CopiedFrom,
     DateTimeOffset ChangedAt
 );
 
 public sealed record TextRevision(int Revision, DateTimeOffset At, string? By, string Note, NewText Text);
 
 /// <param name="Revision">0 for a text from before there were revisions.</param>
-public sealed record ShippedText(Guid Id, string Slug, int Revision, string? Note);
+public sealed record ShippedText(TextId Id, string Slug, int Revision, string? Note);
 
 /// <summary>The library. Texts without a school ship for all schools.</summary>
 public sealed class TextStore(NpgsqlDataSource db)
 {
     private const int MostKept = 2000;
-    private readonly ConcurrentDictionary<Guid, IReadOnlyList<Question>> questions = [];
+    private readonly ConcurrentDictionary<TextId, IReadOnlyList<Question>> questions = [];
 
     /// <summary>Reads a text's questions anew the next time.</summary>
-    public void Forget(Guid textId) => questions.TryRemove(textId, out _);
+    public void Forget(TextId textId) => questions.TryRemove(textId, out _);
 
     /// <summary>The texts that ship, by slug, with what was noted of their last revision.</summary>
     public async Task<IReadOnlyDictionary<string, ShippedText>> Shipped()
@@ -141,10 +142,10 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <summary>Some texts as somebody of a school sees them.</summary>
     /// <param name="ids">Which; null for all that ship.</param>
     public async Task<IReadOnlyList<TextRow>> Some(
-        IReadOnlyCollection<Guid>? ids,
-        Guid schoolId,
-        Guid adultId,
-        Guid? classId
+        IReadOnlyCollection<TextId>? ids,
+        SchoolId schoolId,
+        AdultId adultId,
+        ClassId? classId
     )
     {
         await using var c = await db.OpenConnectionAsync();
@@ -205,7 +206,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     /// <summary>Whose a text is, for whoever may see it.</summary>
-    public async Task<TextOwning?> Owning(Guid textId, Guid schoolId, Guid adultId)
+    public async Task<TextOwning?> Owning(TextId textId, SchoolId schoolId, AdultId adultId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<TextOwning>(
@@ -226,7 +227,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     /// <summary>A text with everything it has, as it can be saved.</summary>
-    public async Task<NewText?> Whole(Guid textId, Guid schoolId, Guid adultId)
+    public async Task<NewText?> Whole(TextId textId, SchoolId schoolId, AdultId adultId)
     {
         if (
             await Find(textId, schoolId, adultId) is not { } head
@@ -259,7 +260,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     /// <summary>Every revision of a text, the newest first.</summary>
-    public async Task<IReadOnlyList<TextRevision>> Revisions(Guid textId)
+    public async Task<IReadOnlyList<TextRevision>> Revisions(TextId textId)
     {
         await using var c = await db.OpenConnectionAsync();
         return
@@ -279,10 +280,10 @@ public sealed class TextStore(NpgsqlDataSource db)
         ];
     }
 
-    public async Task<TextRow?> Find(Guid textId, Guid schoolId, Guid adultId) =>
+    public async Task<TextRow?> Find(TextId textId, SchoolId schoolId, AdultId adultId) =>
         await Some([textId], schoolId, adultId, null) is [var found, ..] ? found : null;
 
-    public async Task<IReadOnlyList<VersionHead>> Versions(Guid textId, Guid schoolId)
+    public async Task<IReadOnlyList<VersionHead>> Versions(TextId textId, SchoolId schoolId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -299,7 +300,7 @@ public sealed class TextStore(NpgsqlDataSource db)
         ).ToList();
     }
 
-    public async Task<IReadOnlyList<VersionBody>> Bodies(Guid textId)
+    public async Task<IReadOnlyList<VersionBody>> Bodies(TextId textId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -312,18 +313,18 @@ public sealed class TextStore(NpgsqlDataSource db)
             .ToList();
     }
 
-    public async Task<VersionBody> Body(Guid versionId)
+    public async Task<VersionBody> Body(VersionId versionId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await Body(c, null, versionId);
     }
 
     /// <summary>The same on a connection that is open: who holds one waits for no second.</summary>
-    internal static async Task<VersionBody> Body(NpgsqlConnection c, NpgsqlTransaction? t, Guid versionId) =>
+    internal static async Task<VersionBody> Body(NpgsqlConnection c, NpgsqlTransaction? t, VersionId versionId) =>
         (await c.QuerySingleAsync<VersionFlat>(BodySql + " where v.id = @versionId", new { versionId }, t)).Body();
 
     /// <summary>A text's questions, kept once read until somebody changes the text.</summary>
-    public async Task<IReadOnlyList<Question>> Questions(Guid textId)
+    public async Task<IReadOnlyList<Question>> Questions(TextId textId)
     {
         if (questions.TryGetValue(textId, out var kept))
             return kept;
@@ -331,8 +332,8 @@ public sealed class TextStore(NpgsqlDataSource db)
         return await Questions(c, null, textId);
     }
 
-    /// <inheritdoc cref="Questions(Guid)"/>
-    internal async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction? t, Guid textId)
+    /// <inheritdoc cref="Questions(TextId)"/>
+    internal async Task<IReadOnlyList<Question>> Questions(NpgsqlConnection c, NpgsqlTransaction? t, TextId textId)
     {
         if (questions.TryGetValue(textId, out var kept))
             return kept;
@@ -356,17 +357,17 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     /// <summary>The sentences of a version, as pick-the-sentence questions number them.</summary>
-    public async Task<IReadOnlyList<string>> Sentences(Guid versionId) =>
+    public async Task<IReadOnlyList<string>> Sentences(VersionId versionId) =>
         Scoring.SentencesOf((await Body(versionId)).Pages);
 
-    /// <inheritdoc cref="Sentences(Guid)"/>
+    /// <inheritdoc cref="Sentences(TextId)"/>
     internal static async Task<IReadOnlyList<string>> Sentences(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
-        Guid versionId
+        VersionId versionId
     ) => Scoring.SentencesOf((await Body(c, t, versionId)).Pages);
 
-    public async Task<IReadOnlyList<Word>> Words(Guid textId)
+    public async Task<IReadOnlyList<Word>> Words(TextId textId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -380,7 +381,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     private const string BodySql = """
-        select v.id, v.text_id, t.title, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error,
+        select v.id, v.text_id, t.title, t.fiction, v.label, v.pages::text as pages, v.words, v.depth, v.depth_error,
           v.measure::text as measure, v.formula_depth, v.formula_error, v.stated_depth, v.stated_reason,
           a.name as stated_by, v.stated_at, v.shown_depth, v.shown_error, v.shown_alone, v.shown_weight,
           v.shown_readers, v.shown_answers
@@ -388,7 +389,7 @@ public sealed class TextStore(NpgsqlDataSource db)
         """;
 
     private sealed record TextFlat(
-        Guid Id,
+        TextId Id,
         string Slug,
         string Title,
         string Kind,
@@ -401,9 +402,10 @@ public sealed class TextStore(NpgsqlDataSource db)
     );
 
     private sealed record VersionFlat(
-        Guid Id,
-        Guid TextId,
+        VersionId Id,
+        TextId TextId,
         string Title,
+        bool Fiction,
         string Label,
         string Pages,
         int Words,
@@ -429,6 +431,7 @@ public sealed class TextStore(NpgsqlDataSource db)
                 Id,
                 TextId,
                 Title,
+                Fiction,
                 Label,
                 Database.FromJson<List<List<string>>>(Pages),
                 Words,
@@ -445,7 +448,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     }
 
     private sealed record QuestionFlat(
-        Guid Id,
+        QuestionId Id,
         int Position,
         string Strand,
         string Stem,

@@ -10,7 +10,7 @@ namespace DeepCurrent.Data.Texts;
 /// are too few.</param>
 /// <param name="HarderFrom">How many answers that rests on.</param>
 public sealed record QuestionUse(
-    Guid QuestionId,
+    QuestionId QuestionId,
     int Answered,
     double? Right,
     string? Wrong,
@@ -41,7 +41,7 @@ public sealed class UseStore(NpgsqlDataSource db)
     public const int FewestReaders = 5;
 
     /// <param name="classId">Null for the whole school.</param>
-    public async Task<TextUse> Of(Guid textId, Guid schoolId, Guid? classId)
+    public async Task<TextUse> Of(TextId textId, SchoolId schoolId, ClassId? classId)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
@@ -131,7 +131,7 @@ public sealed class UseStore(NpgsqlDataSource db)
     );
 
     private sealed record QuestionFlat(
-        Guid QuestionId,
+        QuestionId QuestionId,
         int Answered,
         decimal? Right,
         string? Wrong,

@@ -12,8 +12,8 @@ namespace DeepCurrent.Data.Tickets;
 /// <param name="Id">Made by the client: the same answer sent twice is kept once.</param>
 /// <param name="Said">What was answered, in the quiz's own places.</param>
 public sealed record NewAnswer(
-    Guid Id,
-    Guid QuestionId,
+    AnswerId Id,
+    QuestionId QuestionId,
     Func<Question, Response> Said,
     DateTimeOffset At,
     int Milliseconds
@@ -58,16 +58,21 @@ public sealed class AnswerWriter
         together = new(Writers, Most, Write);
     }
 
-    private sealed record Sent(Guid TicketId, Guid ReaderId, IReadOnlyList<NewAnswer> Answers, DateTimeOffset Now);
+    private sealed record Sent(
+        TicketId TicketId,
+        ReaderId ReaderId,
+        IReadOnlyList<NewAnswer> Answers,
+        DateTimeOffset Now
+    );
 
     /// <summary>One answer that is to be written.</summary>
-    private sealed record Row(Guid TicketId, AnswerRow Answer, bool Begins);
+    private sealed record Row(TicketId TicketId, AnswerRow Answer, bool Begins);
 
     /// <summary>Keeps answers to one ticket, in order. Safe to repeat; attempts beyond those allowed are
     /// refused.</summary>
     public async Task<AnswersKept> Keep(
-        Guid ticketId,
-        Guid readerId,
+        TicketId ticketId,
+        ReaderId readerId,
         IReadOnlyList<NewAnswer> answers,
         DateTimeOffset now
     )

@@ -10,8 +10,8 @@ namespace DeepCurrent.Data.Tickets;
 
 /// <summary>A ticket whose written answers wait for a person.</summary>
 public sealed record ToMarkRow(
-    Guid TicketId,
-    Guid ReaderId,
+    TicketId TicketId,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     string Title,
@@ -25,7 +25,7 @@ public sealed record ToMarkRow(
 public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
 {
     /// <summary>What waits in a class, oldest first.</summary>
-    public async Task<IReadOnlyList<ToMarkRow>> Waiting(Guid classId)
+    public async Task<IReadOnlyList<ToMarkRow>> Waiting(ClassId classId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -55,12 +55,12 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
     /// <summary>Marks one written answer. Marking again changes the mark, and with it what followed from it.</summary>
     /// <returns>The ticket's state afterwards; null if there is no written answer to mark.</returns>
     public async Task<TicketState?> Mark(
-        Guid ticketId,
-        Guid readerId,
-        Guid answerId,
+        TicketId ticketId,
+        ReaderId readerId,
+        AnswerId answerId,
         int mark,
         string comment,
-        Guid adultId,
+        AdultId adultId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset now
@@ -106,7 +106,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
 
     /// <summary>Lets the reader see the result. Doing it again changes nothing.</summary>
     /// <returns>False while something is still to be marked.</returns>
-    public async Task<bool> Release(Guid ticketId, Guid classId, DateTimeOffset now)
+    public async Task<bool> Release(TicketId ticketId, ClassId classId, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         var released = await c.ExecuteAsync(

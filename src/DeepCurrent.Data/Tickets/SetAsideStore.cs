@@ -18,7 +18,7 @@ public enum SetAsideKind
 /// <param name="Body">As it was sent, as JSON.</param>
 public sealed record NewSetAside(
     Guid Id,
-    Guid ReaderId,
+    ReaderId ReaderId,
     Guid About,
     SetAsideKind Kind,
     int Answers,

@@ -13,7 +13,7 @@ namespace DeepCurrent.Data.Tickets;
 /// <summary>A ticket as its reader sees it in a list.</summary>
 /// <param name="Aloud">To be read aloud and recorded.</param>
 public sealed record MyTicket(
-    Guid Id,
+    TicketId Id,
     string Title,
     string Blurb,
     int Words,
@@ -32,17 +32,17 @@ public sealed record MyTicket(
 
 /// <summary>One ticket, ready to be worked on.</summary>
 public sealed record OpenTicket(
-    Guid Id,
-    Guid ReaderId,
-    Guid TextId,
-    Guid VersionId,
+    TicketId Id,
+    ReaderId ReaderId,
+    TextId TextId,
+    VersionId VersionId,
     TicketState State,
     int Attempts,
     int Page,
     double? Score,
     string Directions,
-    Guid ClassId,
-    Guid SchoolYearId,
+    ClassId ClassId,
+    YearId SchoolYearId,
     double VersionDepth,
     string VersionLabel,
     bool Guided,
@@ -52,8 +52,8 @@ public sealed record OpenTicket(
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
 public sealed record AnswerRow(
-    Guid Id,
-    Guid QuestionId,
+    AnswerId Id,
+    QuestionId QuestionId,
     int Attempt,
     Response Response,
     bool? Correct,
@@ -71,7 +71,7 @@ public sealed record AnswerRow(
 /// <summary>The reader's side: their tickets, the time they spend, their answers, handing in.</summary>
 public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices notices)
 {
-    public async Task<IReadOnlyList<MyTicket>> Mine(Guid readerId)
+    public async Task<IReadOnlyList<MyTicket>> Mine(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return (
@@ -100,7 +100,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         ).ToList();
     }
 
-    public async Task<OpenTicket?> Find(Guid ticketId, Guid readerId)
+    public async Task<OpenTicket?> Find(TicketId ticketId, ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await Find(c, null, ticketId, readerId, lockRow: false);
@@ -122,8 +122,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     internal static Task<OpenTicket?> Find(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
-        Guid ticketId,
-        Guid readerId,
+        TicketId ticketId,
+        ReaderId readerId,
         bool lockRow
     ) =>
         c.QuerySingleOrDefaultAsync<OpenTicket>(
@@ -134,10 +134,10 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
 
     /// <summary>Several tickets with their rows locked, in one order, so that two who lock the same never wait for each
     /// other in a ring.</summary>
-    internal static async Task<IReadOnlyDictionary<Guid, OpenTicket>> Lock(
+    internal static async Task<IReadOnlyDictionary<TicketId, OpenTicket>> Lock(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        IReadOnlyCollection<(Guid Ticket, Guid Reader)> wanted
+        IReadOnlyCollection<(TicketId Ticket, ReaderId Reader)> wanted
     ) =>
         (
             await c.QueryAsync<OpenTicket>(
@@ -151,7 +151,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
             )
         ).ToDictionary(k => k.Id);
 
-    public async Task<IReadOnlyList<AnswerRow>> Answers(Guid ticketId)
+    public async Task<IReadOnlyList<AnswerRow>> Answers(TicketId ticketId)
     {
         await using var c = await db.OpenConnectionAsync();
         return await Answers(c, null, ticketId);
@@ -160,13 +160,13 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     internal static async Task<IReadOnlyList<AnswerRow>> Answers(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
-        Guid ticketId
+        TicketId ticketId
     ) => [.. (await Answers(c, t, [ticketId]))[ticketId]];
 
-    internal static async Task<ILookup<Guid, AnswerRow>> Answers(
+    internal static async Task<ILookup<TicketId, AnswerRow>> Answers(
         NpgsqlConnection c,
         NpgsqlTransaction? t,
-        IEnumerable<Guid> ticketIds
+        IEnumerable<TicketId> ticketIds
     ) =>
         (
             await c.QueryAsync<AnswerFlat>(
@@ -184,8 +184,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         ).ToLookup(a => a.TicketId, a => a.Row());
 
     private sealed record AnswerFlat(
-        Guid Id,
-        Guid QuestionId,
+        AnswerId Id,
+        QuestionId QuestionId,
         int Attempt,
         string Response,
         bool? Correct,
@@ -195,7 +195,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         int? Mark,
         string Comment,
         DateTimeOffset ReceivedAt,
-        Guid TicketId
+        TicketId TicketId
     )
     {
         public AnswerRow Row() =>
@@ -245,7 +245,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
 
     /// <summary>Keeps how long a page was open. The spell's id is the client's: sending it again with more seconds
     /// lengthens it, never adds a second one.</summary>
-    public async Task Spend(OpenTicket ticket, Guid spellId, int page, double seconds, DateTimeOffset startedAt)
+    public async Task Spend(OpenTicket ticket, SpellId spellId, int page, double seconds, DateTimeOffset startedAt)
     {
         await using var c = await db.OpenConnectionAsync();
         await c.ExecuteAsync(
@@ -273,8 +273,8 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     /// <param name="given">When the reader handed it in; it may be heard of later.</param>
     /// <returns>The ticket's state afterwards, or null if it cannot be handed in.</returns>
     public async Task<TicketState?> HandIn(
-        Guid ticketId,
-        Guid readerId,
+        TicketId ticketId,
+        ReaderId readerId,
         YearCalendar year,
         LevelChart chart,
         DateTimeOffset given,

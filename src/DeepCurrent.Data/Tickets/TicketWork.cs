@@ -15,7 +15,7 @@ internal sealed class TicketWork
 {
     private readonly OpenTicket ticket;
     private readonly IReadOnlyList<Question> quiz;
-    private readonly ILookup<Guid, AnswerRow> answers;
+    private readonly ILookup<QuestionId, AnswerRow> answers;
     private readonly int sentences;
 
     private TicketWork(
@@ -116,7 +116,7 @@ internal sealed class TicketWork
 
     private EvidenceRow Piece(AnswerRow a, Question q, int at) =>
         EvidenceRow.Answer(
-            a.Id,
+            EvidenceId.From(a.Id.Value),
             a.At,
             q.Difficulty(new(ticket.VersionDepth), sentences).Value,
             q.Guess(sentences),

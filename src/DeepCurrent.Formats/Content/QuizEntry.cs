@@ -73,7 +73,7 @@ internal sealed class QuizEntry
         if (Harder is < -20 or > 20 or double.NaN)
             throw new ContentFault($"{Here()}: “harder” lies between −20 and 20 fm.");
         return new(
-            Guid.Empty,
+            default,
             at,
             strand,
             Ask ?? "",

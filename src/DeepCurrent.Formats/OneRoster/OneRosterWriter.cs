@@ -10,7 +10,7 @@ namespace DeepCurrent.Formats.OneRoster;
 
 /// <param name="Sessions">The school year (first) and its terms: id, title, first and last day.</param>
 public sealed record OneRosterSchool(
-    Guid Id,
+    SchoolId Id,
     string Name,
     IReadOnlyList<(Guid Id, string Title, DateOnly First, DateOnly Last)> Sessions
 );
@@ -50,7 +50,7 @@ public static class OneRosterWriter
     ];
 
     /// <summary>What a school's own files say they come from.</summary>
-    public static string CodeOf(Guid schoolId) => $"deepcurrent-{schoolId}";
+    public static string CodeOf(SchoolId schoolId) => $"deepcurrent-{schoolId}";
 
     /// <param name="state">The roster; closed classes, ended enrolments and people who left are not written.</param>
     public static void Write(Stream stream, OneRosterSchool school, RosterState state)
@@ -134,7 +134,7 @@ public static class OneRosterWriter
             classes.Values.Select(c =>
                 new object?[]
                 {
-                    keys[c.Id],
+                    keys[c.Id.Value],
                     "",
                     "",
                     c.Name,
@@ -160,13 +160,13 @@ public static class OneRosterWriter
                 + "pronouns",
             readers
                 .Values.Select(r =>
-                    User(keys[r.Id], r.UserName, r.GivenName, r.FamilyName, "", Grades.Code(r.Grade), school.Id)
+                    User(keys[r.Id.Value], r.UserName, r.GivenName, r.FamilyName, "", Grades.Code(r.Grade), school.Id)
                 )
                 .Concat(
                     adults.Values.Select(a =>
                     {
                         var (given, family) = Names.Split(a.Name);
-                        return User(keys[a.Id], a.UserName, given, family, a.Mail, "", school.Id);
+                        return User(keys[a.Id.Value], a.UserName, given, family, a.Mail, "", school.Id);
                     })
                 )
         );
@@ -177,7 +177,19 @@ public static class OneRosterWriter
                 + "userProfileSourcedId",
             readers
                 .Values.Select(r =>
-                    new object?[] { $"role-{r.Id}", "", "", keys[r.Id], "primary", "student", "", "", school.Id, "" }
+                    new object?[]
+                    {
+                        $"role-{r.Id}",
+                        "",
+                        "",
+                        keys[r.Id.Value],
+                        "primary",
+                        "student",
+                        "",
+                        "",
+                        school.Id,
+                        "",
+                    }
                 )
                 .Concat(
                     adults.Values.Select(a =>
@@ -186,7 +198,7 @@ public static class OneRosterWriter
                             $"role-{a.Id}",
                             "",
                             "",
-                            keys[a.Id],
+                            keys[a.Id.Value],
                             "primary",
                             a.Lead ? "principal" : "teacher",
                             "",
@@ -210,12 +222,12 @@ public static class OneRosterWriter
                 .Select(e =>
                     new object?[]
                     {
-                        keys[e.Id],
+                        keys[e.Id.Value],
                         "",
                         "",
-                        keys[e.ClassId],
+                        keys[e.ClassId.Value],
                         school.Id,
-                        keys[e.ReaderId],
+                        keys[e.ReaderId.Value],
                         "student",
                         "",
                         Day(e.From),
@@ -232,9 +244,9 @@ public static class OneRosterWriter
                                 t.Id,
                                 "",
                                 "",
-                                keys[t.ClassId],
+                                keys[t.ClassId.Value],
                                 school.Id,
-                                keys[t.AdultId],
+                                keys[t.AdultId.Value],
                                 t.Role is Part.Assistant ? "aide" : "teacher",
                                 t.Role is Part.Teacher ? "true" : "false",
                                 "",
@@ -252,7 +264,7 @@ public static class OneRosterWriter
         string family,
         string? mail,
         string grade,
-        Guid school
+        SchoolId school
     ) =>
         [
             id,
@@ -285,7 +297,7 @@ public static class OneRosterWriter
         things
             .GroupBy(t => t.SourceId)
             .SelectMany(g =>
-                g.Select(t => KeyValuePair.Create(t.Id, g.Key is null || g.Count() > 1 ? t.Id.ToString() : g.Key))
+                g.Select(t => KeyValuePair.Create(t.Key, g.Key is null || g.Count() > 1 ? t.Key.ToString() : g.Key))
             );
 
     private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);

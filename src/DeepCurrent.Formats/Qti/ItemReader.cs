@@ -49,7 +49,7 @@ internal static class ItemReader
             return null;
         var proof = (string?)Ours(body, Proof) ?? (asked is QuestionKind.Sentence ? Picked(at, item, right) : null);
         return new(
-            Guid.Empty,
+            default,
             0,
             Strands.Parse((string?)Ours(body, OfStrand)) ?? Core.Questions.Strand.Retrieve,
             Stem(body, at),

@@ -15,23 +15,23 @@ public sealed record SessionPlace(Guid Id, string Device, DateTimeOffset MadeAt,
 
 /// <param name="Post">Teacher or Assistant; a teacher if it is not said.</param>
 /// <param name="Id">Made by the client: the same request again is the same person, who gets no second mail.</param>
-public sealed record InviteRequest(string Name, string? Mail, bool Lead, Post? Post = null, Guid? Id = null);
+public sealed record InviteRequest(string Name, string? Mail, bool Lead, Post? Post = null, AdultId? Id = null);
 
 /// <param name="Link">To be given to the one who is invited; it works once.</param>
 public sealed record InvitedView(
-    Guid AdultId,
+    AdultId AdultId,
     string Name,
     string UserName,
     string Link,
     bool Mailed,
     DateTimeOffset Until,
-    Guid? ChangeId
+    ChangeId? ChangeId
 );
 
 /// <param name="Post">Teacher or Assistant; as before if it is not said.</param>
 public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Left, Post? Post = null);
 
-public sealed record PassesRequest(IReadOnlyList<Guid> AdultIds);
+public sealed record PassesRequest(IReadOnlyList<AdultId> AdultIds);
 
 /// <param name="Purpose">invitation or reset.</param>
 /// <param name="Rules">What a password must be.</param>
@@ -59,10 +59,10 @@ public static class AdultEndpoints
         api.MapPost("/school/adults/{adultId:guid}/pass", NewPass);
         api.MapPost(
             "/school/adults/{adultId:guid}/sign-out",
-            async (Guid adultId, Desk desk, AdultStore adults, SessionStore sessions) =>
+            async (AdultId adultId, Desk desk, AdultStore adults, SessionStore sessions) =>
             {
                 await Staff(adultId, desk, adults);
-                await sessions.EndAll([adultId], desk.Now);
+                await sessions.EndAll([adultId.Value], desk.Now);
             }
         );
         api.MapPost("/school/adults/passes.pdf", Sheets).Produces<byte[]>(contentType: "application/pdf");
@@ -120,7 +120,7 @@ public static class AdultEndpoints
         var (name, mail) = Checked(request.Name, request.Mail);
         var makers = await roster.Makers();
         var adult = new RosterAdult(
-            request.Id ?? Guid.CreateVersion7(),
+            request.Id ?? AdultId.New(),
             null,
             name,
             makers.AdultName(mail ?? name),
@@ -144,7 +144,7 @@ public static class AdultEndpoints
     }
 
     private static async Task<RosterChanged> Change(
-        Guid adultId,
+        AdultId adultId,
         StaffRequest request,
         Desk desk,
         RosterDesk roster,
@@ -154,7 +154,7 @@ public static class AdultEndpoints
         await desk.Lead();
         var (name, mail) = Checked(request.Name, request.Mail);
         var known = await rosters.Adult(adultId, desk.Who.SchoolId) ?? throw Refused.NotFound();
-        if (adultId == desk.Who.Id && (request.Left || !request.Lead))
+        if (adultId == desk.Who.Adult && (request.Left || !request.Lead))
             throw Refused.Conflict(
                 "yourself",
                 "You cannot take the lead from yourself or leave. Another school lead can."
@@ -177,7 +177,7 @@ public static class AdultEndpoints
     }
 
     private static async Task<InvitedView> NewPass(
-        Guid adultId,
+        AdultId adultId,
         Desk desk,
         AdultStore adults,
         IMailer mailer,
@@ -199,7 +199,7 @@ public static class AdultEndpoints
     }
 
     private static async Task<InvitedView> Pass(
-        Guid adultId,
+        AdultId adultId,
         string name,
         string userName,
         string? mail,
@@ -339,7 +339,7 @@ public static class AdultEndpoints
     )
     {
         Me(desk);
-        var adult = (await adults.Find(desk.Who.Id, desk.Who.SchoolId))!;
+        var adult = (await adults.Find(desk.Who.Adult, desk.Who.SchoolId))!;
         if (
             !await limits.Account(http, $"adult {adult.UserName}", new(adult.SchoolId, AdultId: adult.Id), () =>
                 secrets.Matches(adult, request.Old ?? "")
@@ -358,7 +358,7 @@ public static class AdultEndpoints
             throw Refused.NotFound();
     }
 
-    private static async Task<Adult> Staff(Guid adultId, Desk desk, AdultStore adults)
+    private static async Task<Adult> Staff(AdultId adultId, Desk desk, AdultStore adults)
     {
         await desk.Lead();
         return await adults.Find(adultId, desk.Who.SchoolId) is { Kind: "staff" } adult

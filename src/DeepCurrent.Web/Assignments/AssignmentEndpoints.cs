@@ -14,15 +14,15 @@ using DeepCurrent.Web.Tickets;
 
 namespace DeepCurrent.Web.Assignments;
 
-public sealed record FitRequest(IReadOnlyList<Guid> ReaderIds, IReadOnlyList<Guid> TextIds);
+public sealed record FitRequest(IReadOnlyList<ReaderId> ReaderIds, IReadOnlyList<TextId> TextIds);
 
 /// <param name="Forecast">Whole percent, as it is shown.</param>
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
 /// <param name="Before">How the reader had this text already; null if they did not.</param>
 public sealed record FitView(
-    Guid TextId,
-    Guid ReaderId,
-    Guid VersionId,
+    TextId TextId,
+    ReaderId ReaderId,
+    VersionId VersionId,
     string Version,
     double VersionDepth,
     int Forecast,
@@ -32,7 +32,7 @@ public sealed record FitView(
 );
 
 /// <summary>What is forecast of one version for one reader.</summary>
-public sealed record VersionFit(Guid VersionId, int Forecast, Zone Zone);
+public sealed record VersionFit(VersionId VersionId, int Forecast, Zone Zone);
 
 /// <param name="SkipGiven">Leave out readers who already have or had this text.</param>
 /// <param name="Aloud">To be read aloud and recorded.</param>
@@ -40,13 +40,13 @@ public sealed record VersionFit(Guid VersionId, int Forecast, Zone Zone);
 /// <param name="Versions">Versions fixed by the teacher, by reader; the others get the one that fits.</param>
 /// <param name="Texts">Several texts at once; <paramref name="TextId"/> is for one.</param>
 public sealed record AssignRequest(
-    IReadOnlyList<Guid> ReaderIds,
-    Guid? TextId,
+    IReadOnlyList<ReaderId> ReaderIds,
+    TextId? TextId,
     DateOnly? DueOn,
     int Attempts,
     string? Directions,
     bool SkipGiven,
-    IReadOnlyDictionary<Guid, Guid>? Versions,
+    IReadOnlyDictionary<ReaderId, VersionId>? Versions,
     bool? Guided,
     bool? Aloud,
     IReadOnlyList<TextToGive>? Texts = null
@@ -55,21 +55,28 @@ public sealed record AssignRequest(
 /// <summary>One text of an assignment.</summary>
 /// <param name="Id">Of the assignment, made by the page: the same request again is the same assignment.</param>
 /// <param name="Versions">Versions fixed by the teacher, by reader.</param>
-public sealed record TextToGive(Guid Id, Guid TextId, IReadOnlyDictionary<Guid, Guid>? Versions);
+public sealed record TextToGive(AssignmentId Id, TextId TextId, IReadOnlyDictionary<ReaderId, VersionId>? Versions);
 
-public sealed record AssignedView(Guid AssignmentId, Guid ChangeId, int Tickets, int Texts = 1);
+public sealed record AssignedView(AssignmentId AssignmentId, ChangeId ChangeId, int Tickets, int Texts = 1);
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>
-public sealed record TryView(Guid Id, IReadOnlyList<int> Picks, string Words, bool? Correct, int? Mark, string Comment);
+public sealed record TryView(
+    AnswerId Id,
+    IReadOnlyList<int> Picks,
+    string Words,
+    bool? Correct,
+    int? Mark,
+    string Comment
+);
 
-public sealed record AnswerView(Guid QuestionId, IReadOnlyList<TryView> Tries, AttemptMark Mark, bool Rushed);
+public sealed record AnswerView(QuestionId QuestionId, IReadOnlyList<TryView> Tries, AttemptMark Mark, bool Rushed);
 
 /// <param name="Late">Answers given before the text was due and heard of after it.</param>
 /// <param name="SetAside">What the reader did and could not be taken.</param>
 public sealed record TicketView(
     TicketRow Ticket,
-    Guid ClassId,
+    ClassId ClassId,
     string Title,
     bool MayMark,
     IReadOnlyList<Texts.QuestionView> Questions,
@@ -96,7 +103,7 @@ public static class AssignmentEndpoints
     }
 
     private static async Task<IReadOnlyList<FitView>> Fit(
-        Guid classId,
+        ClassId classId,
         FitRequest request,
         Desk desk,
         SchoolStore schools,
@@ -115,7 +122,7 @@ public static class AssignmentEndpoints
     }
 
     private static async Task<AssignedView> Assign(
-        Guid classId,
+        ClassId classId,
         AssignRequest request,
         Desk desk,
         SchoolStore schools,
@@ -138,7 +145,7 @@ public static class AssignmentEndpoints
             ??
             [
                 new(
-                    Guid.CreateVersion7(),
+                    AssignmentId.New(),
                     request.TextId ?? throw Refused.Field("textIds", "Choose a text."),
                     request.Versions
                 ),
@@ -152,7 +159,7 @@ public static class AssignmentEndpoints
         var titles = new List<string>();
         foreach (var w in wanted)
         {
-            var title = (await texts.Find(w.TextId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title;
+            var title = (await texts.Find(w.TextId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
             if ((await texts.Questions(w.TextId)).All(q => q.Guided))
                 throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
             var fits = (await Fits(w.TextId, chosen, school, texts, assignments))
@@ -166,7 +173,7 @@ public static class AssignmentEndpoints
                     w.Id,
                     classId,
                     w.TextId,
-                    desk.Who.Id,
+                    desk.Who.Adult,
                     desk.Now,
                     request.DueOn,
                     request.Attempts,
@@ -184,7 +191,7 @@ public static class AssignmentEndpoints
         var summary =
             $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {Counted.Readers(readerCount)}";
         var change = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoAssigned.Name,
             async (c, t) =>
             {
@@ -199,7 +206,7 @@ public static class AssignmentEndpoints
 
     private static NewTicket Fixed(
         FitView fit,
-        IReadOnlyDictionary<Guid, Guid>? chosenVersions,
+        IReadOnlyDictionary<ReaderId, VersionId>? chosenVersions,
         IReadOnlyList<VersionHead> versions,
         IReadOnlyList<RosterRow> readers
     )
@@ -208,10 +215,10 @@ public static class AssignmentEndpoints
             chosenVersions?.TryGetValue(fit.ReaderId, out var wanted) != true
             || versions.FirstOrDefault(v => v.Id == wanted) is not { } version
         )
-            return new(Guid.CreateVersion7(), fit.ReaderId, fit.VersionId, fit.Forecast / 100.0);
+            return new(TicketId.New(), fit.ReaderId, fit.VersionId, fit.Forecast / 100.0);
         var reader = readers.First(r => r.Id == fit.ReaderId);
         return new(
-            Guid.CreateVersion7(),
+            TicketId.New(),
             fit.ReaderId,
             version.Id,
             Core.Depth.Forecast.Comprehension(new(reader.Depth), new(version.Depth)).Value
@@ -221,8 +228,8 @@ public static class AssignmentEndpoints
     /// <summary>Those of the class who were chosen; a reader of another class is as unknown as one that does not
     /// exist.</summary>
     private static async Task<IReadOnlyList<RosterRow>> Chosen(
-        Guid classId,
-        IReadOnlyList<Guid> ids,
+        ClassId classId,
+        IReadOnlyList<ReaderId> ids,
         ReaderStore readers,
         Desk desk
     )
@@ -235,11 +242,11 @@ public static class AssignmentEndpoints
         return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
     }
 
-    private static VersionFit FitOf(Guid versionId, Probability forecast, ZoneCuts cuts) =>
+    private static VersionFit FitOf(VersionId versionId, Probability forecast, ZoneCuts cuts) =>
         new(versionId, forecast.Percent, Forecast.ZoneOf(forecast, cuts));
 
     private static async Task<IReadOnlyList<FitView>> Fits(
-        Guid textId,
+        TextId textId,
         IReadOnlyList<RosterRow> readers,
         School school,
         TextStore texts,
@@ -273,13 +280,13 @@ public static class AssignmentEndpoints
         ];
     }
 
-    private static async Task<IReadOnlyList<AssignmentRow>> All(Guid classId, Desk desk, AssignmentStore assignments)
+    private static async Task<IReadOnlyList<AssignmentRow>> All(ClassId classId, Desk desk, AssignmentStore assignments)
     {
         await desk.Class(classId, Deed.SeeClass);
         return await assignments.Of(classId);
     }
 
-    private static async Task<AssignmentView> View(Guid assignmentId, Desk desk, AssignmentStore assignments)
+    private static async Task<AssignmentView> View(AssignmentId assignmentId, Desk desk, AssignmentStore assignments)
     {
         var assignment = await assignments.Find(assignmentId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         await desk.Class(assignment.ClassId, Deed.SeeClass);
@@ -287,7 +294,7 @@ public static class AssignmentEndpoints
     }
 
     private static async Task<TicketView> Ticket(
-        Guid ticketId,
+        TicketId ticketId,
         Desk desk,
         AssignmentStore assignments,
         TextStore texts,
@@ -312,7 +319,7 @@ public static class AssignmentEndpoints
             [.. questions.Select(Texts.QuestionView.Of)],
             [.. questions.Select(q => Shown(q, [.. answers[q.Id].OrderBy(a => a.Attempt)]))],
             given.Count(a => GivenTime.Late(a.At, a.ReceivedAt, end)),
-            [.. (await aside.Of(ticketId)).Select(SetAsideView.Of)]
+            [.. (await aside.Of(ticketId.Value)).Select(SetAsideView.Of)]
         );
     }
 

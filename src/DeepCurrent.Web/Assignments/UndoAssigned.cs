@@ -6,7 +6,7 @@ using DeepCurrent.Web.Hosting;
 namespace DeepCurrent.Web.Assignments;
 
 /// <summary>What was given at once.</summary>
-internal sealed record Assigned(IReadOnlyList<Guid> AssignmentIds);
+internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds);
 
 internal sealed class UndoAssigned() : Undoes<Assigned>(Name, Deed.Assign)
 {

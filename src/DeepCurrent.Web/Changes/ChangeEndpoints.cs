@@ -13,7 +13,7 @@ public static class ChangeEndpoints
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/classes/{classId:guid}/changes", async (Guid classId, Desk desk, ChangeStore changes) =>
+        api.MapGet("/classes/{classId:guid}/changes", async (ClassId classId, Desk desk, ChangeStore changes) =>
         {
             await desk.Class(classId, Deed.SeeClass);
             return await changes.Of(classId);
@@ -27,7 +27,7 @@ public static class ChangeEndpoints
     }
 
     private static async Task<UndoneView> Undo(
-        Guid changeId,
+        ChangeId changeId,
         Desk desk,
         ChangeStore changes,
         RosterDesk roster,
@@ -66,7 +66,7 @@ public static class ChangeEndpoints
     {
         if (change.ClassId is { } classId)
             await desk.Class(classId, deed);
-        else if (change.AdultId != desk.Who.Id)
+        else if (change.AdultId != desk.Who.Adult)
             await desk.Lead();
     }
 }

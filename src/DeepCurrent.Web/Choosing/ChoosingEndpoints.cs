@@ -34,7 +34,7 @@ public sealed record ChoiceRulesView(
 
 /// <param name="Zone">Independent, Instructional or Frustration.</param>
 public sealed record OfferView(
-    Guid TextId,
+    TextId TextId,
     string Title,
     string Kind,
     string Topic,
@@ -48,7 +48,7 @@ public sealed record OfferView(
 /// <param name="Left">How many more texts the reader may take now.</param>
 public sealed record ChoicesView(bool Open, int Left, IReadOnlyList<OfferView> Offers);
 
-public sealed record ChosenView(Guid TicketId);
+public sealed record ChosenView(TicketId TicketId);
 
 /// <summary>What readers may choose for themselves: a class's rules, what they come to for one reader, and
 /// choosing.</summary>
@@ -65,14 +65,19 @@ public static class ChoosingEndpoints
         api.MapDelete("/my/choices/{ticketId:guid}", PutBack).Produces(StatusCodes.Status204NoContent);
     }
 
-    private static async Task<ChoiceRulesView> Rules(Guid classId, Desk desk, ChoosingStore store, LibraryShelf library)
+    private static async Task<ChoiceRulesView> Rules(
+        ClassId classId,
+        Desk desk,
+        ChoosingStore store,
+        LibraryShelf library
+    )
     {
         await desk.Class(classId, Deed.SeeClass);
         return await View(classId, await store.Rules(classId), desk, store, library);
     }
 
     private static async Task<ChoiceRulesView> Put(
-        Guid classId,
+        ClassId classId,
         ChoiceRulesRequest request,
         Desk desk,
         ChoosingStore store,
@@ -99,7 +104,7 @@ public static class ChoosingEndpoints
     }
 
     private static async Task<ChoiceRulesView> View(
-        Guid classId,
+        ClassId classId,
         ChoiceRules rules,
         Desk desk,
         ChoosingStore store,
@@ -122,7 +127,7 @@ public static class ChoosingEndpoints
                         {
                             Open = true,
                         },
-                        new HashSet<Guid>(),
+                        new HashSet<TextId>(),
                         new Dictionary<string, int>()
                     )
                     .Count
@@ -198,7 +203,7 @@ public static class ChoosingEndpoints
         ];
     }
 
-    private static async Task<ChosenView> Choose(Guid textId, Desk desk, ChoosingStore store, LibraryShelf library)
+    private static async Task<ChosenView> Choose(TextId textId, Desk desk, ChoosingStore store, LibraryShelf library)
     {
         var reader = desk.Self();
         // Asked twice, the second answer is the first.
@@ -211,15 +216,7 @@ public static class ChoosingEndpoints
             throw Refused.NotFound();
         return new(
             await store.Choose(
-                new(
-                    Guid.CreateVersion7(),
-                    reader,
-                    from.ClassId,
-                    textId,
-                    offer.Version.Id,
-                    offer.Forecast.Value,
-                    desk.Now
-                ),
+                new(TicketId.New(), reader, from.ClassId, textId, offer.Version.Id, offer.Forecast.Value, desk.Now),
                 from.Rules.MostOpen
             )
                 ?? throw Refused.Conflict(
@@ -229,6 +226,6 @@ public static class ChoosingEndpoints
         );
     }
 
-    private static async Task<IResult> PutBack(Guid ticketId, Desk desk, ChoosingStore store) =>
+    private static async Task<IResult> PutBack(TicketId ticketId, Desk desk, ChoosingStore store) =>
         await store.PutBack(ticketId, desk.Self(), desk.Now) ? Results.NoContent() : throw Refused.NotFound();
 }

@@ -23,13 +23,13 @@ public sealed record LevelRowView(
 );
 
 /// <param name="Week">School week of the term, from 1.</param>
-public sealed record TermView(Guid Id, string Name, DateOnly FirstDay, DateOnly LastDay, int Week, int Weeks);
+public sealed record TermView(TermId Id, string Name, DateOnly FirstDay, DateOnly LastDay, int Week, int Weeks);
 
 /// <param name="ReachFrom">Shallow end of the reach, fm.</param>
 /// <param name="ReachTo">Deep end of the reach, fm.</param>
 /// <param name="LevelSet">The level is what a teacher has set; its range then says nothing.</param>
 public sealed record RosterView(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     int Grade,
@@ -50,14 +50,14 @@ public sealed record RosterView(
 
 public sealed record SignalView(
     SignalKind Kind,
-    Guid ReaderId,
+    ReaderId ReaderId,
     Strand? Strand,
     string? Title,
     IReadOnlyList<double> Figures
 );
 
 public sealed record ClassView(
-    Guid Id,
+    ClassId Id,
     string Name,
     string Code,
     DateOnly Today,
@@ -89,7 +89,7 @@ public static class ClassEndpoints
     }
 
     private static async Task<ClassView> View(
-        Guid classId,
+        ClassId classId,
         Desk desk,
         SchoolStore schools,
         ReaderStore readers,
@@ -179,8 +179,8 @@ public static class ClassEndpoints
 
     /// <summary>What the signal rules need, looked up per reader.</summary>
     private sealed record SignalFacts(
-        ILookup<Guid, ClassReading> Readings,
-        ILookup<Guid, StrandCount> Strands,
+        ILookup<ReaderId, ClassReading> Readings,
+        ILookup<ReaderId, StrandCount> Strands,
         SchoolCalendar Calendar,
         DateOnly Today,
         DateTimeOffset Now,

@@ -11,21 +11,21 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Classes;
 
 /// <param name="Id">Made by the client: the same request again is the same class.</param>
-public sealed record NewClassRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay, Guid? Id = null);
+public sealed record NewClassRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay, ClassId? Id = null);
 
-public sealed record MadeClass(Guid Id, Guid? ChangeId);
+public sealed record MadeClass(ClassId Id, ChangeId? ChangeId);
 
 public sealed record ClassDetailsRequest(string Name, DateOnly? FirstDay, DateOnly? LastDay);
 
 /// <param name="WithReaders">Readers come along; otherwise only the teachers do.</param>
-public sealed record CopyClassRequest(string Name, bool WithReaders, Guid? Id = null);
+public sealed record CopyClassRequest(string Name, bool WithReaders, ClassId? Id = null);
 
 /// <param name="Allowed">Assistants may print one reader's card at a time.</param>
 public sealed record AssistantsPrintRequest(bool Allowed);
 
-public sealed record ClassAdultRequest(Guid AdultId, [property: JsonRequired] Part Role);
+public sealed record ClassAdultRequest(AdultId AdultId, [property: JsonRequired] Part Role);
 
-public sealed record ColleagueView(Guid Id, string Name);
+public sealed record ColleagueView(AdultId Id, string Name);
 
 /// <summary>Making, renaming, closing and copying classes, their code, and who teaches them.</summary>
 public static class ClassSettings
@@ -37,12 +37,12 @@ public static class ClassSettings
         api.MapPost("/classes/{classId:guid}/code", NewCode);
         api.MapPost(
             "/classes/{classId:guid}/close",
-            (Guid classId, Desk desk, RosterDesk roster, RosterStore rosters) =>
+            (ClassId classId, Desk desk, RosterDesk roster, RosterStore rosters) =>
                 Close(classId, closed: true, desk, roster, rosters)
         );
         api.MapPost(
             "/classes/{classId:guid}/reopen",
-            (Guid classId, Desk desk, RosterDesk roster, RosterStore rosters) =>
+            (ClassId classId, Desk desk, RosterDesk roster, RosterStore rosters) =>
                 Close(classId, closed: false, desk, roster, rosters)
         );
         api.MapPost("/classes/{classId:guid}/copy", Copy);
@@ -50,7 +50,7 @@ public static class ClassSettings
         api.MapDelete("/classes/{classId:guid}/adults/{adultId:guid}", RemoveAdult);
         api.MapPut(
             "/classes/{classId:guid}/assistants-print",
-            async (Guid classId, AssistantsPrintRequest request, Desk desk, SchoolStore schools) =>
+            async (ClassId classId, AssistantsPrintRequest request, Desk desk, SchoolStore schools) =>
             {
                 await desk.Class(classId, Deed.ChangeRoster);
                 await schools.LetAssistantsPrint(classId, request.Allowed);
@@ -72,7 +72,7 @@ public static class ClassSettings
         var name = Name(request.Name, request.FirstDay, request.LastDay);
         var makers = await roster.Makers();
         var made = new RosterClass(
-            request.Id ?? Guid.CreateVersion7(),
+            request.Id ?? ClassId.New(),
             null,
             (await roster.Year()).Id,
             name,
@@ -84,14 +84,14 @@ public static class ClassSettings
         var steps = ChangeSet.Nothing with
         {
             Classes = [new(null, made)],
-            Teachings = [new(null, new Teaching(Guid.CreateVersion7(), made.Id, desk.Who.Id, Part.Teacher))],
+            Teachings = [new(null, new Teaching(TeachingId.New(), made.Id, desk.Who.Adult, Part.Teacher))],
         };
         // Listed with the school and not with the class, which is gone when this is taken back.
         return new(made.Id, await roster.Apply(steps, null, $"Made the class {name}"));
     }
 
     private static async Task<RosterChanged> Change(
-        Guid classId,
+        ClassId classId,
         ClassDetailsRequest request,
         Desk desk,
         RosterDesk roster,
@@ -109,7 +109,7 @@ public static class ClassSettings
         );
     }
 
-    private static async Task<RosterChanged> NewCode(Guid classId, Desk desk, RosterDesk roster, RosterStore rosters)
+    private static async Task<RosterChanged> NewCode(ClassId classId, Desk desk, RosterDesk roster, RosterStore rosters)
     {
         var c = await Class(classId, desk, rosters);
         var code = (await roster.Makers()).ClassCode();
@@ -117,7 +117,7 @@ public static class ClassSettings
     }
 
     private static async Task<RosterChanged> Close(
-        Guid classId,
+        ClassId classId,
         bool closed,
         Desk desk,
         RosterDesk roster,
@@ -129,7 +129,7 @@ public static class ClassSettings
     }
 
     private static async Task<MadeClass> Copy(
-        Guid classId,
+        ClassId classId,
         CopyClassRequest request,
         Desk desk,
         RosterDesk roster,
@@ -142,7 +142,7 @@ public static class ClassSettings
             return new(there.Id, null);
         var name = Name(request.Name, null, null);
         var made = new RosterClass(
-            request.Id ?? Guid.CreateVersion7(),
+            request.Id ?? ClassId.New(),
             null,
             c.YearId,
             name,
@@ -159,7 +159,7 @@ public static class ClassSettings
             [
                 .. (await rosters.Teachings(classId)).Select(t => new Step<Teaching>(
                     null,
-                    new Teaching(Guid.CreateVersion7(), made.Id, t.AdultId, t.Role)
+                    new Teaching(TeachingId.New(), made.Id, t.AdultId, t.Role)
                 )),
             ],
             Enrolments = request.WithReaders
@@ -169,7 +169,7 @@ public static class ClassSettings
                         .Where(m => m.Until is null)
                         .Select(m => new Step<Enrolment>(
                             null,
-                            new Enrolment(Guid.CreateVersion7(), null, made.Id, m.Id, today, null)
+                            new Enrolment(EnrolmentId.New(), null, made.Id, m.Id, today, null)
                         )),
                 ]
                 : [],
@@ -178,7 +178,7 @@ public static class ClassSettings
     }
 
     private static async Task<RosterChanged> PutAdult(
-        Guid classId,
+        ClassId classId,
         ClassAdultRequest request,
         Desk desk,
         RosterDesk roster,
@@ -192,7 +192,7 @@ public static class ClassSettings
         var teachings = await rosters.Teachings(classId);
         var known = teachings.FirstOrDefault(t => t.AdultId == adult.Id);
         var next = known is null
-            ? new Teaching(Guid.CreateVersion7(), classId, adult.Id, request.Role)
+            ? new Teaching(TeachingId.New(), classId, adult.Id, request.Role)
             : known with
             {
                 Role = request.Role,
@@ -208,8 +208,8 @@ public static class ClassSettings
     }
 
     private static async Task<RosterChanged> RemoveAdult(
-        Guid classId,
-        Guid adultId,
+        ClassId classId,
+        AdultId adultId,
         Desk desk,
         RosterDesk roster,
         RosterStore rosters
@@ -249,7 +249,7 @@ public static class ClassSettings
             throw Refused.Conflict("last-teacher", "A class needs a teacher. Name another one first.");
     }
 
-    private static async Task<RosterClass> Class(Guid classId, Desk desk, RosterStore rosters)
+    private static async Task<RosterClass> Class(ClassId classId, Desk desk, RosterStore rosters)
     {
         await desk.Class(classId, Deed.ChangeRoster);
         return (await rosters.Class(classId, desk.Who.SchoolId))!;

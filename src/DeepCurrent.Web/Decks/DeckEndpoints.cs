@@ -8,7 +8,7 @@ namespace DeepCurrent.Web.Decks;
 
 /// <param name="Rounds">How many words each round of practising has.</param>
 public sealed record DeckView(
-    Guid Id,
+    DeckId Id,
     string Name,
     string? Owner,
     bool Own,
@@ -32,16 +32,16 @@ public static class DeckEndpoints
         api.MapGet("/decks", async (Desk desk, DeckStore decks) =>
         {
             desk.Library();
-            return (await decks.All(desk.Who.SchoolId, desk.Who.Id)).Select(d => View(d, desk)).ToList();
+            return (await decks.All(desk.Who.SchoolId, desk.Who.Adult)).Select(d => View(d, desk)).ToList();
         });
         api.MapPut("/decks/{deckId:guid}", Put);
         api.MapDelete("/decks/{deckId:guid}", Remove).Produces(StatusCodes.Status204NoContent);
     }
 
-    private static async Task<DeckView> Put(Guid deckId, DeckRequest request, Desk desk, DeckStore decks)
+    private static async Task<DeckView> Put(DeckId deckId, DeckRequest request, Desk desk, DeckStore decks)
     {
         desk.Library();
-        var before = await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Id);
+        var before = await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Adult);
         if (before is null ? request.Revision != 0 : !MayChange(before, desk))
             throw Refused.NotFound();
         var name = request.Name?.Trim() ?? "";
@@ -57,7 +57,7 @@ public static class DeckEndpoints
             .ToList();
         if (WordDecks.Fault(words) is { } fault)
             throw Refused.Field($"words[{fault.At}]", fault.Sentence);
-        var owner = before?.OwnerId ?? desk.Who.Id;
+        var owner = before?.OwnerId ?? desk.Who.Adult;
         // Whoever leads the school may put a colleague's deck right, but not hide it.
         if (
             await decks.Keep(
@@ -65,7 +65,7 @@ public static class DeckEndpoints
                 desk.Who.SchoolId,
                 owner,
                 name,
-                request.Mine && owner == desk.Who.Id,
+                request.Mine && owner == desk.Who.Adult,
                 words,
                 request.Revision,
                 desk.Now
@@ -76,27 +76,27 @@ public static class DeckEndpoints
                 "stale",
                 "Somebody has changed this deck meanwhile. Open it again to see what it is now."
             );
-        return View(await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound(), desk);
+        return View(await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound(), desk);
     }
 
-    private static async Task<IResult> Remove(Guid deckId, Desk desk, DeckStore decks)
+    private static async Task<IResult> Remove(DeckId deckId, Desk desk, DeckStore decks)
     {
         desk.Library();
-        var deck = await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Id);
+        var deck = await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Adult);
         if (deck is null || !MayChange(deck, desk))
             throw Refused.NotFound();
         await decks.Remove(deckId, desk.Who.SchoolId);
         return Results.NoContent();
     }
 
-    private static bool MayChange(DeckRow deck, Desk desk) => desk.May(Deed.ChangeText, deck.OwnerId == desk.Who.Id);
+    private static bool MayChange(DeckRow deck, Desk desk) => desk.May(Deed.ChangeText, deck.OwnerId == desk.Who.Adult);
 
     private static DeckView View(DeckRow d, Desk desk) =>
         new(
             d.Id,
             d.Name,
             d.Owner,
-            d.OwnerId == desk.Who.Id,
+            d.OwnerId == desk.Who.Adult,
             d.Mine,
             MayChange(d, desk),
             d.Revision,

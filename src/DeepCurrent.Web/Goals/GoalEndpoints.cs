@@ -13,7 +13,7 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Goals;
 
 public sealed record GoalLine(
-    Guid ReaderId,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     double Depth,
@@ -27,11 +27,11 @@ public sealed record GoalLine(
 
 public sealed record GoalsView(TermView? Term, int MinutesADay, int SchoolDaysLeft, IReadOnlyList<GoalLine> Lines);
 
-public sealed record GoalTarget(Guid ReaderId, double? Comprehension, double? Words);
+public sealed record GoalTarget(ReaderId ReaderId, double? Comprehension, double? Words);
 
 public sealed record SetGoalsRequest(IReadOnlyList<GoalTarget> Targets, string? Reason);
 
-public sealed record SetGoalsView(Guid? ChangeId, int Changed);
+public sealed record SetGoalsView(ChangeId? ChangeId, int Changed);
 
 /// <summary>Term goals of a class.</summary>
 public static class GoalEndpoints
@@ -45,7 +45,7 @@ public static class GoalEndpoints
     }
 
     private static async Task<GoalsView> View(
-        Guid classId,
+        ClassId classId,
         Desk desk,
         SchoolStore schools,
         ReaderStore readers,
@@ -97,7 +97,7 @@ public static class GoalEndpoints
     }
 
     private static async Task<SetGoalsView> Set(
-        Guid classId,
+        ClassId classId,
         SetGoalsRequest request,
         Desk desk,
         SchoolStore schools,
@@ -123,7 +123,7 @@ public static class GoalEndpoints
         }
         var wanted = request
             .Targets.SelectMany(t =>
-                new (Guid ReaderId, GoalKind Kind, double? Target)[]
+                new (ReaderId ReaderId, GoalKind Kind, double? Target)[]
                 {
                     (t.ReaderId, GoalKind.Comprehension, t.Comprehension),
                     (t.ReaderId, GoalKind.Words, t.Words),
@@ -133,7 +133,7 @@ public static class GoalEndpoints
             .Select(x => (x.ReaderId, x.Kind, x.Target!.Value));
         var set = 0;
         var change = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoGoals.Name,
             async (c, t) =>
             {
@@ -143,7 +143,7 @@ public static class GoalEndpoints
                     term.Id,
                     wanted,
                     request.Reason?.Trim() ?? "",
-                    desk.Who.Id,
+                    desk.Who.Adult,
                     desk.Now
                 );
                 set = made.Count;

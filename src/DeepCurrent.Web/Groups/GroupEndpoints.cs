@@ -16,7 +16,7 @@ public sealed record ProposalRequest(int Groups, int Smallest, int Largest);
 /// <param name="NearestOther">Index of the next nearest group, or −1.</param>
 /// <param name="Need">The strand with the lowest mastery, if any was asked often enough.</param>
 public sealed record PlacementView(
-    Guid ReaderId,
+    ReaderId ReaderId,
     double Depth,
     double Away,
     int NearestOther,
@@ -26,7 +26,7 @@ public sealed record PlacementView(
 
 public sealed record ProposedGroup(
     string Name,
-    Guid MiddleReaderId,
+    ReaderId MiddleReaderId,
     double Shallowest,
     double Deepest,
     IReadOnlyList<PlacementView> Readers
@@ -36,7 +36,7 @@ public sealed record ProposalView(IReadOnlyList<ProposedGroup> Groups, double Co
 
 public sealed record SaveGroupsRequest(IReadOnlyList<NewGroup> Groups);
 
-public sealed record SavedGroups(Guid? ChangeId);
+public sealed record SavedGroups(ChangeId? ChangeId);
 
 /// <summary>Guided reading groups: proposing, and saving what the teacher decided.</summary>
 public static class GroupEndpoints
@@ -66,7 +66,7 @@ public static class GroupEndpoints
     }
 
     private static async Task<ProposalView> Propose(
-        Guid classId,
+        ClassId classId,
         ProposalRequest request,
         Desk desk,
         ReaderStore readers,
@@ -90,10 +90,10 @@ public static class GroupEndpoints
                     (g, i) =>
                         new ProposedGroup(
                             Names[i],
-                            Guid.Parse(g.Representative.Key),
+                            IdOf(g.Representative),
                             g.Readers[0].Depth.Value,
                             g.Readers[^1].Depth.Value,
-                            [.. g.Readers.Select(r => Place(plan, i, r, strands[Guid.Parse(r.Key)]))]
+                            [.. g.Readers.Select(r => Place(plan, i, r, strands[IdOf(r)]))]
                         )
                 ),
             ],
@@ -116,8 +116,10 @@ public static class GroupEndpoints
             .OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean)
             .Select(s => (Strand?)s.Strand)
             .FirstOrDefault();
-        return new(Guid.Parse(r.Key), r.Depth.Value, own, other, away, need);
+        return new(IdOf(r), r.Depth.Value, own, other, away, need);
     }
+
+    private static ReaderId IdOf(GroupCandidate r) => ReaderId.From(Guid.Parse(r.Key));
 
     private static double[] Masteries(IEnumerable<StrandCount> strands)
     {
@@ -130,7 +132,7 @@ public static class GroupEndpoints
     }
 
     private static async Task<SavedGroups> Save(
-        Guid classId,
+        ClassId classId,
         SaveGroupsRequest request,
         Desk desk,
         ReaderStore readers,
@@ -152,7 +154,7 @@ public static class GroupEndpoints
             throw Refused.Field("groups", "A reader stands in two of these groups.");
         var count = request.Groups.Count;
         var made = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoGroups.Name,
             async (c, t) =>
                 new(

@@ -15,9 +15,9 @@ public sealed class GuardianCodes(GuardianStore guardians, Secrets secrets, Desk
 
     /// <summary>A code and its last day for each reader, made where there is none that lasts long enough to be worth
     /// printing.</summary>
-    public async Task<IReadOnlyDictionary<Guid, (string Code, DateTimeOffset Until)>> For(
-        IReadOnlyCollection<Guid> readerIds,
-        Guid schoolId
+    public async Task<IReadOnlyDictionary<ReaderId, (string Code, DateTimeOffset Until)>> For(
+        IReadOnlyCollection<ReaderId> readerIds,
+        SchoolId schoolId
     )
     {
         var open = (await guardians.Open(readerIds, desk.Now + StillGood)).ToDictionary(

@@ -23,7 +23,7 @@ public sealed record ConfirmRequest(string Token);
 
 /// <param name="Level">The level in words, such as "Reads what is typical in the middle of grade 4".</param>
 public sealed record ChildView(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     int Grade,
     string Level,
@@ -34,7 +34,7 @@ public sealed record ChildView(
 
 public sealed record WithdrawRequest(bool Guardians);
 
-public sealed record InviteGuardiansRequest(IReadOnlyList<Guid> ReaderIds);
+public sealed record InviteGuardiansRequest(IReadOnlyList<ReaderId> ReaderIds);
 
 /// <param name="Sent">Letters that went out, one to each address.</param>
 public sealed record GuardiansInvited(int Sent);
@@ -49,7 +49,7 @@ public static class GuardianEndpoints
         api.MapPost("/guardian/register", Register).AllowAnonymous();
         api.MapPost("/guardian/confirm", Confirm).AllowAnonymous();
         api.MapGet("/guardian/children", Children);
-        api.MapGet("/classes/{classId:guid}/guardians", async (Guid classId, Desk desk, GuardianStore guardians) =>
+        api.MapGet("/classes/{classId:guid}/guardians", async (ClassId classId, Desk desk, GuardianStore guardians) =>
         {
             await desk.Class(classId, Deed.ChangeRoster);
             return await guardians.Of(classId);
@@ -60,7 +60,7 @@ public static class GuardianEndpoints
 
     /// <summary>Invites the guardians whose addresses are on the roster: the letter with its code goes to them.</summary>
     private static async Task<GuardiansInvited> Invite(
-        Guid classId,
+        ClassId classId,
         InviteGuardiansRequest request,
         Desk desk,
         RosterStore rosters,
@@ -125,7 +125,7 @@ public static class GuardianEndpoints
             return new(Confirm: false, "Added. Sign in with your address and password.");
         }
         var adult = new Adult(
-            Guid.CreateVersion7(),
+            AdultId.New(),
             code!.SchoolId,
             name,
             mail,
@@ -193,10 +193,10 @@ public static class GuardianEndpoints
             throw Refused.NotFound();
         var school = await desk.School();
         var seen = new List<ChildView>();
-        foreach (var child in await guardians.Children(desk.Who.Id, school.Id, await desk.Moment()))
+        foreach (var child in await guardians.Children(desk.Who.Adult, school.Id, await desk.Moment()))
         {
-            var head = (await readers.Find(child.Id, school.Id, desk.Who.Id))!;
-            await looks.Seen(school.Id, desk.Who.Id, desk.Now, child.Id);
+            var head = (await readers.Find(child.Id, school.Id, desk.Who.Adult))!;
+            await looks.Seen(school.Id, desk.Who.Adult, desk.Now, child.Id);
             seen.Add(
                 new(
                     child.Id,
@@ -213,7 +213,7 @@ public static class GuardianEndpoints
     }
 
     private static async Task<RosterWithdrawn> Withdraw(
-        Guid readerId,
+        ReaderId readerId,
         WithdrawRequest request,
         Desk desk,
         GuardianStore guardians

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
 using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.OpenApi;
@@ -18,6 +19,9 @@ public static partial class ApiDocument
     /// empty member: whether there may be none is said where it is used. A file is no text.</summary>
     public static void Describe(OpenApiOptions options)
     {
+        options.CreateSchemaReferenceId = schema =>
+            IdType(schema.Type)?.Name ?? OpenApiOptions.CreateDefaultSchemaReferenceId(schema);
+        options.AddSchemaTransformer(DescribeIds);
         options.AddOperationTransformer(
             (operation, _, _) =>
             {
@@ -70,6 +74,31 @@ public static partial class ApiDocument
         foreach (var name in sent)
             if (document.Components!.Schemas![name] is OpenApiSchema { Required: { } required } schema)
                 required.ExceptWith(schema.Properties!.Where(p => MayBeNull(p.Value)).Select(p => p.Key));
+    }
+
+    private static Type? IdType(Type? type) =>
+        (type is null ? null : Nullable.GetUnderlyingType(type) ?? type) is { IsValueType: true } id
+        && typeof(IId).IsAssignableFrom(id)
+            ? id
+            : null;
+
+    /// <summary>An id is a uuid under its own name, by itself and in lists and dictionaries.</summary>
+    private static async Task DescribeIds(
+        OpenApiSchema schema,
+        OpenApiSchemaTransformerContext context,
+        CancellationToken stop
+    )
+    {
+        var type = context.JsonTypeInfo;
+        if (IdType(type.Type) is not null)
+            (schema.Type, schema.Format) = (JsonSchemaType.String, "uuid");
+        if (IdType(type.ElementType) is not { } held)
+            return;
+        var id = await context.GetOrCreateSchemaAsync(held, null, stop);
+        if (type.Kind == JsonTypeInfoKind.Dictionary)
+            schema.AdditionalProperties = id;
+        else
+            schema.Items = id;
     }
 
     private static bool MayBeNull(IOpenApiSchema schema) =>

@@ -5,12 +5,12 @@ namespace DeepCurrent.Web.Hosting;
 /// <summary>Sends mail.</summary>
 public interface IMailer
 {
-    Task Send(Guid schoolId, string to, string subject, string body);
+    Task Send(SchoolId schoolId, string to, string subject, string body);
 }
 
 /// <summary>The mailer that ships: keeps what it would send in an outbox that the school lead can read.</summary>
 public sealed class OutboxMailer(AdultStore adults, TimeProvider clock) : IMailer
 {
-    public Task Send(Guid schoolId, string to, string subject, string body) =>
+    public Task Send(SchoolId schoolId, string to, string subject, string body) =>
         adults.Send(schoolId, to, subject, body, clock.GetUtcNow());
 }

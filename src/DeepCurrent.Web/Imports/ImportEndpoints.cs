@@ -11,7 +11,7 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Imports;
 
 public sealed record ImportView(
-    Guid Id,
+    ImportId Id,
     string Name,
     DateTimeOffset MadeAt,
     string? Org,
@@ -20,16 +20,16 @@ public sealed record ImportView(
     string Stage,
     ImportPreview? Preview,
     string? Error,
-    Guid? ChangeId,
+    ChangeId? ChangeId,
     IReadOnlyList<MendRow> Mends
 );
 
-public sealed record ImportRow(Guid Id, string Name, DateTimeOffset MadeAt, ImportState State, Guid? ChangeId);
+public sealed record ImportRow(ImportId Id, string Name, DateTimeOffset MadeAt, ImportState State, ChangeId? ChangeId);
 
 /// <param name="Source">Name of the district's roster server; null where none is set up.</param>
 public sealed record ImportsView(IReadOnlyList<ImportRow> Imports, string? Source);
 
-public sealed record MadeImport(Guid Id);
+public sealed record MadeImport(ImportId Id);
 
 /// <param name="Org">Only what belongs to this org; * for all; null leaves it open.</param>
 /// <param name="Mends">All that has been put right so far.</param>
@@ -51,11 +51,11 @@ public static class ImportEndpoints
         api.MapGet("/school/imports/{importId:guid}", View);
         api.MapPost(
             "/school/imports/{importId:guid}/preview",
-            (Guid importId, ImportWish wish, Desk desk, ImportStore imports) =>
+            (ImportId importId, ImportWish wish, Desk desk, ImportStore imports) =>
                 Want(importId, ImportTask.Preview, wish, desk, imports)
         );
         api.MapPost("/school/imports/{importId:guid}/apply", Apply);
-        api.MapDelete("/school/imports/{importId:guid}", async (Guid importId, Desk desk, ImportStore imports) =>
+        api.MapDelete("/school/imports/{importId:guid}", async (ImportId importId, Desk desk, ImportStore imports) =>
         {
             await desk.Lead();
             if (!await imports.Discard(importId, desk.Who.SchoolId))
@@ -83,7 +83,7 @@ public static class ImportEndpoints
 
     private static async Task<MadeImport> Upload(
         string? name,
-        Guid? id,
+        ImportId? id,
         HttpRequest request,
         Desk desk,
         ImportStore imports
@@ -104,7 +104,7 @@ public static class ImportEndpoints
     }
 
     private static async Task<MadeImport> FromSource(
-        Guid? id,
+        ImportId? id,
         Desk desk,
         ImportStore imports,
         IRosterSource source,
@@ -116,15 +116,15 @@ public static class ImportEndpoints
     }
 
     /// <param name="asked">Made by the page: the same file sent again is the same import.</param>
-    private static async Task<MadeImport> Add(Guid? asked, string name, byte[] body, Desk desk, ImportStore imports)
+    private static async Task<MadeImport> Add(ImportId? asked, string name, byte[] body, Desk desk, ImportStore imports)
     {
-        var id = asked ?? Guid.CreateVersion7();
-        if (!await imports.Add(id, desk.Who.SchoolId, desk.Who.Id, name, body, desk.Now))
+        var id = asked ?? ImportId.New();
+        if (!await imports.Add(id, desk.Who.SchoolId, desk.Who.Adult, name, body, desk.Now))
             throw Refused.Taken();
         return new(id);
     }
 
-    private static async Task<ImportView> View(Guid importId, Desk desk, ImportStore imports)
+    private static async Task<ImportView> View(ImportId importId, Desk desk, ImportStore imports)
     {
         await desk.Lead();
         var i = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
@@ -143,7 +143,7 @@ public static class ImportEndpoints
         );
     }
 
-    private static async Task Apply(Guid importId, ImportConsent consent, Desk desk, ImportStore imports)
+    private static async Task Apply(ImportId importId, ImportConsent consent, Desk desk, ImportStore imports)
     {
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
@@ -157,7 +157,13 @@ public static class ImportEndpoints
         await Want(importId, ImportTask.Apply, null, desk, imports);
     }
 
-    private static async Task Want(Guid importId, ImportTask wanted, ImportWish? wish, Desk desk, ImportStore imports)
+    private static async Task Want(
+        ImportId importId,
+        ImportTask wanted,
+        ImportWish? wish,
+        Desk desk,
+        ImportStore imports
+    )
     {
         await desk.Lead();
         var found = await imports.Find(importId, desk.Who.SchoolId) ?? throw Refused.NotFound();
@@ -175,7 +181,7 @@ public static class ImportEndpoints
         var state = await rosters.Load(school.Id);
         await looks.Add(
             school.Id,
-            desk.Who.Id,
+            desk.Who.Adult,
             desk.Now,
             "roster-exported",
             null,
@@ -189,8 +195,8 @@ public static class ImportEndpoints
                 school.Id,
                 school.Name,
                 [
-                    (year.Id, year.Name, year.FirstDay, year.LastDay),
-                    .. year.Terms.Select(t => (t.Id, t.Name, t.FirstDay, t.LastDay)),
+                    (year.Id.Value, year.Name, year.FirstDay, year.LastDay),
+                    .. year.Terms.Select(t => (t.Id.Value, t.Name, t.FirstDay, t.LastDay)),
                 ]
             ),
             state

@@ -80,7 +80,7 @@ public sealed class ImportWork(
         {
             var apply = head.Wanted is ImportTask.Apply;
             var (result, file, yardstick, now) = await Reckon(head, pretend: !apply);
-            var preview = Preview(result, file, await Names(result));
+            var preview = Preview(result, file, await Names(result, head.SchoolId));
             if (!apply)
             {
                 await imports.Ready(head.Id, Database.ToJson(preview));
@@ -215,21 +215,18 @@ public sealed class ImportWork(
 
     /// <summary>Names of the readers and classes that enrolments are about and that are not themselves in the
     /// change.</summary>
-    private async Task<(Dictionary<Guid, string> Readers, Dictionary<Guid, string> Classes)> Names(SourceResult result)
+    private async Task<(Dictionary<ReaderId, string> Readers, Dictionary<ClassId, string> Classes)> Names(
+        SourceResult result,
+        SchoolId schoolId
+    )
     {
         var lines = result.Change.Enrolments.Take(MostLines).Select(s => (s.After ?? s.Before)!).ToList();
-        var readers = result.Change.Readers.ToDictionary(s => s.Id, s => (s.After ?? s.Before)!.FullName);
-        var classes = result.Change.Classes.ToDictionary(s => s.Id, s => (s.After ?? s.Before)!.Name);
-        foreach (
-            var (id, name) in await rosters.Named([
-                .. lines.Select(e => e.ReaderId).Where(id => !readers.ContainsKey(id)),
-                .. lines.Select(e => e.ClassId).Where(id => !classes.ContainsKey(id)),
-            ])
-        )
-        {
+        var readers = result.Change.Readers.ToDictionary(s => s.Thing.Id, s => (s.After ?? s.Before)!.FullName);
+        var classes = result.Change.Classes.ToDictionary(s => s.Thing.Id, s => (s.After ?? s.Before)!.Name);
+        foreach (var (id, name) in await rosters.Named(lines.Select(e => e.ReaderId), schoolId))
             readers.TryAdd(id, name);
+        foreach (var (id, name) in await rosters.Named(lines.Select(e => e.ClassId), schoolId))
             classes.TryAdd(id, name);
-        }
         return (readers, classes);
     }
 
@@ -247,7 +244,7 @@ public sealed class ImportWork(
     private static ImportPreview Preview(
         SourceResult result,
         FileHead file,
-        (Dictionary<Guid, string> Readers, Dictionary<Guid, string> Classes) names
+        (Dictionary<ReaderId, string> Readers, Dictionary<ClassId, string> Classes) names
     )
     {
         var change = result.Change;
@@ -260,8 +257,8 @@ public sealed class ImportWork(
             Count("enrolments", change.Enrolments, e => e.To is not null),
             Count("teaching", change.Teachings, _ => false),
         ];
-        string Reader(Guid id) => names.Readers.GetValueOrDefault(id, "A reader");
-        string Class(Guid id) => names.Classes.GetValueOrDefault(id, "a class");
+        string Reader(ReaderId id) => names.Readers.GetValueOrDefault(id, "A reader");
+        string Class(ClassId id) => names.Classes.GetValueOrDefault(id, "a class");
         var lines = change
             .Readers.Select(s => Line("readers", s, r => r.FullName, r => r.Left, Differences))
             .Concat(change.Adults.Select(s => Line("teachers", s, a => a.Name, a => a.Left, (_, _) => "")))

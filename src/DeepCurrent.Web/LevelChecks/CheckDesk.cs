@@ -11,7 +11,7 @@ namespace DeepCurrent.Web.LevelChecks;
 /// <summary>A check as the asker may have it.</summary>
 /// <param name="Classes">The classes whose readers they see; null for all.</param>
 /// <param name="MayChange">It is theirs, or they lead the school.</param>
-public sealed record OpenCheck(LevelCheck Check, IReadOnlyCollection<Guid>? Classes, bool MayChange);
+public sealed record OpenCheck(LevelCheck Check, IReadOnlyCollection<ClassId>? Classes, bool MayChange);
 
 /// <summary>Finds a level check and decides what of it the asker may have. Its maker, a lead, and a colleague who was
 /// let in see it whole; others see the readers of their own classes.</summary>
@@ -19,13 +19,13 @@ public sealed class CheckDesk(Desk desk, CheckStore checks, SchoolStore schools,
 {
     public Task<Yardstick> Yardstick() => roster.Yardstick();
 
-    public async Task<OpenCheck> Find(Guid checkId, Deed deed)
+    public async Task<OpenCheck> Find(CheckId checkId, Deed deed)
     {
         if (desk.Who.Role != Role.Teacher || await checks.Find(checkId, desk.Who.SchoolId) is not { } check)
             throw Refused.NotFound();
-        var maker = check.MadeBy == desk.Who.Id;
-        var letIn = maker || (await checks.Colleagues(checkId)).Any(c => c.Id == desk.Who.Id);
-        var own = (await schools.Classes(desk.Who.Id)).ToDictionary(c => c.Id, c => c.Role);
+        var maker = check.MadeBy == desk.Who.Adult;
+        var letIn = maker || (await checks.Colleagues(checkId)).Any(c => c.Id == desk.Who.Adult);
+        var own = (await schools.Classes(desk.Who.Adult)).ToDictionary(c => c.Id, c => c.Role);
         var part = (await checks.Classes(checkId)).Select(own.GetValueOrDefault).DefaultIfEmpty(Part.None).Max();
         bool May(Deed d) =>
             AccessRules.May(desk.Who.Role, d, desk.Relation(part, d is Deed.ChangeCheck ? maker : letIn));

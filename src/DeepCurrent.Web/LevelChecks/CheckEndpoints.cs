@@ -22,10 +22,10 @@ public static class CheckEndpoints
 
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/classes/{classId:guid}/checks", async (Guid classId, Desk desk, CheckStore checks) =>
+        api.MapGet("/classes/{classId:guid}/checks", async (ClassId classId, Desk desk, CheckStore checks) =>
         {
             await desk.Class(classId, Deed.SeeClass);
-            return await checks.Of(classId, desk.Who.Id);
+            return await checks.Of(classId, desk.Who.Adult);
         });
         api.MapGet("/school/checks", async (Desk desk, CheckStore checks) =>
         {
@@ -60,7 +60,7 @@ public static class CheckEndpoints
             );
         });
         var staff = (await adults.Staff(desk.Who.SchoolId, desk.Now))
-            .Where(a => !a.LeftSchool && a.Id != desk.Who.Id)
+            .Where(a => !a.LeftSchool && a.Id != desk.Who.Adult)
             .Select(a => new ColleagueChoice(a.Id, a.Name));
         return new(
             [.. CheckPlan.Usual.Select(PartPlanView.Of)],
@@ -71,7 +71,7 @@ public static class CheckEndpoints
     }
 
     private static async Task<CheckView> View(
-        Guid checkId,
+        CheckId checkId,
         Desk desk,
         CheckDesk at,
         CheckStore checks,
@@ -82,9 +82,9 @@ public static class CheckEndpoints
         var over = check.Over(await desk.Today());
         var sittings = await checks.Sittings(checkId, classes);
         var seen = sittings.Select(s => s.Id).ToHashSet();
-        var refused = (await aside.Of(checkId))
-            .Where(s => seen.Contains(s.About))
-            .Select(s => new SittingSetAside(s.About, SetAsideView.Of(s)))
+        var refused = (await aside.Of(checkId.Value))
+            .Where(s => seen.Contains(SittingId.From(s.About)))
+            .Select(s => new SittingSetAside(SittingId.From(s.About), SetAsideView.Of(s)))
             .ToList();
         return new(
             check.Id,
@@ -111,7 +111,7 @@ public static class CheckEndpoints
     }
 
     private static async Task<CheckChanged> Save(
-        Guid checkId,
+        CheckId checkId,
         CheckRequest r,
         Desk desk,
         CheckDesk at,
@@ -150,7 +150,7 @@ public static class CheckEndpoints
             r.Draft,
             r.OpensOn,
             r.ClosesOn,
-            desk.Who.Id,
+            desk.Who.Adult,
             desk.Now,
             r.Revision
         );
@@ -163,7 +163,7 @@ public static class CheckEndpoints
             new(
                 desk.Who.SchoolId,
                 aims.Grades.Count > 0 || meant.Count == 0 ? null : meant[0].ClassId,
-                desk.Who.Id,
+                desk.Who.Adult,
                 desk.Now
             ),
             UndoCheckGiven.Name,
@@ -219,7 +219,7 @@ public static class CheckEndpoints
     }
 
     private static async Task<CheckChanged> Again(
-        Guid checkId,
+        CheckId checkId,
         AgainRequest request,
         Desk desk,
         CheckDesk at,
@@ -239,7 +239,7 @@ public static class CheckEndpoints
         if (parts.Count == 0)
             throw Refused.Conflict("no-change", "Nobody here has a part that was rushed, thin or missed.");
         var made = await changes.Do(
-            new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Adult, desk.Now),
             UndoCheckAgain.Name,
             async (c, t) =>
             {
@@ -260,7 +260,7 @@ public static class CheckEndpoints
 
     /// <summary>Ends a check for everybody, or opens it again.</summary>
     private static async Task<CheckChanged> Close(
-        Guid checkId,
+        CheckId checkId,
         CloseRequest request,
         CheckDesk at,
         SittingStore sittings,
@@ -283,7 +283,7 @@ public static class CheckEndpoints
     }
 
     private static async Task<CheckChanged> Withdraw(
-        Guid checkId,
+        CheckId checkId,
         CheckReadersRequest request,
         Desk desk,
         CheckDesk at,
@@ -299,7 +299,7 @@ public static class CheckEndpoints
             throw Refused.NotFound();
         CheckWithdrawn taken = new(checkId, [.. theirs.Select(s => s.ReaderId)]);
         var made = await changes.Do(
-            new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Adult, desk.Now),
             UndoCheckWithdrawn.Name,
             async (c, t) =>
             {
@@ -314,7 +314,7 @@ public static class CheckEndpoints
     }
 
     private static async Task<CheckChanged> Discard(
-        Guid checkId,
+        CheckId checkId,
         GoneRequest request,
         CheckDesk at,
         CheckStore checks,

@@ -30,7 +30,7 @@ public sealed record PlanView(
     int MostPassages,
     double SureAt,
     bool APartADay,
-    IReadOnlyList<Guid> Form
+    IReadOnlyList<VersionId> Form
 )
 {
     public static PlanView Of(CheckPlan p) =>
@@ -49,19 +49,20 @@ public sealed record PlanView(
 
 /// <summary>Whom a check is for.</summary>
 public sealed record AimView(
-    IReadOnlyList<Guid> ClassIds,
-    IReadOnlyList<Guid> GroupIds,
-    IReadOnlyList<Guid> ReaderIds,
+    IReadOnlyList<ClassId> ClassIds,
+    IReadOnlyList<GroupId> GroupIds,
+    IReadOnlyList<ReaderId> ReaderIds,
     IReadOnlyList<int> Grades
 )
 {
     public static AimView Of(IReadOnlyList<CheckAim> aims)
     {
-        List<Guid> Ids(string kind) => [.. aims.Where(a => a.Kind == kind).Select(a => Guid.Parse(a.Key))];
+        List<T> Keys<T>(string kind)
+            where T : struct, IId<T> => [.. aims.Where(a => a.Kind == kind).Select(a => T.From(Guid.Parse(a.Key)))];
         return new(
-            Ids("class"),
-            Ids("group"),
-            Ids("reader"),
+            Keys<ClassId>("class"),
+            Keys<GroupId>("group"),
+            Keys<ReaderId>("reader"),
             [
                 .. aims.Where(a => a.Kind == "grade")
                     .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture)),
@@ -94,7 +95,7 @@ public sealed record CheckRequest(
     DateOnly? OpensOn,
     DateOnly? ClosesOn,
     bool Draft,
-    IReadOnlyList<Guid>? Colleagues
+    IReadOnlyList<AdultId>? Colleagues
 );
 
 /// <param name="Part">WordReading, WordMeaning, Maze or Passages.</param>
@@ -103,7 +104,7 @@ public sealed record CheckRequest(
 /// <param name="Rounds">How often it was given.</param>
 /// <param name="Score">Of a maze passage, right less half the wrong ones a minute.</param>
 public sealed record PartView(
-    Guid Id,
+    CheckPartId Id,
     CheckPart Part,
     PartState State,
     PartFlag Flag,
@@ -123,8 +124,8 @@ public sealed record PartView(
 /// <param name="Moved">What the check moved, fm, and nothing else.</param>
 /// <param name="Late">Answers given before the check ended and heard of after it.</param>
 public sealed record SittingView(
-    Guid Id,
-    Guid ReaderId,
+    SittingId Id,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     int Grade,
@@ -180,13 +181,13 @@ public sealed record SittingView(
     }
 }
 
-public sealed record ColleagueView(Guid Id, string Name);
+public sealed record ColleagueView(AdultId Id, string Name);
 
 /// <param name="Over">Nothing can be answered any more.</param>
 /// <param name="MayChange">The asker may change the check itself: it is theirs, or they lead the school.</param>
 /// <param name="Begun">Somebody has begun, so that the plan stays as it is.</param>
 public sealed record CheckView(
-    Guid Id,
+    CheckId Id,
     int Revision,
     string StaffTitle,
     string ReaderTitle,
@@ -209,15 +210,15 @@ public sealed record CheckView(
 );
 
 /// <summary>What a reader did and could not be taken.</summary>
-public sealed record SittingSetAside(Guid SittingId, SetAsideView Work);
+public sealed record SittingSetAside(SittingId SittingId, SetAsideView Work);
 
 /// <param name="ChangeId">What it is undone by; null where nothing was done.</param>
-public sealed record CheckChanged(Guid? ChangeId, string Sentence);
+public sealed record CheckChanged(ChangeId? ChangeId, string Sentence);
 
 /// <param name="ReaderIds">Only for these; all who need it where it is left out.</param>
-public sealed record AgainRequest(IReadOnlyList<Guid>? ReaderIds);
+public sealed record AgainRequest(IReadOnlyList<ReaderId>? ReaderIds);
 
-public sealed record CheckReadersRequest(IReadOnlyList<Guid> ReaderIds);
+public sealed record CheckReadersRequest(IReadOnlyList<ReaderId> ReaderIds);
 
 public sealed record CloseRequest(bool Closed);
 
@@ -227,7 +228,7 @@ public sealed record GoneRequest(bool Gone);
 /// <param name="Passage">Minutes one passage with its questions takes there.</param>
 public sealed record ExpectedRow(string Grade, double Depth, double WordReading, double WordMeaning, double Passage);
 
-public sealed record ColleagueChoice(Guid Id, string Name);
+public sealed record ColleagueChoice(AdultId Id, string Name);
 
 /// <summary>What a check can be made of and for.</summary>
 /// <param name="Usual">Parts with the time they usually take.</param>
@@ -251,7 +252,7 @@ public sealed record WindowGrade(
 
 /// <param name="Last">The window before it, as it is called; null if there is none.</param>
 public sealed record WindowView(
-    Guid YearId,
+    YearId YearId,
     string Year,
     string Season,
     string? Last,

@@ -29,7 +29,7 @@ public sealed record MyPicks(int Item, IReadOnlyList<int> Picks);
 /// <param name="Place">Which stage of the part it is, from 1.</param>
 /// <param name="Sentences">Paragraph by paragraph, where a sentence of the passage is to be picked.</param>
 public sealed record MyStage(
-    Guid Id,
+    StageId Id,
     int Place,
     string Title,
     double Depth,
@@ -59,7 +59,7 @@ public sealed record MyStage(
 /// <param name="Tomorrow">The next part opens on another day.</param>
 /// <param name="Refused">Answers just sent that were given after the check had ended.</param>
 public sealed record MyCheckView(
-    Guid Id,
+    SittingId Id,
     string Title,
     string Directions,
     IReadOnlyList<MyPart> Parts,
@@ -89,7 +89,13 @@ public sealed record MyCheckView(
 
 /// <param name="Id">Made by the page: the same answer sent twice is kept once.</param>
 /// <param name="Picks">In the places the reader saw.</param>
-public sealed record MyAnswerRequest(Guid Id, int Item, IReadOnlyList<int>? Picks, DateTimeOffset At, int Milliseconds);
+public sealed record MyAnswerRequest(
+    AnswerId Id,
+    int Item,
+    IReadOnlyList<int>? Picks,
+    DateTimeOffset At,
+    int Milliseconds
+);
 
 /// <param name="Seconds">Time the stage has been open so far.</param>
 /// <param name="Done">The reader has finished the stage, or its time is up.</param>
@@ -111,7 +117,7 @@ public static class MyCheckEndpoints
         api.MapPut("/my/checks/{sittingId:guid}/stages/{stageId:guid}", Keep);
     }
 
-    private static async Task<MyCheckView> Find(Guid sittingId, Desk desk, SittingStore sittings)
+    private static async Task<MyCheckView> Find(SittingId sittingId, Desk desk, SittingStore sittings)
     {
         var moment = await desk.Moment();
         return MyCheckView.Of(
@@ -126,7 +132,7 @@ public static class MyCheckEndpoints
     private static Sitting Open(Sitting s, Moment at) =>
         s.Check.Over(at.Today) ? s with { Now = null, Stage = null } : s;
 
-    private static async Task<MyCheckView> Begin(Guid sittingId, Desk desk, SittingStore sittings, CheckDesk at)
+    private static async Task<MyCheckView> Begin(SittingId sittingId, Desk desk, SittingStore sittings, CheckDesk at)
     {
         var readerId = desk.Self();
         return
@@ -137,8 +143,8 @@ public static class MyCheckEndpoints
     }
 
     private static async Task<MyCheckView> Keep(
-        Guid sittingId,
-        Guid stageId,
+        SittingId sittingId,
+        StageId stageId,
         StageRequest r,
         Desk desk,
         SittingStore sittings,
@@ -169,7 +175,7 @@ public static class MyCheckEndpoints
     }
 
     /// <summary>Why nothing can be done: it is not theirs, or it has ended.</summary>
-    private static async Task<Refused> Shut(Guid sittingId, Desk desk, SittingStore sittings) =>
+    private static async Task<Refused> Shut(SittingId sittingId, Desk desk, SittingStore sittings) =>
         await sittings.Find(sittingId, desk.Self(), desk.Who.SchoolId, await desk.Moment()) is null
             ? Refused.NotFound()
             : Refused.Conflict("over", "This has ended. What you did before is kept.");

@@ -6,9 +6,9 @@ using DeepCurrent.Web.Hosting;
 namespace DeepCurrent.Web.LevelChecks;
 
 /// <summary>Readers who were given a check by this change, and nobody else.</summary>
-internal sealed record CheckGiven(Guid CheckId, IReadOnlyList<Guid> ReaderIds);
+internal sealed record CheckGiven(CheckId CheckId, IReadOnlyList<ReaderId> ReaderIds);
 
-internal sealed record CheckAgain(IReadOnlyList<Guid> Parts);
+internal sealed record CheckAgain(IReadOnlyList<CheckPartId> Parts);
 
 internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(Name, Deed.GiveCheck)
 {

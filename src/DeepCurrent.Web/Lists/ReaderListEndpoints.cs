@@ -14,13 +14,13 @@ public sealed record ListFilter(string Asked);
 /// <param name="Mark">Name of the sign the list is marked with; empty for none.</param>
 /// <param name="Filter">Null for a list that is made by hand.</param>
 public sealed record ReaderListView(
-    Guid Id,
+    ReaderListId Id,
     string Name,
     string Mark,
     string Note,
     int Position,
     ListFilter? Filter,
-    IReadOnlyList<Guid> ReaderIds
+    IReadOnlyList<ReaderId> ReaderIds
 );
 
 public sealed record ReaderListRequest(
@@ -29,7 +29,7 @@ public sealed record ReaderListRequest(
     string? Note,
     int Position,
     ListFilter? Filter,
-    IReadOnlyList<Guid> ReaderIds
+    IReadOnlyList<ReaderId> ReaderIds
 );
 
 /// <summary>Lists of readers a teacher keeps. A reader may be in as many as one likes.</summary>
@@ -43,7 +43,7 @@ public static class ReaderListEndpoints
         api.MapPut("/classes/{classId:guid}/lists/{listId:guid}", Put);
         api.MapDelete(
             "/classes/{classId:guid}/lists/{listId:guid}",
-            async (Guid classId, Guid listId, Desk desk, ListStore lists) =>
+            async (ClassId classId, ReaderListId listId, Desk desk, ListStore lists) =>
             {
                 await desk.Class(classId, Deed.FormGroups);
                 await lists.Remove(listId, classId);
@@ -51,7 +51,7 @@ public static class ReaderListEndpoints
         );
     }
 
-    private static async Task<IReadOnlyList<ReaderListView>> All(Guid classId, Desk desk, ListStore lists)
+    private static async Task<IReadOnlyList<ReaderListView>> All(ClassId classId, Desk desk, ListStore lists)
     {
         await desk.Class(classId, Deed.SeeClass);
         return
@@ -68,7 +68,13 @@ public static class ReaderListEndpoints
         ];
     }
 
-    private static async Task Put(Guid classId, Guid listId, ReaderListRequest request, Desk desk, ListStore lists)
+    private static async Task Put(
+        ClassId classId,
+        ReaderListId listId,
+        ReaderListRequest request,
+        Desk desk,
+        ListStore lists
+    )
     {
         await desk.Class(classId, Deed.FormGroups);
         if (Names.Tidy(request.Name) is not { Length: > 0 and <= 40 } name)

@@ -30,11 +30,11 @@ public sealed class LiveHub(SchoolStore schools, LiveLines lines) : Hub
         return base.OnDisconnectedAsync(exception);
     }
 
-    public async Task Watch(Guid classId)
+    public async Task Watch(ClassId classId)
     {
         var who = Who.From(Context.User!);
         if (
-            await schools.Place(classId, who.SchoolId, who.Id) is not { } place
+            await schools.Place(classId, who.SchoolId, who.Adult) is not { } place
             || !AccessRules.May(who.Role, Deed.SeeClass, new(SameSchool: true, place.Part, Self: false, who.Lead))
         )
             throw new HubException("This class is not yours.");

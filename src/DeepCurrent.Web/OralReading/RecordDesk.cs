@@ -27,8 +27,8 @@ public sealed class RecordDesk(
     public async Task<Yardstick> Yardstick() => yardstick ??= await roster.Yardstick();
 
     public async Task<(ReaderHead Reader, RunningRecord Record)> Find(
-        Guid readerId,
-        Guid recordId,
+        ReaderId readerId,
+        RecordId recordId,
         Deed deed = Deed.TakeRecords
     )
     {
@@ -58,7 +58,7 @@ public sealed class RecordDesk(
         var passage = SpokenForms.Of(k.Body);
         var names = RunningRecords.ProperNouns(passage);
         var now =
-            k.TextId is { } id && await texts.Find(id, desk.Who.SchoolId, desk.Who.Id) is not null
+            k.TextId is { } id && await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) is not null
                 ? (await texts.Bodies(id)).FirstOrDefault(v => v.Id == k.VersionId)
                 : null;
         return new(

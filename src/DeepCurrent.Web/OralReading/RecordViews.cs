@@ -88,9 +88,9 @@ public sealed record FiguresOfRecord(
     }
 }
 
-public sealed record QuestionOfRecord(Guid Id, Strand Strand, string Stem, IReadOnlyList<string> RightAnswers);
+public sealed record QuestionOfRecord(QuestionId Id, Strand Strand, string Stem, IReadOnlyList<string> RightAnswers);
 
-public sealed record AnswerOfRecord(Guid QuestionId, bool Right);
+public sealed record AnswerOfRecord(QuestionId QuestionId, bool Right);
 
 public sealed record SheetView(
     IReadOnlyList<MarkOfRecord> Marks,
@@ -132,12 +132,12 @@ public sealed record DraftOfRecord(
 /// <param name="MayListen">There is a recording and a device that can be asked.</param>
 /// <param name="Parts">What a retelling is listened to for.</param>
 public sealed record RecordView(
-    Guid Id,
-    Guid ReaderId,
+    RecordId Id,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     string Title,
-    Guid? TextId,
+    TextId? TextId,
     double TextDepth,
     double Forecast,
     bool Done,
@@ -162,7 +162,7 @@ public sealed record RecordView(
 
 /// <summary>One line of a reader's records.</summary>
 public sealed record RecordRow(
-    Guid Id,
+    RecordId Id,
     string Title,
     double TextDepth,
     bool Done,
@@ -192,7 +192,7 @@ public sealed record OralView(
 );
 
 /// <param name="VersionId">What is read.</param>
-public sealed record BeginRequest(Guid TextId, Guid VersionId);
+public sealed record BeginRequest(TextId TextId, VersionId VersionId);
 
 /// <param name="Revision">The revision that was changed.</param>
 /// <param name="Done">It counts as evidence.</param>

@@ -34,13 +34,17 @@ public static class RunningRecordEndpoints
         api.MapPost("/readers/{readerId:guid}/records/{recordId:guid}/listen", Listen);
     }
 
-    private static async Task<IReadOnlyList<RecordingRow>> ToMark(Guid classId, Desk desk, RunningRecordStore records)
+    private static async Task<IReadOnlyList<RecordingRow>> ToMark(
+        ClassId classId,
+        Desk desk,
+        RunningRecordStore records
+    )
     {
         await desk.Class(classId, Deed.SeeClass);
         return await records.ToMark(classId);
     }
 
-    private static async Task<OralView> All(Guid readerId, Desk desk, RecordDesk at, RunningRecordStore records)
+    private static async Task<OralView> All(ReaderId readerId, Desk desk, RecordDesk at, RunningRecordStore records)
     {
         var reader = await desk.Reader(readerId, Deed.SeeReader);
         var all = await records.Of(readerId);
@@ -75,8 +79,8 @@ public static class RunningRecordEndpoints
     }
 
     private static async Task<RecordView> Begin(
-        Guid readerId,
-        Guid recordId,
+        ReaderId readerId,
+        RecordId recordId,
         BeginRequest request,
         Desk desk,
         RecordDesk at,
@@ -85,7 +89,7 @@ public static class RunningRecordEndpoints
     )
     {
         var reader = await desk.Reader(readerId, Deed.TakeRecords);
-        var text = await texts.Find(request.TextId, desk.Who.SchoolId, desk.Who.Id)
+        var text = await texts.Find(request.TextId, desk.Who.SchoolId, desk.Who.Adult)
             ?? throw Refused.Field("textId", "There is no such text.");
         var version = (await texts.Bodies(text.Id)).FirstOrDefault(v => v.Id == request.VersionId)
             ?? throw Refused.Field("versionId", "The text has no such version.");
@@ -100,7 +104,7 @@ public static class RunningRecordEndpoints
                     version.Id,
                     text.Id,
                     null,
-                    desk.Who.Id,
+                    desk.Who.Adult,
                     text.Title,
                     body,
                     version.Depth,
@@ -113,15 +117,15 @@ public static class RunningRecordEndpoints
         return await at.View(reader, (await records.Find(recordId, readerId))!);
     }
 
-    private static async Task<RecordView> View(Guid readerId, Guid recordId, RecordDesk at)
+    private static async Task<RecordView> View(ReaderId readerId, RecordId recordId, RecordDesk at)
     {
         var (reader, record) = await at.Find(readerId, recordId);
         return await at.View(reader, record);
     }
 
     private static async Task<RecordView> Keep(
-        Guid readerId,
-        Guid recordId,
+        ReaderId readerId,
+        RecordId recordId,
         KeepRequest r,
         Desk desk,
         RecordDesk at,
@@ -148,7 +152,7 @@ public static class RunningRecordEndpoints
             readAt,
             r.Revision,
             r.Done,
-            desk.Who.Id,
+            desk.Who.Adult,
             evidence,
             yardstick.Year,
             yardstick.Chart,
@@ -194,8 +198,8 @@ public static class RunningRecordEndpoints
     }
 
     private static async Task<RecordView> Discard(
-        Guid readerId,
-        Guid recordId,
+        ReaderId readerId,
+        RecordId recordId,
         DiscardRequest request,
         Desk desk,
         RecordDesk at,
@@ -207,7 +211,7 @@ public static class RunningRecordEndpoints
         await records.Discard(
             record,
             request.Gone,
-            desk.Who.Id,
+            desk.Who.Adult,
             await at.Evidence(record, record.Sheet, record.ReadAt),
             yardstick.Year,
             yardstick.Chart,
@@ -216,7 +220,13 @@ public static class RunningRecordEndpoints
         return await at.View(reader, (await records.Find(recordId, readerId))!);
     }
 
-    private static async Task<IResult> Print(Guid readerId, Guid recordId, string? paper, Desk desk, RecordDesk at)
+    private static async Task<IResult> Print(
+        ReaderId readerId,
+        RecordId recordId,
+        string? paper,
+        Desk desk,
+        RecordDesk at
+    )
     {
         var (reader, k) = await at.Find(readerId, recordId, Deed.SeeReader);
         var v = await at.View(reader, k);
@@ -265,7 +275,12 @@ public static class RunningRecordEndpoints
         );
     }
 
-    private static async Task<IResult> Play(Guid readerId, Guid recordId, RecordDesk at, RunningRecordStore records)
+    private static async Task<IResult> Play(
+        ReaderId readerId,
+        RecordId recordId,
+        RecordDesk at,
+        RunningRecordStore records
+    )
     {
         await at.Find(readerId, recordId);
         var sound = await records.SoundOf(recordId, readerId) ?? throw Refused.NotFound();
@@ -274,8 +289,8 @@ public static class RunningRecordEndpoints
 
     /// <param name="seconds">How long it is, as the recorder says.</param>
     private static async Task<RecordView> Record(
-        Guid readerId,
-        Guid recordId,
+        ReaderId readerId,
+        RecordId recordId,
         double? seconds,
         HttpRequest request,
         RecordDesk at,
@@ -290,8 +305,8 @@ public static class RunningRecordEndpoints
 
     /// <summary>Keeps a recording that was sent.</summary>
     internal static async Task KeepSound(
-        Guid recordId,
-        Guid readerId,
+        RecordId recordId,
+        ReaderId readerId,
         double? seconds,
         HttpRequest request,
         RunningRecordStore records,
@@ -315,8 +330,8 @@ public static class RunningRecordEndpoints
     }
 
     private static async Task<RecordView> Listen(
-        Guid readerId,
-        Guid recordId,
+        ReaderId readerId,
+        RecordId recordId,
         RecordDesk at,
         RunningRecordStore records,
         IListener listener

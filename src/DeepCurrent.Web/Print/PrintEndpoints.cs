@@ -24,7 +24,7 @@ public static class PrintEndpoints
     /// <param name="readers">Ids of some readers, with commas between; all of the class where it is left out.</param>
     /// <param name="surnames">Show surnames, where the asker wants what the school usually does not.</param>
     private static async Task<IResult> OfClass(
-        Guid classId,
+        ClassId classId,
         string form,
         string? readers,
         string? paper,
@@ -37,7 +37,7 @@ public static class PrintEndpoints
     {
         // A letter holds a code that lets somebody in: only who may change the roster hands those out.
         var place = await desk.Class(classId, form == "letters" ? Deed.ChangeRoster : Deed.PrintOneSecret);
-        var wanted = Ids(readers);
+        var wanted = Wanted<ReaderId>(readers);
         if (
             !desk.May(Deed.PrintSecrets, place)
             && !(form == "cards" && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))
@@ -69,7 +69,7 @@ public static class PrintEndpoints
     )
     {
         var school = await desk.Lead();
-        var wanted = Ids(classes);
+        var wanted = Wanted<ClassId>(classes);
         var state = await rosters.Load(school.Id);
         var all = state
             .Enrolments.Values.Where(e =>
@@ -93,10 +93,11 @@ public static class PrintEndpoints
         );
     }
 
-    private static HashSet<Guid>? Ids(string? list) =>
+    private static HashSet<T>? Wanted<T>(string? list)
+        where T : struct, IId<T> =>
         list
             ?.Split(',', StringSplitOptions.RemoveEmptyEntries)
-            .Select(id => Guid.TryParse(id, out var g) ? g : Guid.Empty)
+            .Select(text => Ids.TryParse<T>(text, out var id) ? id : default)
             .ToHashSet();
 }
 
@@ -126,7 +127,7 @@ public sealed class PrintRoom(
         var address = Address(http.HttpContext!);
         await looks.Add(
             school.Id,
-            desk.Who.Id,
+            desk.Who.Adult,
             desk.Now,
             $"{form}-printed",
             readers.Count == 1 ? readers[0].Reader.Id : null,
@@ -178,7 +179,7 @@ public sealed class PrintRoom(
         }
         await looks.Add(
             school.Id,
-            desk.Who.Id,
+            desk.Who.Adult,
             desk.Now,
             "letters-mailed",
             reached.Count == 1 ? reached[0].Reader.Id : null,
@@ -205,7 +206,7 @@ public sealed class PrintRoom(
     }
 
     /// <summary>The picture of a reader's name tile; the pages work it out the same way.</summary>
-    public static string MarkOf(Guid id) =>
+    public static string MarkOf(ReaderId id) =>
         Marks[id.ToString().Aggregate(7, (sum, c) => (sum * 31 + c) % 9973) % Marks.Length];
 
     private async Task<IReadOnlyList<Letter>> Letters(

@@ -20,11 +20,11 @@ namespace DeepCurrent.Web.Readers;
 /// <param name="Reason">A teacher's reason for leaving it out; null while it counts.</param>
 /// <param name="May">Whether somebody may leave it out: there is something that is not left out by rule.</param>
 public sealed record PieceView(
-    IReadOnlyList<Guid> Ids,
+    IReadOnlyList<EvidenceId> Ids,
     DateTimeOffset At,
     EvidenceSource What,
     string Note,
-    Guid? TicketId,
+    TicketId? TicketId,
     int Counted,
     IReadOnlyList<string> LeftOut,
     double Moved,
@@ -32,7 +32,7 @@ public sealed record PieceView(
     double? SdAfter,
     string? Reason,
     bool May,
-    Guid? RecordId
+    RecordId? RecordId
 );
 
 public sealed record LabelView(string System, string Label);
@@ -81,15 +81,15 @@ public sealed record AccountView(
 );
 
 /// <param name="Reason">Why they are left out; null takes them in again.</param>
-public sealed record LeaveOutRequest(IReadOnlyList<Guid> Ids, string? Reason);
+public sealed record LeaveOutRequest(IReadOnlyList<EvidenceId> Ids, string? Reason);
 
 /// <param name="System">The label system a bare number is in.</param>
 /// <param name="Sd">How sure it is: 2, 4 or 6 fm.</param>
-public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason, Guid? Id = null);
+public sealed record JudgementRequest(string Level, string? System, double Sd, string? Reason, EvidenceId? Id = null);
 
 /// <param name="Id">Made by the client: the same request again is the same setting.</param>
 /// <param name="Until">Its last day; null until the next level check.</param>
-public sealed record SetLevelRequest(Guid Id, string Level, string? System, DateOnly? Until, string? Reason);
+public sealed record SetLevelRequest(LevelSetId Id, string Level, string? System, DateOnly? Until, string? Reason);
 
 /// <summary>What a reader's level is built from: looked at piece by piece, left out with a reason, judged with a
 /// reason, or set for a time.</summary>
@@ -108,7 +108,7 @@ public static class EvidenceEndpoints
     }
 
     private static async Task<AccountView> Account(
-        Guid readerId,
+        ReaderId readerId,
         Desk desk,
         DepthKeeper keeper,
         AssignmentStore assignments,
@@ -124,7 +124,7 @@ public static class EvidenceEndpoints
         );
         var titles = (await assignments.History(readerId)).ToDictionary(h => h.Ticket.Id, h => h.Title);
         var pieces = evidence
-            .GroupBy(e => e.TicketId ?? e.RecordId ?? e.PartId ?? e.Id)
+            .GroupBy(e => e.TicketId?.Value ?? e.RecordId?.Value ?? e.PartId?.Value ?? e.Id.Value)
             .Select(g => Piece([.. g], effects, titles))
             .OrderByDescending(p => p.At)
             .ToList();
@@ -149,8 +149,8 @@ public static class EvidenceEndpoints
 
     private static PieceView Piece(
         IReadOnlyList<EvidenceRow> rows,
-        Dictionary<Guid, EvidenceEffect> effects,
-        Dictionary<Guid, string> titles
+        Dictionary<EvidenceId, EvidenceEffect> effects,
+        Dictionary<TicketId, string> titles
     )
     {
         var counted = rows.Where(e => effects.ContainsKey(e.Id)).ToList();
@@ -171,7 +171,7 @@ public static class EvidenceEndpoints
         var note =
             first.PartId is not null ? CheckNote(first, right, rows)
             : quiz
-                ? $"{titles.GetValueOrDefault(first.TicketId ?? Guid.Empty, "a text")}: {right} of {rows.Count} "
+                ? $"{titles.GetValueOrDefault(first.TicketId ?? default, "a text")}: {right} of {rows.Count} "
                     + "right at the first try"
             : first.Kind is EvidenceKind.Level ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}"
             : rows.Count == 1 ? first.Note
@@ -209,8 +209,8 @@ public static class EvidenceEndpoints
     }
 
     private static async Task<RosterChanged> LeaveOut(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         LeaveOutRequest request,
         Desk desk,
         ReaderStore readers,
@@ -226,7 +226,7 @@ public static class EvidenceEndpoints
             throw Refused.Field("ids", "Choose what is left out.");
         var yardstick = await roster.Yardstick();
         var made = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoEvidence.Name,
             async (c, t) =>
             {
@@ -253,8 +253,8 @@ public static class EvidenceEndpoints
     }
 
     private static async Task<RosterChanged> State(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         JudgementRequest request,
         Desk desk,
         ReaderStore readers,
@@ -275,11 +275,11 @@ public static class EvidenceEndpoints
             || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest
         )
             throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
-        var id = request.Id ?? Guid.CreateVersion7();
+        var id = request.Id ?? EvidenceId.New();
         if (await changes.Made(classId, UndoEvidence.Name, new { readerId, stated = id }) is { } before)
             return new(before.Id, before.Summary);
         var made = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoEvidence.Name,
             async (c, t) =>
             {
@@ -288,7 +288,7 @@ public static class EvidenceEndpoints
                     t,
                     readerId,
                     [EvidenceRow.Level(id, desk.Now, level.Value, request.Sd) with { Note = reason }],
-                    desk.Who.Id
+                    desk.Who.Adult
                 );
                 if (written == 0)
                     throw Refused.Taken();
@@ -303,8 +303,8 @@ public static class EvidenceEndpoints
     }
 
     private static async Task<RosterChanged> Set(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         SetLevelRequest request,
         Desk desk,
         ReaderStore readers,
@@ -329,7 +329,7 @@ public static class EvidenceEndpoints
             return new(before.Id, before.Summary);
         DateTimeOffset? untilAt = request.Until is { } last ? (await desk.Clock()).End(last) : null;
         var made = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoEvidence.Name,
             async (c, t) =>
             {
@@ -338,7 +338,7 @@ public static class EvidenceEndpoints
                     t,
                     readerId,
                     request.Id,
-                    desk.Who.Id,
+                    desk.Who.Adult,
                     level.Value,
                     untilAt,
                     reason,
@@ -357,8 +357,8 @@ public static class EvidenceEndpoints
     }
 
     private static async Task<RosterChanged> End(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         Desk desk,
         ReaderStore readers,
         RosterDesk roster,
@@ -368,7 +368,7 @@ public static class EvidenceEndpoints
         var reader = await Member(classId, readerId, desk, readers);
         var yardstick = await roster.Yardstick();
         var made = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Id, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
             UndoEvidence.Name,
             async (c, t) =>
             {
@@ -384,7 +384,7 @@ public static class EvidenceEndpoints
         return new(made.Id, made.Summary);
     }
 
-    private static async Task<RosterRow> Member(Guid classId, Guid readerId, Desk desk, ReaderStore readers)
+    private static async Task<RosterRow> Member(ClassId classId, ReaderId readerId, Desk desk, ReaderStore readers)
     {
         await desk.Class(classId, Deed.JudgeLevel);
         return (await readers.Roster(classId, await desk.Moment())).FirstOrDefault(r => r.Id == readerId)

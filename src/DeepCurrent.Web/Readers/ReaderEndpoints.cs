@@ -28,11 +28,17 @@ public sealed record NewReaderRequest(
     int Grade,
     double Level,
     string? GuardianMail,
-    Guid? Id = null
+    ReaderId? Id = null
 );
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
-public sealed record AddedReader(Guid Id, string UserName, SecretKind SecretKind, string Secret, Guid? ChangeId);
+public sealed record AddedReader(
+    ReaderId Id,
+    string UserName,
+    SecretKind SecretKind,
+    string Secret,
+    ChangeId? ChangeId
+);
 
 public sealed record SignInView(string GivenName, string UserName, SecretKind SecretKind, string Secret);
 
@@ -45,13 +51,13 @@ public sealed record MarkView(
     EvidenceSource What,
     double Place,
     string Note,
-    Guid? TicketId,
+    TicketId? TicketId,
     double? Moved,
     bool LeftOut
 );
 
 public sealed record ReadingView(
-    Guid TicketId,
+    TicketId TicketId,
     string Title,
     string Version,
     double VersionDepth,
@@ -70,7 +76,7 @@ public sealed record ReadingView(
 /// <param name="Set">The level a teacher has set, which counts instead of the estimate; null while the estimate
 /// counts.</param>
 public sealed record ReaderView(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -127,7 +133,7 @@ public static class ReaderEndpoints
     }
 
     private static async Task<AddedReader> Add(
-        Guid classId,
+        ClassId classId,
         NewReaderRequest request,
         IValidator<NewReaderRequest> rules,
         Desk desk,
@@ -149,7 +155,7 @@ public static class ReaderEndpoints
             family = Names.Tidy(request.FamilyName);
         var (kind, secret) = makers.Secret(request.Grade);
         var reader = new RosterReader(
-            request.Id ?? makers.NewId(),
+            request.Id ?? makers.New<ReaderId>(),
             null,
             given,
             family,
@@ -165,14 +171,17 @@ public static class ReaderEndpoints
         var steps = ChangeSet.Nothing with
         {
             Readers = [new(null, reader)],
-            Enrolments = [new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null))],
-            Levels = [new(null, new StatedLevel(makers.NewId(), reader.Id, request.Level, desk.Now))],
+            Enrolments =
+            [
+                new(null, new Enrolment(makers.New<EnrolmentId>(), null, classId, reader.Id, await desk.Today(), null)),
+            ],
+            Levels = [new(null, new StatedLevel(makers.New<StatedLevelId>(), reader.Id, request.Level, desk.Now))],
         };
         var change = await roster.Apply(steps, classId, $"Added {reader.FullName} to {place.Name}");
         return new(reader.Id, reader.UserName, kind, secrets.Open(secret), change);
     }
 
-    private static async Task<SignInView> SignIn(Guid readerId, Desk desk, Secrets secrets)
+    private static async Task<SignInView> SignIn(ReaderId readerId, Desk desk, Secrets secrets)
     {
         var reader = await desk.Reader(readerId, Deed.PrintOneSecret);
         if (!desk.MayPrintOne(reader.Part, reader.AssistantsPrint))
@@ -181,7 +190,7 @@ public static class ReaderEndpoints
     }
 
     private static async Task<ReaderView> View(
-        Guid readerId,
+        ReaderId readerId,
         Desk desk,
         DepthKeeper keeper,
         AssignmentStore assignments,
@@ -190,7 +199,7 @@ public static class ReaderEndpoints
     )
     {
         var r = await desk.Reader(readerId, Deed.SeeReader);
-        await looks.Seen(r.SchoolId, desk.Who.Id, desk.Now, readerId);
+        await looks.Seen(r.SchoolId, desk.Who.Adult, desk.Now, readerId);
         var school = await desk.School();
         var evidence = await keeper.Evidence(readerId);
         var history = await assignments.History(readerId);
@@ -321,7 +330,7 @@ public static class ReaderEndpoints
         ];
     }
 
-    private static async Task<IResult> Export(Guid classId, Desk desk, ReaderStore readers)
+    private static async Task<IResult> Export(ClassId classId, Desk desk, ReaderStore readers)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var rows = (await readers.Roster(classId, await desk.Moment())).Select(r => new RosterLine(
@@ -340,7 +349,7 @@ public static class ReaderEndpoints
         return Results.Text(CsvFiles.Write(rows), "text/csv");
     }
 
-    private static async Task<IResult> History(Guid readerId, Desk desk, AssignmentStore assignments)
+    private static async Task<IResult> History(ReaderId readerId, Desk desk, AssignmentStore assignments)
     {
         await desk.Reader(readerId, Deed.SeeReader);
         var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(

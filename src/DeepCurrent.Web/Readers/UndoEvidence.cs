@@ -6,15 +6,15 @@ namespace DeepCurrent.Web.Readers;
 
 /// <summary>What was left out of a reader's evidence, or stated; or a level that was set, or ended.</summary>
 internal sealed record EvidenceChange(
-    Guid ReaderId,
+    ReaderId ReaderId,
     IReadOnlyList<LeftOutBefore> Before,
-    Guid? Stated,
+    EvidenceId? Stated,
     LevelWasSet? Set = null,
-    Guid? Ended = null
+    LevelSetId? Ended = null
 );
 
 /// <param name="Before">The level that stood before it.</param>
-internal sealed record LevelWasSet(Guid Id, Guid? Before);
+internal sealed record LevelWasSet(LevelSetId Id, LevelSetId? Before);
 
 internal sealed class UndoEvidence() : Undoes<EvidenceChange>(Name, Deed.JudgeLevel)
 {

@@ -8,11 +8,11 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Roster;
 
 /// <param name="Id">Made by the one who asks, so that asking twice is asking once.</param>
-public sealed record JoinRequest(Guid Id, string Code, string GivenName, string? FamilyName);
+public sealed record JoinRequest(JoiningId Id, string Code, string GivenName, string? FamilyName);
 
 /// <param name="Accept">Take them in; otherwise the request is set aside.</param>
 /// <param name="SameAs">A reader of the school who this is; null for a new reader.</param>
-public sealed record JoinDecision(bool Accept, Guid? SameAs, int Grade);
+public sealed record JoinDecision(bool Accept, ReaderId? SameAs, int Grade);
 
 /// <summary>Joining a class by its code, with the teacher's approval.</summary>
 public static class JoinEndpoints
@@ -38,7 +38,7 @@ public static class JoinEndpoints
             family = Names.Tidy(request.FamilyName);
         if (given.Length == 0 || (Names.Fault(given) ?? Names.Fault(family)) is not null)
             throw Refused.Field("givenName", "Write your name, in letters.");
-        (Guid Id, string Name)? found = null;
+        (ClassId Id, string Name)? found = null;
         if (
             !await limits.Code(http, "join", async () =>
                 (found = await schools.ClassByCode((request.Code ?? "").Trim())) is not null
@@ -54,8 +54,8 @@ public static class JoinEndpoints
     }
 
     private static async Task<RosterChanged> Decide(
-        Guid classId,
-        Guid joiningId,
+        ClassId classId,
+        JoiningId joiningId,
         JoinDecision decision,
         Desk desk,
         RosterDesk roster,
@@ -74,7 +74,7 @@ public static class JoinEndpoints
         if (decision.Grade is < Grades.Lowest or > Grades.Highest)
             throw Refused.Field("grade", "Choose a grade from K to 12.");
         ChangeSet steps;
-        Guid readerId;
+        ReaderId readerId;
         if (decision.SameAs is { } known)
         {
             var readers = await rosters.Readers([known], place.SchoolId);
@@ -87,7 +87,7 @@ public static class JoinEndpoints
                     await rosters.Enrolments([known]),
                     classId,
                     await desk.Today(),
-                    Guid.CreateVersion7
+                    EnrolmentId.New
                 ),
                 classId
             );
@@ -102,7 +102,7 @@ public static class JoinEndpoints
             var makers = await roster.Makers();
             var (kind, secret) = makers.Secret(decision.Grade);
             var reader = new RosterReader(
-                makers.NewId(),
+                makers.New<ReaderId>(),
                 null,
                 asked.GivenName,
                 asked.FamilyName,
@@ -121,7 +121,10 @@ public static class JoinEndpoints
                 Readers = [new(null, reader)],
                 Enrolments =
                 [
-                    new(null, new Enrolment(makers.NewId(), null, classId, reader.Id, await desk.Today(), null)),
+                    new(
+                        null,
+                        new Enrolment(makers.New<EnrolmentId>(), null, classId, reader.Id, await desk.Today(), null)
+                    ),
                 ],
             };
         }

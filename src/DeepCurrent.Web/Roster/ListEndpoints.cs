@@ -21,7 +21,7 @@ public sealed record ListRowView(
     string? Class,
     string? GuardianMail,
     string? HomeLanguage,
-    Guid? SameAs
+    ReaderId? SameAs
 );
 
 /// <param name="LevelSystem">The label system bare numbers in the level column are in; empty until the asker has said
@@ -46,7 +46,7 @@ public sealed record ReadListView(
 
 public sealed record CellProblemView(string Column, string Reason, bool Stops);
 
-public sealed record TwinView(Guid ReaderId, string Name, int Grade, string Where);
+public sealed record TwinView(ReaderId ReaderId, string Name, int Grade, string Where);
 
 /// <param name="Fate">Empty, New, Joins, Changed, Unchanged, Question or Stopped.</param>
 public sealed record CheckedRowView(
@@ -67,7 +67,7 @@ public sealed record CheckedListView(
 
 /// <param name="Secret">Pictures with spaces between, a code, or a password.</param>
 public sealed record SignInRow(
-    Guid ReaderId,
+    ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -76,7 +76,7 @@ public sealed record SignInRow(
 );
 
 /// <param name="Rows">What became of each row; those that are kept stay in the grid.</param>
-public sealed record AppliedListView(Guid? ChangeId, CheckedListView Done, IReadOnlyList<SignInRow> Added);
+public sealed record AppliedListView(ChangeId? ChangeId, CheckedListView Done, IReadOnlyList<SignInRow> Added);
 
 public sealed record DraftView(IReadOnlyList<ListRowView> Rows, DateTimeOffset? SavedAt);
 
@@ -104,7 +104,7 @@ public static class ListEndpoints
     /// <summary>Reads a file or pasted text into rows. Nothing is kept.</summary>
     /// <param name="fields">What the columns hold, where the asker has said so.</param>
     private static async Task<ReadListView> Read(
-        Guid classId,
+        ClassId classId,
         string? fields,
         bool? heading,
         HttpRequest request,
@@ -164,7 +164,7 @@ public static class ListEndpoints
     }
 
     private static async Task<CheckedListView> Check(
-        Guid classId,
+        ClassId classId,
         ListRequest request,
         Desk desk,
         RosterDesk roster,
@@ -177,7 +177,7 @@ public static class ListEndpoints
     }
 
     private static async Task<AppliedListView> Apply(
-        Guid classId,
+        ClassId classId,
         ListRequest request,
         Desk desk,
         RosterDesk roster,
@@ -202,7 +202,7 @@ public static class ListEndpoints
         var kept = request.Rows.Where((_, i) => result.Rows[i].Fate is RowFate.Question or RowFate.Stopped).ToList();
         await members.KeepDraft(
             classId,
-            desk.Who.Id,
+            desk.Who.Adult,
             kept.Count == 0 ? null : JsonSerializer.Serialize(kept, JsonSerializerOptions.Web),
             desk.Now
         );
@@ -226,7 +226,7 @@ public static class ListEndpoints
     }
 
     private static async Task<(ListResult Result, ClassPlace Place)> Reconcile(
-        Guid classId,
+        ClassId classId,
         ListRequest request,
         Desk desk,
         RosterDesk roster,
@@ -258,7 +258,10 @@ public static class ListEndpoints
         var meant = new ListMeaning(list);
         var state = await rosters.LoadFor(place.SchoolId, classId, meant.Holds);
         var school = await desk.School();
-        var mine = (await schools.Classes(desk.Who.Id)).Where(c => Parts.Teaches(c.Role)).Select(c => c.Id).ToHashSet();
+        var mine = (await schools.Classes(desk.Who.Adult))
+            .Where(c => Parts.Teaches(c.Role))
+            .Select(c => c.Id)
+            .ToHashSet();
         var classes = state
             .Classes.Values.Where(c => !c.Closed && (desk.Who.Lead || mine.Contains(c.Id)))
             .GroupBy(c => Names.Tidy(c.Name).ToLowerInvariant())
@@ -303,15 +306,15 @@ public static class ListEndpoints
         );
     }
 
-    private static async Task<DraftView> Draft(Guid classId, Desk desk, MemberStore members)
+    private static async Task<DraftView> Draft(ClassId classId, Desk desk, MemberStore members)
     {
         await desk.Class(classId, Deed.ChangeRoster);
-        return await members.Draft(classId, desk.Who.Id) is { } kept
+        return await members.Draft(classId, desk.Who.Adult) is { } kept
             ? new(JsonSerializer.Deserialize<List<ListRowView>>(kept.Rows, JsonSerializerOptions.Web)!, kept.SavedAt)
             : new([], null);
     }
 
-    private static async Task<DraftView> KeepDraft(Guid classId, ListRequest request, Desk desk, MemberStore members)
+    private static async Task<DraftView> KeepDraft(ClassId classId, ListRequest request, Desk desk, MemberStore members)
     {
         await desk.Class(classId, Deed.ChangeRoster);
         var rows = request.Rows ?? [];
@@ -319,7 +322,7 @@ public static class ListEndpoints
             throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
         await members.KeepDraft(
             classId,
-            desk.Who.Id,
+            desk.Who.Adult,
             rows.Count == 0 ? null : JsonSerializer.Serialize(rows, JsonSerializerOptions.Web),
             desk.Now
         );

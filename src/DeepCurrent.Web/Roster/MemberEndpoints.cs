@@ -12,7 +12,7 @@ namespace DeepCurrent.Web.Roster;
 
 /// <summary>A reader on a class's roster.</summary>
 public sealed record MemberView(
-    Guid Id,
+    ReaderId Id,
     string GivenName,
     string FamilyName,
     string UserName,
@@ -36,7 +36,7 @@ public sealed record MemberView(
 /// <param name="Guessing">When someone was last found guessing secrets of this class, within a day.</param>
 /// <param name="AssistantsPrint">Assistants may print one reader's card.</param>
 public sealed record ClassRosterView(
-    Guid Id,
+    ClassId Id,
     string Name,
     string Code,
     DateOnly? FirstDay,
@@ -55,15 +55,15 @@ public sealed record ClassRosterView(
     bool AssistantsPrint
 );
 
-public sealed record ReadersRequest(IReadOnlyList<Guid> ReaderIds);
+public sealed record ReadersRequest(IReadOnlyList<ReaderId> ReaderIds);
 
-public sealed record MoveRequest(IReadOnlyList<Guid> ReaderIds, Guid ToClassId);
+public sealed record MoveRequest(IReadOnlyList<ReaderId> ReaderIds, ClassId ToClassId);
 
 /// <summary>What is to be the same for several readers; whatever is null stays as it is.</summary>
 /// <param name="Level">A starting level for all, as typed, in <paramref name="LevelSystem"/>.</param>
 /// <param name="NewSecrets">Everybody gets a new secret, of the given kind or of their own.</param>
 public sealed record BulkRequest(
-    IReadOnlyList<Guid> ReaderIds,
+    IReadOnlyList<ReaderId> ReaderIds,
     int? Grade,
     string? Level,
     string? LevelSystem,
@@ -95,7 +95,7 @@ public sealed record SeenDetails(
 public sealed record SecretRequest(SecretKind? Kind, string? Secret);
 
 /// <param name="ChangeId">To take it back by; null where nothing had to be done.</param>
-public sealed record RosterChanged(Guid? ChangeId, string Sentence, int Asked = 0);
+public sealed record RosterChanged(ChangeId? ChangeId, string Sentence, int Asked = 0);
 
 /// <summary>The readers of a class: who is in it, and whatever happens to them during the year.</summary>
 public static class MemberEndpoints
@@ -112,7 +112,7 @@ public static class MemberEndpoints
         api.MapPut("/classes/{classId:guid}/readers/{readerId:guid}", Details);
         api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/secret", Secret);
         api.MapPost("/classes/{classId:guid}/readers/{readerId:guid}/leave", Leave);
-        api.MapGet("/readers/{readerId:guid}/stays", async (Guid readerId, Desk desk, MemberStore members) =>
+        api.MapGet("/readers/{readerId:guid}/stays", async (ReaderId readerId, Desk desk, MemberStore members) =>
         {
             await desk.Reader(readerId, Deed.SeeReader);
             return await members.Stays(readerId);
@@ -120,7 +120,7 @@ public static class MemberEndpoints
     }
 
     private static async Task<ClassRosterView> Roster(
-        Guid classId,
+        ClassId classId,
         Desk desk,
         MemberStore members,
         RosterStore rosters,
@@ -172,7 +172,7 @@ public static class MemberEndpoints
             guardians ? m.Guardians : 0
         );
 
-    private static async Task<IResult> Export(Guid classId, string form, Desk desk, MemberStore members)
+    private static async Task<IResult> Export(ClassId classId, string form, Desk desk, MemberStore members)
     {
         var place = await desk.Class(classId, Deed.SeeClass);
         var guardians = desk.May(Deed.SeeGuardians, place);
@@ -219,8 +219,8 @@ public static class MemberEndpoints
     private static async Task<IReadOnlyList<Found>> Find(
         string? name,
         int? grade,
-        Guid? classId,
-        Guid? notIn,
+        ClassId? classId,
+        ClassId? notIn,
         Desk desk,
         RosterDesk roster,
         MemberStore members
@@ -238,7 +238,7 @@ public static class MemberEndpoints
     }
 
     private static async Task<RosterChanged> Enrol(
-        Guid classId,
+        ClassId classId,
         ReadersRequest request,
         Desk desk,
         RosterDesk roster,
@@ -255,7 +255,7 @@ public static class MemberEndpoints
                 await rosters.Enrolments([.. readers.Select(r => r.Id)]),
                 classId,
                 await desk.Today(),
-                Guid.CreateVersion7
+                EnrolmentId.New
             ),
             classId
         );
@@ -272,7 +272,7 @@ public static class MemberEndpoints
     }
 
     private static async Task<RosterChanged> Remove(
-        Guid classId,
+        ClassId classId,
         ReadersRequest request,
         Desk desk,
         RosterDesk roster,
@@ -290,7 +290,7 @@ public static class MemberEndpoints
     }
 
     private static async Task<RosterChanged> Move(
-        Guid classId,
+        ClassId classId,
         MoveRequest request,
         Desk desk,
         RosterDesk roster,
@@ -300,7 +300,7 @@ public static class MemberEndpoints
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
         // Readers may be handed to a colleague's class: who receives them sees it in the history.
-        var to = await schools.Place(request.ToClassId, place.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var to = await schools.Place(request.ToClassId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         var readers = await rosters.Readers(request.ReaderIds ?? [], place.SchoolId);
         var enrolments = await rosters.Enrolments([.. readers.Select(r => r.Id)]);
         if (
@@ -309,13 +309,13 @@ public static class MemberEndpoints
             || readers.Any(r => !enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null))
         )
             throw Refused.Field("readerIds", "Choose readers of this class, and another class.");
-        var steps = RosterMoves.Move(readers, enrolments, classId, to.Id, await desk.Today(), Guid.CreateVersion7);
+        var steps = RosterMoves.Move(readers, enrolments, classId, to.Id, await desk.Today(), EnrolmentId.New);
         return await Done(roster, steps, classId, $"Moved {People(readers)} from {place.Name} to {to.Name}");
     }
 
     private static async Task<RosterChanged> Leave(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         Desk desk,
         RosterDesk roster,
         RosterStore rosters
@@ -331,7 +331,7 @@ public static class MemberEndpoints
     }
 
     private static async Task<RosterChanged> Bulk(
-        Guid classId,
+        ClassId classId,
         BulkRequest request,
         Desk desk,
         RosterDesk roster,
@@ -393,7 +393,7 @@ public static class MemberEndpoints
                 [
                     .. readers.Select(r => new Step<StatedLevel>(
                         null,
-                        new StatedLevel(Guid.CreateVersion7(), r.Id, depth.Value, desk.Now)
+                        new StatedLevel(StatedLevelId.New(), r.Id, depth.Value, desk.Now)
                     )),
                 ]
                 : [],
@@ -411,8 +411,8 @@ public static class MemberEndpoints
     }
 
     private static async Task<RosterChanged> Details(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         DetailsRequest request,
         Desk desk,
         RosterDesk roster,
@@ -467,8 +467,8 @@ public static class MemberEndpoints
     }
 
     private static async Task<RosterChanged> Secret(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         SecretRequest request,
         Desk desk,
         RosterDesk roster,
@@ -494,8 +494,8 @@ public static class MemberEndpoints
 
     /// <summary>A reader who is in the class now; anybody else is not found.</summary>
     internal static async Task<(RosterReader Reader, IReadOnlyList<Enrolment> Enrolments)> Member(
-        Guid classId,
-        Guid readerId,
+        ClassId classId,
+        ReaderId readerId,
         Desk desk,
         RosterStore rosters
     )
@@ -510,7 +510,7 @@ public static class MemberEndpoints
     internal static async Task<RosterChanged> Done(
         RosterDesk roster,
         ChangeSet steps,
-        Guid? classId,
+        ClassId? classId,
         string sentence
     ) => new(await roster.Apply(steps, classId, sentence), sentence);
 

@@ -20,7 +20,7 @@ public sealed class RosterDesk(
     Secrets secrets
 )
 {
-    private IReadOnlySet<Guid>? own;
+    private IReadOnlySet<ClassId>? own;
 
     public async Task<YearCalendar> Year() =>
         await schools.CurrentYear(desk.Who.SchoolId, await desk.Today())
@@ -68,11 +68,11 @@ public sealed class RosterDesk(
 
     /// <summary>Does a change and gives the id to take it back by; null if there is nothing to do.</summary>
     /// <param name="with">What else belongs to it, in the same transaction.</param>
-    public async Task<Guid?> Apply(
+    public async Task<ChangeId?> Apply(
         ChangeSet steps,
-        Guid? classId,
+        ClassId? classId,
         string summary,
-        Func<NpgsqlConnection, NpgsqlTransaction, Guid, Task>? with = null
+        Func<NpgsqlConnection, NpgsqlTransaction, ChangeId, Task>? with = null
     )
     {
         if (steps.Steps == 0)
@@ -80,41 +80,41 @@ public sealed class RosterDesk(
         await Allow(steps);
         return await writer.Apply(
             steps,
-            new(desk.Who.SchoolId, classId, desk.Who.Id, summary, desk.Now),
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, summary, desk.Now),
             await Yardstick(),
             with
         );
     }
 
-    public async Task Undo(Guid changeId) =>
+    public async Task Undo(ChangeId changeId) =>
         await writer.Undo(changeId, desk.Who.SchoolId, await Yardstick(), desk.Now, Allow);
 
     /// <summary>Classes in which the asker may change the roster.</summary>
-    public async Task<IReadOnlySet<Guid>> OwnClasses() =>
-        own ??= (await schools.Classes(desk.Who.Id)).Where(c => Parts.Teaches(c.Role)).Select(c => c.Id).ToHashSet();
+    public async Task<IReadOnlySet<ClassId>> OwnClasses() =>
+        own ??= (await schools.Classes(desk.Who.Adult)).Where(c => Parts.Teaches(c.Role)).Select(c => c.Id).ToHashSet();
 
     /// <summary>Readers a change touches who are in other hands than the asker's: it may not touch them, whoever leads
     /// the school excepted.</summary>
-    public async Task<IReadOnlySet<Guid>> InOtherHands(ChangeSet steps)
+    public async Task<IReadOnlySet<ReaderId>> InOtherHands(ChangeSet steps)
     {
         if (desk.Who.Lead)
-            return new HashSet<Guid>();
-        var made = steps.Readers.Where(r => r.Before is null).Select(r => r.Id).ToHashSet();
+            return new HashSet<ReaderId>();
+        var made = steps.Readers.Where(r => r.Before is null).Select(r => r.Thing.Id).ToHashSet();
         var touched = steps.TouchedReaders().Where(id => !made.Contains(id)).ToList();
         return touched.Count == 0
-            ? new HashSet<Guid>()
+            ? new HashSet<ReaderId>()
             : Consent.Missing(steps, await rosters.OpenEnrolments(touched, desk.Who.SchoolId), await OwnClasses());
     }
 
     /// <summary>Leaves out of a change whoever is in other hands, and asks their teachers for those it would have taken
     /// into a class.</summary>
     /// <returns>The change that may be done, and how many readers are asked for.</returns>
-    public async Task<(ChangeSet Steps, int Asked)> AskFor(ChangeSet steps, Guid classId)
+    public async Task<(ChangeSet Steps, int Asked)> AskFor(ChangeSet steps, ClassId classId)
     {
         var others = await InOtherHands(steps);
         var asked = Consent.TakenIn(steps, others);
         if (asked.Count > 0)
-            await requests.Ask(asked, classId, desk.Who.Id, desk.Now);
+            await requests.Ask(asked, classId, desk.Who.Adult, desk.Now);
         return (Consent.Without(steps, others), asked.Count);
     }
 

@@ -26,7 +26,7 @@ public static class TakingInEndpoints
     }
 
     private static async Task<RosterChanged> Decide(
-        Guid takingInId,
+        TakingInId takingInId,
         TakingInDecision decision,
         Desk desk,
         RosterDesk roster,
@@ -42,13 +42,13 @@ public static class TakingInEndpoints
         var name = $"{asked.GivenName} {asked.FamilyName}".Trim();
         if (!decision.Accept)
         {
-            await store.Decide(takingInId, accepted: false, desk.Who.Id, desk.Now);
+            await store.Decide(takingInId, accepted: false, desk.Who.Adult, desk.Now);
             return new(null, $"{name} stays where they are");
         }
         var readers = await rosters.Readers([asked.ReaderId], desk.Who.SchoolId);
         var enrolments = await rosters.Enrolments([asked.ReaderId]);
         var today = await desk.Today();
-        var steps = RosterMoves.Enrol(readers, enrolments, asked.ClassId, today, Guid.CreateVersion7);
+        var steps = RosterMoves.Enrol(readers, enrolments, asked.ClassId, today, EnrolmentId.New);
         if (decision.Move)
             steps = steps with
             {
@@ -70,7 +70,7 @@ public static class TakingInEndpoints
             $"{(decision.Move ? "Moved" : "Added")} {name} to {asked.Class}, as {asked.AskedBy} asked",
             async (c, t, _) =>
             {
-                if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Id, desk.Now))
+                if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Adult, desk.Now))
                     throw Refused.Conflict("answered", "Someone has answered this already.");
             }
         );
@@ -78,11 +78,11 @@ public static class TakingInEndpoints
     }
 
     /// <summary>Takes a request back, for a teacher of the class that made it.</summary>
-    private static async Task Withdraw(Guid takingInId, Desk desk, TakingInStore store)
+    private static async Task Withdraw(TakingInId takingInId, Desk desk, TakingInStore store)
     {
         desk.Library(Deed.SeeLibrary);
         var (asked, _) = await store.Find(takingInId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         await desk.Class(asked.ClassId, Deed.ChangeRoster);
-        await store.Decide(takingInId, accepted: false, desk.Who.Id, desk.Now);
+        await store.Decide(takingInId, accepted: false, desk.Who.Adult, desk.Now);
     }
 }

@@ -14,7 +14,7 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Schools;
 
-public sealed record MergeRequest(Guid OtherId);
+public sealed record MergeRequest(ReaderId OtherId);
 
 /// <param name="Name">The reader's whole name, typed to be sure.</param>
 public sealed record DeleteRequest(string Name);
@@ -22,11 +22,11 @@ public sealed record DeleteRequest(string Name);
 /// <summary>What goes when a reader is deleted.</summary>
 public sealed record GoesAlong(string What, int Count);
 
-public sealed record TransferRequest(Guid ReaderId, Guid ToSchoolId);
+public sealed record TransferRequest(ReaderId ReaderId, SchoolId ToSchoolId);
 
 public sealed record TransferDecision(bool Take);
 
-public sealed record OtherSchoolView(Guid Id, string Name);
+public sealed record OtherSchoolView(SchoolId Id, string Name);
 
 public sealed record TransfersView(
     IReadOnlyList<Transfer> Coming,
@@ -42,7 +42,7 @@ public static class RecordEndpoints
         api.MapGet("/readers/{readerId:guid}/record.json", Json).Produces<string>(contentType: "application/json");
         api.MapGet("/readers/{readerId:guid}/record.pdf", Pdf).Produces<byte[]>(contentType: "application/pdf");
         api.MapPost("/readers/{readerId:guid}/merge", Merge);
-        api.MapGet("/readers/{readerId:guid}/delete", async (Guid readerId, Desk desk, RecordStore records) =>
+        api.MapGet("/readers/{readerId:guid}/delete", async (ReaderId readerId, Desk desk, RecordStore records) =>
         {
             await desk.Lead();
             await desk.Reader(readerId, Deed.SeeReader);
@@ -54,7 +54,7 @@ public static class RecordEndpoints
         api.MapPost("/school/transfers/{transferId:guid}", Decide);
     }
 
-    private static async Task<IResult> Json(Guid readerId, Desk desk, RecordStore records, LookStore looks)
+    private static async Task<IResult> Json(ReaderId readerId, Desk desk, RecordStore records, LookStore looks)
     {
         var (reader, record) = await Record(readerId, desk, records, looks);
         return Results.File(
@@ -72,7 +72,7 @@ public static class RecordEndpoints
         );
     }
 
-    private static async Task<IResult> Pdf(Guid readerId, Desk desk, RecordStore records, LookStore looks)
+    private static async Task<IResult> Pdf(ReaderId readerId, Desk desk, RecordStore records, LookStore looks)
     {
         var (reader, record) = await Record(readerId, desk, records, looks);
         using var body = new MemoryStream();
@@ -87,7 +87,7 @@ public static class RecordEndpoints
     }
 
     private static async Task<(Data.Readers.ReaderHead Reader, JsonNode Record)> Record(
-        Guid readerId,
+        ReaderId readerId,
         Desk desk,
         RecordStore records,
         LookStore looks
@@ -95,12 +95,12 @@ public static class RecordEndpoints
     {
         await desk.Lead();
         var reader = await desk.Reader(readerId, Deed.SeeReader);
-        await looks.Add(desk.Who.SchoolId, desk.Who.Id, desk.Now, "record-exported", readerId, "");
+        await looks.Add(desk.Who.SchoolId, desk.Who.Adult, desk.Now, "record-exported", readerId, "");
         return (reader, await records.Whole(readerId, desk.Who.SchoolId));
     }
 
     private static async Task<RosterChanged> Merge(
-        Guid readerId,
+        ReaderId readerId,
         MergeRequest request,
         Desk desk,
         RosterDesk roster,
@@ -116,7 +116,7 @@ public static class RecordEndpoints
             await merges.Merge(
                 kept.Id,
                 other.Id,
-                new(desk.Who.SchoolId, null, desk.Who.Id, sentence, desk.Now),
+                new(desk.Who.SchoolId, null, desk.Who.Adult, sentence, desk.Now),
                 await roster.Yardstick(),
                 await desk.Today()
             ),
@@ -125,7 +125,7 @@ public static class RecordEndpoints
     }
 
     private static async Task Delete(
-        Guid readerId,
+        ReaderId readerId,
         DeleteRequest request,
         Desk desk,
         RosterStore rosters,
@@ -136,7 +136,7 @@ public static class RecordEndpoints
         var reader = await rosters.Reader(readerId, desk.Who.SchoolId) ?? throw Refused.NotFound();
         if (Names.Key(request.Name ?? "", "") != Names.Key(reader.FullName, ""))
             throw Refused.Field("name", "Type the reader's whole name, as it stands above.");
-        var files = new Dictionary<Guid, byte[]>();
+        var files = new Dictionary<ImportId, byte[]>();
         foreach (var (id, body) in await records.RosterFiles(desk.Who.SchoolId))
         {
             // Nobody can say who is in a file that cannot be read, and nothing can come of it any more.
@@ -150,7 +150,7 @@ public static class RecordEndpoints
                 files[id] = [];
             }
         }
-        if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Id, files, desk.Now))
+        if (!await records.Delete(reader, desk.Who.SchoolId, desk.Who.Adult, files, desk.Now))
             throw Refused.NotFound();
     }
 
@@ -171,25 +171,30 @@ public static class RecordEndpoints
         await desk.Reader(request.ReaderId, Deed.ChangeRoster);
         if (
             !await transfers.Ask(
-                Guid.CreateVersion7(),
+                TransferId.New(),
                 request.ReaderId,
                 desk.Who.SchoolId,
                 request.ToSchoolId,
-                desk.Who.Id,
+                desk.Who.Adult,
                 desk.Now
             )
         )
             throw Refused.Conflict("cannot-offer", "This reader is on offer already, or there is no such school.");
     }
 
-    private static async Task Decide(Guid transferId, TransferDecision decision, Desk desk, TransferStore transfers)
+    private static async Task Decide(
+        TransferId transferId,
+        TransferDecision decision,
+        Desk desk,
+        TransferStore transfers
+    )
     {
         await desk.Lead();
         if (
             !await transfers.Decide(
                 transferId,
                 desk.Who.SchoolId,
-                desk.Who.Id,
+                desk.Who.Adult,
                 decision.Take,
                 (taken, wanted) => new UserNames(taken.ToHashSet()).Take(wanted),
                 await desk.Today(),

@@ -7,7 +7,7 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Schools;
 
-public sealed record TermRequest(Guid? Id, string Name, DateOnly FirstDay, DateOnly LastDay);
+public sealed record TermRequest(TermId? Id, string Name, DateOnly FirstDay, DateOnly LastDay);
 
 public sealed record YearRequest(
     string Name,
@@ -15,12 +15,12 @@ public sealed record YearRequest(
     DateOnly LastDay,
     IReadOnlyList<TermRequest> Terms,
     IReadOnlyList<DateOnly> DaysOff,
-    Guid? Id = null
+    YearId? Id = null
 );
 
 /// <param name="SchoolDays">Weekdays in the terms, less the days off.</param>
 public sealed record YearView(
-    Guid Id,
+    YearId Id,
     string Name,
     DateOnly FirstDay,
     DateOnly LastDay,
@@ -31,7 +31,7 @@ public sealed record YearView(
 
 /// <param name="ToYearId">The year that is to come.</param>
 /// <param name="KeepClasses">Classes go up together; otherwise they end.</param>
-public sealed record RollRequest(Guid ToYearId, bool KeepClasses);
+public sealed record RollRequest(YearId ToYearId, bool KeepClasses);
 
 public sealed record RollClass(string From, string? To, int Readers);
 
@@ -51,7 +51,7 @@ public static class YearEndpoints
             await desk.Lead();
             return await years.Of(desk.Who.SchoolId);
         });
-        api.MapGet("/school/years/{yearId:guid}", async (Guid yearId, Desk desk, YearStore years) =>
+        api.MapGet("/school/years/{yearId:guid}", async (YearId yearId, Desk desk, YearStore years) =>
         {
             await desk.Lead();
             return View(await Year(yearId, desk, years));
@@ -61,7 +61,7 @@ public static class YearEndpoints
         api.MapPost(
             "/school/years/{yearId:guid}/roll-over/preview",
             async (
-                Guid yearId,
+                YearId yearId,
                 RollRequest request,
                 Desk desk,
                 YearStore years,
@@ -77,12 +77,12 @@ public static class YearEndpoints
         var school = await desk.Lead();
         if (request.Id is { } again && await years.Find(again, school.Id) is { } there)
             return View(there);
-        var year = await Checked(request.Id ?? Guid.CreateVersion7(), request, desk, years);
+        var year = await Checked(request.Id ?? YearId.New(), request, desk, years);
         await years.Add(school.Id, year, null);
         return View(year);
     }
 
-    private static async Task<YearView> Change(Guid yearId, YearRequest request, Desk desk, YearStore years)
+    private static async Task<YearView> Change(YearId yearId, YearRequest request, Desk desk, YearStore years)
     {
         await desk.Lead();
         var known = await Year(yearId, desk, years);
@@ -101,7 +101,7 @@ public static class YearEndpoints
     }
 
     private static async Task<RosterChanged> Roll(
-        Guid yearId,
+        YearId yearId,
         RollRequest request,
         Desk desk,
         YearStore years,
@@ -120,7 +120,7 @@ public static class YearEndpoints
     }
 
     private static async Task<(ChangeSet Steps, RollView View)> Plan(
-        Guid yearId,
+        YearId yearId,
         RollRequest request,
         Desk desk,
         YearStore years,
@@ -151,14 +151,14 @@ public static class YearEndpoints
             .Select(s => new RollClass(
                 s.Before!.Name,
                 request.KeepClasses ? RollOver.Up(s.Before.Name) : null,
-                sizes.GetValueOrDefault(s.Id)
+                sizes.GetValueOrDefault(s.Thing.Id)
             ))
             .ToList();
         var leaving = steps.Readers.Count(s => s.After!.Left);
         return (steps, new(classes, steps.Readers.Count - leaving, leaving, from.Name, to.Name));
     }
 
-    private static async Task<YearCalendar> Checked(Guid id, YearRequest r, Desk desk, YearStore years)
+    private static async Task<YearCalendar> Checked(YearId id, YearRequest r, Desk desk, YearStore years)
     {
         if (Names.Tidy(r.Name) is not { Length: > 0 and <= 40 } name)
             throw Refused.Field("name", "Give the year a name of at most 40 letters.");
@@ -192,21 +192,13 @@ public static class YearEndpoints
             name,
             r.FirstDay,
             r.LastDay,
-            [
-                .. terms.Select(t => new Term(
-                    t.Id ?? Guid.CreateVersion7(),
-                    id,
-                    Names.Tidy(t.Name),
-                    t.FirstDay,
-                    t.LastDay
-                )),
-            ],
+            [.. terms.Select(t => new Term(t.Id ?? TermId.New(), id, Names.Tidy(t.Name), t.FirstDay, t.LastDay))],
             off,
             await desk.Clock()
         );
     }
 
-    private static async Task<YearCalendar> Year(Guid yearId, Desk desk, YearStore years) =>
+    private static async Task<YearCalendar> Year(YearId yearId, Desk desk, YearStore years) =>
         await years.Find(yearId, desk.Who.SchoolId) ?? throw Refused.NotFound();
 
     private static YearView View(YearCalendar y) =>

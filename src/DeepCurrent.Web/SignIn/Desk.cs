@@ -25,15 +25,15 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
             ? new(now.Ticks - now.Ticks % TimeSpan.TicksPerMicrosecond, TimeSpan.Zero)
             : default;
 
-    public async Task<ClassPlace> Class(Guid classId, Deed deed)
+    public async Task<ClassPlace> Class(ClassId classId, Deed deed)
     {
-        var place = Who.Role == Role.Teacher ? await schools.Place(classId, Who.SchoolId, Who.Id) : null;
+        var place = Who.Role == Role.Teacher ? await schools.Place(classId, Who.SchoolId, Who.Adult) : null;
         return place is not null && May(deed, place.Part) ? place : throw Refused.NotFound();
     }
 
-    public async Task<ReaderHead> Reader(Guid readerId, Deed deed)
+    public async Task<ReaderHead> Reader(ReaderId readerId, Deed deed)
     {
-        var reader = Who.Role == Role.Teacher ? await readers.Find(readerId, Who.SchoolId, Who.Id) : null;
+        var reader = Who.Role == Role.Teacher ? await readers.Find(readerId, Who.SchoolId, Who.Adult) : null;
         return reader is not null && May(deed, reader.Part) ? reader : throw Refused.NotFound();
     }
 
@@ -52,7 +52,7 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     }
 
     /// <summary>The reader who asks, for their own work.</summary>
-    public Guid Self() => May(Deed.DoOwnTicket, own: true) ? Who.Id : throw Refused.NotFound();
+    public ReaderId Self() => May(Deed.DoOwnTicket, own: true) ? Who.Reader : throw Refused.NotFound();
 
     /// <summary>The asker's school.</summary>
     public async Task<School> School() => school ??= await schools.Get(Who.SchoolId);

@@ -39,11 +39,11 @@ public sealed record SessionView(
 public sealed record AdultSignIn(string UserName, string Password);
 
 /// <param name="Secret">The pictures in order with spaces between, the code, or the password.</param>
-public sealed record ReaderSignIn(string Code, Guid ReaderId, string Secret);
+public sealed record ReaderSignIn(string Code, ReaderId ReaderId, string Secret);
 
 public sealed record CodeView(string ClassName, IReadOnlyList<Tile> Tiles, IReadOnlyList<string> Pictures);
 
-public sealed record HandOverRequest(Guid ClassId);
+public sealed record HandOverRequest(ClassId ClassId);
 
 public sealed record ReturnRequest(string Password);
 
@@ -107,7 +107,7 @@ public static class SignInEndpoints
     private const string HandedCookie = "dc-handed";
     private static readonly TimeSpan HandedFor = TimeSpan.FromHours(12);
 
-    private sealed record Handed(Guid AdultId, Guid SchoolId, string TeacherName, string ClassName, string Code);
+    private sealed record Handed(AdultId AdultId, SchoolId SchoolId, string TeacherName, string ClassName, string Code);
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -141,9 +141,9 @@ public static class SignInEndpoints
             who.Post is Post.Assistant,
             who.Role == Role.Nobody && !await schools.Any(),
             token,
-            who.Role == Role.Teacher ? await schools.Classes(who.Id) : [],
+            who.Role == Role.Teacher ? await schools.Classes(who.Adult) : [],
             handed is null ? null : new(handed.TeacherName, handed.ClassName, handed.Code),
-            who.Role == Role.Reader ? (await rosters.Reader(who.Id, who.SchoolId))?.Supports : null
+            who.Role == Role.Reader ? (await rosters.Reader(who.Reader, who.SchoolId))?.Supports : null
         );
     }
 
@@ -183,7 +183,7 @@ public static class SignInEndpoints
         HttpContext http
     )
     {
-        (Guid Id, string Name)? found = null;
+        (ClassId Id, string Name)? found = null;
         if (!await limits.Code(http, "code", async () => (found = await schools.ClassByCode(code.Trim())) is not null))
             throw new Refused(404, "no-such-code", "No class has this code. Ask your teacher to show it again.");
         return new(found!.Value.Name, await readers.Tiles(found.Value.Id), SignInRules.Pictures);
@@ -230,7 +230,7 @@ public static class SignInEndpoints
     )
     {
         var place = await desk.Class(request.ClassId, Deed.SeeClass);
-        var handed = new Handed(desk.Who.Id, desk.Who.SchoolId, desk.Who.Name, place.Name, place.Code);
+        var handed = new Handed(desk.Who.Adult, desk.Who.SchoolId, desk.Who.Name, place.Name, place.Code);
         await Who.SignOut(http);
         http.Response.Cookies.Append(
             HandedCookie,
@@ -302,9 +302,9 @@ public static class SignInEndpoints
     )
     {
         rules.Check(request);
-        var school = new School(Guid.CreateVersion7(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
+        var school = new School(SchoolId.New(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
         var adult = new Adult(
-            Guid.CreateVersion7(),
+            AdultId.New(),
             school.Id,
             request.Name.Trim(),
             request.UserName.Trim(),
@@ -312,7 +312,7 @@ public static class SignInEndpoints
             Lead: true,
             ConfirmedAt: desk.Now
         );
-        var yearId = Guid.CreateVersion7();
+        var yearId = YearId.New();
         var year = new YearCalendar(
             yearId,
             "",

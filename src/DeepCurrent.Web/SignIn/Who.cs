@@ -12,7 +12,7 @@ namespace DeepCurrent.Web.SignIn;
 public sealed record Who(
     Role Role,
     Guid Id,
-    Guid SchoolId,
+    SchoolId SchoolId,
     string Name,
     Guid Session,
     bool Lead = false,
@@ -22,14 +22,24 @@ public sealed record Who(
     /// <summary>Over after so long without a sign of life.</summary>
     public static readonly TimeSpan Idle = TimeSpan.FromHours(3);
 
+    /// <summary>The adult who asks.</summary>
+    /// <exception cref="InvalidOperationException">A reader asks.</exception>
+    public AdultId Adult =>
+        Role == Role.Reader ? throw new InvalidOperationException("A reader is no adult.") : AdultId.From(Id);
+
+    /// <summary>The reader who asks.</summary>
+    /// <exception cref="InvalidOperationException">Somebody else asks.</exception>
+    public ReaderId Reader =>
+        Role == Role.Reader ? ReaderId.From(Id) : throw new InvalidOperationException("No reader asks.");
+
     private static readonly TimeSpan SeenEvery = TimeSpan.FromMinutes(1);
 
-    public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, Guid.Empty, "", Guid.Empty);
+    public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, default, "", Guid.Empty);
 
     public static Who Of(Adult adult) =>
         new(
             adult.Kind == "guardian" ? Role.Guardian : Role.Teacher,
-            adult.Id,
+            adult.Id.Value,
             adult.SchoolId,
             adult.Name,
             Guid.CreateVersion7(),
@@ -37,7 +47,7 @@ public sealed record Who(
         );
 
     public static Who Of(SignInReader reader) =>
-        new(Role.Reader, reader.Id, reader.SchoolId, reader.GivenName, Guid.CreateVersion7());
+        new(Role.Reader, reader.Id.Value, reader.SchoolId, reader.GivenName, Guid.CreateVersion7());
 
     public static Who From(ClaimsPrincipal user) =>
         user.Identity?.IsAuthenticated == true
@@ -46,7 +56,7 @@ public sealed record Who(
             ? new(
                 role,
                 Guid.Parse(user.FindFirstValue(ClaimTypes.NameIdentifier)!),
-                Guid.Parse(user.FindFirstValue("school")!),
+                SchoolId.From(Guid.Parse(user.FindFirstValue("school")!)),
                 user.FindFirstValue(ClaimTypes.Name)!,
                 session,
                 user.HasClaim("lead", "yes"),
@@ -68,7 +78,7 @@ public sealed record Who(
             )
         );
 
-    private DoorSubject Door => Role == Role.Reader ? new(SchoolId, ReaderId: Id) : new(SchoolId, AdultId: Id);
+    private DoorSubject Door => Role == Role.Reader ? new(SchoolId, ReaderId: Reader) : new(SchoolId, AdultId: Adult);
 
     /// <summary>Begins a session here.</summary>
     public async Task SignIn(HttpContext http)

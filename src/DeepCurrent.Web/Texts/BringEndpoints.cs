@@ -51,13 +51,13 @@ public sealed record TakenText(
     bool Fiction,
     IReadOnlyDictionary<string, string>? Alts,
     IReadOnlyList<Word>? Words,
-    Guid? Id = null
+    TextId? Id = null
 );
 
 /// <param name="Mine">Only I see them.</param>
 public sealed record BringRequest(string Name, byte[] File, bool Mine, IReadOnlyList<TakenText> Texts);
 
-public sealed record BroughtText(Guid Id, string Title, IReadOnlyList<string> Warnings);
+public sealed record BroughtText(TextId Id, string Title, IReadOnlyList<string> Warnings);
 
 /// <summary>Bringing texts in from files, and giving them out again.</summary>
 public static class BringEndpoints
@@ -219,7 +219,7 @@ public static class BringEndpoints
                 warnings.Add($"{p.Name} was left out: it is no picture that can be shown.");
                 continue;
             }
-            var id = Guid.CreateVersion7();
+            var id = PictureId.New();
             await pictures.Add(new(id, clean.Type, clean.Bytes), desk.Who.SchoolId, desk.Now);
             kept[p.Name] = $"![{alt}]({id})";
         }
@@ -227,7 +227,7 @@ public static class BringEndpoints
             .Versions.Select(
                 (v, i) =>
                     TextMeasuring.Version(
-                        Guid.CreateVersion7(),
+                        VersionId.New(),
                         v.Label,
                         i,
                         v with
@@ -238,7 +238,7 @@ public static class BringEndpoints
                     )
             )
             .ToList();
-        var questions = draft.Questions.Select(q => q with { Id = Guid.CreateVersion7() }).ToList();
+        var questions = draft.Questions.Select(q => q with { Id = QuestionId.New() }).ToList();
         var faults = QuizCheck.Faults(
             questions,
             [.. versions.Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth))]
@@ -259,7 +259,7 @@ public static class BringEndpoints
             .ToList();
         var title = taken.Title.Trim();
         var text = new NewText(
-            taken.Id ?? Guid.CreateVersion7(),
+            taken.Id ?? TextId.New(),
             desk.Who.SchoolId,
             $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}",
             title,
@@ -271,7 +271,7 @@ public static class BringEndpoints
             versions,
             questions,
             words,
-            desk.Who.Id,
+            desk.Who.Adult,
             mine,
             draft.Season
         );
@@ -292,7 +292,7 @@ public static class BringEndpoints
 
     /// <summary>The questions of a QTI package, for the quiz of a text that is being written.</summary>
     private static async Task<QuizFileView> Questions(
-        Guid textId,
+        TextId textId,
         FileRequest request,
         Desk desk,
         TextStore texts,
@@ -300,7 +300,7 @@ public static class BringEndpoints
     )
     {
         desk.Library();
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         try
         {
             var package = await Untrusted.Read(() => QtiReader.Read(new MemoryStream(request.File ?? [])), stop);
@@ -315,7 +315,7 @@ public static class BringEndpoints
     /// <param name="format">txt, md, html, docx, epub, zip or qti.</param>
     /// <param name="version">Label of the version, for formats that hold one; the first if it is not said.</param>
     private static async Task<IResult> File(
-        Guid textId,
+        TextId textId,
         string? format,
         string? version,
         Desk desk,
@@ -324,14 +324,14 @@ public static class BringEndpoints
     )
     {
         desk.Library();
-        var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         if (format is null || !TextWriters.Formats.Contains(format))
             throw Refused.Field("format", "There is no such format.");
         var shown = new Dictionary<string, DraftPicture>();
         foreach (var p in whole.Versions.SelectMany(v => v.Pages).SelectMany(p => p))
             if (
                 Paragraphs.PictureOf(p) is { } at
-                && Guid.TryParse(at.Name, out var id)
+                && Ids.TryParse<PictureId>(at.Name, out var id)
                 && !shown.ContainsKey(at.Name)
                 && await pictures.Find(id, desk.Who.SchoolId) is { } found
             )
@@ -366,12 +366,12 @@ public static class BringEndpoints
         var label = version ?? folder.Versions[0].Label;
         if (folder.Versions.All(v => v.Label != label))
             throw Refused.NotFound();
-        var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!.ChangedAt;
-        var file = TextWriters.Write(folder, [.. shown.Values], format, label, textId, changed);
+        var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!.ChangedAt;
+        var file = TextWriters.Write(folder, [.. shown.Values], format, label, textId.Value, changed);
         return Results.File(file.Bytes, file.Type, file.Name);
     }
 
-    private static async Task<IResult> Shown(Guid pictureId, Desk desk, PictureStore pictures)
+    private static async Task<IResult> Shown(PictureId pictureId, Desk desk, PictureStore pictures)
     {
         if (desk.Who.Role is not (Core.Access.Role.Teacher or Core.Access.Role.Reader))
             throw Refused.NotFound();

@@ -41,7 +41,7 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
     }
 
     /// <summary>The text with the ids it has here, so that work on its versions and questions stays theirs.</summary>
-    private async Task<NewText> WithIdsOf(Guid id, NewText text)
+    private async Task<NewText> WithIdsOf(TextId id, NewText text)
     {
         var versions = (await texts.Bodies(id)).ToDictionary(v => v.Label, v => v.Id);
         var questions = (await texts.Questions(id)).GroupBy(q => q.Stem).ToDictionary(g => g.Key, g => g.First().Id);
@@ -55,7 +55,7 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
 
     internal static NewText Measured(TextFolder text) =>
         new(
-            Guid.CreateVersion7(),
+            TextId.New(),
             null,
             text.Slug,
             text.Title,
@@ -64,12 +64,8 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
             text.Fiction,
             text.Spelling,
             text.Blurb,
-            [
-                .. text.Versions.Select(
-                    (v, i) => TextMeasuring.Version(Guid.CreateVersion7(), v.Label, i, v, paged: true)
-                ),
-            ],
-            [.. text.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
+            [.. text.Versions.Select((v, i) => TextMeasuring.Version(VersionId.New(), v.Label, i, v, paged: true))],
+            [.. text.Questions.Select(q => q with { Id = QuestionId.New() })],
             [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))],
             Season: text.Season
         );

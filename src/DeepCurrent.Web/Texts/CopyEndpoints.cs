@@ -7,11 +7,11 @@ namespace DeepCurrent.Web.Texts;
 /// <param name="Reader">Null while it is here, and for a reader whom the asker may not see.</param>
 /// <param name="Late">It should have been back before today.</param>
 public sealed record CopyView(
-    Guid Id,
+    CopyId Id,
     string Code,
     string Title,
-    Guid? TextId,
-    Guid? ReaderId,
+    TextId? TextId,
+    ReaderId? ReaderId,
     string? Reader,
     DateTimeOffset? LentAt,
     DateOnly? DueOn,
@@ -19,17 +19,17 @@ public sealed record CopyView(
 );
 
 /// <param name="Codes">A code for each copy.</param>
-public sealed record NewCopiesRequest(Guid? TextId, string Title, IReadOnlyList<string> Codes);
+public sealed record NewCopiesRequest(TextId? TextId, string Title, IReadOnlyList<string> Codes);
 
 public sealed record CopiesMade(int Made, IReadOnlyList<string> Taken);
 
 /// <param name="Typed">A copy's code, or the user name of whoever takes the next copy.</param>
 /// <param name="ReaderId">Whoever was named before.</param>
 /// <param name="Days">For how long a copy is lent.</param>
-public sealed record DeskRequest(string Typed, Guid? ReaderId, int Days);
+public sealed record DeskRequest(string Typed, ReaderId? ReaderId, int Days);
 
 /// <param name="What">reader, lent, returned.</param>
-public sealed record DeskAnswer(string What, Guid? ReaderId, string? Reader, CopyView? Copy);
+public sealed record DeskAnswer(string What, ReaderId? ReaderId, string? Reader, CopyView? Copy);
 
 /// <summary>Copies on paper: lent with two entries, a user name and a code, and taken back with one.</summary>
 public static class CopyEndpoints
@@ -49,7 +49,7 @@ public static class CopyEndpoints
     {
         desk.Library();
         var today = await desk.Today();
-        return [.. (await copies.All(desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead)).Select(c => View(c, today))];
+        return [.. (await copies.All(desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead)).Select(c => View(c, today))];
     }
 
     private static async Task<CopiesMade> Add(NewCopiesRequest request, Desk desk, CopyStore copies, TextStore texts)
@@ -65,13 +65,13 @@ public static class CopyEndpoints
         if (codes.Find(c => c.Length > 40) is { } longest)
             throw Refused.Field("codes", $"The code {longest[..40]}… has more than 40 letters.");
         var title = request.TextId is { } id
-            ? (await texts.Find(id, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound()).Title
+            ? (await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title
             : request.Title?.Trim() ?? "";
         if (title.Length is 0 or > 120)
             throw Refused.Field("title", "Copies need a title of at most 120 letters.");
         var taken = new List<string>();
         foreach (var code in codes)
-            if (!await copies.Add(Guid.CreateVersion7(), desk.Who.SchoolId, request.TextId, title, code, desk.Now))
+            if (!await copies.Add(CopyId.New(), desk.Who.SchoolId, request.TextId, title, code, desk.Now))
                 taken.Add(code);
         return new(codes.Count - taken.Count, taken);
     }
@@ -87,7 +87,7 @@ public static class CopyEndpoints
         if (request.Days is < 1 or > MostDays)
             throw Refused.Field("days", $"A copy is lent for 1 to {MostDays} days.");
         var today = await desk.Today();
-        if (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead) is { } copy)
+        if (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead) is { } copy)
         {
             if (request.ReaderId is not { } readerId)
             {
@@ -101,12 +101,12 @@ public static class CopyEndpoints
                     "returned",
                     copy.ReaderId,
                     Name(copy),
-                    View((await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead))!, today)
+                    View((await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead))!, today)
                 );
             }
             _ = await desk.Reader(readerId, Core.Access.Deed.SeeReader);
-            await copies.Lend(copy.Id, readerId, desk.Who.Id, today.AddDays(request.Days), desk.Now);
-            var lent = (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Id, desk.Who.Lead))!;
+            await copies.Lend(copy.Id, readerId, desk.Who.Adult, today.AddDays(request.Days), desk.Now);
+            var lent = (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead))!;
             return new("lent", readerId, Name(lent), View(lent, today));
         }
         if (await copies.Reader(typed, desk.Who.SchoolId) is not { } reader)
@@ -115,7 +115,7 @@ public static class CopyEndpoints
         return new("reader", reader.Id, $"{reader.GivenName} {reader.FamilyName}".Trim(), null);
     }
 
-    private static async Task<IResult> Remove(Guid copyId, Desk desk, CopyStore copies)
+    private static async Task<IResult> Remove(CopyId copyId, Desk desk, CopyStore copies)
     {
         desk.Library();
         return await copies.Remove(copyId, desk.Who.SchoolId, desk.Now)

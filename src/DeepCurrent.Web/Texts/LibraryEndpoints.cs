@@ -17,7 +17,7 @@ namespace DeepCurrent.Web.Texts;
 /// <param name="Readers">Ids with commas between; the class where they are left out.</param>
 /// <param name="From">Rows that have been shown already.</param>
 public sealed record LibraryRequest(
-    Guid? ClassId,
+    ClassId? ClassId,
     string? Readers,
     string? Q,
     string? Kind,
@@ -41,12 +41,12 @@ public sealed record LibraryRequest(
     int? From
 );
 
-public sealed record LibraryVersion(Guid Id, string Label, int Words, double Depth, double DepthError);
+public sealed record LibraryVersion(VersionId Id, string Label, int Words, double Depth, double DepthError);
 
 /// <param name="Fits">Readers, of those the texts are for, who have a version within their reach.</param>
 /// <param name="Minutes">The middle reader's time for the version that fits them best.</param>
 public sealed record LibraryRow(
-    Guid Id,
+    TextId Id,
     string Title,
     string Kind,
     string Topic,
@@ -102,16 +102,19 @@ public static class LibraryEndpoints
         api.MapGet("/library/searches", async (Desk desk, ShelfStore store) =>
         {
             desk.Library();
-            return await store.Saved(desk.Who.Id);
+            return await store.Saved(desk.Who.Adult);
         });
         api.MapPost("/library/searches", Save);
-        api.MapDelete("/library/searches/{searchId:guid}", async (Guid searchId, Desk desk, ShelfStore store) =>
-            {
-                desk.Library();
-                if (!await store.Forget(searchId, desk.Who.Id))
-                    throw Refused.NotFound();
-                return Results.NoContent();
-            })
+        api.MapDelete(
+                "/library/searches/{searchId:guid}",
+                async (SavedSearchId searchId, Desk desk, ShelfStore store) =>
+                {
+                    desk.Library();
+                    if (!await store.Forget(searchId, desk.Who.Adult))
+                        throw Refused.NotFound();
+                    return Results.NoContent();
+                }
+            )
             .Produces(StatusCodes.Status204NoContent);
     }
 
@@ -136,7 +139,7 @@ public static class LibraryEndpoints
         var wordsFound = string.IsNullOrWhiteSpace(q.Q) ? Task.FromResult<FoundTexts?>(null) : store.Find(q.Q);
         var readHere = q.ClassId is { } room
             ? store.ReadHere(room)
-            : Task.FromResult<IReadOnlyDictionary<Guid, int>>(new Dictionary<Guid, int>());
+            : Task.FromResult<IReadOnlyDictionary<TextId, int>>(new Dictionary<TextId, int>());
         var used = store.Used(school.Id);
         var whom = await Whom(q, desk, readers);
         var found = await wordsFound;
@@ -166,7 +169,7 @@ public static class LibraryEndpoints
         );
         var asker = new ShelfAsker(
             school.Id,
-            desk.Who.Id,
+            desk.Who.Adult,
             await readHere,
             await used,
             whom,
@@ -176,7 +179,7 @@ public static class LibraryEndpoints
         return new(
             answer.All,
             whom.Count,
-            [.. answer.Rows.Select(r => Row(r, desk.Who.Id, middle, school.Chart))],
+            [.. answer.Rows.Select(r => Row(r, desk.Who.Adult, middle, school.Chart))],
             [
                 .. answer.Facets.Select(f => new FacetView(
                     f.Name,
@@ -207,7 +210,7 @@ public static class LibraryEndpoints
             ? null
             : [.. list.Split(between, StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)];
 
-    private static LibraryRow Row(ShelfRow r, Guid adultId, Fathoms middle, LevelChart chart)
+    private static LibraryRow Row(ShelfRow r, AdultId adultId, Fathoms middle, LevelChart chart)
     {
         var c = r.Card;
         var words =
@@ -245,6 +248,6 @@ public static class LibraryEndpoints
             throw Refused.Field("name", "Give it a name of at most 60 letters.");
         if (request.Query is null or { Length: > 1000 })
             throw Refused.Field("query", "This search is too long to keep.");
-        return await store.Save(desk.Who.Id, name, request.Query, desk.Now);
+        return await store.Save(desk.Who.Adult, name, request.Query, desk.Now);
     }
 }

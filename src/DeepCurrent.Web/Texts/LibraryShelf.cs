@@ -10,7 +10,7 @@ namespace DeepCurrent.Web.Texts;
 public sealed class LibraryShelf(ShelfStore store)
 {
     private readonly SemaphoreSlim one = new(1);
-    private Dictionary<Guid, Card>? cards;
+    private Dictionary<TextId, Card>? cards;
     private Shelf? shelf;
 
     public async Task<Shelf> Now()
@@ -37,7 +37,7 @@ public sealed class LibraryShelf(ShelfStore store)
     }
 
     /// <summary>The topics that texts have which a whole school sees.</summary>
-    public async Task<IReadOnlyList<string>> Topics(Guid schoolId)
+    public async Task<IReadOnlyList<string>> Topics(SchoolId schoolId)
     {
         return
         [
@@ -49,7 +49,7 @@ public sealed class LibraryShelf(ShelfStore store)
     }
 
     /// <summary>Reads one text's card anew.</summary>
-    public async Task Refresh(Guid textId)
+    public async Task Refresh(TextId textId)
     {
         await one.WaitAsync();
         try
@@ -90,7 +90,7 @@ public sealed class ShelfListener(NpgsqlDataSource db, LibraryShelf shelf, TextS
 
     protected override async Task Heard(string payload, CancellationToken stop)
     {
-        if (!Guid.TryParse(payload, out var id))
+        if (!Ids.TryParse<TextId>(payload, out var id))
             return;
         texts.Forget(id);
         await shelf.Refresh(id);

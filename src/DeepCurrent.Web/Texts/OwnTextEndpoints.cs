@@ -42,7 +42,7 @@ public sealed record MeasuredView(
 
 /// <param name="Id">Null for a new version.</param>
 /// <param name="Body">Markdown: paragraphs, # headings, --- between pages; without --- pages are made.</param>
-public sealed record OwnVersion(Guid? Id, string Label, string Body);
+public sealed record OwnVersion(VersionId? Id, string Label, string Body);
 
 /// <param name="Revision">The revision that was changed; 0 for a new text.</param>
 /// <param name="Mine">Only I see it.</param>
@@ -61,14 +61,14 @@ public sealed record OwnTextRequest(
     string? Note,
     IReadOnlyList<OwnVersion> Versions,
     IReadOnlyList<Word> Words,
-    Guid? Id = null
+    TextId? Id = null
 );
 
 /// <param name="Warnings">What the change has left to be looked at.</param>
-public sealed record SavedTextView(Guid Id, int Revision, IReadOnlyList<string> Warnings);
+public sealed record SavedTextView(TextId Id, int Revision, IReadOnlyList<string> Warnings);
 
 /// <param name="Id">Of the copy, made by the page.</param>
-public sealed record CopyTextRequest(Guid? Id);
+public sealed record CopyTextRequest(TextId? Id);
 
 public sealed record RetireRequest(bool Retired);
 
@@ -101,7 +101,7 @@ public static class OwnTextEndpoints
         api.MapPut(
                 "/texts/{textId:guid}",
                 (
-                    Guid textId,
+                    TextId textId,
                     OwnTextRequest request,
                     Desk desk,
                     TextStore texts,
@@ -180,15 +180,15 @@ public static class OwnTextEndpoints
             : await Save(null, request, desk, texts, keeper, shelf);
 
     /// <summary>What the asker has made under an id.</summary>
-    internal static async Task<TextOwning?> Mine(Guid? id, Desk desk, TextStore texts) =>
+    internal static async Task<TextOwning?> Mine(TextId? id, Desk desk, TextStore texts) =>
         id is { } known
-        && await texts.Owning(known, desk.Who.SchoolId, desk.Who.Id) is { } text
-        && text.OwnerId == desk.Who.Id
+        && await texts.Owning(known, desk.Who.SchoolId, desk.Who.Adult) is { } text
+        && text.OwnerId == desk.Who.Adult
             ? text
             : null;
 
     private static async Task<SavedTextView> Save(
-        Guid? textId,
+        TextId? textId,
         OwnTextRequest r,
         Desk desk,
         TextStore texts,
@@ -201,11 +201,11 @@ public static class OwnTextEndpoints
         Check(r);
         var bodies = before is null ? [] : await texts.Bodies(before.Id);
         var known = bodies.Select(v => v.Id).ToHashSet();
-        Guid IdOf(OwnVersion v, string label) =>
+        VersionId IdOf(OwnVersion v, string label) =>
             v.Id is { } vid && known.Contains(vid)
                 ? vid
                 : bodies.FirstOrDefault(b => b.Label == label && r.Versions.All(o => o.Id != b.Id))?.Id
-                    ?? Guid.CreateVersion7();
+                    ?? VersionId.New();
         var versions = r
             .Versions.Select((v, i) => (Version: v, Label: Short(v.Label, ((char)('a' + i)).ToString(), 20)))
             .Select(
@@ -221,7 +221,7 @@ public static class OwnTextEndpoints
             .ToList();
         var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
         var made = new NewText(
-            before?.Id ?? r.Id ?? Guid.CreateVersion7(),
+            before?.Id ?? r.Id ?? TextId.New(),
             desk.Who.SchoolId,
             before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}",
             r.Title.Trim(),
@@ -242,7 +242,7 @@ public static class OwnTextEndpoints
                         w.Example?.Trim() ?? ""
                     )),
             ],
-            before?.OwnerId ?? desk.Who.Id,
+            before?.OwnerId ?? desk.Who.Adult,
             r.Mine,
             r.Season?.Trim() ?? "",
             before?.CopiedFrom
@@ -250,7 +250,7 @@ public static class OwnTextEndpoints
         if (
             before?.Revision == r.Revision
             && string.IsNullOrWhiteSpace(r.Note)
-            && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Id))!)
+            && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Adult))!)
         )
             return new(made.Id, r.Revision, [.. Lost(made)]);
         var revision = await Keep(
@@ -333,7 +333,7 @@ public static class OwnTextEndpoints
     }
 
     private static async Task<SavedTextView> Copy(
-        Guid textId,
+        TextId textId,
         CopyTextRequest? request,
         Desk desk,
         TextStore texts,
@@ -344,23 +344,23 @@ public static class OwnTextEndpoints
         desk.Library();
         if (await Mine(request?.Id, desk, texts) is { } there)
             return new(there.Id, there.Revision, []);
-        var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         var copy = whole with
         {
-            Id = request?.Id ?? Guid.CreateVersion7(),
+            Id = request?.Id ?? TextId.New(),
             SchoolId = desk.Who.SchoolId,
-            OwnerId = desk.Who.Id,
+            OwnerId = desk.Who.Adult,
             Mine = true,
             CopiedFrom = whole.Id,
             Slug = $"{whole.Slug[..Math.Min(50, whole.Slug.Length)]}-{Guid.NewGuid().ToString("N")[..8]}",
-            Versions = [.. whole.Versions.Select(v => v with { Id = Guid.CreateVersion7() })],
-            Questions = [.. whole.Questions.Select(q => q with { Id = Guid.CreateVersion7() })],
+            Versions = [.. whole.Versions.Select(v => v with { Id = VersionId.New() })],
+            Questions = [.. whole.Questions.Select(q => q with { Id = QuestionId.New() })],
         };
         return new(copy.Id, await Keep(copy, 0, $"Copied from {whole.Title}", desk, keeper, shelf), []);
     }
 
     private static async Task<IResult> Retire(
-        Guid textId,
+        TextId textId,
         RetireRequest request,
         Desk desk,
         TextStore texts,
@@ -375,8 +375,8 @@ public static class OwnTextEndpoints
     }
 
     private static async Task<IResult> State(
-        Guid textId,
-        Guid versionId,
+        TextId textId,
+        VersionId versionId,
         StateDepthRequest request,
         Desk desk,
         TextStore texts,
@@ -398,17 +398,17 @@ public static class OwnTextEndpoints
             versionId,
             request.Depth,
             request.Depth is null ? null : request.Reason!.Trim(),
-            desk.Who.Id,
+            desk.Who.Adult,
             desk.Now
         );
         await shelf.Refresh(textId);
         return Results.NoContent();
     }
 
-    private static async Task<IReadOnlyList<RevisionView>> Revisions(Guid textId, Desk desk, TextStore texts)
+    private static async Task<IReadOnlyList<RevisionView>> Revisions(TextId textId, Desk desk, TextStore texts)
     {
         desk.Library();
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         return
         [
             .. (await texts.Revisions(textId)).Select(r => new RevisionView(
@@ -422,7 +422,7 @@ public static class OwnTextEndpoints
     }
 
     private static async Task<SavedTextView> Restore(
-        Guid textId,
+        TextId textId,
         int revision,
         Desk desk,
         TextStore texts,
@@ -453,7 +453,7 @@ public static class OwnTextEndpoints
     {
         try
         {
-            var revision = await keeper.Save(text, expected, desk.Who.Id, note, desk.Now);
+            var revision = await keeper.Save(text, expected, desk.Who.Adult, note, desk.Now);
             await shelf.Refresh(text.Id);
             return revision;
         }
@@ -468,10 +468,10 @@ public static class OwnTextEndpoints
     }
 
     /// <summary>A text its owner, or the lead of its school, may change. One that ships is copied first.</summary>
-    internal static async Task<TextOwning> Changeable(Guid textId, Desk desk, TextStore texts)
+    internal static async Task<TextOwning> Changeable(TextId textId, Desk desk, TextStore texts)
     {
         desk.Library();
-        var text = await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var text = await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         if (text.SchoolId is null)
             throw Refused.Conflict(
                 "ships",
@@ -484,7 +484,7 @@ public static class OwnTextEndpoints
 
     /// <summary>True for a text its asker may change as it is.</summary>
     internal static bool MayChange(TextOwning text, Desk desk) =>
-        text.SchoolId is not null && desk.May(Deed.ChangeText, text.OwnerId == desk.Who.Id);
+        text.SchoolId is not null && desk.May(Deed.ChangeText, text.OwnerId == desk.Who.Adult);
 
     /// <summary>The questions with the names that versions have now, where they had others.</summary>
     private static IReadOnlyList<Question> Renamed(

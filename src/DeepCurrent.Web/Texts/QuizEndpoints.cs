@@ -9,7 +9,7 @@ namespace DeepCurrent.Web.Texts;
 
 /// <param name="Id">Null for a new question.</param>
 public sealed record OwnQuestion(
-    Guid? Id,
+    QuestionId? Id,
     [property: JsonRequired] QuestionKind Kind,
     [property: JsonRequired] Strand Strand,
     string Stem,
@@ -29,7 +29,7 @@ public sealed record QuizVersionView(string Label, double Depth, IReadOnlyList<I
 
 /// <summary>A quiz as it is written: its questions beside the sentences that can prove them.</summary>
 public sealed record QuizView(
-    Guid TextId,
+    TextId TextId,
     string Title,
     int Revision,
     bool MayChange,
@@ -55,11 +55,11 @@ public static class QuizEndpoints
         api.MapPut("/texts/{textId:guid}/quiz", Save);
     }
 
-    private static async Task<QuizView> View(Guid textId, Desk desk, TextStore texts)
+    private static async Task<QuizView> View(TextId textId, Desk desk, TextStore texts)
     {
         desk.Library();
-        var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
-        var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
+        var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
+        var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!;
         var questions = await texts.Questions(textId);
         var versions = (await texts.Bodies(textId))
             .Select(v => new QuizVersionView(
@@ -80,15 +80,15 @@ public static class QuizEndpoints
     }
 
     /// <summary>What is wrong with a quiz as it stands, before it is kept.</summary>
-    private static async Task<QuizCheckView> Check(Guid textId, QuizRequest request, Desk desk, TextStore texts)
+    private static async Task<QuizCheckView> Check(TextId textId, QuizRequest request, Desk desk, TextStore texts)
     {
         desk.Library();
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         return new(await Faults(textId, Read(request, []), texts));
     }
 
     private static async Task<SavedTextView> Save(
-        Guid textId,
+        TextId textId,
         QuizRequest request,
         Desk desk,
         TextStore texts,
@@ -97,7 +97,7 @@ public static class QuizEndpoints
     )
     {
         var own = await OwnTextEndpoints.Changeable(textId, desk, texts);
-        var whole = (await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Id))!;
+        var whole = (await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult))!;
         var questions = Read(request, [.. whole.Questions.Select(q => q.Id)]);
         var faults = await Faults(textId, questions, texts);
         if (faults.FirstOrDefault(f => f.Stops) is { } stop)
@@ -121,7 +121,7 @@ public static class QuizEndpoints
     }
 
     private static async Task<IReadOnlyList<QuizFault>> Faults(
-        Guid textId,
+        TextId textId,
         IReadOnlyList<Question> questions,
         TextStore texts
     )
@@ -133,7 +133,7 @@ public static class QuizEndpoints
     }
 
     /// <param name="known">Ids that are this text's own; a question with another id is new.</param>
-    private static IReadOnlyList<Question> Read(QuizRequest request, HashSet<Guid> known)
+    private static IReadOnlyList<Question> Read(QuizRequest request, HashSet<QuestionId> known)
     {
         var asked = request.Questions ?? [];
         if (asked.Count > MostQuestions)
@@ -141,7 +141,7 @@ public static class QuizEndpoints
         return [.. asked.Select((q, i) => Read(q, i, known))];
     }
 
-    private static Question Read(OwnQuestion q, int at, HashSet<Guid> known)
+    private static Question Read(OwnQuestion q, int at, HashSet<QuestionId> known)
     {
         string Field(string name) => $"questions[{at}].{name}";
         if (q.Stem?.Length > LongestStem)
@@ -166,7 +166,7 @@ public static class QuizEndpoints
         bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
             listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
         return new(
-            q.Id is { } id && known.Contains(id) ? id : Guid.CreateVersion7(),
+            q.Id is { } id && known.Contains(id) ? id : QuestionId.New(),
             at,
             q.Strand,
             q.Stem?.Trim() ?? "",

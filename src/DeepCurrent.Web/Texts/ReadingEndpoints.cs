@@ -28,16 +28,16 @@ public static class ReadingEndpoints
         api.MapDelete("/texts/{textId:guid}/versions/{versionId:guid}/maze", DropMaze);
     }
 
-    private static async Task<VersionBody> Version(Guid textId, Guid versionId, Desk desk, TextStore texts)
+    private static async Task<VersionBody> Version(TextId textId, VersionId versionId, Desk desk, TextStore texts)
     {
         desk.Library();
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         return (await texts.Bodies(textId)).FirstOrDefault(v => v.Id == versionId) ?? throw Refused.NotFound();
     }
 
     private static async Task<IResult> Play(
-        Guid textId,
-        Guid versionId,
+        TextId textId,
+        VersionId versionId,
         Desk desk,
         TextStore texts,
         ReadingStore readings
@@ -49,8 +49,8 @@ public static class ReadingEndpoints
     }
 
     private static async Task Record(
-        Guid textId,
-        Guid versionId,
+        TextId textId,
+        VersionId versionId,
         HttpRequest request,
         Desk desk,
         TextStore texts,
@@ -58,7 +58,7 @@ public static class ReadingEndpoints
     )
     {
         await Version(textId, versionId, desk, texts);
-        await readings.KeepSound(versionId, desk.Who.SchoolId, desk.Who.Id, await Sent(request), desk.Now);
+        await readings.KeepSound(versionId, desk.Who.SchoolId, desk.Who.Adult, await Sent(request), desk.Now);
     }
 
     /// <summary>A sound in a request's body.</summary>
@@ -74,7 +74,13 @@ public static class ReadingEndpoints
             );
     }
 
-    private static async Task Forget(Guid textId, Guid versionId, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task Forget(
+        TextId textId,
+        VersionId versionId,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings
+    )
     {
         await Version(textId, versionId, desk, texts);
         if (!await readings.DropSound(versionId, desk.Who.SchoolId))
@@ -85,8 +91,8 @@ public static class ReadingEndpoints
     /// <param name="draft">Another number makes another draft; without one the accepted passage is given where there is
     /// one.</param>
     private static async Task<MazeView> MazeOf(
-        Guid textId,
-        Guid versionId,
+        TextId textId,
+        VersionId versionId,
         int? draft,
         Desk desk,
         TextStore texts,
@@ -100,8 +106,8 @@ public static class ReadingEndpoints
     }
 
     private static async Task<MazeView> KeepMaze(
-        Guid textId,
-        Guid versionId,
+        TextId textId,
+        VersionId versionId,
         KeepMazeRequest request,
         Desk desk,
         TextStore texts,
@@ -112,11 +118,17 @@ public static class ReadingEndpoints
         var pieces = Pieces(version, request.Draft);
         if (!pieces.Any(p => p.Choices.Count > 0))
             throw Refused.Field("draft", "The text is too short for a maze passage.");
-        await readings.KeepMaze(versionId, desk.Who.SchoolId, desk.Who.Id, request.Draft, pieces, desk.Now);
+        await readings.KeepMaze(versionId, desk.Who.SchoolId, desk.Who.Adult, request.Draft, pieces, desk.Now);
         return await MazeOf(textId, versionId, null, desk, texts, readings);
     }
 
-    private static async Task DropMaze(Guid textId, Guid versionId, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task DropMaze(
+        TextId textId,
+        VersionId versionId,
+        Desk desk,
+        TextStore texts,
+        ReadingStore readings
+    )
     {
         await Version(textId, versionId, desk, texts);
         if (!await readings.DropMaze(versionId, desk.Who.SchoolId))

@@ -28,7 +28,7 @@ public sealed record MeasureView(
 
 /// <param name="Sound">The school has a reading of it.</param>
 public sealed record TextVersionView(
-    Guid Id,
+    VersionId Id,
     string Label,
     double Depth,
     double DepthError,
@@ -46,7 +46,7 @@ public sealed record TextVersionView(
 /// <param name="Evidence">Asks for the proof of the question before it.</param>
 /// <param name="After">For a guided question: the paragraph it comes after, by version label or "all".</param>
 public sealed record QuestionView(
-    Guid Id,
+    QuestionId Id,
     QuestionKind Kind,
     Strand Strand,
     string Stem,
@@ -63,7 +63,7 @@ public sealed record QuestionView(
 }
 
 public sealed record TextView(
-    Guid Id,
+    TextId Id,
     string Title,
     string Kind,
     string Topic,
@@ -98,29 +98,29 @@ public static class TextEndpoints
     }
 
     /// <param name="ids">With commas between; at most 50.</param>
-    private static async Task<IReadOnlyList<TextRow>> Some(string? ids, Guid? classId, Desk desk, TextStore texts)
+    private static async Task<IReadOnlyList<TextRow>> Some(string? ids, ClassId? classId, Desk desk, TextStore texts)
     {
         desk.Library();
         if (classId is { } id)
             await desk.Class(id, Core.Access.Deed.SeeClass);
         var wanted = (ids ?? "")
             .Split(',', StringSplitOptions.RemoveEmptyEntries)
-            .Select(i => Guid.TryParse(i, out var g) ? g : throw Refused.Field("ids", "These are no ids."))
+            .Select(i => Ids.TryParse<TextId>(i, out var id) ? id : throw Refused.Field("ids", "These are no ids."))
             .ToList();
         if (wanted.Count > MostAtOnce)
             throw Refused.Field("ids", $"At most {MostAtOnce} texts at once.");
-        return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Id, classId);
+        return wanted.Count == 0 ? [] : await texts.Some(wanted, desk.Who.SchoolId, desk.Who.Adult, classId);
     }
 
-    private static async Task<TextView> View(Guid textId, Desk desk, TextStore texts, ReadingStore readings)
+    private static async Task<TextView> View(TextId textId, Desk desk, TextStore texts, ReadingStore readings)
     {
         desk.Library();
-        var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        var head = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         var chart = (await desk.School()).Chart;
         var heard = await readings.Heard(textId, desk.Who.SchoolId);
         var versions = (await texts.Bodies(textId)).Select(v => Shown(v, chart, heard.Contains(v.Id))).ToList();
         var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
-        var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Id))!;
+        var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!;
         var mayChange = OwnTextEndpoints.MayChange(own, desk);
         return new(
             head.Id,
@@ -145,14 +145,14 @@ public static class TextEndpoints
 
     /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it
     /// that nobody can be made out.</summary>
-    private static async Task<UseView> Use(Guid textId, Guid? classId, Desk desk, TextStore texts, UseStore use)
+    private static async Task<UseView> Use(TextId textId, ClassId? classId, Desk desk, TextStore texts, UseStore use)
     {
         desk.Library();
         var place = await desk.Class(
             classId ?? throw Refused.Field("classId", "Say for which class."),
             Core.Access.Deed.SeeClass
         );
-        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Id) ?? throw Refused.NotFound();
+        _ = await texts.Find(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         var school = await use.Of(textId, place.SchoolId, null);
         return new(
             await use.Of(textId, place.SchoolId, classId),

@@ -10,7 +10,7 @@ namespace DeepCurrent.Web.Texts;
 public static class TextMeasuring
 {
     /// <param name="pages">The version's pages; without page marks they are made here.</param>
-    public static NewVersion Version(Guid id, string label, int position, VersionFile file, bool paged)
+    public static NewVersion Version(VersionId id, string label, int position, VersionFile file, bool paged)
     {
         var plain = file.Prose;
         var m = TextMeasurer.Measure(plain);

@@ -26,15 +26,15 @@ public static class MarkingEndpoints
         api.MapPost("/tickets/{ticketId:guid}/release", Release);
     }
 
-    private static async Task<IReadOnlyList<ToMarkRow>> Waiting(Guid classId, Desk desk, MarkingStore marking)
+    private static async Task<IReadOnlyList<ToMarkRow>> Waiting(ClassId classId, Desk desk, MarkingStore marking)
     {
         await desk.Class(classId, Deed.SeeClass);
         return await marking.Waiting(classId);
     }
 
     private static async Task<MarkedView> Mark(
-        Guid ticketId,
-        Guid answerId,
+        TicketId ticketId,
+        AnswerId answerId,
         MarkRequest request,
         Desk desk,
         AssignmentStore assignments,
@@ -56,7 +56,7 @@ public static class MarkingEndpoints
             answerId,
             request.Mark,
             request.Comment?.Trim() ?? "",
-            desk.Who.Id,
+            desk.Who.Adult,
             year,
             (await desk.School()).Chart,
             desk.Now
@@ -65,7 +65,7 @@ public static class MarkingEndpoints
     }
 
     private static async Task<MarkedView> Release(
-        Guid ticketId,
+        TicketId ticketId,
         Desk desk,
         AssignmentStore assignments,
         MarkingStore marking

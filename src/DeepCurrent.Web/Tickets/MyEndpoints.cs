@@ -22,7 +22,7 @@ public sealed record MyWord(string Text, string Part, string Meaning, string Exa
 /// <param name="Sentences">Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are
 /// numbered in this order; a heading begins with # and has no number.</param>
 public sealed record MyWork(
-    Guid Id,
+    TicketId Id,
     string Title,
     TicketState State,
     int Attempts,
@@ -55,7 +55,7 @@ public sealed record MyResultLine(
 );
 
 public sealed record MyResult(
-    Guid Id,
+    TicketId Id,
     string Title,
     double Score,
     int Right,
@@ -63,12 +63,12 @@ public sealed record MyResult(
     IReadOnlyList<MyResultLine> Lines
 );
 
-public sealed record TicketAnswer(Guid Id, AnswerRequest Answer);
+public sealed record TicketAnswer(AnswerId Id, AnswerRequest Answer);
 
 public sealed record TicketAnswers(IReadOnlyList<TicketAnswer> Answers);
 
 /// <param name="Code">Why it was not taken; null where it was.</param>
-public sealed record TakenAnswer(Guid Id, string? Code, string? Sentence);
+public sealed record TakenAnswer(AnswerId Id, string? Code, string? Sentence);
 
 public sealed record SpellRequest(int Page, double Seconds, DateTimeOffset StartedAt);
 
@@ -94,11 +94,11 @@ public static class MyEndpoints
         api.MapGet("/my/tickets/{ticketId:guid}/result", Result);
     }
 
-    private static async Task<OpenTicket> Mine(Guid ticketId, Desk desk, TicketStore tickets) =>
+    private static async Task<OpenTicket> Mine(TicketId ticketId, Desk desk, TicketStore tickets) =>
         await tickets.Find(ticketId, desk.Self()) ?? throw Refused.NotFound();
 
     private static async Task<MyWork> Work(
-        Guid ticketId,
+        TicketId ticketId,
         Desk desk,
         TicketStore tickets,
         TextStore texts,
@@ -134,7 +134,7 @@ public static class MyEndpoints
         );
     }
 
-    private static async Task<IResult> Listen(Guid ticketId, Desk desk, TicketStore tickets, ReadingStore readings)
+    private static async Task<IResult> Listen(TicketId ticketId, Desk desk, TicketStore tickets, ReadingStore readings)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var sound = await readings.SoundOf(ticket.VersionId, desk.Who.SchoolId) ?? throw Refused.NotFound();
@@ -145,8 +145,8 @@ public static class MyEndpoints
     /// has been marked.</summary>
     /// <param name="seconds">How long it is, as the recorder says.</param>
     private static async Task<MyRecording> Record(
-        Guid ticketId,
-        Guid recordId,
+        TicketId ticketId,
+        RecordId recordId,
         double? seconds,
         HttpRequest request,
         Desk desk,
@@ -161,7 +161,6 @@ public static class MyEndpoints
             throw Refused.Conflict("not-aloud", "This text is not one to record.");
         var body = await texts.Body(ticket.VersionId);
         var id = await records.OfTicket(ticketId, ticket.ReaderId) is { Marked: false } before ? before.Id : recordId;
-        var fiction = (await texts.Find(ticket.TextId, desk.Who.SchoolId, desk.Who.Id))?.Fiction ?? true;
         if (
             !await records.Begin(
                 new(
@@ -174,7 +173,7 @@ public static class MyEndpoints
                     body.Title,
                     RecordSheet.Body(body.Pages),
                     ticket.VersionDepth,
-                    fiction,
+                    body.Fiction,
                     desk.Now
                 )
             )
@@ -184,7 +183,12 @@ public static class MyEndpoints
         return (await records.OfTicket(ticketId, ticket.ReaderId))!;
     }
 
-    private static async Task<IResult> Hear(Guid ticketId, Desk desk, TicketStore tickets, RunningRecordStore records)
+    private static async Task<IResult> Hear(
+        TicketId ticketId,
+        Desk desk,
+        TicketStore tickets,
+        RunningRecordStore records
+    )
     {
         var ticket = await Mine(ticketId, desk, tickets);
         var recording = await records.OfTicket(ticketId, ticket.ReaderId) ?? throw Refused.NotFound();
@@ -192,10 +196,16 @@ public static class MyEndpoints
         return Results.File(sound.Bytes, sound.Type, enableRangeProcessing: true);
     }
 
-    private static async Task Open(Guid ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets) =>
+    private static async Task Open(TicketId ticketId, DateTimeOffset? at, Desk desk, TicketStore tickets) =>
         await tickets.Open(await Mine(ticketId, desk, tickets), desk.Given(at ?? desk.Now), desk.Now);
 
-    private static async Task Spend(Guid ticketId, Guid spellId, SpellRequest request, Desk desk, TicketStore tickets)
+    private static async Task Spend(
+        TicketId ticketId,
+        SpellId spellId,
+        SpellRequest request,
+        Desk desk,
+        TicketStore tickets
+    )
     {
         var ticket = await Mine(ticketId, desk, tickets);
         if (request.Page is < 0 or > 200 || !(request.Seconds >= 0))
@@ -212,8 +222,8 @@ public static class MyEndpoints
     /// <returns>The question as it stands now; nothing where its text has been changed since and asks it no more. What was
     /// answered is kept all the same.</returns>
     private static async Task<MyQuestion?> Answer(
-        Guid ticketId,
-        Guid answerId,
+        TicketId ticketId,
+        AnswerId answerId,
         AnswerRequest request,
         Desk desk,
         AnswerWriter writer,
@@ -229,7 +239,7 @@ public static class MyEndpoints
 
     /// <summary>Keeps several answers to one text, in order: what a device kept while it had no network.</summary>
     private static async Task<IReadOnlyList<TakenAnswer>> AnswerMany(
-        Guid ticketId,
+        TicketId ticketId,
         TicketAnswers request,
         Desk desk,
         TicketStore tickets,
@@ -255,7 +265,7 @@ public static class MyEndpoints
         ];
     }
 
-    private static NewAnswer New(Guid ticketId, Guid answerId, AnswerRequest request, Desk desk)
+    private static NewAnswer New(TicketId ticketId, AnswerId answerId, AnswerRequest request, Desk desk)
     {
         if (request.Words?.Length > Response.LongestWords)
             throw Refused.Field("words", $"An answer has at most {Response.LongestWords:N0} letters.");
@@ -288,7 +298,7 @@ public static class MyEndpoints
     /// <param name="at">When it was done, by the device's clock.</param>
     /// <returns>The result; nothing while a person has to mark it first.</returns>
     private static async Task<MyResult?> HandIn(
-        Guid ticketId,
+        TicketId ticketId,
         DateTimeOffset? at,
         Desk desk,
         TicketStore tickets,
@@ -309,7 +319,7 @@ public static class MyEndpoints
         return state is TicketState.Released ? await Result(ticketId, desk, tickets, texts) : null;
     }
 
-    private static async Task<MyResult> Result(Guid ticketId, Desk desk, TicketStore tickets, TextStore texts)
+    private static async Task<MyResult> Result(TicketId ticketId, Desk desk, TicketStore tickets, TextStore texts)
     {
         var ticket = await Mine(ticketId, desk, tickets);
         if (ticket.State is not TicketState.Released)

@@ -12,7 +12,7 @@ namespace DeepCurrent.Web.Tickets;
 /// <param name="Wanted">How many choices to choose.</param>
 /// <param name="After">For a guided question: the paragraph (from 1, headings counted) it comes after.</param>
 public sealed record MyQuestion(
-    Guid Id,
+    QuestionId Id,
     QuestionKind Kind,
     string Stem,
     IReadOnlyList<string> Choices,
@@ -29,7 +29,7 @@ public sealed record MyQuestion(
 /// <param name="Fitting">How many parts of it were right.</param>
 /// <param name="Reason">Why this is right, or what went wrong.</param>
 public sealed record MyAttempt(
-    Guid AnswerId,
+    AnswerId AnswerId,
     IReadOnlyList<int> Picks,
     string Words,
     bool? Correct,
@@ -40,7 +40,7 @@ public sealed record MyAttempt(
 
 /// <param name="Picks">In the places the reader saw.</param>
 public sealed record AnswerRequest(
-    Guid QuestionId,
+    QuestionId QuestionId,
     IReadOnlyList<int>? Picks,
     string? Words,
     DateTimeOffset At,
@@ -56,7 +56,9 @@ public sealed class QuestionSheet(
     IReadOnlyList<string> sentences
 )
 {
-    private readonly ILookup<Guid, AnswerRow> answers = answers.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId);
+    private readonly ILookup<QuestionId, AnswerRow> answers = answers
+        .OrderBy(a => a.Attempt)
+        .ToLookup(a => a.QuestionId);
 
     public static async Task<QuestionSheet> Of(OpenTicket ticket, TextStore texts, TicketStore tickets) =>
         await Of(ticket, texts, await tickets.Answers(ticket.Id));
@@ -66,7 +68,7 @@ public sealed class QuestionSheet(
         OpenTicket ticket,
         TextStore texts,
         IReadOnlyList<AnswerRow> answers,
-        Guid? only = null
+        QuestionId? only = null
     )
     {
         var questions = (await texts.Questions(ticket.TextId))
@@ -107,7 +109,7 @@ public sealed class QuestionSheet(
     }
 
     /// <summary>What was answered, in the quiz's own places.</summary>
-    public static Response Kept(Guid ticketId, Question q, AnswerRequest request)
+    public static Response Kept(TicketId ticketId, Question q, AnswerRequest request)
     {
         var order = Shown(ticketId, q);
         return new(
@@ -163,18 +165,18 @@ public sealed class QuestionSheet(
 
     /// <summary>For each place the reader sees, what the quiz keeps there; none where the places are the
     /// same.</summary>
-    private static int[] Shown(Guid ticketId, Question q)
+    private static int[] Shown(TicketId ticketId, Question q)
     {
         switch (q.Kind)
         {
             case QuestionKind.Order:
-                return Scoring.Shuffled(ticketId, q.Id, q.Choices.Count);
+                return Scoring.Shuffled(ticketId.Value, q.Id, q.Choices.Count);
             case QuestionKind.Match:
                 int[] rights =
                 [
                     .. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match)),
                 ];
-                return [.. Scoring.Shuffled(ticketId, q.Id, rights.Length).Select(i => rights[i])];
+                return [.. Scoring.Shuffled(ticketId.Value, q.Id, rights.Length).Select(i => rights[i])];
             default:
                 return [];
         }

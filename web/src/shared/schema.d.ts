@@ -7182,35 +7182,41 @@ export interface components {
      */
     AccuracyZone: 'Independent' | 'Instructional' | 'Frustration';
     AddedReader: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       userName: string;
       secretKind: components['schemas']['SecretKind'];
       secret: string;
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
     };
+    /**
+     * Format: uuid
+     * @description The id of a teacher, assistant, school lead or guardian.
+     */
+    AdultId: string;
     AdultSignIn: {
       userName: string;
       password: string;
     };
     AgainRequest: {
-      readerIds?: null | string[];
+      readerIds?: null | components['schemas']['ReaderId'][];
     };
     AimView: {
-      classIds: string[];
-      groupIds: string[];
-      readerIds: string[];
+      classIds: components['schemas']['ClassId'][];
+      groupIds: components['schemas']['GroupId'][];
+      readerIds: components['schemas']['ReaderId'][];
       grades: number[];
     };
+    /**
+     * Format: uuid
+     * @description An answer's id.
+     */
+    AnswerId: string;
     AnswerOfRecord: {
-      /** Format: uuid */
-      questionId: string;
+      questionId: components['schemas']['QuestionId'];
       right: boolean;
     };
     AnswerRequest: {
-      /** Format: uuid */
-      questionId: string;
+      questionId: components['schemas']['QuestionId'];
       picks?: null | number[];
       words?: null | string;
       /** Format: date-time */
@@ -7219,22 +7225,19 @@ export interface components {
       milliseconds: number;
     };
     AnswerView: {
-      /** Format: uuid */
-      questionId: string;
+      questionId: components['schemas']['QuestionId'];
       tries: components['schemas']['TryView'][];
       mark: components['schemas']['AttemptMark'];
       rushed: boolean;
     };
     AppliedListView: {
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
       done: components['schemas']['CheckedListView'];
       added: components['schemas']['SignInRow'][];
     };
     AssignRequest: {
-      readerIds: string[];
-      /** Format: uuid */
-      textId?: null | string;
+      readerIds: components['schemas']['ReaderId'][];
+      textId?: null | components['schemas']['TextId'];
       /** Format: date */
       dueOn?: null | string;
       /** Format: int32 */
@@ -7242,17 +7245,15 @@ export interface components {
       directions?: null | string;
       skipGiven: boolean;
       versions?: null | {
-        [key: string]: string;
+        [key: string]: components['schemas']['VersionId'];
       };
       guided?: null | boolean;
       aloud?: null | boolean;
       texts?: null | components['schemas']['TextToGive'][];
     };
     AssignedView: {
-      /** Format: uuid */
-      assignmentId: string;
-      /** Format: uuid */
-      changeId: string;
+      assignmentId: components['schemas']['AssignmentId'];
+      changeId: components['schemas']['ChangeId'];
       /** Format: int32 */
       tickets: number;
       /**
@@ -7261,13 +7262,15 @@ export interface components {
        */
       texts: number;
     };
+    /**
+     * Format: uuid
+     * @description The id of what was given in one act.
+     */
+    AssignmentId: string;
     AssignmentRow: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      classId: string;
-      /** Format: uuid */
-      textId: string;
+      id: components['schemas']['AssignmentId'];
+      classId: components['schemas']['ClassId'];
+      textId: components['schemas']['TextId'];
       title: string;
       /** Format: date-time */
       assignedAt: string;
@@ -7305,10 +7308,8 @@ export interface components {
      */
     AttemptMark: 'RightAtOnce' | 'AfterAnotherTry' | 'NotYet' | 'Unanswered';
     BeginRequest: {
-      /** Format: uuid */
-      textId: string;
-      /** Format: uuid */
-      versionId: string;
+      textId: components['schemas']['TextId'];
+      versionId: components['schemas']['VersionId'];
     };
     BringRequest: {
       name: string;
@@ -7318,13 +7319,12 @@ export interface components {
       texts: components['schemas']['TakenText'][];
     };
     BroughtText: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TextId'];
       title: string;
       warnings: string[];
     };
     BulkRequest: {
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
       /** Format: int32 */
       grade?: null | number;
       level?: null | string;
@@ -7339,10 +7339,8 @@ export interface components {
       stops: boolean;
     };
     Change: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      classId: null | string;
+      id: components['schemas']['ChangeId'];
+      classId: null | components['schemas']['ClassId'];
       /** Format: date-time */
       at: string;
       by: string;
@@ -7351,6 +7349,8 @@ export interface components {
       /** Format: date-time */
       undoneAt: null | string;
     };
+    /** Format: uuid */
+    ChangeId: string;
     ChartEffect: {
       /** Format: int32 */
       readers: number;
@@ -7378,8 +7378,7 @@ export interface components {
       version: number;
     };
     CheckChanged: {
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
       sentence: string;
     };
     CheckChoices: {
@@ -7389,12 +7388,22 @@ export interface components {
       passages: components['schemas']['FormPassage'][];
     };
     /**
+     * Format: uuid
+     * @description A level check's id.
+     */
+    CheckId: string;
+    /**
      * @description A section of a level check, in the order in which sections make sense.
      * @enum {unknown}
      */
     CheckPart: 'WordReading' | 'WordMeaning' | 'Maze' | 'Passages';
+    /**
+     * Format: uuid
+     * @description The id of one part of one reader's level check.
+     */
+    CheckPartId: string;
     CheckReadersRequest: {
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     CheckRequest: {
       /** Format: int32 */
@@ -7410,11 +7419,10 @@ export interface components {
       /** Format: date */
       closesOn?: null | string;
       draft: boolean;
-      colleagues?: null | string[];
+      colleagues?: null | components['schemas']['AdultId'][];
     };
     CheckRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['CheckId'];
       season: null | string;
       staffTitle: string;
       readerTitle: string;
@@ -7441,8 +7449,7 @@ export interface components {
      */
     CheckStart: 'OwnLevel' | 'Band';
     CheckView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['CheckId'];
       /** Format: int32 */
       revision: number;
       staffTitle: string;
@@ -7502,8 +7509,7 @@ export interface components {
       minutes: number;
     };
     ChildView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       /** Format: int32 */
       grade: number;
@@ -7556,17 +7562,14 @@ export interface components {
       offers: components['schemas']['OfferView'][];
     };
     ChosenView: {
-      /** Format: uuid */
-      ticketId: string;
+      ticketId: components['schemas']['TicketId'];
     };
     ClassAdultRequest: {
-      /** Format: uuid */
-      adultId: string;
+      adultId: components['schemas']['AdultId'];
       role: components['schemas']['Part'];
     };
     ClassAdultRow: {
-      /** Format: uuid */
-      adultId: string;
+      adultId: components['schemas']['AdultId'];
       name: string;
       role: components['schemas']['Part'];
       leftSchool: boolean;
@@ -7579,8 +7582,7 @@ export interface components {
       lastDay?: null | string;
     };
     ClassHead: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ClassId'];
       name: string;
       code: string;
       role: components['schemas']['Part'];
@@ -7588,9 +7590,13 @@ export interface components {
       /** Format: int32 */
       readers: number;
     };
+    /**
+     * Format: uuid
+     * @description A class's id.
+     */
+    ClassId: string;
     ClassRosterView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ClassId'];
       name: string;
       code: string;
       /** Format: date */
@@ -7612,8 +7618,7 @@ export interface components {
       assistantsPrint: boolean;
     };
     ClassView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ClassId'];
       name: string;
       code: string;
       /** Format: date */
@@ -7640,13 +7645,11 @@ export interface components {
       pictures: string[];
     };
     ColleagueChoice: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AdultId'];
       name: string;
     };
     ColleagueView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AdultId'];
       name: string;
     };
     ConfirmRequest: {
@@ -7661,21 +7664,22 @@ export interface components {
       name: string;
       withReaders: boolean;
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
+    /**
+     * Format: uuid
+     * @description A paper copy's id.
+     */
+    CopyId: string;
     CopyTextRequest: {
-      /** Format: uuid */
-      id?: null | string;
+      id?: null | components['schemas']['TextId'];
     };
     CopyView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['CopyId'];
       code: string;
       title: string;
-      /** Format: uuid */
-      textId: null | string;
-      /** Format: uuid */
-      readerId: null | string;
+      textId: null | components['schemas']['TextId'];
+      readerId: null | components['schemas']['ReaderId'];
       reader: null | string;
       /** Format: date-time */
       lentAt: null | string;
@@ -7688,6 +7692,11 @@ export interface components {
      * @enum {unknown}
      */
     Course: 'Reached' | 'OnCourse' | 'SlightlyBehind' | 'Behind';
+    /**
+     * Format: uuid
+     * @description The id of words to practise.
+     */
+    DeckId: string;
     DeckRequest: {
       /** Format: int32 */
       revision: number;
@@ -7696,8 +7705,7 @@ export interface components {
       words: components['schemas']['DeckWord'][];
     };
     DeckView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['DeckId'];
       name: string;
       owner: null | string;
       own: boolean;
@@ -7769,15 +7777,13 @@ export interface components {
     };
     DeskAnswer: {
       what: string;
-      /** Format: uuid */
-      readerId: null | string;
+      readerId: null | components['schemas']['ReaderId'];
       reader: null | string;
       copy: null | components['schemas']['CopyView'];
     };
     DeskRequest: {
       typed: string;
-      /** Format: uuid */
-      readerId?: null | string;
+      readerId?: null | components['schemas']['ReaderId'];
       /** Format: int32 */
       days: number;
     };
@@ -7865,6 +7871,11 @@ export interface components {
       type: null | number;
     };
     /**
+     * Format: uuid
+     * @description The id of something that says something about a reader's level.
+     */
+    EvidenceId: string;
+    /**
      * @description Where evidence came from, as a teacher sees it.
      * @enum {unknown}
      */
@@ -7934,16 +7945,13 @@ export interface components {
       yearLastDay: string;
     };
     FitRequest: {
-      readerIds: string[];
-      textIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
+      textIds: components['schemas']['TextId'][];
     };
     FitView: {
-      /** Format: uuid */
-      textId: string;
-      /** Format: uuid */
-      readerId: string;
-      /** Format: uuid */
-      versionId: string;
+      textId: components['schemas']['TextId'];
+      readerId: components['schemas']['ReaderId'];
+      versionId: components['schemas']['VersionId'];
       version: string;
       /** Format: double */
       versionDepth: number;
@@ -7954,8 +7962,7 @@ export interface components {
       versions: components['schemas']['VersionFit'][];
     };
     FormPassage: {
-      /** Format: uuid */
-      versionId: string;
+      versionId: components['schemas']['VersionId'];
       title: string;
       /** Format: double */
       depth: number;
@@ -7972,8 +7979,7 @@ export interface components {
       weight: number;
     };
     Found: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       userName: string;
@@ -7989,8 +7995,7 @@ export interface components {
      */
     GoalKind: 'Comprehension' | 'Words';
     GoalLine: {
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       /** Format: double */
@@ -8022,8 +8027,7 @@ export interface components {
       setAt: string;
     };
     GoalTarget: {
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       /** Format: double */
       comprehension?: null | number;
       /** Format: double */
@@ -8045,19 +8049,22 @@ export interface components {
     GoneRequest: {
       gone: boolean;
     };
+    /**
+     * Format: uuid
+     * @description A group's id.
+     */
+    GroupId: string;
     GroupRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['GroupId'];
       name: string;
       /** Format: int32 */
       position: number;
       /** Format: date-time */
       formedAt: string;
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     GuardianRow: {
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       guardianMail: null | string;
@@ -8072,8 +8079,7 @@ export interface components {
       sent: number;
     };
     HandOverRequest: {
-      /** Format: uuid */
-      classId: string;
+      classId: components['schemas']['ClassId'];
     };
     HandedOver: {
       teacherName: string;
@@ -8084,6 +8090,11 @@ export interface components {
       /** Format: int32 */
       typed?: null | number;
     };
+    /**
+     * Format: uuid
+     * @description The id of a roster that was sent in a file.
+     */
+    ImportId: string;
     ImportPreview: {
       print: string;
       counts: components['schemas']['KindCounts'][];
@@ -8107,14 +8118,12 @@ export interface components {
       endings: components['schemas']['EndingsView'];
     };
     ImportRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ImportId'];
       name: string;
       /** Format: date-time */
       madeAt: string;
       state: components['schemas']['ImportState'];
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
     };
     /**
      * @description Where a roster file stands.
@@ -8122,8 +8131,7 @@ export interface components {
      */
     ImportState: 'Waiting' | 'Working' | 'Ready' | 'Applied' | 'Failed' | 'Undone';
     ImportView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ImportId'];
       name: string;
       /** Format: date-time */
       madeAt: string;
@@ -8134,8 +8142,7 @@ export interface components {
       stage: string;
       preview: null | components['schemas']['ImportPreview'];
       error: null | string;
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
       mends: components['schemas']['MendRow'][];
     };
     ImportWish: {
@@ -8151,7 +8158,7 @@ export interface components {
       instead: string;
     };
     InviteGuardiansRequest: {
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     InviteRequest: {
       name: string;
@@ -8159,37 +8166,37 @@ export interface components {
       lead: boolean;
       post?: null | components['schemas']['Post'];
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     InvitedView: {
-      /** Format: uuid */
-      adultId: string;
+      adultId: components['schemas']['AdultId'];
       name: string;
       userName: string;
       link: string;
       mailed: boolean;
       /** Format: date-time */
       until: string;
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
     };
     JoinDecision: {
       accept: boolean;
-      /** Format: uuid */
-      sameAs?: null | string;
+      sameAs?: null | components['schemas']['ReaderId'];
       /** Format: int32 */
       grade: number;
     };
     JoinRequest: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['JoiningId'];
       code: string;
       givenName: string;
       familyName?: null | string;
     };
+    /**
+     * Format: uuid
+     * @description The id of somebody's asking to join with a class code.
+     */
+    JoiningId: string;
     JoiningRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['JoiningId'];
       givenName: string;
       familyName: string;
       /** Format: date-time */
@@ -8203,7 +8210,7 @@ export interface components {
       sd: number;
       reason?: null | string;
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     KeepMazeRequest: {
       /** Format: int32 */
@@ -8244,7 +8251,7 @@ export interface components {
       label: string;
     };
     LeaveOutRequest: {
-      ids: string[];
+      ids: components['schemas']['EvidenceId'][];
       reason?: null | string;
     };
     LevelRowView: {
@@ -8255,6 +8262,11 @@ export interface components {
       depth: number;
       own: string[];
     };
+    /**
+     * Format: uuid
+     * @description The id of a level somebody set for a reader.
+     */
+    LevelSetId: string;
     LibraryAnswer: {
       /** Format: int32 */
       all: number;
@@ -8266,8 +8278,7 @@ export interface components {
       partly: boolean;
     };
     LibraryRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TextId'];
       title: string;
       kind: string;
       topic: string;
@@ -8290,8 +8301,7 @@ export interface components {
       versions: components['schemas']['LibraryVersion'][];
     };
     LibraryVersion: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['VersionId'];
       label: string;
       /** Format: int32 */
       words: number;
@@ -8316,8 +8326,7 @@ export interface components {
       class: null | string;
       guardianMail: null | string;
       homeLanguage: null | string;
-      /** Format: uuid */
-      sameAs: null | string;
+      sameAs: null | components['schemas']['ReaderId'];
     };
     /** @description A sentence of the text with its words, for showing what makes a text hard. */
     LongSentence: {
@@ -8334,14 +8343,11 @@ export interface components {
       note: string;
     };
     MadeClass: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      changeId: null | string;
+      id: components['schemas']['ClassId'];
+      changeId: null | components['schemas']['ChangeId'];
     };
     MadeImport: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ImportId'];
     };
     /**
      * @description What happened to a word, in the terms of running records.
@@ -8370,8 +8376,7 @@ export interface components {
       /** Format: double */
       place: number;
       note: string;
-      /** Format: uuid */
-      ticketId: null | string;
+      ticketId: null | components['schemas']['TicketId'];
       /** Format: double */
       moved: null | number;
       leftOut: boolean;
@@ -8448,8 +8453,7 @@ export interface components {
       ifChanged: null | number;
     };
     MemberView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       userName: string;
@@ -8477,17 +8481,14 @@ export interface components {
       value: null | string;
     };
     MergeRequest: {
-      /** Format: uuid */
-      otherId: string;
+      otherId: components['schemas']['ReaderId'];
     };
     MoveRequest: {
-      readerIds: string[];
-      /** Format: uuid */
-      toClassId: string;
+      readerIds: components['schemas']['ReaderId'][];
+      toClassId: components['schemas']['ClassId'];
     };
     MyAnswerRequest: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AnswerId'];
       /** Format: int32 */
       item: number;
       picks?: null | number[];
@@ -8497,8 +8498,7 @@ export interface components {
       milliseconds: number;
     };
     MyAttempt: {
-      /** Format: uuid */
-      answerId: string;
+      answerId: components['schemas']['AnswerId'];
       picks: number[];
       words: string;
       correct: null | boolean;
@@ -8509,8 +8509,7 @@ export interface components {
       reason: string;
     };
     MyCheck: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['SittingId'];
       title: string;
       /** Format: date */
       closesOn: null | string;
@@ -8519,8 +8518,7 @@ export interface components {
       left: number;
     };
     MyCheckView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['SittingId'];
       title: string;
       directions: string;
       parts: components['schemas']['MyPart'][];
@@ -8555,8 +8553,7 @@ export interface components {
       picks: number[];
     };
     MyQuestion: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['QuestionId'];
       kind: components['schemas']['QuestionKind'];
       stem: string;
       choices: string[];
@@ -8570,15 +8567,13 @@ export interface components {
       mayTry: boolean;
     };
     MyRecording: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['RecordId'];
       /** Format: double */
       seconds: number;
       marked: boolean;
     };
     MyResult: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TicketId'];
       title: string;
       /** Format: double */
       score: number;
@@ -8601,8 +8596,7 @@ export interface components {
       comment: string;
     };
     MyStage: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['StageId'];
       /** Format: int32 */
       place: number;
       title: string;
@@ -8616,8 +8610,7 @@ export interface components {
       seconds: number;
     };
     MyTicket: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TicketId'];
       title: string;
       blurb: string;
       /** Format: int32 */
@@ -8648,8 +8641,7 @@ export interface components {
       example: string;
     };
     MyWork: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TicketId'];
       title: string;
       state: components['schemas']['TicketState'];
       /** Format: int32 */
@@ -8675,17 +8667,16 @@ export interface components {
       /** Format: date */
       lastDay?: null | string;
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     NewCopiesRequest: {
-      /** Format: uuid */
-      textId?: null | string;
+      textId?: null | components['schemas']['TextId'];
       title: string;
       codes: string[];
     };
     NewGroup: {
       name: string;
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     NewReaderRequest: {
       givenName: string;
@@ -8696,11 +8687,10 @@ export interface components {
       level: number;
       guardianMail?: null | string;
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     OfferView: {
-      /** Format: uuid */
-      textId: string;
+      textId: components['schemas']['TextId'];
       title: string;
       kind: string;
       topic: string;
@@ -8724,13 +8714,11 @@ export interface components {
       type: string;
     };
     OtherSchoolView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['SchoolId'];
       name: string;
     };
     OwnQuestion: {
-      /** Format: uuid */
-      id?: null | string;
+      id?: null | components['schemas']['QuestionId'];
       kind: components['schemas']['QuestionKind'];
       strand: components['schemas']['Strand'];
       stem: string;
@@ -8761,11 +8749,10 @@ export interface components {
       versions: components['schemas']['OwnVersion'][];
       words: components['schemas']['Word'][];
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     OwnVersion: {
-      /** Format: uuid */
-      id?: null | string;
+      id?: null | components['schemas']['VersionId'];
       label: string;
       body: string;
     };
@@ -8796,8 +8783,7 @@ export interface components {
      */
     PartState: 'Waiting' | 'UnderWay' | 'Done' | 'Skipped';
     PartView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['CheckPartId'];
       part: components['schemas']['CheckPart'];
       state: components['schemas']['PartState'];
       flag: components['schemas']['PartFlag'];
@@ -8829,7 +8815,7 @@ export interface components {
       rules: string;
     };
     PassesRequest: {
-      adultIds: string[];
+      adultIds: components['schemas']['AdultId'][];
     };
     PasswordRequest: {
       old: string;
@@ -8857,13 +8843,12 @@ export interface components {
       example: string;
     };
     PieceView: {
-      ids: string[];
+      ids: components['schemas']['EvidenceId'][];
       /** Format: date-time */
       at: string;
       what: components['schemas']['EvidenceSource'];
       note: string;
-      /** Format: uuid */
-      ticketId: null | string;
+      ticketId: null | components['schemas']['TicketId'];
       /** Format: int32 */
       counted: number;
       leftOut: string[];
@@ -8875,12 +8860,10 @@ export interface components {
       sdAfter: null | number;
       reason: null | string;
       may: boolean;
-      /** Format: uuid */
-      recordId: null | string;
+      recordId: null | components['schemas']['RecordId'];
     };
     PlacementView: {
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       /** Format: double */
       depth: number;
       /** Format: double */
@@ -8904,7 +8887,7 @@ export interface components {
       /** Format: double */
       sureAt: number;
       aPartADay: boolean;
-      form: string[];
+      form: components['schemas']['VersionId'][];
     };
     /**
      * @description What a member of staff is at the school: a teacher, or somebody who helps one.
@@ -8956,8 +8939,7 @@ export interface components {
     };
     ProposedGroup: {
       name: string;
-      /** Format: uuid */
-      middleReaderId: string;
+      middleReaderId: components['schemas']['ReaderId'];
       /** Format: double */
       shallowest: number;
       /** Format: double */
@@ -8965,20 +8947,23 @@ export interface components {
       readers: components['schemas']['PlacementView'][];
     };
     /**
+     * Format: uuid
+     * @description A question's id.
+     */
+    QuestionId: string;
+    /**
      * @description How a question is answered.
      * @enum {unknown}
      */
     QuestionKind: 'Single' | 'Multiple' | 'Order' | 'Match' | 'Sentence' | 'Short' | 'Long';
     QuestionOfRecord: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['QuestionId'];
       strand: components['schemas']['Strand'];
       stem: string;
       rightAnswers: string[];
     };
     QuestionUse: {
-      /** Format: uuid */
-      questionId: string;
+      questionId: components['schemas']['QuestionId'];
       /** Format: int32 */
       answered: number;
       /** Format: double */
@@ -8992,8 +8977,7 @@ export interface components {
       harderFrom: number;
     };
     QuestionView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['QuestionId'];
       kind: components['schemas']['QuestionKind'];
       strand: components['schemas']['Strand'];
       stem: string;
@@ -9040,8 +9024,7 @@ export interface components {
       paragraphs: string[][];
     };
     QuizView: {
-      /** Format: uuid */
-      textId: string;
+      textId: components['schemas']['TextId'];
       title: string;
       /** Format: int32 */
       revision: number;
@@ -9060,6 +9043,16 @@ export interface components {
       levelSystem: string;
       rows: components['schemas']['ListRowView'][];
     };
+    /**
+     * Format: uuid
+     * @description A reader's id.
+     */
+    ReaderId: string;
+    /**
+     * Format: uuid
+     * @description The id of readers somebody keeps together.
+     */
+    ReaderListId: string;
     ReaderListRequest: {
       name: string;
       mark: string;
@@ -9067,28 +9060,25 @@ export interface components {
       /** Format: int32 */
       position: number;
       filter?: null | components['schemas']['ListFilter'];
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     ReaderListView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderListId'];
       name: string;
       mark: string;
       note: string;
       /** Format: int32 */
       position: number;
       filter: null | components['schemas']['ListFilter'];
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     ReaderSignIn: {
       code: string;
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       secret: string;
     };
     ReaderView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       userName: string;
@@ -9118,11 +9108,10 @@ export interface components {
       set: null | components['schemas']['SetLevelView'];
     };
     ReadersRequest: {
-      readerIds: string[];
+      readerIds: components['schemas']['ReaderId'][];
     };
     ReadingView: {
-      /** Format: uuid */
-      ticketId: string;
+      ticketId: components['schemas']['TicketId'];
       title: string;
       version: string;
       /** Format: double */
@@ -9147,9 +9136,10 @@ export interface components {
       /** Format: double */
       afterMean: null | number;
     };
+    /** Format: uuid */
+    RecordId: string;
     RecordRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['RecordId'];
       title: string;
       /** Format: double */
       textDepth: number;
@@ -9162,15 +9152,12 @@ export interface components {
       listening: null | string;
     };
     RecordView: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      readerId: string;
+      id: components['schemas']['RecordId'];
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       title: string;
-      /** Format: uuid */
-      textId: null | string;
+      textId: null | components['schemas']['TextId'];
       /** Format: double */
       textDepth: number;
       /** Format: double */
@@ -9198,10 +9185,8 @@ export interface components {
       draft: null | components['schemas']['DraftOfRecord'];
     };
     RecordingRow: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      readerId: string;
+      id: components['schemas']['RecordId'];
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       title: string;
@@ -9253,8 +9238,7 @@ export interface components {
       readers: number;
     };
     RollRequest: {
-      /** Format: uuid */
-      toYearId: string;
+      toYearId: components['schemas']['YearId'];
       keepClasses: boolean;
     };
     RollView: {
@@ -9267,8 +9251,7 @@ export interface components {
       to: string;
     };
     RosterChanged: {
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
       sentence: string;
       /**
        * Format: int32
@@ -9277,8 +9260,7 @@ export interface components {
       asked: number;
     };
     RosterView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       /** Format: int32 */
@@ -9326,29 +9308,30 @@ export interface components {
       groups: components['schemas']['NewGroup'][];
     };
     SavedGroups: {
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
     };
     SavedSearch: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['SavedSearchId'];
       name: string;
       query: string;
     };
+    /**
+     * Format: uuid
+     * @description The id of a search somebody keeps.
+     */
+    SavedSearchId: string;
     SavedSearchRequest: {
       name: string;
       query: string;
     };
     SavedTextView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TextId'];
       /** Format: int32 */
       revision: number;
       warnings: string[];
     };
     SchoolClass: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ClassId'];
       name: string;
       code: string;
       yearName: string;
@@ -9360,9 +9343,13 @@ export interface components {
       closed: boolean;
       fromSource: boolean;
     };
+    /**
+     * Format: uuid
+     * @description A school's id.
+     */
+    SchoolId: string;
     SchoolReader: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       userName: string;
@@ -9524,14 +9511,12 @@ export interface components {
       reason?: null | string;
     };
     SetGoalsView: {
-      /** Format: uuid */
-      changeId: null | string;
+      changeId: null | components['schemas']['ChangeId'];
       /** Format: int32 */
       changed: number;
     };
     SetLevelRequest: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['LevelSetId'];
       level: string;
       system?: null | string;
       /** Format: date */
@@ -9590,8 +9575,7 @@ export interface components {
       device: string;
     };
     SignInRow: {
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       userName: string;
@@ -9611,22 +9595,23 @@ export interface components {
     SignalKind: 'OutOfDepth' | 'ReadyToMoveDeeper' | 'FlickedThrough' | 'SameStrandMissed' | 'NothingRead';
     SignalView: {
       kind: components['schemas']['SignalKind'];
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       strand: null | components['schemas']['Strand'];
       title: null | string;
       figures: number[];
     };
+    /**
+     * Format: uuid
+     * @description The id of one reader's going through a level check.
+     */
+    SittingId: string;
     SittingSetAside: {
-      /** Format: uuid */
-      sittingId: string;
+      sittingId: components['schemas']['SittingId'];
       work: components['schemas']['SetAsideView'];
     };
     SittingView: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      readerId: string;
+      id: components['schemas']['SittingId'];
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       /** Format: int32 */
@@ -9679,8 +9664,7 @@ export interface components {
       post?: null | components['schemas']['Post'];
     };
     StaffRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AdultId'];
       name: string;
       userName: string;
       mail: null | string;
@@ -9695,6 +9679,11 @@ export interface components {
       fromSource: boolean;
       post: components['schemas']['Post'];
     };
+    /**
+     * Format: uuid
+     * @description The id of one passage, or one form, within a part.
+     */
+    StageId: string;
     StageRequest: {
       answers?: null | components['schemas']['MyAnswerRequest'][];
       /** Format: double */
@@ -9715,8 +9704,7 @@ export interface components {
       at: string;
     };
     Stay: {
-      /** Format: uuid */
-      classId: string;
+      classId: components['schemas']['ClassId'];
       className: string;
       yearName: string;
       schoolName: string;
@@ -9795,8 +9783,7 @@ export interface components {
       sd: number;
     };
     TakenAnswer: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AnswerId'];
       code: null | string;
       sentence: null | string;
     };
@@ -9812,17 +9799,14 @@ export interface components {
       };
       words?: null | components['schemas']['Word'][];
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     TakingIn: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      readerId: string;
+      id: components['schemas']['TakingInId'];
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
-      /** Format: uuid */
-      classId: string;
+      classId: components['schemas']['ClassId'];
       class: string;
       from: string;
       askedBy: string;
@@ -9833,20 +9817,27 @@ export interface components {
       accept: boolean;
       move: boolean;
     };
+    /**
+     * Format: uuid
+     * @description The id of a request to take readers into a class.
+     */
+    TakingInId: string;
     Term: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      schoolYearId: string;
+      id: components['schemas']['TermId'];
+      schoolYearId: components['schemas']['YearId'];
       name: string;
       /** Format: date */
       firstDay: string;
       /** Format: date */
       lastDay: string;
     };
+    /**
+     * Format: uuid
+     * @description The id of a dated part of a school year.
+     */
+    TermId: string;
     TermRequest: {
-      /** Format: uuid */
-      id?: null | string;
+      id?: null | components['schemas']['TermId'];
       name: string;
       /** Format: date */
       firstDay: string;
@@ -9854,8 +9845,7 @@ export interface components {
       lastDay: string;
     };
     TermView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TermId'];
       name: string;
       /** Format: date */
       firstDay: string;
@@ -9880,9 +9870,13 @@ export interface components {
       | 'Verse'
       | 'Table'
       | 'Beyond';
+    /**
+     * Format: uuid
+     * @description A text's id.
+     */
+    TextId: string;
     TextInUse: {
-      /** Format: uuid */
-      textId: string;
+      textId: components['schemas']['TextId'];
       title: string;
       /** Format: double */
       depth: number;
@@ -9890,8 +9884,7 @@ export interface components {
       readers: number;
     };
     TextRow: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TextId'];
       slug: string;
       title: string;
       kind: string;
@@ -9907,12 +9900,10 @@ export interface components {
       versions: components['schemas']['VersionHead'][];
     };
     TextToGive: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      textId: string;
+      id: components['schemas']['AssignmentId'];
+      textId: components['schemas']['TextId'];
       versions?: null | {
-        [key: string]: string;
+        [key: string]: components['schemas']['VersionId'];
       };
     };
     TextUse: {
@@ -9937,8 +9928,7 @@ export interface components {
       pages: string[][];
     };
     TextVersionView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['VersionId'];
       label: string;
       /** Format: double */
       depth: number;
@@ -9956,8 +9946,7 @@ export interface components {
       sound: boolean;
     };
     TextView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['TextId'];
       title: string;
       kind: string;
       topic: string;
@@ -9986,18 +9975,17 @@ export interface components {
       dialogueShare: number;
     };
     TicketAnswer: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AnswerId'];
       answer: components['schemas']['AnswerRequest'];
     };
     TicketAnswers: {
       answers: components['schemas']['TicketAnswer'][];
     };
+    /** Format: uuid */
+    TicketId: string;
     TicketRow: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      readerId: string;
+      id: components['schemas']['TicketId'];
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       version: string;
@@ -10035,8 +10023,7 @@ export interface components {
       'Planned' | 'Waiting' | 'UnderWay' | 'HandedIn' | 'ToMark' | 'Marked' | 'Released' | 'SentBack' | 'Withdrawn';
     TicketView: {
       ticket: components['schemas']['TicketRow'];
-      /** Format: uuid */
-      classId: string;
+      classId: components['schemas']['ClassId'];
       title: string;
       mayMark: boolean;
       questions: components['schemas']['QuestionView'][];
@@ -10046,16 +10033,13 @@ export interface components {
       setAside: components['schemas']['SetAsideView'][];
     };
     Tile: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['ReaderId'];
       givenName: string;
       secretKind: components['schemas']['SecretKind'];
     };
     ToMarkRow: {
-      /** Format: uuid */
-      ticketId: string;
-      /** Format: uuid */
-      readerId: string;
+      ticketId: components['schemas']['TicketId'];
+      readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
       title: string;
@@ -10068,18 +10052,14 @@ export interface components {
       marked: number;
     };
     Transfer: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      readerId: string;
+      id: components['schemas']['TransferId'];
+      readerId: components['schemas']['ReaderId'];
       name: string;
       /** Format: int32 */
       grade: number;
-      /** Format: uuid */
-      fromSchoolId: string;
+      fromSchoolId: components['schemas']['SchoolId'];
       fromSchool: string;
-      /** Format: uuid */
-      toSchoolId: string;
+      toSchoolId: components['schemas']['SchoolId'];
       toSchool: string;
       askedBy: string;
       /** Format: date-time */
@@ -10088,11 +10068,14 @@ export interface components {
     TransferDecision: {
       take: boolean;
     };
+    /**
+     * Format: uuid
+     * @description The id of a reader's way from school to school.
+     */
+    TransferId: string;
     TransferRequest: {
-      /** Format: uuid */
-      readerId: string;
-      /** Format: uuid */
-      toSchoolId: string;
+      readerId: components['schemas']['ReaderId'];
+      toSchoolId: components['schemas']['SchoolId'];
     };
     TransfersView: {
       coming: components['schemas']['Transfer'][];
@@ -10100,8 +10083,7 @@ export interface components {
       schools: components['schemas']['OtherSchoolView'][];
     };
     TryView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['AnswerId'];
       picks: number[];
       words: string;
       correct: null | boolean;
@@ -10110,8 +10092,7 @@ export interface components {
       comment: string;
     };
     TwinView: {
-      /** Format: uuid */
-      readerId: string;
+      readerId: components['schemas']['ReaderId'];
       name: string;
       /** Format: int32 */
       grade: number;
@@ -10125,17 +10106,14 @@ export interface components {
       school: null | components['schemas']['TextUse'];
     };
     VersionFit: {
-      /** Format: uuid */
-      versionId: string;
+      versionId: components['schemas']['VersionId'];
       /** Format: int32 */
       forecast: number;
       zone: components['schemas']['Zone'];
     };
     VersionHead: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      textId: string;
+      id: components['schemas']['VersionId'];
+      textId: components['schemas']['TextId'];
       label: string;
       /** Format: int32 */
       position: number;
@@ -10146,6 +10124,11 @@ export interface components {
       /** Format: double */
       depthError: number;
     };
+    /**
+     * Format: uuid
+     * @description The id of a text as it is written at one difficulty.
+     */
+    VersionId: string;
     /** @enum {unknown} */
     Whose: 'Any' | 'Mine' | 'School' | 'Shipped';
     WindowGrade: {
@@ -10163,8 +10146,7 @@ export interface components {
       before: null | components['schemas']['DepthSpread'];
     };
     WindowView: {
-      /** Format: uuid */
-      yearId: string;
+      yearId: components['schemas']['YearId'];
       year: string;
       season: string;
       last: null | string;
@@ -10207,8 +10189,7 @@ export interface components {
       at: number[];
     };
     YearHead: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['YearId'];
       name: string;
       /** Format: date */
       firstDay: string;
@@ -10219,6 +10200,11 @@ export interface components {
       /** Format: int32 */
       openClasses: number;
     };
+    /**
+     * Format: uuid
+     * @description A school year's id.
+     */
+    YearId: string;
     YearRequest: {
       name: string;
       /** Format: date */
@@ -10228,11 +10214,10 @@ export interface components {
       terms: components['schemas']['TermRequest'][];
       daysOff: string[];
       /** Format: uuid */
-      id?: null | string;
+      id?: string;
     };
     YearView: {
-      /** Format: uuid */
-      id: string;
+      id: components['schemas']['YearId'];
       name: string;
       /** Format: date */
       firstDay: string;

@@ -15,7 +15,9 @@ i18next.init({
 
 type Schemas = components['schemas'];
 /** Every member of every closed set of the API. */
-type Member = { [K in keyof Schemas]: Schemas[K] extends string ? Schemas[K] : never }[keyof Schemas];
+type Member = {
+  [K in keyof Schemas]: string extends Schemas[K] ? never : Schemas[K] extends string ? Schemas[K] : never;
+}[keyof Schemas];
 /** Whether a type is one of several words, and not one. */
 type Several<S, All = S> = S extends All ? ([All] extends [S] ? false : true) : never;
 /** A sentence. A member of a closed set is none: what it is called on a page stands in a table of its own. */
