@@ -381,7 +381,10 @@ public sealed class RunningRecordTests(Harness harness)
         var reader = await harness.Reader(room, 0);
         await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/recording/{id}?seconds=9", Wave));
         var record = await ana.Get($"/api/readers/{room.Readers[0].Id}/records/{id}");
-        record["parts"]!.AsArray().Select(p => (string)p!).ShouldBe(DeepCurrent.Core.OralReading.Retelling.Parts(fiction: false));
+        record["parts"]!
+            .AsArray()
+            .Select(p => (string)p!)
+            .ShouldBe(DeepCurrent.Core.OralReading.Retelling.Parts(fiction: false));
     }
 
     [Fact]
