@@ -95,12 +95,12 @@ if (step === 'import') {
   const cards = [];
   for (let i = 0; i < 5; i++) {
     const from = performance.now();
-    await (await s.raw('GET', `/api/classes/${room.id}/print/cards.pdf`)).arrayBuffer();
+    await (await s.raw('GET', `/api/classes/${room.id}/print/Cards.pdf`)).arrayBuffer();
     cards.push((performance.now() - from) / 1000);
   }
   row(`PDF of ${room.readers} cards`, `${median(cards).toFixed(2)} s at the median`, 'within 1 s');
   const from = performance.now();
-  const size = (await (await s.raw('GET', '/api/school/print/cards.pdf')).arrayBuffer()).byteLength;
+  const size = (await (await s.raw('GET', '/api/school/print/Cards.pdf')).arrayBuffer()).byteLength;
   row(
     'PDF of all 3,000 cards',
     `${((performance.now() - from) / 1000).toFixed(1)} s, ${(size / 1e6).toFixed(1)} MB, server at ${peak()} MiB at its peak`,

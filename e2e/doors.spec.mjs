@@ -29,7 +29,7 @@ test('an assistant who tries everything sees the class and comes no further', as
       ask('GET', '/school/find?name='),
       ask('POST', `/classes/${classId}/enrol`, { readerIds: [one] }),
       ask('GET', `/readers/${one}/sign-in`),
-      ask('GET', `/classes/${classId}/print/cards.pdf`),
+      ask('GET', `/classes/${classId}/print/Cards.pdf`),
       ask('POST', `/classes/${classId}/readers/${one}/secret`, { kind: 'Pictures' }),
       ask('PUT', `/classes/${classId}/adults`, { adultId: session.id, role: 'teacher' }),
       ask('GET', '/school/adults'),

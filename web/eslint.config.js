@@ -4,16 +4,15 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  ...ts.configs.recommended,
+  ...ts.configs.strict,
+  hooks.configs.flat.recommended,
   a11y.flatConfigs.recommended,
   ...query.configs['flat/recommended'],
   {
     files: ['src/**/*.{ts,tsx}'],
-    plugins: { 'react-hooks': hooks },
     rules: {
-      'react-hooks/rules-of-hooks': 'error',
-      'react-hooks/exhaustive-deps': 'error',
-      '@typescript-eslint/no-explicit-any': 'error',
+      // No compiler is used that would have to leave a component out.
+      'react-hooks/incompatible-library': 'off',
       // What scrolls is a region that can be reached by keys.
       'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['region', 'tabpanel'] }],
       // Where a window opens, its first field has the focus: that is what a window is expected to do.

@@ -1,5 +1,7 @@
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
@@ -39,7 +41,16 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             APartADay: false,
             []
         );
-        var (check, given) = await Give(classId, year, teacher, "Autumn window", "Autumn reading", "autumn", plan, at);
+        var (check, given) = await Give(
+            classId,
+            year,
+            teacher,
+            "Autumn window",
+            "Autumn reading",
+            Season.Autumn,
+            plan,
+            at
+        );
         foreach (var p in people)
             await Sit(
                 check,
@@ -80,7 +91,16 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
             []
         );
         var at = now.AddHours(-3);
-        var (check, given) = await Give(classId, year, teacher, "Winter window", "Winter reading", "winter", plan, at);
+        var (check, given) = await Give(
+            classId,
+            year,
+            teacher,
+            "Winter window",
+            "Winter reading",
+            Season.Winter,
+            plan,
+            at
+        );
         foreach (var (p, i) in people.Select((p, i) => (p, i)))
             if (p.Name != DemoWorld.KnownReader && i % 4 != 3)
                 await Sit(
@@ -100,35 +120,36 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
         Adult teacher,
         string title,
         string forReaders,
-        string season,
+        Season season,
         CheckPlan plan,
         DateTimeOffset at
     )
     {
         var id = CheckId.New();
-        CheckAim[] aims = [new("class", classId.ToString())];
+        CheckAim[] aims = [new(AimKind.Class, classId.ToString())];
         var meant = await checks.Meant(aims, teacher.SchoolId, year.Id);
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "check-given", async (c, t) =>
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.CheckGiven, async (c, t) =>
         {
             await CheckStore.Save(
                 c,
                 t,
-                new(
-                    id,
-                    teacher.SchoolId,
-                    year.Id,
-                    season,
-                    title,
-                    forReaders,
-                    "Find a quiet place. There is no hurry.",
-                    plan,
-                    false,
-                    null,
-                    null,
-                    teacher.Id,
-                    at,
-                    0
-                ),
+                new()
+                {
+                    Id = id,
+                    SchoolId = teacher.SchoolId,
+                    SchoolYearId = year.Id,
+                    Season = season,
+                    StaffTitle = title,
+                    ReaderTitle = forReaders,
+                    Directions = "Find a quiet place. There is no hurry.",
+                    Plan = plan,
+                    Draft = false,
+                    OpensOn = null,
+                    ClosesOn = null,
+                    MadeBy = teacher.Id,
+                    At = at,
+                    Revision = 0,
+                },
                 aims,
                 []
             );

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Grouping;
@@ -82,7 +83,16 @@ public sealed class DemoWorld(
         say("Demo world: the school and its year");
         var clock = new SchoolClock(TimeZone);
         var today = clock.DayOf(now);
-        var school = new School(SchoolId.New(), "Port Ellery School", TimeZone, 0.6, 0.7, 0.9, 15);
+        var school = new School
+        {
+            Id = SchoolId.New(),
+            Name = "Port Ellery School",
+            TimeZone = TimeZone,
+            PassingScore = 0.6,
+            ZoneLow = 0.7,
+            ZoneHigh = 0.9,
+            MinutesADay = 15,
+        };
         Adult Staff(string name, string userName, bool lead = false) =>
             new(
                 AdultId.New(),
@@ -144,7 +154,16 @@ public sealed class DemoWorld(
         DateTimeOffset now
     )
     {
-        var school = new School(SchoolId.New(), "Skerry Point School", TimeZone, 0.6, 0.7, 0.9, 15);
+        var school = new School
+        {
+            Id = SchoolId.New(),
+            Name = "Skerry Point School",
+            TimeZone = TimeZone,
+            PassingScore = 0.6,
+            ZoneLow = 0.7,
+            ZoneHigh = 0.9,
+            MinutesADay = 15,
+        };
         var oona = new Adult(
             AdultId.New(),
             school.Id,
@@ -225,20 +244,21 @@ public sealed class DemoWorld(
             added.Add(
                 new(
                     null,
-                    new RosterReader(
-                        person.Id,
-                        null,
-                        given,
-                        family,
-                        userNames.Take(SignInRules.UserName(given, family)),
-                        grade,
-                        People.LanguageOf(given),
-                        null,
-                        kind,
-                        seal(secret),
-                        People.SupportsOf(given),
-                        Left: false
-                    )
+                    new RosterReader
+                    {
+                        Id = person.Id,
+                        SourceId = null,
+                        GivenName = given,
+                        FamilyName = family,
+                        UserName = userNames.Take(SignInRules.UserName(given, family)),
+                        Grade = grade,
+                        HomeLanguage = People.LanguageOf(given),
+                        GuardianMail = null,
+                        SecretKind = kind,
+                        Secret = seal(secret),
+                        Supports = People.SupportsOf(given),
+                        Left = false,
+                    }
                 )
             );
             enrolled.Add(new(null, new Enrolment(EnrolmentId.New(), null, room.Id, person.Id, year.FirstDay, null)));
@@ -275,7 +295,7 @@ public sealed class DemoWorld(
             "Lucía Rivas",
             GuardianUserName,
             hash(Password),
-            "guardian",
+            AdultKind.Guardian,
             Mail: "lucia.rivas@home.example",
             ConfirmedAt: now
         );
@@ -376,7 +396,7 @@ public sealed class DemoWorld(
                     )),
                 ]
             );
-            await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "assigned", async (c, t) =>
+            await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Assigned, async (c, t) =>
             {
                 await AssignmentStore.Add(c, t, assignment);
                 return new(
@@ -531,7 +551,7 @@ public sealed class DemoWorld(
                     (p.Id, GoalKind.Words, Math.Round((1500 + 30 * p.Depth) / 250) * 250),
                 }
             );
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "goals", async (c, t) =>
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Goals, async (c, t) =>
             new(
                 await GoalStore.Set(c, t, term.Id, targets, "", teacher.Id, at),
                 $"Set goals for {people.Count - 2} readers"
@@ -552,7 +572,7 @@ public sealed class DemoWorld(
             .ToList();
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));
-        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), "groups", async (c, t) =>
+        await changes.Do(new(teacher.SchoolId, classId, teacher.Id, at), ChangeKind.Groups, async (c, t) =>
             new(
                 await GroupStore.Replace(
                     c,
@@ -569,7 +589,7 @@ public sealed class DemoWorld(
                     ],
                     at
                 ),
-                $"Formed {count} {(count == 1 ? "group" : "groups")}"
+                $"Formed {count} {(count == 1 ? "group" : ChangeKind.Groups)}"
             )
         );
     }

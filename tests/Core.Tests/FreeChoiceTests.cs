@@ -15,26 +15,30 @@ public sealed class FreeChoiceTests
     private static readonly Dictionary<string, int> NoInterest = [];
 
     private static Card Text(string topic, bool fiction, params double[] depths) =>
-        new(
-            TextId.New(),
-            1,
-            null,
-            null,
-            Mine: false,
-            Retired: false,
-            $"{topic} {depths.FirstOrDefault()}",
-            "story",
-            topic,
-            fiction,
-            "",
-            "",
-            default,
-            6,
-            6,
-            HeardIn: [],
-            [],
-            [.. depths.Select((d, i) => new CardVersion(VersionId.New(), ((char)('a' + i)).ToString(), 200, d, 3))]
-        );
+        new()
+        {
+            Id = TextId.New(),
+            Number = 1,
+            SchoolId = null,
+            OwnerId = null,
+            Mine = false,
+            Retired = false,
+            Title = $"{topic} {depths.FirstOrDefault()}",
+            Kind = "story",
+            Topic = topic,
+            Fiction = fiction,
+            Blurb = "",
+            Season = "",
+            ChangedAt = default,
+            Questions = 6,
+            Deck = 6,
+            HeardIn = [],
+            Patterns = [],
+            Versions =
+            [
+                .. depths.Select((d, i) => new CardVersion(VersionId.New(), ((char)('a' + i)).ToString(), 200, d, 3)),
+            ],
+        };
 
     private static IReadOnlyList<Offer> Offered(
         ChoiceRules rules,

@@ -24,42 +24,45 @@ public sealed class LibraryTests
         )
         .Select(
             (kind, topic, fiction, depths, questions, whose, id) =>
-                new Card(
-                    TextId.From(id),
-                    Math.Abs(id.GetHashCode() % 100_000),
-                    whose switch
+                new Card
+                {
+                    Id = TextId.From(id),
+                    Number = Math.Abs(id.GetHashCode() % 100_000),
+                    SchoolId = whose switch
                     {
                         0 or 1 => (SchoolId?)null,
                         4 => OtherSchool,
                         _ => School,
                     },
-                    whose switch
+                    OwnerId = whose switch
                     {
                         2 => Me,
                         3 => Colleague,
                         _ => (AdultId?)null,
                     },
-                    Mine: questions == 1 && whose > 1,
-                    Retired: false,
-                    $"T{id:N}"[..6],
-                    kind,
-                    topic,
-                    fiction,
-                    "",
-                    "",
-                    DateTimeOffset.UnixEpoch.AddDays(depths[0]),
-                    questions,
-                    questions,
-                    whose == 2 ? [School, OtherSchool]
+                    Mine = questions == 1 && whose > 1,
+                    Retired = false,
+                    Title = $"T{id:N}"[..6],
+                    Kind = kind,
+                    Topic = topic,
+                    Fiction = fiction,
+                    Blurb = "",
+                    Season = "",
+                    ChangedAt = DateTimeOffset.UnixEpoch.AddDays(depths[0]),
+                    Questions = questions,
+                    Deck = questions,
+                    HeardIn =
+                        whose == 2 ? [School, OtherSchool]
                         : whose == 3 ? [OtherSchool]
                         : [],
-                    depths[0] < 15 ? ["sh", "ck"] : [],
+                    Patterns = depths[0] < 15 ? ["sh", "ck"] : [],
+                    Versions =
                     [
                         .. depths
                             .Order()
                             .Select((d, i) => new CardVersion(VersionId.New(), $"{i}", (int)(d * 5) + 60, d, 2)),
-                    ]
-                )
+                    ],
+                }
         );
 
     private static readonly Gen<Card[]> AnyCards = AnyCard
@@ -79,15 +82,16 @@ public sealed class LibraryTests
     private static readonly Gen<ShelfQuery> AnyQuery = Gen.Select(Gen.Bool, Gen.Bool, Gen.Int[0, 2], Gen.Bool, Gen.Bool)
         .Select(
             (story, sea, fiction, deep, quiz) =>
-                new ShelfQuery(
-                    Kinds: story ? new HashSet<string> { "story" } : null,
-                    Topics: sea ? new HashSet<string> { "Sea" } : null,
-                    Fiction: fiction == 0 ? null : fiction == 1,
-                    DepthFrom: deep ? 20 : null,
-                    DepthTo: deep ? 40 : null,
-                    Quiz: quiz,
-                    Sort: ShelfSort.Title
-                )
+                new ShelfQuery
+                {
+                    Kinds = story ? new HashSet<string> { "story" } : null,
+                    Topics = sea ? new HashSet<string> { "Sea" } : null,
+                    Fiction = fiction == 0 ? null : fiction == 1,
+                    DepthFrom = deep ? 20 : null,
+                    DepthTo = deep ? 40 : null,
+                    Quiz = quiz,
+                    Sort = ShelfSort.Title,
+                }
         );
 
     [Fact]
@@ -159,7 +163,7 @@ public sealed class LibraryTests
     public void Sound_is_a_schools_own() =>
         AnyCards.Sample(cards =>
         {
-            var found = new Shelf(cards).Search(new(Audio: true), Asker(), most: 200);
+            var found = new Shelf(cards).Search(new() { Audio = true }, Asker(), most: 200);
             found
                 .Rows.Select(r => r.Card.Id)
                 .ShouldBe(
@@ -177,26 +181,27 @@ public sealed class LibraryTests
     [Fact]
     public void A_text_fits_whoever_has_a_version_within_reach()
     {
-        var card = new Card(
-            TextId.New(),
-            1,
-            null,
-            null,
-            false,
-            false,
-            "T",
-            "story",
-            "Sea",
-            true,
-            "",
-            "",
-            DateTimeOffset.UnixEpoch,
-            0,
-            0,
-            [],
-            [],
-            [new(VersionId.New(), "a", 100, 20, 2), new(VersionId.New(), "b", 100, 45, 2)]
-        );
+        var card = new Card
+        {
+            Id = TextId.New(),
+            Number = 1,
+            SchoolId = null,
+            OwnerId = null,
+            Mine = false,
+            Retired = false,
+            Title = "T",
+            Kind = "story",
+            Topic = "Sea",
+            Fiction = true,
+            Blurb = "",
+            Season = "",
+            ChangedAt = DateTimeOffset.UnixEpoch,
+            Questions = 0,
+            Deck = 0,
+            HeardIn = [],
+            Patterns = [],
+            Versions = [new(VersionId.New(), "a", 100, 20, 2), new(VersionId.New(), "b", 100, 45, 2)],
+        };
         var seventy = Enumerable.Range(0, 70).Select(i => 45.0).ToArray();
         new Shelf([card]).Search(new(), Asker(20, 45, 90, -10)).Rows.Single().Fits.ShouldBe(2);
         new Shelf([card])

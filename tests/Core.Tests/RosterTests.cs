@@ -295,20 +295,21 @@ public sealed class SourceReconcilerTests
     public void A_reader_who_was_typed_in_before_is_linked_and_not_doubled()
     {
         var state = new RosterState();
-        var typed = new RosterReader(
-            ReaderId.New(),
-            null,
-            "r1",
-            "Test",
-            "r1.t",
-            4,
-            null,
-            null,
-            SecretKind.Pictures,
-            "sealed",
-            Supports.None,
-            false
-        );
+        var typed = new RosterReader
+        {
+            Id = ReaderId.New(),
+            SourceId = null,
+            GivenName = "r1",
+            FamilyName = "Test",
+            UserName = "r1.t",
+            Grade = 4,
+            HomeLanguage = null,
+            GuardianMail = null,
+            SecretKind = SecretKind.Pictures,
+            Secret = "sealed",
+            Supports = Supports.None,
+            Left = false,
+        };
         state.Apply(ChangeSet.Nothing with { Readers = [new(null, typed)] });
         var result = SourceReconciler.Reconcile(
             state,
@@ -324,20 +325,21 @@ public sealed class SourceReconcilerTests
     public void Whoever_was_added_by_hand_is_left_alone_by_a_whole_file()
     {
         var state = After(File(SourceScope.Whole, ["r1"], [("e1", "c1", "r1")]));
-        var hand = new RosterReader(
-            ReaderId.New(),
-            null,
-            "By",
-            "Hand",
-            "by.h",
-            4,
-            null,
-            null,
-            SecretKind.Pictures,
-            "sealed",
-            Supports.None,
-            false
-        );
+        var hand = new RosterReader
+        {
+            Id = ReaderId.New(),
+            SourceId = null,
+            GivenName = "By",
+            FamilyName = "Hand",
+            UserName = "by.h",
+            Grade = 4,
+            HomeLanguage = null,
+            GuardianMail = null,
+            SecretKind = SecretKind.Pictures,
+            Secret = "sealed",
+            Supports = Supports.None,
+            Left = false,
+        };
         var room = state.Classes.Values.First(c => c.SourceId == "c1");
         state.Apply(
             ChangeSet.Nothing with

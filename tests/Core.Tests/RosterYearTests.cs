@@ -12,20 +12,21 @@ public sealed class RosterYearTests
     private static readonly YearId Next = new(new("00000000-0000-0000-0000-0000000000bb"));
 
     private static RosterReader Reader(int i, int grade, bool left = false) =>
-        new(
-            ReaderId.New(),
-            null,
-            $"R{i}",
-            "",
-            $"r{i}",
-            grade,
-            null,
-            null,
-            SecretKind.Pictures,
-            "s",
-            Supports.None,
-            left
-        );
+        new()
+        {
+            Id = ReaderId.New(),
+            SourceId = null,
+            GivenName = $"R{i}",
+            FamilyName = "",
+            UserName = $"r{i}",
+            Grade = grade,
+            HomeLanguage = null,
+            GuardianMail = null,
+            SecretKind = SecretKind.Pictures,
+            Secret = "s",
+            Supports = Supports.None,
+            Left = left,
+        };
 
     private static readonly Gen<RosterState> AnySchool =
         from grades in Gen.Int[0, 12].Array[0, 12]

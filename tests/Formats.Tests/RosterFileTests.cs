@@ -348,20 +348,21 @@ public sealed class OneRosterTests
         var r = readers
             .Select(
                 (x, i) =>
-                    new RosterReader(
-                        ReaderId.New(),
-                        x.Source ? $"r{i}" : null,
-                        x.Given,
-                        x.Family,
-                        $"name{i}",
-                        x.Grade,
-                        null,
-                        null,
-                        SecretKind.Code,
-                        "s",
-                        Supports.None,
-                        x.Left
-                    )
+                    new RosterReader
+                    {
+                        Id = ReaderId.New(),
+                        SourceId = x.Source ? $"r{i}" : null,
+                        GivenName = x.Given,
+                        FamilyName = x.Family,
+                        UserName = $"name{i}",
+                        Grade = x.Grade,
+                        HomeLanguage = null,
+                        GuardianMail = null,
+                        SecretKind = SecretKind.Code,
+                        Secret = "s",
+                        Supports = Supports.None,
+                        Left = x.Left,
+                    }
             )
             .ToList();
         var c = classes

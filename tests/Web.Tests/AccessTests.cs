@@ -157,7 +157,7 @@ public sealed class AccessTests(Harness harness)
             ["joiningId"] = asked.ToString(),
             ["listId"] = Guid.NewGuid().ToString(),
             ["transferId"] = Guid.NewGuid().ToString(),
-            ["form"] = "cards",
+            ["form"] = "Cards",
         };
     }
 
@@ -332,6 +332,8 @@ public sealed class AccessTests(Harness harness)
                 letterBody = "{code}",
                 version = 1,
                 guardians = true,
+                guardiansAllowed = true,
+                surnamesOnCards = false,
                 ownColumns = Array.Empty<string>(),
                 rows = Array.Empty<object>(),
                 mark = "",
@@ -447,10 +449,10 @@ public sealed class AccessTests(Harness harness)
         foreach (
             var shut in new[]
             {
-                $"/api/classes/{ids["classId"]}/print/letters.pdf",
-                $"/api/classes/{ids["classId"]}/print/cards.pdf",
-                $"/api/classes/{ids["classId"]}/print/list.pdf",
-                $"/api/classes/{ids["classId"]}/print/cards.pdf?readers={ids["readerId"]}",
+                $"/api/classes/{ids["classId"]}/print/Letters.pdf",
+                $"/api/classes/{ids["classId"]}/print/Cards.pdf",
+                $"/api/classes/{ids["classId"]}/print/List.pdf",
+                $"/api/classes/{ids["classId"]}/print/Cards.pdf?readers={ids["readerId"]}",
                 $"/api/readers/{ids["readerId"]}/sign-in",
                 $"/api/classes/{ids["classId"]}/guardians",
             }

@@ -40,14 +40,14 @@ public sealed class CopyTests(Harness harness)
     {
         var (ana, room, name, code) = await Prepared();
         var who = await ana.Json(await Enter(ana, name.ToUpperInvariant()));
-        ((string)who["what"]!, (string)who["readerId"]!).ShouldBe(("reader", room.Readers[0].Id));
+        ((string)who["what"]!, (string)who["readerId"]!).ShouldBe(("Reader", room.Readers[0].Id));
         ((string)(await ana.Json(await Enter(ana, code.ToLowerInvariant(), room.Readers[0].Id, 7)))["what"]!).ShouldBe(
-            "lent"
+            "Lent"
         );
         var lent = await Copy(ana, code);
         ((string)lent["dueOn"]!).ShouldBe(Harness.Today.AddDays(7).ToString("yyyy-MM-dd"));
         ((bool)lent["late"]!).ShouldBeFalse();
-        ((string)(await ana.Json(await Enter(ana, code)))["what"]!).ShouldBe("returned");
+        ((string)(await ana.Json(await Enter(ana, code)))["what"]!).ShouldBe("Returned");
         (await Copy(ana, code))["readerId"].ShouldBeNull();
     }
 

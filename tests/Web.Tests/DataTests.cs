@@ -33,20 +33,21 @@ public sealed class DataTests(Harness harness)
         var year = (await Get<SchoolStore>().CurrentYear(ana.SchoolId, Harness.Today))!;
         var room = await harness.Room(await harness.Teacher("ana"), 0);
         var id = ReaderId.New();
-        var reader = new RosterReader(
-            id,
-            null,
-            "Late",
-            "Evidence",
-            $"late{id:N}",
-            4,
-            null,
-            null,
-            SecretKind.Pictures,
-            Get<Secrets>().Seal("boat gull shell"),
-            Supports.None,
-            Left: false
-        );
+        var reader = new RosterReader
+        {
+            Id = id,
+            SourceId = null,
+            GivenName = "Late",
+            FamilyName = "Evidence",
+            UserName = $"late{id:N}",
+            Grade = 4,
+            HomeLanguage = null,
+            GuardianMail = null,
+            SecretKind = SecretKind.Pictures,
+            Secret = Get<Secrets>().Seal("boat gull shell"),
+            Supports = Supports.None,
+            Left = false,
+        };
         var steps = ChangeSet.Nothing with
         {
             Readers = [new(null, reader)],

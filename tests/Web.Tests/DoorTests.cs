@@ -120,7 +120,7 @@ public sealed class DoorTests(Harness harness)
             {
                 $"/api/readers/{reader}",
                 $"/api/readers/{reader}/sign-in",
-                $"/api/classes/{own}/print/cards.pdf?readers={reader}",
+                $"/api/classes/{own}/print/Cards.pdf?readers={reader}",
             }
         )
             (await thief.Send(HttpMethod.Get, path)).IsSuccessStatusCode.ShouldBeFalse(path);
@@ -198,14 +198,14 @@ public sealed class DoorTests(Harness harness)
                 await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.csv")
             ).Content.ReadAsStringAsync()
         ).ShouldNotContain("home@example.org");
-        var one = $"/api/classes/{room.Id}/print/cards.pdf?readers={room.Readers[0].Id}";
+        var one = $"/api/classes/{room.Id}/print/Cards.pdf?readers={room.Readers[0].Id}";
         (await assistant.Send(HttpMethod.Get, one)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ana.Put($"/api/classes/{room.Id}/assistants-print", new { allowed = true })).EnsureSuccessStatusCode();
         (await assistant.Send(HttpMethod.Get, one)).EnsureSuccessStatusCode();
         (await assistant.Send(HttpMethod.Get, $"{one},{room.Readers[1].Id}")).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
         );
-        (await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/cards.pdf")).StatusCode.ShouldBe(
+        (await assistant.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/Cards.pdf")).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
         );
     }

@@ -99,7 +99,16 @@ public sealed class Harness : IAsyncLifetime
         var secrets = Services.GetRequiredService<Secrets>();
         await adults.Add(new(AdultId.New(), ana.SchoolId, "Ben", "ben", secrets.Hash(Password)));
         await adults.Add(new(AdultId.New(), ana.SchoolId, "Dina", "dina", secrets.Hash(Password)));
-        var hill = new School(SchoolId.New(), "Hill School", "Europe/London", .6, .7, .9, 15);
+        var hill = new School
+        {
+            Id = SchoolId.New(),
+            Name = "Hill School",
+            TimeZone = "Europe/London",
+            PassingScore = .6,
+            ZoneLow = .7,
+            ZoneHigh = .9,
+            MinutesADay = 15,
+        };
         await schools.Create(
             hill,
             new(AdultId.New(), hill.Id, "Cleo", "cleo", secrets.Hash(Password), Lead: true),
@@ -155,7 +164,16 @@ public sealed class Harness : IAsyncLifetime
     public async Task<(Person Lead, SchoolId SchoolId, string UserName)> OwnSchool()
     {
         var userName = $"lead-{Guid.NewGuid():N}";
-        var school = new School(SchoolId.New(), $"School {userName[5..11]}", "Europe/London", .6, .7, .9, 15);
+        var school = new School
+        {
+            Id = SchoolId.New(),
+            Name = $"School {userName[5..11]}",
+            TimeZone = "Europe/London",
+            PassingScore = .6,
+            ZoneLow = .7,
+            ZoneHigh = .9,
+            MinutesADay = 15,
+        };
         var yearId = YearId.New();
         DateOnly first = Today.AddDays(-80),
             last = Today.AddDays(220);
@@ -220,7 +238,7 @@ public sealed class Harness : IAsyncLifetime
     public async Task<Person> Guardian(Person teacher, string classId, string readerId, string? mail = null)
     {
         (
-            await teacher.Send(HttpMethod.Get, $"/api/classes/{classId}/print/letters.pdf?readers={readerId}")
+            await teacher.Send(HttpMethod.Get, $"/api/classes/{classId}/print/Letters.pdf?readers={readerId}")
         ).EnsureSuccessStatusCode();
         var code = await Services
             .GetRequiredService<GuardianStore>()

@@ -87,8 +87,8 @@ public sealed class RosterFileTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         var (id, preview) = await Preview(lead, Roster());
-        Count(preview, "readers", "added").ShouldBe(2);
-        Count(preview, "classes", "added").ShouldBe(2);
+        Count(preview, "Readers", "added").ShouldBe(2);
+        Count(preview, "Classes", "added").ShouldBe(2);
         (await Readers(lead)).ShouldBe(0, "a preview does nothing");
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         var done = await Until(lead, id, "Applied");
@@ -157,8 +157,8 @@ public sealed class RosterFileTests(Harness harness)
             )
         ).EnsureSuccessStatusCode();
         var mended = await Until(lead, id, "Ready");
-        Count(mended, "readers", "added").ShouldBe(1);
-        Count(mended, "enrolments", "added").ShouldBe(1);
+        Count(mended, "Readers", "added").ShouldBe(1);
+        Count(mended, "Enrolments", "added").ShouldBe(1);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         await Until(lead, id, "Applied");
         (await Readers(lead)).ShouldBe(3);
@@ -227,9 +227,9 @@ public sealed class RosterFileTests(Harness harness)
         ((string)(await lead.Get("/api/school/imports"))["source"]!).ShouldBe("District");
         var id = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
         var view = await Until(lead, id, "Ready", "Failed");
-        Count(view, "readers", "added").ShouldBe(24);
-        Count(view, "enrolments", "added").ShouldBe(24);
-        Count(view, "teaching", "added").ShouldBe(2);
+        Count(view, "Readers", "added").ShouldBe(24);
+        Count(view, "Enrolments", "added").ShouldBe(24);
+        Count(view, "Teaching", "added").ShouldBe(2);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         await Until(lead, id, "Applied");
         var again = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
@@ -310,7 +310,7 @@ public sealed class RosterFileTests(Harness harness)
         (
             await lead.Post($"/api/school/imports/{id}/preview", new { org = "o1", mends = Array.Empty<object>() })
         ).EnsureSuccessStatusCode();
-        Count(await Until(lead, id, "Ready"), "readers", "added").ShouldBe(1);
+        Count(await Until(lead, id, "Ready"), "Readers", "added").ShouldBe(1);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         await Until(lead, id, "Applied");
         var (_, again) = await Preview(lead, OfTwo("Somewhere"));
@@ -325,7 +325,7 @@ public sealed class RosterFileTests(Harness harness)
         var (lead, _, userName) = await harness.OwnSchool();
         var (_, view) = await Preview(lead, OfTwo($"School {userName[5..11]}"));
         ((string)view["org"]!).ShouldBe("o1");
-        Count(view, "readers", "added").ShouldBe(1);
+        Count(view, "Readers", "added").ShouldBe(1);
     }
 
     [Fact]

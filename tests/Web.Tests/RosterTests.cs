@@ -708,9 +708,9 @@ public sealed class RosterTests(Harness harness)
     }
 
     [Theory]
-    [InlineData("cards", 2)]
-    [InlineData("list", 1)]
-    [InlineData("letters", 9)]
+    [InlineData("Cards", 2)]
+    [InlineData("List", 1)]
+    [InlineData("Letters", 9)]
     public async Task What_is_printed_holds_what_readers_need_and_no_surname(string form, int pages)
     {
         var ana = await harness.Teacher("ana");
@@ -723,19 +723,19 @@ public sealed class RosterTests(Harness harness)
         var text = string.Concat(pdf.GetPages().Select(p => p.Text));
         text.ShouldContain("Reader3");
         text.ShouldNotContain("Test");
-        if (form != "letters")
+        if (form != "Letters")
             text.ShouldContain(room.Code);
         pdf.GetPages()
             .SelectMany(p => p.Letters)
             .Select(l => l.FontName)
             .Distinct()
             .ShouldAllBe(f => f!.Contains('+'), "every font is embedded as a subset");
-        if (form == "cards")
+        if (form == "Cards")
         {
             var some = await (
                 await ana.Send(
                     HttpMethod.Get,
-                    $"/api/classes/{room.Id}/print/cards.pdf?paper=letter&surnames=true&readers={room.Readers[0].Id}"
+                    $"/api/classes/{room.Id}/print/Cards.pdf?paper=letter&surnames=true&readers={room.Readers[0].Id}"
                 )
             ).Content.ReadAsByteArrayAsync();
             using var one = UglyToad.PdfPig.PdfDocument.Open(some);

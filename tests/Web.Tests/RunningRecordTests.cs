@@ -318,7 +318,7 @@ public sealed class RunningRecordTests(Harness harness)
         );
         var k = await Begin(id);
         await k.Ana.Json(await Sound(k));
-        var heard = await Until(k, v => (string?)v["listening"] == "heard");
+        var heard = await Until(k, v => (string?)v["listening"] == "Heard");
         var draft = heard["draft"]!;
         ((double)draft["sure"]!, draft["marks"]!.AsArray().Any(m => (bool)m!["doubt"]!)).ShouldBe((0.3, true));
         heard["sheet"]!["marks"]!.AsArray().ShouldBeEmpty("a draft is not a mark until a teacher takes it");
@@ -336,7 +336,7 @@ public sealed class RunningRecordTests(Harness harness)
         try
         {
             await k.Ana.Json(await Sound(k));
-            var failed = await Until(k, v => (string?)v["listening"] == "failed");
+            var failed = await Until(k, v => (string?)v["listening"] == "Failed");
             ((string)failed["listenNote"]!).ShouldContain(said);
             failed["sheet"]!["marks"]!.AsArray().Count.ShouldBe(1);
         }
@@ -345,7 +345,7 @@ public sealed class RunningRecordTests(Harness harness)
             settings["Listener:Mood"] = null;
         }
         await k.Ana.Json(await k.Ana.Post($"{k.Path}/listen"));
-        ((string?)(await Until(k, v => (string?)v["listening"] == "heard"))["listening"]).ShouldBe("heard");
+        ((string?)(await Until(k, v => (string?)v["listening"] == "Heard"))["listening"]).ShouldBe("Heard");
     }
 
     [Theory]

@@ -317,10 +317,7 @@ public sealed class SchoolTests(Harness harness)
         (await lead.Post($"/api/readers/{id}/delete", new { name = "zephyrine qwertz" })).EnsureSuccessStatusCode();
         (await lead.Send(HttpMethod.Get, $"/api/readers/{id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Everywhere("zephyrine")).ShouldBeEmpty();
-        (await lead.Get("/api/school/looks"))
-            .AsArray()
-            .Select(l => (string)l!["what"]!)
-            .ShouldContain("reader-deleted");
+        (await lead.Get("/api/school/looks")).AsArray().Select(l => (string)l!["what"]!).ShouldContain("ReaderDeleted");
     }
 
     /// <summary>The tables that still hold a word, packed steps included.</summary>
@@ -499,7 +496,7 @@ public sealed class SchoolTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 1);
-        (await lead.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/letters.pdf")).EnsureSuccessStatusCode();
+        (await lead.Send(HttpMethod.Get, $"/api/classes/{room.Id}/print/Letters.pdf")).EnsureSuccessStatusCode();
         var code = Get<Secrets>()
             .Open(
                 (

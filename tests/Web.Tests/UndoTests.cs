@@ -338,7 +338,7 @@ public sealed class UndoTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
-        await Rows<object>("alter table change add constraint nothing_more check (kind <> 'goals') not valid");
+        await Rows<object>("alter table change add constraint nothing_more check (kind <> 'Goals') not valid");
         try
         {
             (

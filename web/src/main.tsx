@@ -11,6 +11,7 @@ import { doorBack, SignedOut } from './shared/SignedOut';
 import { Broken, part } from './shared/part';
 import { Show } from './shared/Whole';
 import './shared/words';
+import { sure } from './shared/sure';
 
 const Teacher = part(() => import('./teacher/Teacher'));
 const Reader = part(() => import('./reader/Reader'));
@@ -71,7 +72,7 @@ function Doors() {
                 path="/"
                 element={
                   doorBack() ? (
-                    <Navigate to={doorBack()!} replace />
+                    <Navigate to={sure(doorBack())} replace />
                   ) : s.handedOver ? (
                     <Navigate to={`/read/${s.handedOver.code}`} replace />
                   ) : (
@@ -89,7 +90,7 @@ function Doors() {
   );
 }
 
-createRoot(document.getElementById('root')!).render(
+createRoot(sure(document.getElementById('root'))).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <BrowserRouter>

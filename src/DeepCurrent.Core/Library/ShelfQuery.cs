@@ -28,30 +28,48 @@ public enum Whose
 public sealed record FoundWords(IReadOnlyList<int> Numbers, IReadOnlyList<float>? Ranks);
 
 /// <summary>What is asked of the library. What is null or empty does not matter.</summary>
-/// <param name="Found">Null where no words were asked for.</param>
-/// <param name="DepthFrom">Fathoms; a text counts if any of its versions lies between.</param>
-/// <param name="WordsFrom">Length in words; a text counts if any of its versions lies between.</param>
-/// <param name="Read">True: texts the class has read; false: texts it has not.</param>
-public sealed record ShelfQuery(
-    FoundWords? Found = null,
-    IReadOnlySet<string>? Kinds = null,
-    IReadOnlySet<string>? Topics = null,
-    bool? Fiction = null,
-    double? DepthFrom = null,
-    double? DepthTo = null,
-    int? WordsFrom = null,
-    int? WordsTo = null,
-    string? Pattern = null,
-    bool Quiz = false,
-    bool Deck = false,
-    bool Audio = false,
-    bool? Read = null,
-    Whose Whose = Whose.Any,
-    bool Retired = false,
-    string? Season = null,
-    ShelfSort Sort = ShelfSort.Fit,
-    bool Down = false
-);
+public sealed record ShelfQuery
+{
+    /// <summary>Null where no words were asked for.</summary>
+    public FoundWords? Found { get; init; }
+
+    public IReadOnlySet<string>? Kinds { get; init; }
+
+    public IReadOnlySet<string>? Topics { get; init; }
+
+    public bool? Fiction { get; init; }
+
+    /// <summary>Fathoms; a text counts if any of its versions lies between.</summary>
+    public double? DepthFrom { get; init; }
+
+    public double? DepthTo { get; init; }
+
+    /// <summary>Length in words; a text counts if any of its versions lies between.</summary>
+    public int? WordsFrom { get; init; }
+
+    public int? WordsTo { get; init; }
+
+    public string? Pattern { get; init; }
+
+    public bool Quiz { get; init; }
+
+    public bool Deck { get; init; }
+
+    public bool Audio { get; init; }
+
+    /// <summary>True: texts the class has read; false: texts it has not.</summary>
+    public bool? Read { get; init; }
+
+    public Whose Whose { get; init; } = Whose.Any;
+
+    public bool Retired { get; init; }
+
+    public string? Season { get; init; }
+
+    public ShelfSort Sort { get; init; } = ShelfSort.Fit;
+
+    public bool Down { get; init; }
+}
 
 /// <summary>For whom texts are sought.</summary>
 /// <param name="ReadHere">Texts the class has read, with how many times.</param>

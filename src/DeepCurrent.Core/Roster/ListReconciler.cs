@@ -296,20 +296,21 @@ public static class ListReconciler
         {
             var known = grade ?? frame.UsualGrade;
             var (kind, secret) = makers.Secret(known);
-            var reader = new RosterReader(
-                makers.New<ReaderId>(),
-                Text(row.SourceId),
-                given,
-                family,
-                makers.ReaderName(given, family),
-                known,
-                Text(row.HomeLanguage),
-                Mail.Several(row.GuardianMail),
-                kind,
-                secret,
-                Supports.None,
-                Left: false
-            );
+            var reader = new RosterReader
+            {
+                Id = makers.New<ReaderId>(),
+                SourceId = Text(row.SourceId),
+                GivenName = given,
+                FamilyName = family,
+                UserName = makers.ReaderName(given, family),
+                Grade = known,
+                HomeLanguage = Text(row.HomeLanguage),
+                GuardianMail = Mail.Several(row.GuardianMail),
+                SecretKind = kind,
+                Secret = secret,
+                Supports = Supports.None,
+                Left = false,
+            };
             readers.Put(reader);
             spoken.Add(reader.Id);
             if (reader.SourceId is not null)

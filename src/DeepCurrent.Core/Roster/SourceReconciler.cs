@@ -266,21 +266,22 @@ public static class SourceReconciler
         {
             var (kind, secret) = makers.Secret(grade);
             var (key, from) = readerIds.Key(row.SourceId, null);
-            return new(
-                makers.New<ReaderId>(),
-                key,
-                row.GivenName,
-                row.FamilyName,
-                makers.ReaderName(row.GivenName, row.FamilyName),
-                grade,
-                null,
-                row.GuardianMail,
-                kind,
-                secret,
-                Supports.None,
-                Left: false,
-                from
-            );
+            return new()
+            {
+                Id = makers.New<ReaderId>(),
+                SourceId = key,
+                GivenName = row.GivenName,
+                FamilyName = row.FamilyName,
+                UserName = makers.ReaderName(row.GivenName, row.FamilyName),
+                Grade = grade,
+                HomeLanguage = null,
+                GuardianMail = row.GuardianMail,
+                SecretKind = kind,
+                Secret = secret,
+                Supports = Supports.None,
+                Left = false,
+                Source = from,
+            };
         }
 
         private RosterReader Changed(SourceReader row, RosterReader known, int grade)

@@ -90,26 +90,38 @@ public sealed record RosterClass(
 ) : ISourcedThing, IRosterThing<ClassId>;
 
 /// <summary>A reader as the roster knows them.</summary>
-/// <param name="Grade">0 (kindergarten) to 12.</param>
-/// <param name="GuardianMail">Addresses of guardians, separated by a comma and a space.</param>
-/// <param name="Secret">The secret, enciphered.</param>
-/// <param name="Left">Not at the school now; everything is kept.</param>
-public sealed record RosterReader(
-    ReaderId Id,
-    string? SourceId,
-    string GivenName,
-    string FamilyName,
-    string UserName,
-    int Grade,
-    string? HomeLanguage,
-    string? GuardianMail,
-    SecretKind SecretKind,
-    string Secret,
-    Supports Supports,
-    bool Left,
-    string Source = ""
-) : ISourcedThing, IRosterThing<ReaderId>
+public sealed record RosterReader : ISourcedThing, IRosterThing<ReaderId>
 {
+    public required ReaderId Id { get; init; }
+
+    public required string? SourceId { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string UserName { get; init; }
+
+    /// <summary>0 (kindergarten) to 12.</summary>
+    public required int Grade { get; init; }
+
+    public required string? HomeLanguage { get; init; }
+
+    /// <summary>Addresses of guardians, separated by a comma and a space.</summary>
+    public required string? GuardianMail { get; init; }
+
+    public required SecretKind SecretKind { get; init; }
+
+    /// <summary>The secret, enciphered.</summary>
+    public required string Secret { get; init; }
+
+    public required Supports Supports { get; init; }
+
+    /// <summary>Not at the school now; everything is kept.</summary>
+    public required bool Left { get; init; }
+
+    public string Source { get; init; } = "";
+
     public string FullName => FamilyName.Length == 0 ? GivenName : $"{GivenName} {FamilyName}";
 }
 

@@ -10,30 +10,49 @@ public sealed record FormulaGrade(string Formula, double Grade, double Weight);
 public sealed record LongSentence(string Sentence, int Words);
 
 /// <summary>A text measured: counts, formulas, and the depth they come to.</summary>
-/// <param name="GradeEquivalent">School grade the formulas agree on, after word rarity.</param>
-/// <param name="DepthError">Standard error of the depth in fathoms.</param>
-/// <param name="Short">Under 100 words: the error is wider.</param>
-public sealed record TextMeasure(
-    int Words,
-    int Sentences,
-    int Syllables,
-    int Letters,
-    int DistinctWords,
-    double FleschReadingEase,
-    double FleschKincaidGrade,
-    double AutomatedReadabilityIndex,
-    double ColemanLiauIndex,
-    double GunningFog,
-    double Smog,
-    double Spache,
-    double DaleChall,
-    double GradeEquivalent,
-    Fathoms Depth,
-    double DepthError,
-    bool Short,
-    IReadOnlyList<FormulaGrade> Formulas,
-    double RarityGrades
-);
+public sealed record TextMeasure
+{
+    public required int Words { get; init; }
+
+    public required int Sentences { get; init; }
+
+    public required int Syllables { get; init; }
+
+    public required int Letters { get; init; }
+
+    public required int DistinctWords { get; init; }
+
+    public required double FleschReadingEase { get; init; }
+
+    public required double FleschKincaidGrade { get; init; }
+
+    public required double AutomatedReadabilityIndex { get; init; }
+
+    public required double ColemanLiauIndex { get; init; }
+
+    public required double GunningFog { get; init; }
+
+    public required double Smog { get; init; }
+
+    public required double Spache { get; init; }
+
+    public required double DaleChall { get; init; }
+
+    /// <summary>School grade the formulas agree on, after word rarity.</summary>
+    public required double GradeEquivalent { get; init; }
+
+    public required Fathoms Depth { get; init; }
+
+    /// <summary>Standard error of the depth in fathoms.</summary>
+    public required double DepthError { get; init; }
+
+    /// <summary>Under 100 words: the error is wider.</summary>
+    public required bool Short { get; init; }
+
+    public required IReadOnlyList<FormulaGrade> Formulas { get; init; }
+
+    public required double RarityGrades { get; init; }
+}
 
 /// <summary>Measures how hard a text is.</summary>
 public static class TextMeasurer
@@ -66,27 +85,28 @@ public static class TextMeasurer
         var grade = Combine(formulas) + rarity;
         var depth = chart.DepthAt(grade);
         var slope = (chart.DepthAt(grade + 0.25) - chart.DepthAt(grade - 0.25)) / 0.5;
-        return new(
-            counts.Words,
-            counts.Sentences,
-            counts.Syllables,
-            counts.Letters,
-            counts.DistinctWords,
-            Readability.FleschReadingEase(counts),
-            Readability.FleschKincaidGrade(counts),
-            Readability.AutomatedReadabilityIndex(counts),
-            Readability.ColemanLiauIndex(counts),
-            Readability.GunningFog(counts),
-            Readability.Smog(counts),
-            Readability.Spache(counts),
-            Readability.DaleChall(counts),
-            grade,
-            Limited(depth),
-            slope * Error(counts, formulas),
-            counts.Words < ShortText,
-            formulas,
-            rarity
-        );
+        return new()
+        {
+            Words = counts.Words,
+            Sentences = counts.Sentences,
+            Syllables = counts.Syllables,
+            Letters = counts.Letters,
+            DistinctWords = counts.DistinctWords,
+            FleschReadingEase = Readability.FleschReadingEase(counts),
+            FleschKincaidGrade = Readability.FleschKincaidGrade(counts),
+            AutomatedReadabilityIndex = Readability.AutomatedReadabilityIndex(counts),
+            ColemanLiauIndex = Readability.ColemanLiauIndex(counts),
+            GunningFog = Readability.GunningFog(counts),
+            Smog = Readability.Smog(counts),
+            Spache = Readability.Spache(counts),
+            DaleChall = Readability.DaleChall(counts),
+            GradeEquivalent = grade,
+            Depth = Limited(depth),
+            DepthError = slope * Error(counts, formulas),
+            Short = counts.Words < ShortText,
+            Formulas = formulas,
+            RarityGrades = rarity,
+        };
     }
 
     /// <summary>The depth some counts come to, without its error.</summary>

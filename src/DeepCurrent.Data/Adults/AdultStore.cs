@@ -7,7 +7,6 @@ namespace DeepCurrent.Data.Adults;
 
 /// <summary>An adult as signing in needs them.</summary>
 /// <param name="PasswordHash">Null for somebody who is invited and has not chosen a password.</param>
-/// <param name="Kind">staff or guardian.</param>
 /// <param name="ConfirmedAt">When a guardian's address was confirmed.</param>
 public sealed record Adult(
     AdultId Id,
@@ -15,7 +14,7 @@ public sealed record Adult(
     string Name,
     string UserName,
     string? PasswordHash,
-    string Kind = "staff",
+    AdultKind Kind = AdultKind.Staff,
     bool Lead = false,
     string? Mail = null,
     bool LeftSchool = false,
@@ -42,7 +41,14 @@ public sealed record StaffRow(
 );
 
 /// <summary>A one-time link.</summary>
-public sealed record Pass(Guid Id, SchoolId SchoolId, AdultId AdultId, string Purpose, string Name, string UserName);
+public sealed record Pass(
+    Guid Id,
+    SchoolId SchoolId,
+    AdultId AdultId,
+    PassPurpose Purpose,
+    string Name,
+    string UserName
+);
 
 public sealed record SentMail(Guid Id, string ToAddress, string Subject, string Body, DateTimeOffset MadeAt);
 
@@ -62,7 +68,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
         c.ExecuteAsync(
             """
             insert into adult (id, school_id, name, user_name, password_hash, kind, lead, mail, confirmed_at, post)
-            values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @Kind, @Lead, @Mail, @ConfirmedAt, @post)
+            values (@Id, @SchoolId, @Name, @UserName, @PasswordHash, @kind, @Lead, @Mail, @ConfirmedAt, @post)
             """,
             new
             {
@@ -71,7 +77,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
                 adult.Name,
                 adult.UserName,
                 adult.PasswordHash,
-                adult.Kind,
+                kind = adult.Kind.ToString(),
                 adult.Lead,
                 adult.Mail,
                 adult.ConfirmedAt,
@@ -142,7 +148,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
                            and p.expires_at > @now) as invited,
                        a.source_id is not null as from_source, a.post
                 from adult a
-                where a.school_id = @schoolId and a.kind = 'staff'
+                where a.school_id = @schoolId and a.kind = 'Staff'
                 order by a.left_school, a.name
                 limit 10000
                 """,
@@ -156,7 +162,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
         Guid id,
         SchoolId schoolId,
         AdultId adultId,
-        string purpose,
+        PassPurpose purpose,
         string hash,
         DateTimeOffset now,
         DateTimeOffset expires
@@ -176,7 +182,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
                 id,
                 schoolId,
                 adultId,
-                purpose,
+                purpose = purpose.ToString(),
                 hash,
                 now,
                 expires,

@@ -13,18 +13,8 @@ public sealed record OpenSession(bool Lead, Post Post, DateTimeOffset SeenAt);
 public sealed record SessionRow(Guid Id, string Device, DateTimeOffset MadeAt, DateTimeOffset SeenAt);
 
 /// <summary>Something that happened at the door.</summary>
-/// <param name="Kind">SignedIn, Failed, Locked, Guessing or SignedOut.</param>
 /// <param name="Who">Whose account; a class where it is about one.</param>
-public sealed record SignInEventRow(DateTimeOffset At, string Kind, string Who, string Device);
-
-public enum SignInEvent
-{
-    SignedIn,
-    Failed,
-    Locked,
-    Guessing,
-    SignedOut,
-}
+public sealed record SignInEventRow(DateTimeOffset At, SignInEvent Kind, string Who, string Device);
 
 /// <summary>Whom something at the door is about; at most one of them.</summary>
 public sealed record DoorSubject(

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Measuring;
@@ -27,47 +28,81 @@ public sealed record NewAssignment(
     bool Aloud = false
 );
 
-/// <param name="CorrectedAt">When the text was last changed, if that was after it was given.</param>
-/// <param name="Chosen">Readers took it themselves; nobody gave it.</param>
-public sealed record AssignmentRow(
-    AssignmentId Id,
-    ClassId ClassId,
-    TextId TextId,
-    string Title,
-    DateTimeOffset AssignedAt,
-    DateOnly? DueOn,
-    int Attempts,
-    string Directions,
-    int Tickets,
-    int Waiting,
-    int UnderWay,
-    int Done,
-    int ToMark,
-    DateTimeOffset? CorrectedAt,
-    double? MeanScore,
-    bool Chosen
-);
+public sealed record AssignmentRow
+{
+    public required AssignmentId Id { get; init; }
 
-public sealed record TicketRow(
-    TicketId Id,
-    ReaderId ReaderId,
-    string GivenName,
-    string FamilyName,
-    string Version,
-    double VersionDepth,
-    TicketState State,
-    double Forecast,
-    int Page,
-    int Pages,
-    double? Score,
-    double Seconds,
-    DateTimeOffset? OpenedAt,
-    DateTimeOffset? HandedInAt,
-    double? BeforeMean,
-    double? BeforeSd,
-    double? AfterMean,
-    double? AfterSd
-);
+    public required ClassId ClassId { get; init; }
+
+    public required TextId TextId { get; init; }
+
+    public required string Title { get; init; }
+
+    public required DateTimeOffset AssignedAt { get; init; }
+
+    public required DateOnly? DueOn { get; init; }
+
+    public required int Attempts { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required int Tickets { get; init; }
+
+    public required int Waiting { get; init; }
+
+    public required int UnderWay { get; init; }
+
+    public required int Done { get; init; }
+
+    public required int ToMark { get; init; }
+
+    /// <summary>When the text was last changed, if that was after it was given.</summary>
+    public required DateTimeOffset? CorrectedAt { get; init; }
+
+    public required double? MeanScore { get; init; }
+
+    /// <summary>Readers took it themselves; nobody gave it.</summary>
+    public required bool Chosen { get; init; }
+}
+
+public sealed record TicketRow
+{
+    public required TicketId Id { get; init; }
+
+    public required ReaderId ReaderId { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string Version { get; init; }
+
+    public required double VersionDepth { get; init; }
+
+    public required TicketState State { get; init; }
+
+    public required double Forecast { get; init; }
+
+    public required int Page { get; init; }
+
+    public required int Pages { get; init; }
+
+    public required double? Score { get; init; }
+
+    public required double Seconds { get; init; }
+
+    public required DateTimeOffset? OpenedAt { get; init; }
+
+    public required DateTimeOffset? HandedInAt { get; init; }
+
+    public required double? BeforeMean { get; init; }
+
+    public required double? BeforeSd { get; init; }
+
+    public required double? AfterMean { get; init; }
+
+    public required double? AfterSd { get; init; }
+}
 
 /// <summary>A ticket with the class and the text it is of.</summary>
 public sealed record PlacedTicket(TicketRow Ticket, ClassId ClassId, TextId TextId, string Title, DateOnly? DueOn);
@@ -128,12 +163,17 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                    count(*)::int as texts
             from assignment a
               join change h on h.class_id = a.class_id
-                and h.kind = 'assigned'
+                and h.kind = @kind
                 and h.detail -> 'assignmentIds' ? a.id::text
             where a.id = any(@ids) and a.class_id = @classId
             group by h.id
             """,
-            new { ids = assignmentIds.ToArray(), classId }
+            new
+            {
+                ids = assignmentIds.ToArray(),
+                classId,
+                kind = nameof(ChangeKind.Assigned),
+            }
         );
     }
 

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
@@ -9,7 +10,7 @@ public sealed record Change(
     ClassId? ClassId,
     DateTimeOffset At,
     string By,
-    string Kind,
+    ChangeKind Kind,
     string Summary,
     DateTimeOffset? UndoneAt
 );
@@ -19,7 +20,7 @@ public sealed record ChangeDetail(
     ClassId? ClassId,
     AdultId AdultId,
     DateTimeOffset At,
-    string Kind,
+    ChangeKind Kind,
     string Summary,
     string Detail,
     DateTimeOffset? UndoneAt
@@ -42,7 +43,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
 {
     /// <summary>The change whose detail holds something, such as the id a client made for what it asked for.</summary>
     /// <returns>Null where it was not made, or was taken back.</returns>
-    public async Task<Made?> Made(ClassId classId, string kind, object part)
+    public async Task<Made?> Made(ClassId classId, ChangeKind kind, object part)
     {
         await using var c = await db.OpenConnectionAsync();
         return await c.QueryFirstOrDefaultAsync<Made>(
@@ -55,7 +56,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
             new
             {
                 classId,
-                kind,
+                kind = kind.ToString(),
                 part = Database.ToJson(part),
             }
         );
@@ -67,7 +68,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     /// <returns>Null where nothing is listed.</returns>
     public async Task<Made?> Do(
         ChangeBy by,
-        string kind,
+        ChangeKind kind,
         Func<NpgsqlConnection, NpgsqlTransaction, Task<Listed?>> command
     )
     {
@@ -85,7 +86,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
         NpgsqlConnection c,
         NpgsqlTransaction t,
         ChangeBy by,
-        string kind,
+        ChangeKind kind,
         string summary,
         T detail
     )
@@ -103,7 +104,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
                 by.ClassId,
                 by.AdultId,
                 by.At,
-                kind,
+                kind = kind.ToString(),
                 summary,
                 detail = Database.ToJson(detail),
             },

@@ -6,28 +6,42 @@ using Npgsql;
 namespace DeepCurrent.Data.Imports;
 
 /// <summary>A roster file, or a roster source's answer, on its way in.</summary>
-/// <param name="State">waiting, working, ready, applied or failed.</param>
-/// <param name="Progress">0 to 1.</param>
-/// <param name="Org">Only what belongs to this org of the file; null where nobody has chosen;
-/// <see cref="ImportStore.AllOrgs"/> for everything.</param>
-/// <param name="Source">The system the file comes from, once it has been read.</param>
-public sealed record ImportHead(
-    ImportId Id,
-    SchoolId SchoolId,
-    AdultId AdultId,
-    string Name,
-    DateTimeOffset MadeAt,
-    string? Org,
-    string Source,
-    string Mends,
-    ImportTask Wanted,
-    ImportState State,
-    double Progress,
-    string Stage,
-    string? Preview,
-    string? Error,
-    ChangeId? ChangeId
-);
+public sealed record ImportHead
+{
+    public required ImportId Id { get; init; }
+
+    public required SchoolId SchoolId { get; init; }
+
+    public required AdultId AdultId { get; init; }
+
+    public required string Name { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    /// <summary>Only what belongs to this org of the file; null where nobody has chosen; <see cref="ImportStore.AllOrgs"/> for everything.</summary>
+    public required string? Org { get; init; }
+
+    /// <summary>The system the file comes from, once it has been read.</summary>
+    public required string Source { get; init; }
+
+    public required string Mends { get; init; }
+
+    public required ImportTask Wanted { get; init; }
+
+    /// <summary>waiting, working, ready, applied or failed.</summary>
+    public required ImportState State { get; init; }
+
+    /// <summary>0 to 1.</summary>
+    public required double Progress { get; init; }
+
+    public required string Stage { get; init; }
+
+    public required string? Preview { get; init; }
+
+    public required string? Error { get; init; }
+
+    public required ChangeId? ChangeId { get; init; }
+}
 
 /// <summary>A cell that was put right, or a row left out (the column is null).</summary>
 public sealed record MendRow(string File, int Line, string? Column, string? Value);

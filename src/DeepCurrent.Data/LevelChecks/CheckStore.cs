@@ -1,54 +1,81 @@
 using Dapper;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.LevelChecks;
 
-/// <summary>Whom a check is for: classes, groups, readers or whole grades.</summary>
-/// <param name="Kind">class, group, reader or grade.</param>
-public sealed record CheckAim(string Kind, string Key);
-
-/// <param name="Season">autumn, winter or spring for a benchmark window; null for a check in between.</param>
-/// <param name="Revision">The revision that was changed; 0 for a new one.</param>
-public sealed record NewCheck(
-    CheckId Id,
-    SchoolId SchoolId,
-    YearId SchoolYearId,
-    string? Season,
-    string StaffTitle,
-    string ReaderTitle,
-    string Directions,
-    CheckPlan Plan,
-    bool Draft,
-    DateOnly? OpensOn,
-    DateOnly? ClosesOn,
-    AdultId MadeBy,
-    DateTimeOffset At,
-    int Revision
-);
-
-public sealed record LevelCheck(
-    CheckId Id,
-    SchoolId SchoolId,
-    YearId SchoolYearId,
-    string? Season,
-    string StaffTitle,
-    string ReaderTitle,
-    string Directions,
-    CheckPlan Plan,
-    bool Draft,
-    DateOnly? OpensOn,
-    DateOnly? ClosesOn,
-    DateTimeOffset? ClosedAt,
-    bool Gone,
-    AdultId MadeBy,
-    string By,
-    DateTimeOffset MadeAt,
-    int Revision
-)
+public sealed record NewCheck
 {
+    public required CheckId Id { get; init; }
+
+    public required SchoolId SchoolId { get; init; }
+
+    public required YearId SchoolYearId { get; init; }
+
+    /// <summary>autumn, winter or spring for a benchmark window; null for a check in between.</summary>
+    public required Season? Season { get; init; }
+
+    public required string StaffTitle { get; init; }
+
+    public required string ReaderTitle { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required CheckPlan Plan { get; init; }
+
+    public required bool Draft { get; init; }
+
+    public required DateOnly? OpensOn { get; init; }
+
+    public required DateOnly? ClosesOn { get; init; }
+
+    public required AdultId MadeBy { get; init; }
+
+    public required DateTimeOffset At { get; init; }
+
+    /// <summary>The revision that was changed; 0 for a new one.</summary>
+    public required int Revision { get; init; }
+}
+
+public sealed record LevelCheck
+{
+    public required CheckId Id { get; init; }
+
+    public required SchoolId SchoolId { get; init; }
+
+    public required YearId SchoolYearId { get; init; }
+
+    public required Season? Season { get; init; }
+
+    public required string StaffTitle { get; init; }
+
+    public required string ReaderTitle { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required CheckPlan Plan { get; init; }
+
+    public required bool Draft { get; init; }
+
+    public required DateOnly? OpensOn { get; init; }
+
+    public required DateOnly? ClosesOn { get; init; }
+
+    public required DateTimeOffset? ClosedAt { get; init; }
+
+    public required bool Gone { get; init; }
+
+    public required AdultId MadeBy { get; init; }
+
+    public required string By { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    public required int Revision { get; init; }
+
     /// <summary>Nothing can be answered any more.</summary>
     public bool Over(DateOnly today) => ClosedAt is not null || Gone || ClosesOn < today;
 
@@ -58,23 +85,36 @@ public sealed record LevelCheck(
 }
 
 /// <summary>One line of a list of checks.</summary>
-/// <param name="Finished">Readers with nothing left to do.</param>
-/// <param name="Open">Readers who are in it.</param>
-public sealed record CheckRow(
-    CheckId Id,
-    string? Season,
-    string StaffTitle,
-    string ReaderTitle,
-    bool Draft,
-    DateOnly? OpensOn,
-    DateOnly? ClosesOn,
-    DateTimeOffset? ClosedAt,
-    string By,
-    DateTimeOffset MadeAt,
-    int Readers,
-    int Finished,
-    int Open
-);
+public sealed record CheckRow
+{
+    public required CheckId Id { get; init; }
+
+    public required Season? Season { get; init; }
+
+    public required string StaffTitle { get; init; }
+
+    public required string ReaderTitle { get; init; }
+
+    public required bool Draft { get; init; }
+
+    public required DateOnly? OpensOn { get; init; }
+
+    public required DateOnly? ClosesOn { get; init; }
+
+    public required DateTimeOffset? ClosedAt { get; init; }
+
+    public required string By { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    public required int Readers { get; init; }
+
+    /// <summary>Readers with nothing left to do.</summary>
+    public required int Finished { get; init; }
+
+    /// <summary>Readers who are in it.</summary>
+    public required int Open { get; init; }
+}
 
 /// <summary>A version that can be a passage of a fixed form.</summary>
 public sealed record FormPassage(VersionId VersionId, string Title, double Depth, int Words, int Questions);
@@ -85,46 +125,74 @@ public sealed record CheckWithdrawn(CheckId CheckId, IReadOnlyList<ReaderId> Rea
 /// <summary>A reader a check is given to.</summary>
 public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, double Mean, double Sd);
 
-public sealed record PartRow(
-    CheckPartId Id,
-    SittingId SittingId,
-    CheckPart Part,
-    int Round,
-    int Position,
-    PartState State,
-    string Note,
-    PartFlag Flag,
-    int Answered,
-    int Asked,
-    int Correct,
-    int Rushed,
-    double Seconds,
-    double? Score,
-    DateTimeOffset? StartedAt,
-    DateTimeOffset? FinishedAt,
-    double Moved
-)
+public sealed record PartRow
 {
+    public required CheckPartId Id { get; init; }
+
+    public required SittingId SittingId { get; init; }
+
+    public required CheckPart Part { get; init; }
+
+    public required int Round { get; init; }
+
+    public required int Position { get; init; }
+
+    public required PartState State { get; init; }
+
+    public required string Note { get; init; }
+
+    public required PartFlag Flag { get; init; }
+
+    public required int Answered { get; init; }
+
+    public required int Asked { get; init; }
+
+    public required int Correct { get; init; }
+
+    public required int Rushed { get; init; }
+
+    public required double Seconds { get; init; }
+
+    public required double? Score { get; init; }
+
+    public required DateTimeOffset? StartedAt { get; init; }
+
+    public required DateTimeOffset? FinishedAt { get; init; }
+
+    public required double Moved { get; init; }
+
     /// <summary>Share of the answers that were right; null before there is one.</summary>
     public double? ShareRight => Answered == 0 ? null : Correct / (double)Answered;
 }
 
-public sealed record SittingRow(
-    SittingId Id,
-    ReaderId ReaderId,
-    string GivenName,
-    string FamilyName,
-    int Grade,
-    ClassId? ClassId,
-    string? Class,
-    double BeforeMean,
-    double BeforeSd,
-    double? AfterMean,
-    double? AfterSd,
-    DateTimeOffset ChangedAt,
-    int Late
-)
+public sealed record SittingRow
 {
+    public required SittingId Id { get; init; }
+
+    public required ReaderId ReaderId { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required ClassId? ClassId { get; init; }
+
+    public required string? Class { get; init; }
+
+    public required double BeforeMean { get; init; }
+
+    public required double BeforeSd { get; init; }
+
+    public required double? AfterMean { get; init; }
+
+    public required double? AfterSd { get; init; }
+
+    public required DateTimeOffset ChangedAt { get; init; }
+
+    public required int Late { get; init; }
+
     public IReadOnlyList<PartRow> Parts { get; init; } = [];
 
     /// <summary>Fathoms by which the check moved the level.</summary>
@@ -139,46 +207,63 @@ public sealed class CheckStore(NpgsqlDataSource db)
         + "k.plan::text as plan, k.draft, k.opens_on, k.closes_on, k.closed_at, k.gone_at is not null as gone, "
         + "k.made_by, a.name as \"by\", k.made_at, k.revision from level_check k join adult a on a.id = k.made_by";
 
-    private sealed record Flat(
-        CheckId Id,
-        SchoolId SchoolId,
-        YearId SchoolYearId,
-        string? Season,
-        string StaffTitle,
-        string ReaderTitle,
-        string Directions,
-        string Plan,
-        bool Draft,
-        DateOnly? OpensOn,
-        DateOnly? ClosesOn,
-        DateTimeOffset? ClosedAt,
-        bool Gone,
-        AdultId MadeBy,
-        string By,
-        DateTimeOffset MadeAt,
-        int Revision
-    )
+    private sealed record Flat
     {
+        public required CheckId Id { get; init; }
+
+        public required SchoolId SchoolId { get; init; }
+
+        public required YearId SchoolYearId { get; init; }
+
+        public required Season? Season { get; init; }
+
+        public required string StaffTitle { get; init; }
+
+        public required string ReaderTitle { get; init; }
+
+        public required string Directions { get; init; }
+
+        public required string Plan { get; init; }
+
+        public required bool Draft { get; init; }
+
+        public required DateOnly? OpensOn { get; init; }
+
+        public required DateOnly? ClosesOn { get; init; }
+
+        public required DateTimeOffset? ClosedAt { get; init; }
+
+        public required bool Gone { get; init; }
+
+        public required AdultId MadeBy { get; init; }
+
+        public required string By { get; init; }
+
+        public required DateTimeOffset MadeAt { get; init; }
+
+        public required int Revision { get; init; }
+
         public LevelCheck Open() =>
-            new(
-                Id,
-                SchoolId,
-                SchoolYearId,
-                Season,
-                StaffTitle,
-                ReaderTitle,
-                Directions,
-                Database.FromJson<CheckPlan>(Plan),
-                Draft,
-                OpensOn,
-                ClosesOn,
-                ClosedAt,
-                Gone,
-                MadeBy,
-                By,
-                MadeAt,
-                Revision
-            );
+            new()
+            {
+                Id = Id,
+                SchoolId = SchoolId,
+                SchoolYearId = SchoolYearId,
+                Season = Season,
+                StaffTitle = StaffTitle,
+                ReaderTitle = ReaderTitle,
+                Directions = Directions,
+                Plan = Database.FromJson<CheckPlan>(Plan),
+                Draft = Draft,
+                OpensOn = OpensOn,
+                ClosesOn = ClosesOn,
+                ClosedAt = ClosedAt,
+                Gone = Gone,
+                MadeBy = MadeBy,
+                By = By,
+                MadeAt = MadeAt,
+                Revision = Revision,
+            };
     }
 
     public async Task<LevelCheck?> Find(CheckId checkId, SchoolId schoolId)
@@ -241,7 +326,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 where check_id = @checkId and class_id is not null
                 union select key::uuid
                 from check_aim
-                where check_id = @checkId and kind = 'class'
+                where check_id = @checkId and kind = 'Class'
                 limit 2000
                 """,
                 new { checkId }
@@ -265,10 +350,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
               id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on,
               closes_on, made_by, made_at)
             values (
-              @Id, @SchoolId, @SchoolYearId, @Season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
+              @Id, @SchoolId, @SchoolYearId, @season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
               @OpensOn, @ClosesOn, @MadeBy, @At)
             on conflict (id) do update
-            set season = @Season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions,
+            set season = @season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions,
               plan = @plan::jsonb, draft = @Draft, opens_on = @OpensOn, closes_on = @ClosesOn,
               revision = level_check.revision + 1
             where level_check.revision = @Revision and level_check.school_id = @SchoolId and level_check.gone_at is null
@@ -278,7 +363,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 check.Id,
                 check.SchoolId,
                 check.SchoolYearId,
-                check.Season,
+                season = check.Season?.ToString(),
                 check.StaffTitle,
                 check.ReaderTitle,
                 check.Directions,
@@ -302,13 +387,13 @@ public sealed class CheckStore(NpgsqlDataSource db)
             insert into check_colleague (check_id, adult_id)
             select @Id, a.id
             from adult a
-            where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'staff' and not a.left_school
+            where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'Staff' and not a.left_school
             """,
             new
             {
                 check.Id,
                 check.SchoolId,
-                kinds = aims.Select(a => a.Kind).ToArray(),
+                kinds = aims.Select(a => a.Kind.ToString()).ToArray(),
                 keys = aims.Select(a => a.Key).ToArray(),
                 colleagues = colleagues.ToArray(),
             },
@@ -320,7 +405,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     /// <summary>The readers some aims mean, each once, with the class they are reached through.</summary>
     public async Task<IReadOnlyList<CheckReader>> Meant(IReadOnlyList<CheckAim> aims, SchoolId schoolId, YearId yearId)
     {
-        T[] Keys<T>(string kind)
+        T[] Keys<T>(AimKind kind)
             where T : struct, IId<T> =>
             [
                 .. aims.Where(a => a.Kind == kind)
@@ -350,10 +435,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
                 {
                     schoolId,
                     yearId,
-                    classes = Keys<ClassId>("class"),
-                    readers = Keys<ReaderId>("reader"),
-                    groups = Keys<GroupId>("group"),
-                    grades = aims.Where(a => a.Kind == "grade")
+                    classes = Keys<ClassId>(AimKind.Class),
+                    readers = Keys<ReaderId>(AimKind.Reader),
+                    groups = Keys<GroupId>(AimKind.Group),
+                    grades = aims.Where(a => a.Kind is AimKind.Grade)
                         .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))
                         .ToArray(),
                 }
@@ -466,12 +551,12 @@ public sealed class CheckStore(NpgsqlDataSource db)
                       or exists (
                         select 1
                         from check_aim m
-                        where m.check_id = k.id and m.kind = 'class' and m.key = @classId::text)
+                        where m.check_id = k.id and m.kind = 'Class' and m.key = @classId::text)
                       or exists (select 1 from check_colleague l where l.check_id = k.id and l.adult_id = @adultId)
                       or (
                         k.draft
                           and k.made_by = @adultId
-                          and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'class'))
+                          and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'Class'))
                     """
                 ),
                 new { classId, adultId }
@@ -695,44 +780,61 @@ public sealed class CheckStore(NpgsqlDataSource db)
 }
 
 /// <summary>A part as it is kept.</summary>
-internal sealed record PartFlat(
-    CheckPartId Id,
-    SittingId SittingId,
-    string Part,
-    int Round,
-    int Position,
-    string State,
-    string Note,
-    string Flag,
-    int Answered,
-    int Asked,
-    int Correct,
-    int Rushed,
-    double Seconds,
-    double? Score,
-    DateTimeOffset? StartedAt,
-    DateTimeOffset? FinishedAt,
-    double Moved
-)
+internal sealed record PartFlat
 {
+    public required CheckPartId Id { get; init; }
+
+    public required SittingId SittingId { get; init; }
+
+    public required string Part { get; init; }
+
+    public required int Round { get; init; }
+
+    public required int Position { get; init; }
+
+    public required string State { get; init; }
+
+    public required string Note { get; init; }
+
+    public required string Flag { get; init; }
+
+    public required int Answered { get; init; }
+
+    public required int Asked { get; init; }
+
+    public required int Correct { get; init; }
+
+    public required int Rushed { get; init; }
+
+    public required double Seconds { get; init; }
+
+    public required double? Score { get; init; }
+
+    public required DateTimeOffset? StartedAt { get; init; }
+
+    public required DateTimeOffset? FinishedAt { get; init; }
+
+    public required double Moved { get; init; }
+
     public PartRow Row() =>
-        new(
-            Id,
-            SittingId,
-            Enum.Parse<CheckPart>(Part),
-            Round,
-            Position,
-            Enum.Parse<PartState>(State),
-            Note,
-            Enum.Parse<PartFlag>(Flag),
-            Answered,
-            Asked,
-            Correct,
-            Rushed,
-            Seconds,
-            Score,
-            StartedAt,
-            FinishedAt,
-            Moved
-        );
+        new()
+        {
+            Id = Id,
+            SittingId = SittingId,
+            Part = Enum.Parse<CheckPart>(Part),
+            Round = Round,
+            Position = Position,
+            State = Enum.Parse<PartState>(State),
+            Note = Note,
+            Flag = Enum.Parse<PartFlag>(Flag),
+            Answered = Answered,
+            Asked = Asked,
+            Correct = Correct,
+            Rushed = Rushed,
+            Seconds = Seconds,
+            Score = Score,
+            StartedAt = StartedAt,
+            FinishedAt = FinishedAt,
+            Moved = Moved,
+        };
 }

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.OralReading;
 using Npgsql;
 
 namespace DeepCurrent.Data.LevelChecks;
@@ -9,7 +10,7 @@ namespace DeepCurrent.Data.LevelChecks;
 /// <param name="Depth">The level after the last part that was finished, fm; null before there is one.</param>
 public sealed record WindowReader(
     YearId YearId,
-    string Season,
+    Season Season,
     int Grade,
     ReaderId ReaderId,
     bool Begun,

@@ -1,10 +1,11 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using Npgsql;
 
 namespace DeepCurrent.Data.Looks;
 
 /// <summary>Somebody looked at, took out or deleted something.</summary>
-public sealed record Look(DateTimeOffset At, string? By, string What, string? Reader, string Note);
+public sealed record Look(DateTimeOffset At, string? By, LookKind What, string? Reader, string Note);
 
 /// <summary>Who looked at or took out what.</summary>
 public sealed class LookStore(NpgsqlDataSource db)
@@ -13,7 +14,7 @@ public sealed class LookStore(NpgsqlDataSource db)
         SchoolId schoolId,
         AdultId adultId,
         DateTimeOffset at,
-        string what,
+        LookKind what,
         ReaderId? readerId,
         string note
     )
@@ -29,7 +30,7 @@ public sealed class LookStore(NpgsqlDataSource db)
                 schoolId,
                 adultId,
                 at,
-                what,
+                what = what.ToString(),
                 readerId,
                 note,
             }
@@ -44,13 +45,13 @@ public sealed class LookStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             insert into looked (school_id, adult_id, at, what, reader_id)
-            select @schoolId, @adultId, @at, 'reader-seen', @readerId
+            select @schoolId, @adultId, @at, 'ReaderSeen', @readerId
             where not exists (
               select 1
               from looked
               where reader_id = @readerId
                 and adult_id = @adultId
-                and what = 'reader-seen'
+                and what = 'ReaderSeen'
                 and at > @at - interval '1 hour')
             """,
             new

@@ -29,31 +29,51 @@ public sealed record SheetData(
     public static readonly SheetData Blank = new([], 0, null, 0, new Dictionary<string, int>(), [], "");
 }
 
-/// <param name="Listening">waiting, listening, heard or failed; null where there is nothing to listen to.</param>
-/// <param name="Heard">What the listening device heard.</param>
-/// <param name="ListenNote">Why it failed.</param>
-public sealed record RunningRecord(
-    RecordId Id,
-    ReaderId ReaderId,
-    VersionId? VersionId,
-    TextId? TextId,
-    TicketId? TicketId,
-    string Title,
-    string Body,
-    double TextDepth,
-    bool Fiction,
-    bool Done,
-    DateTimeOffset MadeAt,
-    DateTimeOffset ReadAt,
-    SheetData Sheet,
-    int Revision,
-    bool Gone,
-    double? SoundSeconds,
-    IReadOnlyList<HeardWord>? Heard,
-    string? Listening,
-    string ListenNote,
-    string? By
-);
+public sealed record RunningRecord
+{
+    public required RecordId Id { get; init; }
+
+    public required ReaderId ReaderId { get; init; }
+
+    public required VersionId? VersionId { get; init; }
+
+    public required TextId? TextId { get; init; }
+
+    public required TicketId? TicketId { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Body { get; init; }
+
+    public required double TextDepth { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required bool Done { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    public required DateTimeOffset ReadAt { get; init; }
+
+    public required SheetData Sheet { get; init; }
+
+    public required int Revision { get; init; }
+
+    public required bool Gone { get; init; }
+
+    public required double? SoundSeconds { get; init; }
+
+    /// <summary>What the listening device heard.</summary>
+    public required IReadOnlyList<HeardWord>? Heard { get; init; }
+
+    /// <summary>Null where there is nothing to listen to.</summary>
+    public required ListeningState? Listening { get; init; }
+
+    /// <summary>Why it failed.</summary>
+    public required string ListenNote { get; init; }
+
+    public required string? By { get; init; }
+}
 
 /// <summary>A new record; the same id again changes nothing.</summary>
 public sealed record NewRecord(
@@ -79,7 +99,7 @@ public sealed record RecordingRow(
     string Title,
     DateTimeOffset ReadAt,
     double Seconds,
-    string? Listening
+    ListeningState? Listening
 );
 
 /// <summary>A recording a reader has made of a text.</summary>
@@ -99,52 +119,72 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         from running_record k left join adult a on a.id = k.adult_id
         """;
 
-    private sealed record Flat(
-        RecordId Id,
-        ReaderId ReaderId,
-        VersionId? VersionId,
-        TextId? TextId,
-        TicketId? TicketId,
-        string Title,
-        string Body,
-        double TextDepth,
-        bool Fiction,
-        bool Done,
-        DateTimeOffset MadeAt,
-        DateTimeOffset ReadAt,
-        string Sheet,
-        int Revision,
-        bool Gone,
-        double? SoundSeconds,
-        string? Heard,
-        string? Listening,
-        string ListenNote,
-        string? By
-    )
+    private sealed record Flat
     {
+        public required RecordId Id { get; init; }
+
+        public required ReaderId ReaderId { get; init; }
+
+        public required VersionId? VersionId { get; init; }
+
+        public required TextId? TextId { get; init; }
+
+        public required TicketId? TicketId { get; init; }
+
+        public required string Title { get; init; }
+
+        public required string Body { get; init; }
+
+        public required double TextDepth { get; init; }
+
+        public required bool Fiction { get; init; }
+
+        public required bool Done { get; init; }
+
+        public required DateTimeOffset MadeAt { get; init; }
+
+        public required DateTimeOffset ReadAt { get; init; }
+
+        public required string Sheet { get; init; }
+
+        public required int Revision { get; init; }
+
+        public required bool Gone { get; init; }
+
+        public required double? SoundSeconds { get; init; }
+
+        public required string? Heard { get; init; }
+
+        public required ListeningState? Listening { get; init; }
+
+        public required string ListenNote { get; init; }
+
+        public required string? By { get; init; }
+
         public RunningRecord Open() =>
-            new(
-                Id,
-                ReaderId,
-                VersionId,
-                TextId,
-                TicketId,
-                Title,
-                Body,
-                TextDepth,
-                Fiction,
-                Done,
-                MadeAt,
-                ReadAt,
-                Database.FromJson<SheetData>(Sheet),
-                Revision,
-                Gone,
-                SoundSeconds,
-                Heard is null ? null : Database.FromJson<List<HeardWord>>(Heard),
-                Listening,
-                ListenNote,
-                By
-            );
+            new()
+            {
+                Id = Id,
+                ReaderId = ReaderId,
+                VersionId = VersionId,
+                TextId = TextId,
+                TicketId = TicketId,
+                Title = Title,
+                Body = Body,
+                TextDepth = TextDepth,
+                Fiction = Fiction,
+                Done = Done,
+                MadeAt = MadeAt,
+                ReadAt = ReadAt,
+                Sheet = Database.FromJson<SheetData>(Sheet),
+                Revision = Revision,
+                Gone = Gone,
+                SoundSeconds = SoundSeconds,
+                Heard = Heard is null ? null : Database.FromJson<List<HeardWord>>(Heard),
+                Listening = Listening,
+                ListenNote = ListenNote,
+                By = By,
+            };
     }
 
     /// <summary>A reader's records, the latest first; those that were thrown away are left out.</summary>
@@ -332,7 +372,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
                 """
                 update running_record
                 set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null,
-                  listening = case when @listen then 'waiting' end, listen_note = ''
+                  listening = case when @listen then 'Waiting' end, listen_note = ''
                 where id = @id and reader_id = @readerId and not done and gone_at is null
                 """,
                 new
@@ -405,11 +445,11 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         return await c.ExecuteAsync(
                 """
                 update running_record
-                set listening = 'waiting', heard = null, listen_note = ''
+                set listening = 'Waiting', heard = null, listen_note = ''
                 where id = @id
                   and reader_id = @readerId
                   and sound is not null
-                  and (listening is null or listening in ('failed', 'heard'))
+                  and (listening is null or listening in ('Failed', 'Heard'))
                 """,
                 new { id, readerId }
             ) > 0;
@@ -422,11 +462,11 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
         await using var c = await db.OpenConnectionAsync();
         return await c.QuerySingleOrDefaultAsync<ToHear>(
             """
-            update running_record set listening = 'listening', listen_from = @now
+            update running_record set listening = 'Listening', listen_from = @now
             where id = (
               select id
               from running_record
-              where listening = 'waiting' or (listening = 'listening' and listen_from < @now - interval '5 minutes')
+              where listening = 'Waiting' or (listening = 'Listening' and listen_from < @now - interval '5 minutes')
               order by made_at
               limit 1
               for update skip locked)
@@ -444,9 +484,9 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
             """
             with k as (
               update running_record
-              set heard = @words::jsonb, listening = case when @words::jsonb is null then 'failed' else 'heard' end,
+              set heard = @words::jsonb, listening = case when @words::jsonb is null then 'Failed' else 'Heard' end,
                 listen_note = @note
-              where id = @id and listening = 'listening'
+              where id = @id and listening = 'Listening'
               returning reader_id)
             select pg_notify('ticket', e.class_id::text)
             from k join enrolment e on e.reader_id = k.reader_id

@@ -9,47 +9,77 @@ using Npgsql;
 namespace DeepCurrent.Data.Readers;
 
 /// <summary>One row of a class: a reader with depth, trend, group and last work.</summary>
-/// <param name="SixWeeks">Change of the estimate in six weeks, fm, whatever level is set above it; null where there is
-/// no earlier one.</param>
-/// <param name="Since">First day in the class.</param>
-/// <param name="LevelSet">The level is what a teacher has set, not what was estimated.</param>
-/// <param name="FirstTry">Mean first-attempt score of the last six weeks, 0 to 1.</param>
-public sealed record RosterRow(
-    ReaderId Id,
-    string GivenName,
-    string FamilyName,
-    int Grade,
-    double Depth,
-    double Sd,
-    double Low,
-    double High,
-    double? SixWeeks,
-    string? Group,
-    double? FirstTry,
-    DateTimeOffset? LastRead,
-    int Readings,
-    DateOnly Since,
-    bool LevelSet
-);
+public sealed record RosterRow
+{
+    public required ReaderId Id { get; init; }
 
-public sealed record ReaderHead(
-    ReaderId Id,
-    SchoolId SchoolId,
-    string GivenName,
-    string FamilyName,
-    string UserName,
-    int Grade,
-    SecretKind SecretKind,
-    string Secret,
-    double Depth,
-    double Sd,
-    double Low,
-    double High,
-    DateTimeOffset DepthAt,
-    string? Group,
-    Part Part,
-    bool AssistantsPrint
-);
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required double Sd { get; init; }
+
+    public required double Low { get; init; }
+
+    public required double High { get; init; }
+
+    /// <summary>Change of the estimate in six weeks, fm, whatever level is set above it; null where there is no earlier one.</summary>
+    public required double? SixWeeks { get; init; }
+
+    public required string? Group { get; init; }
+
+    /// <summary>Mean first-attempt score of the last six weeks, 0 to 1.</summary>
+    public required double? FirstTry { get; init; }
+
+    public required DateTimeOffset? LastRead { get; init; }
+
+    public required int Readings { get; init; }
+
+    /// <summary>First day in the class.</summary>
+    public required DateOnly Since { get; init; }
+
+    /// <summary>The level is what a teacher has set, not what was estimated.</summary>
+    public required bool LevelSet { get; init; }
+}
+
+public sealed record ReaderHead
+{
+    public required ReaderId Id { get; init; }
+
+    public required SchoolId SchoolId { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string UserName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required SecretKind SecretKind { get; init; }
+
+    public required string Secret { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required double Sd { get; init; }
+
+    public required double Low { get; init; }
+
+    public required double High { get; init; }
+
+    public required DateTimeOffset DepthAt { get; init; }
+
+    public required string? Group { get; init; }
+
+    public required Part Part { get; init; }
+
+    public required bool AssistantsPrint { get; init; }
+}
 
 /// <param name="SecretKind">Pictures, Code or Password.</param>
 public sealed record Tile(ReaderId Id, string GivenName, SecretKind SecretKind);

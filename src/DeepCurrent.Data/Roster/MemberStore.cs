@@ -7,26 +7,41 @@ using Npgsql;
 namespace DeepCurrent.Data.Roster;
 
 /// <summary>A reader on the roster of a class, with what is needed to sign in.</summary>
-/// <param name="Since">First day in the class.</param>
-/// <param name="Until">Last day, for somebody who was in it.</param>
-/// <param name="Guardians">Guardians who have registered.</param>
-public sealed record Member(
-    ReaderId Id,
-    string GivenName,
-    string FamilyName,
-    string UserName,
-    int Grade,
-    string? HomeLanguage,
-    string? GuardianMail,
-    SecretKind SecretKind,
-    string Supports,
-    bool FromSource,
-    bool LeftSchool,
-    DateTimeOffset? SignedInAt,
-    DateOnly Since,
-    DateOnly? Until,
-    int Guardians
-);
+public sealed record Member
+{
+    public required ReaderId Id { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string UserName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required string? HomeLanguage { get; init; }
+
+    public required string? GuardianMail { get; init; }
+
+    public required SecretKind SecretKind { get; init; }
+
+    public required string Supports { get; init; }
+
+    public required bool FromSource { get; init; }
+
+    public required bool LeftSchool { get; init; }
+
+    public required DateTimeOffset? SignedInAt { get; init; }
+
+    /// <summary>First day in the class.</summary>
+    public required DateOnly Since { get; init; }
+
+    /// <summary>Last day, for somebody who was in it.</summary>
+    public required DateOnly? Until { get; init; }
+
+    /// <summary>Guardians who have registered.</summary>
+    public required int Guardians { get; init; }
+}
 
 public sealed record ClassAdultRow(AdultId AdultId, string Name, Part Role, bool LeftSchool);
 

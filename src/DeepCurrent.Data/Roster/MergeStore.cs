@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Measuring;
@@ -92,7 +93,7 @@ public sealed class MergeStore(NpgsqlDataSource db)
             c,
             t,
             new(change.SchoolId, change.ClassId, change.AdultId, change.At),
-            "merged",
+            ChangeKind.Merged,
             change.Summary,
             new Merged(kept, other, had, ended, moved)
         );

@@ -250,9 +250,9 @@ public sealed class RecordStore(NpgsqlDataSource db)
             delete from adult a using guardianship g
             where g.adult_id = a.id
               and g.reader_id = any(@ids)
-              and a.kind = 'guardian'
+              and a.kind = 'Guardian'
               and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
-            delete from check_aim where kind = 'reader' and key = any(@texts);
+            delete from check_aim where kind = 'Reader' and key = any(@texts);
             delete from known_device where key = any(@doors);
             delete from sign_in_try where key like any(@tries)
             """,
@@ -287,7 +287,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             insert into looked (school_id, adult_id, at, what, note)
-            values (@schoolId, @adultId, @now, 'reader-deleted', 'A reader and everything kept about them')
+            values (@schoolId, @adultId, @now, 'ReaderDeleted', 'A reader and everything kept about them')
             """,
             new
             {

@@ -23,7 +23,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
-        await Read(c, $"select {AdultColumns} from adult where school_id = $1 and kind = 'staff'", schoolId, r =>
+        await Read(c, $"select {AdultColumns} from adult where school_id = $1 and kind = 'Staff'", schoolId, r =>
             Put(state.Adults, Adult(r))
         );
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
@@ -205,7 +205,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return await One(
             c,
             null,
-            $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'staff'",
+            $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'Staff'",
             id.Value,
             schoolId,
             Adult
@@ -273,21 +273,22 @@ public sealed class RosterStore(NpgsqlDataSource db)
     }
 
     internal static RosterReader Reader(NpgsqlDataReader r) =>
-        new(
-            ReaderId.From(r.GetGuid(0)),
-            Text(r, 1),
-            r.GetString(2),
-            r.GetString(3),
-            r.GetString(4),
-            r.GetInt32(5),
-            Text(r, 6),
-            Text(r, 7),
-            Enum.Parse<SecretKind>(r.GetString(8)),
-            r.GetString(9),
-            SupportsOf(r.GetString(10)),
-            r.GetBoolean(11),
-            r.GetString(12)
-        );
+        new()
+        {
+            Id = ReaderId.From(r.GetGuid(0)),
+            SourceId = Text(r, 1),
+            GivenName = r.GetString(2),
+            FamilyName = r.GetString(3),
+            UserName = r.GetString(4),
+            Grade = r.GetInt32(5),
+            HomeLanguage = Text(r, 6),
+            GuardianMail = Text(r, 7),
+            SecretKind = Enum.Parse<SecretKind>(r.GetString(8)),
+            Secret = r.GetString(9),
+            Supports = SupportsOf(r.GetString(10)),
+            Left = r.GetBoolean(11),
+            Source = r.GetString(12),
+        };
 
     internal static RosterAdult Adult(NpgsqlDataReader r) =>
         new(

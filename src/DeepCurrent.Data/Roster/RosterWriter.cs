@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
@@ -194,7 +195,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         await c.ExecuteAsync(
             """
             insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
-            values (@id, @SchoolId, @ClassId, @AdultId, @At, 'roster', @Summary, '{}')
+            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @Summary, '{}')
             """,
             new
             {
@@ -203,6 +204,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                 change.ClassId,
                 change.AdultId,
                 change.At,
+                kind = nameof(ChangeKind.Roster),
                 change.Summary,
             },
             t

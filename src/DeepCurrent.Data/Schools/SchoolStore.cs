@@ -8,26 +8,39 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
 
-/// <param name="PicturesTo">Last grade that signs in with pictures.</param>
-/// <param name="CodesTo">Last grade that signs in with a short code; passwords from there on.</param>
-/// <param name="LevelChart">The school's own level chart, as it is kept; null for the usual one.</param>
-public sealed record School(
-    SchoolId Id,
-    string Name,
-    string TimeZone,
-    double PassingScore,
-    double ZoneLow,
-    double ZoneHigh,
-    int MinutesADay,
-    int PicturesTo = 4,
-    int CodesTo = 7,
-    bool SurnamesOnCards = false,
-    bool GuardiansAllowed = true,
-    string? LevelChart = null,
-    string? Letter = null,
-    int Version = 1
-)
+public sealed record School
 {
+    public required SchoolId Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required string TimeZone { get; init; }
+
+    public required double PassingScore { get; init; }
+
+    public required double ZoneLow { get; init; }
+
+    public required double ZoneHigh { get; init; }
+
+    public required int MinutesADay { get; init; }
+
+    /// <summary>Last grade that signs in with pictures.</summary>
+    public int PicturesTo { get; init; } = 4;
+
+    /// <summary>Last grade that signs in with a short code; passwords from there on.</summary>
+    public int CodesTo { get; init; } = 7;
+
+    public bool SurnamesOnCards { get; init; }
+
+    public bool GuardiansAllowed { get; init; } = true;
+
+    /// <summary>The school's own level chart, as it is kept; null for the usual one.</summary>
+    public string? LevelChart { get; init; }
+
+    public string? Letter { get; init; }
+
+    public int Version { get; init; } = 1;
+
     /// <summary>The chart that turns depth into this school's labels.</summary>
     public LevelChart Chart => field ??= LevelChartJson.Read(LevelChart);
 }

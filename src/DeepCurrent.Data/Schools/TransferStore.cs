@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Changes;
 using Npgsql;
 
@@ -213,7 +214,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
                 c,
                 t,
                 new(school, null, adult, now),
-                "transferred",
+                ChangeKind.Transferred,
                 summary,
                 new
                 {

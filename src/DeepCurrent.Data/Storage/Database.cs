@@ -1,5 +1,6 @@
 using System.Data;
 using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
 using Dapper;
 using DbUp;
 using DeepCurrent.Data.Schools;
@@ -15,7 +16,15 @@ public static class Database
     public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
     {
         Converters = { new PartJson() },
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Forgive } },
     };
+
+    /// <summary>What was kept before something was added to it can still be read.</summary>
+    private static void Forgive(JsonTypeInfo type)
+    {
+        foreach (var property in type.Properties)
+            property.IsRequired = false;
+    }
 
     public static NpgsqlDataSource Open(string connectionString)
     {

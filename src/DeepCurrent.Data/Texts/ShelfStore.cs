@@ -64,26 +64,27 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         );
         return
         [
-            .. flat.Select(t => new Card(
-                t.Id,
-                t.Number,
-                t.SchoolId,
-                t.OwnerId,
-                t.Mine,
-                t.Retired,
-                t.Title,
-                t.Kind,
-                t.Topic,
-                t.Fiction,
-                t.Blurb,
-                t.Season,
-                t.ChangedAt,
-                t.Questions,
-                t.Deck,
-                [.. heard[t.Id]],
-                t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries),
-                [.. versions[t.Id]]
-            )),
+            .. flat.Select(t => new Card
+            {
+                Id = t.Id,
+                Number = t.Number,
+                SchoolId = t.SchoolId,
+                OwnerId = t.OwnerId,
+                Mine = t.Mine,
+                Retired = t.Retired,
+                Title = t.Title,
+                Kind = t.Kind,
+                Topic = t.Topic,
+                Fiction = t.Fiction,
+                Blurb = t.Blurb,
+                Season = t.Season,
+                ChangedAt = t.ChangedAt,
+                Questions = t.Questions,
+                Deck = t.Deck,
+                HeardIn = [.. heard[t.Id]],
+                Patterns = t.Patterns.Split(' ', StringSplitOptions.RemoveEmptyEntries),
+                Versions = [.. versions[t.Id]],
+            }),
         ];
     }
 
@@ -314,22 +315,38 @@ public sealed class ShelfStore(NpgsqlDataSource db)
             ) > 0;
     }
 
-    private sealed record Flat(
-        TextId Id,
-        SchoolId? SchoolId,
-        AdultId? OwnerId,
-        bool Mine,
-        bool Retired,
-        string Title,
-        string Kind,
-        string Topic,
-        bool Fiction,
-        string Blurb,
-        string Season,
-        DateTimeOffset ChangedAt,
-        string Patterns,
-        int Number,
-        int Questions,
-        int Deck
-    );
+    private sealed record Flat
+    {
+        public required TextId Id { get; init; }
+
+        public required SchoolId? SchoolId { get; init; }
+
+        public required AdultId? OwnerId { get; init; }
+
+        public required bool Mine { get; init; }
+
+        public required bool Retired { get; init; }
+
+        public required string Title { get; init; }
+
+        public required string Kind { get; init; }
+
+        public required string Topic { get; init; }
+
+        public required bool Fiction { get; init; }
+
+        public required string Blurb { get; init; }
+
+        public required string Season { get; init; }
+
+        public required DateTimeOffset ChangedAt { get; init; }
+
+        public required string Patterns { get; init; }
+
+        public required int Number { get; init; }
+
+        public required int Questions { get; init; }
+
+        public required int Deck { get; init; }
+    }
 }

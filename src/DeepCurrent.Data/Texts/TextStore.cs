@@ -45,45 +45,75 @@ public sealed record NewVersion(
     string Measure
 );
 
-/// <param name="SchoolId">Null for texts that ship.</param>
-/// <param name="Mine">Only its owner sees it.</param>
-public sealed record NewText(
-    TextId Id,
-    SchoolId? SchoolId,
-    string Slug,
-    string Title,
-    string Kind,
-    string Topic,
-    bool Fiction,
-    string Spelling,
-    string Blurb,
-    IReadOnlyList<NewVersion> Versions,
-    IReadOnlyList<Question> Questions,
-    IReadOnlyList<Word> Words,
-    AdultId? OwnerId = null,
-    bool Mine = false,
-    string Season = "",
-    TextId? CopiedFrom = null
-);
+public sealed record NewText
+{
+    public required TextId Id { get; init; }
+
+    /// <summary>Null for texts that ship.</summary>
+    public required SchoolId? SchoolId { get; init; }
+
+    public required string Slug { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Kind { get; init; }
+
+    public required string Topic { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required string Spelling { get; init; }
+
+    public required string Blurb { get; init; }
+
+    public required IReadOnlyList<NewVersion> Versions { get; init; }
+
+    public required IReadOnlyList<Question> Questions { get; init; }
+
+    public required IReadOnlyList<Word> Words { get; init; }
+
+    public AdultId? OwnerId { get; init; }
+
+    /// <summary>Only its owner sees it.</summary>
+    public bool Mine { get; init; }
+
+    public string Season { get; init; } = "";
+
+    public TextId? CopiedFrom { get; init; }
+}
 
 /// <summary>One version with its pages and how it was measured.</summary>
-/// <param name="Depth">What counts; the formulas' own say is beside it.</param>
-public sealed record VersionBody(
-    VersionId Id,
-    TextId TextId,
-    string Title,
-    bool Fiction,
-    string Label,
-    IReadOnlyList<IReadOnlyList<string>> Pages,
-    int Words,
-    double Depth,
-    double DepthError,
-    string Measure,
-    double FormulaDepth,
-    double FormulaError,
-    StatedDepth? Stated,
-    ShownDepth? Shown
-);
+public sealed record VersionBody
+{
+    public required VersionId Id { get; init; }
+
+    public required TextId TextId { get; init; }
+
+    public required string Title { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required string Label { get; init; }
+
+    public required IReadOnlyList<IReadOnlyList<string>> Pages { get; init; }
+
+    public required int Words { get; init; }
+
+    /// <summary>What counts; the formulas' own say is beside it.</summary>
+    public required double Depth { get; init; }
+
+    public required double DepthError { get; init; }
+
+    public required string Measure { get; init; }
+
+    public required double FormulaDepth { get; init; }
+
+    public required double FormulaError { get; init; }
+
+    public required StatedDepth? Stated { get; init; }
+
+    public required ShownDepth? Shown { get; init; }
+}
 
 /// <summary>A depth to which readers' answers have moved the formulas'.</summary>
 /// <param name="Alone">What the answers alone say; null where they say next to nothing.</param>
@@ -239,24 +269,25 @@ public sealed class TextStore(NpgsqlDataSource db)
                 (v, i) => new NewVersion(v.Id, v.Label, i, v.Pages, v.Words, v.FormulaDepth, v.FormulaError, v.Measure)
             )
             .ToList();
-        return new(
-            head.Id,
-            own.SchoolId,
-            head.Slug,
-            head.Title,
-            head.Kind,
-            head.Topic,
-            head.Fiction,
-            own.Spelling,
-            head.Blurb,
-            versions,
-            await Questions(textId),
-            await Words(textId),
-            own.OwnerId,
-            own.Mine,
-            own.Season,
-            own.CopiedFrom
-        );
+        return new()
+        {
+            Id = head.Id,
+            SchoolId = own.SchoolId,
+            Slug = head.Slug,
+            Title = head.Title,
+            Kind = head.Kind,
+            Topic = head.Topic,
+            Fiction = head.Fiction,
+            Spelling = own.Spelling,
+            Blurb = head.Blurb,
+            Versions = versions,
+            Questions = await Questions(textId),
+            Words = await Words(textId),
+            OwnerId = own.OwnerId,
+            Mine = own.Mine,
+            Season = own.Season,
+            CopiedFrom = own.CopiedFrom,
+        };
     }
 
     /// <summary>Every revision of a text, the newest first.</summary>
@@ -401,50 +432,72 @@ public sealed class TextStore(NpgsqlDataSource db)
         int Used
     );
 
-    private sealed record VersionFlat(
-        VersionId Id,
-        TextId TextId,
-        string Title,
-        bool Fiction,
-        string Label,
-        string Pages,
-        int Words,
-        double Depth,
-        double DepthError,
-        string Measure,
-        double FormulaDepth,
-        double FormulaError,
-        double? StatedDepth,
-        string? StatedReason,
-        string? StatedBy,
-        DateTimeOffset? StatedAt,
-        double? ShownDepth,
-        double? ShownError,
-        double? ShownAlone,
-        double? ShownWeight,
-        int ShownReaders,
-        int ShownAnswers
-    )
+    private sealed record VersionFlat
     {
+        public required VersionId Id { get; init; }
+
+        public required TextId TextId { get; init; }
+
+        public required string Title { get; init; }
+
+        public required bool Fiction { get; init; }
+
+        public required string Label { get; init; }
+
+        public required string Pages { get; init; }
+
+        public required int Words { get; init; }
+
+        public required double Depth { get; init; }
+
+        public required double DepthError { get; init; }
+
+        public required string Measure { get; init; }
+
+        public required double FormulaDepth { get; init; }
+
+        public required double FormulaError { get; init; }
+
+        public required double? StatedDepth { get; init; }
+
+        public required string? StatedReason { get; init; }
+
+        public required string? StatedBy { get; init; }
+
+        public required DateTimeOffset? StatedAt { get; init; }
+
+        public required double? ShownDepth { get; init; }
+
+        public required double? ShownError { get; init; }
+
+        public required double? ShownAlone { get; init; }
+
+        public required double? ShownWeight { get; init; }
+
+        public required int ShownReaders { get; init; }
+
+        public required int ShownAnswers { get; init; }
+
         public VersionBody Body() =>
-            new(
-                Id,
-                TextId,
-                Title,
-                Fiction,
-                Label,
-                Database.FromJson<List<List<string>>>(Pages),
-                Words,
-                Depth,
-                DepthError,
-                Measure,
-                FormulaDepth,
-                FormulaError,
-                StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null,
-                ShownDepth is { } shown
+            new()
+            {
+                Id = Id,
+                TextId = TextId,
+                Title = Title,
+                Fiction = Fiction,
+                Label = Label,
+                Pages = Database.FromJson<List<List<string>>>(Pages),
+                Words = Words,
+                Depth = Depth,
+                DepthError = DepthError,
+                Measure = Measure,
+                FormulaDepth = FormulaDepth,
+                FormulaError = FormulaError,
+                Stated = StatedDepth is { } d ? new(d, StatedReason ?? "", StatedBy, StatedAt ?? default) : null,
+                Shown = ShownDepth is { } shown
                     ? new(shown, ShownError ?? 0, ShownAlone, ShownWeight ?? 0, ShownReaders, ShownAnswers)
-                    : null
-            );
+                    : null,
+            };
     }
 
     private sealed record QuestionFlat(

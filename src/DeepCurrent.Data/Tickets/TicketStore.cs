@@ -11,43 +11,73 @@ using Npgsql;
 namespace DeepCurrent.Data.Tickets;
 
 /// <summary>A ticket as its reader sees it in a list.</summary>
-/// <param name="Aloud">To be read aloud and recorded.</param>
-public sealed record MyTicket(
-    TicketId Id,
-    string Title,
-    string Blurb,
-    int Words,
-    int Pages,
-    int Page,
-    int Questions,
-    int Answered,
-    TicketState State,
-    DateOnly? DueOn,
-    string Directions,
-    double? Score,
-    DateTimeOffset? HandedInAt,
-    bool Chosen,
-    bool Aloud
-);
+public sealed record MyTicket
+{
+    public required TicketId Id { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Blurb { get; init; }
+
+    public required int Words { get; init; }
+
+    public required int Pages { get; init; }
+
+    public required int Page { get; init; }
+
+    public required int Questions { get; init; }
+
+    public required int Answered { get; init; }
+
+    public required TicketState State { get; init; }
+
+    public required DateOnly? DueOn { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required double? Score { get; init; }
+
+    public required DateTimeOffset? HandedInAt { get; init; }
+
+    public required bool Chosen { get; init; }
+
+    /// <summary>To be read aloud and recorded.</summary>
+    public required bool Aloud { get; init; }
+}
 
 /// <summary>One ticket, ready to be worked on.</summary>
-public sealed record OpenTicket(
-    TicketId Id,
-    ReaderId ReaderId,
-    TextId TextId,
-    VersionId VersionId,
-    TicketState State,
-    int Attempts,
-    int Page,
-    double? Score,
-    string Directions,
-    ClassId ClassId,
-    YearId SchoolYearId,
-    double VersionDepth,
-    string VersionLabel,
-    bool Guided,
-    bool Aloud
-);
+public sealed record OpenTicket
+{
+    public required TicketId Id { get; init; }
+
+    public required ReaderId ReaderId { get; init; }
+
+    public required TextId TextId { get; init; }
+
+    public required VersionId VersionId { get; init; }
+
+    public required TicketState State { get; init; }
+
+    public required int Attempts { get; init; }
+
+    public required int Page { get; init; }
+
+    public required double? Score { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required ClassId ClassId { get; init; }
+
+    public required YearId SchoolYearId { get; init; }
+
+    public required double VersionDepth { get; init; }
+
+    public required string VersionLabel { get; init; }
+
+    public required bool Guided { get; init; }
+
+    public required bool Aloud { get; init; }
+}
 
 /// <param name="Correct">Null for a written answer that nobody has marked.</param>
 /// <param name="Mark">0 to 3, of a written answer.</param>

@@ -5,29 +5,47 @@ using SkiaSharp;
 namespace DeepCurrent.Formats.Print;
 
 /// <summary>A running record as it is printed.</summary>
-/// <param name="LastWord">Where the reader stopped early.</param>
-/// <param name="Norm">Where the rate stands, in a sentence; empty where there is no norm.</param>
-/// <param name="Retelling">Parts with 0 to 2 points.</param>
-public sealed record PrintedRecord(
-    string School,
-    string Reader,
-    string Title,
-    double Depth,
-    DateTimeOffset ReadAt,
-    string By,
-    string Body,
-    IReadOnlyList<PassageWord> Passage,
-    IReadOnlyList<SheetMark> Marks,
-    int? LastWord,
-    double Seconds,
-    OralFigures Figures,
-    string Zone,
-    string Norm,
-    SourceTotals Totals,
-    IReadOnlyList<(string Part, int Points)> Retelling,
-    IReadOnlyList<(string Stem, bool Right)> Questions,
-    string Note
-);
+public sealed record PrintedRecord
+{
+    public required string School { get; init; }
+
+    public required string Reader { get; init; }
+
+    public required string Title { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required DateTimeOffset ReadAt { get; init; }
+
+    public required string By { get; init; }
+
+    public required string Body { get; init; }
+
+    public required IReadOnlyList<PassageWord> Passage { get; init; }
+
+    public required IReadOnlyList<SheetMark> Marks { get; init; }
+
+    /// <summary>Where the reader stopped early.</summary>
+    public required int? LastWord { get; init; }
+
+    public required double Seconds { get; init; }
+
+    public required OralFigures Figures { get; init; }
+
+    public required string Zone { get; init; }
+
+    /// <summary>Where the rate stands, in a sentence; empty where there is no norm.</summary>
+    public required string Norm { get; init; }
+
+    public required SourceTotals Totals { get; init; }
+
+    /// <summary>Parts with 0 to 2 points.</summary>
+    public required IReadOnlyList<(string Part, int Points)> Retelling { get; init; }
+
+    public required IReadOnlyList<(string Stem, bool Right)> Questions { get; init; }
+
+    public required string Note { get; init; }
+}
 
 /// <summary>Running records on paper, in the notation teachers learn: a tick over each word that was right, what was
 /// said over what stands there, R for read again, T for told, SC for put right; errors and corrections by

@@ -33,9 +33,8 @@ public sealed record StaffRequest(string Name, string? Mail, bool Lead, bool Lef
 
 public sealed record PassesRequest(IReadOnlyList<AdultId> AdultIds);
 
-/// <param name="Purpose">invitation or reset.</param>
 /// <param name="Rules">What a password must be.</param>
-public sealed record PassView(string Purpose, string Name, string UserName, string Rules);
+public sealed record PassView(PassPurpose Purpose, string Name, string UserName, string Rules);
 
 public sealed record PassRequest(string Token, string? UserName, string? Password);
 
@@ -216,7 +215,7 @@ public static class AdultEndpoints
             Guid.CreateVersion7(),
             desk.Who.SchoolId,
             adultId,
-            hasPassword ? "reset" : "invitation",
+            hasPassword ? PassPurpose.Reset : PassPurpose.Invitation,
             hash,
             desk.Now,
             until
@@ -249,7 +248,7 @@ public static class AdultEndpoints
                 Guid.CreateVersion7(),
                 school.Id,
                 id,
-                adult.PasswordHash is null ? "invitation" : "reset",
+                adult.PasswordHash is null ? PassPurpose.Invitation : PassPurpose.Reset,
                 hash,
                 desk.Now,
                 until
@@ -323,7 +322,7 @@ public static class AdultEndpoints
         Pass? pass = null;
         return await limits.Code(http, "pass", async () =>
             (pass = await adults.OpenPass(Secrets.HashOf(token ?? ""), desk.Now))
-                is { Purpose: "invitation" or "reset" }
+                is { Purpose: PassPurpose.Invitation or PassPurpose.Reset }
         )
             ? pass!
             : throw NoPass();
@@ -361,7 +360,7 @@ public static class AdultEndpoints
     private static async Task<Adult> Staff(AdultId adultId, Desk desk, AdultStore adults)
     {
         await desk.Lead();
-        return await adults.Find(adultId, desk.Who.SchoolId) is { Kind: "staff" } adult
+        return await adults.Find(adultId, desk.Who.SchoolId) is { Kind: AdultKind.Staff } adult
             ? adult
             : throw Refused.NotFound();
     }

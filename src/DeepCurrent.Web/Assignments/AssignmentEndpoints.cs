@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
@@ -192,7 +193,7 @@ public static class AssignmentEndpoints
             $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {Counted.Readers(readerCount)}";
         var change = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoAssigned.Name,
+            ChangeKind.Assigned,
             async (c, t) =>
             {
                 foreach (var g in given)

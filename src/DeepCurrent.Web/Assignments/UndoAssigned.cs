@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Assignments;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Hosting;
@@ -8,10 +9,8 @@ namespace DeepCurrent.Web.Assignments;
 /// <summary>What was given at once.</summary>
 internal sealed record Assigned(IReadOnlyList<AssignmentId> AssignmentIds);
 
-internal sealed class UndoAssigned() : Undoes<Assigned>(Name, Deed.Assign)
+internal sealed class UndoAssigned() : Undoes<Assigned>(ChangeKind.Assigned, Deed.Assign)
 {
-    public const string Name = "assigned";
-
     protected override async Task<string> Undo(UndoAt at, Assigned did)
     {
         var taken = await AssignmentStore.Withdraw(at.C, at.T, did.AssignmentIds, at.Change.ClassId!.Value, at.Now);

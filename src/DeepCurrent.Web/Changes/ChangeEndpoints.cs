@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Roster;
@@ -44,7 +45,7 @@ public static class ChangeEndpoints
         if (change.At < desk.Now - Tidying.Kept)
             throw Refused.Conflict("too-late", $"This was done more than {Tidying.Kept.Days} days ago and stays.");
         // A roster's steps are packed, and compared with what is there before one is taken back.
-        if (change.Kind == "roster")
+        if (change.Kind is ChangeKind.Roster)
         {
             await roster.Undo(changeId);
             return new("That is as it was before.");

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Storage;
@@ -24,7 +25,7 @@ public sealed record UndoAt(
 public interface IUndo
 {
     /// <summary>The kind of change, as the history lists it.</summary>
-    string Kind { get; }
+    ChangeKind Kind { get; }
 
     /// <summary>What one must be allowed to do in the class to take it back.</summary>
     Deed Deed { get; }
@@ -35,9 +36,9 @@ public interface IUndo
 }
 
 /// <summary>An undo of changes that keep one kind of detail.</summary>
-public abstract class Undoes<TDetail>(string kind, Deed deed) : IUndo
+public abstract class Undoes<TDetail>(ChangeKind kind, Deed deed) : IUndo
 {
-    public string Kind => kind;
+    public ChangeKind Kind => kind;
 
     public Deed Deed => deed;
 

@@ -25,28 +25,45 @@ public sealed record LevelRowView(
 /// <param name="Week">School week of the term, from 1.</param>
 public sealed record TermView(TermId Id, string Name, DateOnly FirstDay, DateOnly LastDay, int Week, int Weeks);
 
-/// <param name="ReachFrom">Shallow end of the reach, fm.</param>
-/// <param name="ReachTo">Deep end of the reach, fm.</param>
-/// <param name="LevelSet">The level is what a teacher has set; its range then says nothing.</param>
-public sealed record RosterView(
-    ReaderId Id,
-    string GivenName,
-    string FamilyName,
-    int Grade,
-    double Depth,
-    double Sd,
-    double Low,
-    double High,
-    double ReachFrom,
-    double ReachTo,
-    double? SixWeeks,
-    string? Group,
-    double? FirstTry,
-    DateTimeOffset? LastRead,
-    int Readings,
-    bool LevelSet,
-    IReadOnlyList<SignalView> Signals
-);
+public sealed record RosterView
+{
+    public required ReaderId Id { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required double Sd { get; init; }
+
+    public required double Low { get; init; }
+
+    public required double High { get; init; }
+
+    /// <summary>Shallow end of the reach, fm.</summary>
+    public required double ReachFrom { get; init; }
+
+    /// <summary>Deep end of the reach, fm.</summary>
+    public required double ReachTo { get; init; }
+
+    public required double? SixWeeks { get; init; }
+
+    public required string? Group { get; init; }
+
+    public required double? FirstTry { get; init; }
+
+    public required DateTimeOffset? LastRead { get; init; }
+
+    public required int Readings { get; init; }
+
+    /// <summary>The level is what a teacher has set; its range then says nothing.</summary>
+    public required bool LevelSet { get; init; }
+
+    public required IReadOnlyList<SignalView> Signals { get; init; }
+}
 
 public sealed record SignalView(
     SignalKind Kind,
@@ -56,22 +73,36 @@ public sealed record SignalView(
     IReadOnlyList<double> Figures
 );
 
-public sealed record ClassView(
-    ClassId Id,
-    string Name,
-    string Code,
-    DateOnly Today,
-    TermView? Term,
-    IReadOnlyList<RosterView> Readers,
-    IReadOnlyList<TextInUse> Texts,
-    IReadOnlyList<GroupRow> Groups,
-    IReadOnlyList<LevelRowView> LevelChart,
-    IReadOnlyList<string> OwnColumns,
-    Part Part,
-    bool MayChangeRoster,
-    double ZoneLow,
-    double ZoneHigh
-);
+public sealed record ClassView
+{
+    public required ClassId Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required string Code { get; init; }
+
+    public required DateOnly Today { get; init; }
+
+    public required TermView? Term { get; init; }
+
+    public required IReadOnlyList<RosterView> Readers { get; init; }
+
+    public required IReadOnlyList<TextInUse> Texts { get; init; }
+
+    public required IReadOnlyList<GroupRow> Groups { get; init; }
+
+    public required IReadOnlyList<LevelRowView> LevelChart { get; init; }
+
+    public required IReadOnlyList<string> OwnColumns { get; init; }
+
+    public required Part Part { get; init; }
+
+    public required bool MayChangeRoster { get; init; }
+
+    public required double ZoneLow { get; init; }
+
+    public required double ZoneHigh { get; init; }
+}
 
 /// <summary>A class as the chart, the roster and the signals show it.</summary>
 public static class ClassEndpoints
@@ -118,46 +149,48 @@ public static class ClassEndpoints
             school.Chart,
             await desk.Clock()
         );
-        return new(
-            place.Id,
-            place.Name,
-            place.Code,
-            today,
-            TermOf(year, today),
-            [.. (await roster).Select(r => Row(r, cuts, work))],
-            await texts,
-            await groupRows,
-            LevelRows(school.Chart),
-            school.Chart.OwnColumns,
-            place.Part,
-            may,
-            school.ZoneLow,
-            school.ZoneHigh
-        );
+        return new()
+        {
+            Id = place.Id,
+            Name = place.Name,
+            Code = place.Code,
+            Today = today,
+            Term = TermOf(year, today),
+            Readers = [.. (await roster).Select(r => Row(r, cuts, work))],
+            Texts = await texts,
+            Groups = await groupRows,
+            LevelChart = LevelRows(school.Chart),
+            OwnColumns = school.Chart.OwnColumns,
+            Part = place.Part,
+            MayChangeRoster = may,
+            ZoneLow = school.ZoneLow,
+            ZoneHigh = school.ZoneHigh,
+        };
     }
 
     private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
     {
         var reach = Forecast.Reach(new(r.Depth), cuts);
-        return new(
-            r.Id,
-            r.GivenName,
-            r.FamilyName,
-            r.Grade,
-            r.Depth,
-            r.Sd,
-            r.Low,
-            r.High,
-            reach.From.Value,
-            reach.To.Value,
-            r.SixWeeks,
-            r.Group,
-            r.FirstTry,
-            r.LastRead,
-            r.Readings,
-            r.LevelSet,
-            work.For(r)
-        );
+        return new()
+        {
+            Id = r.Id,
+            GivenName = r.GivenName,
+            FamilyName = r.FamilyName,
+            Grade = r.Grade,
+            Depth = r.Depth,
+            Sd = r.Sd,
+            Low = r.Low,
+            High = r.High,
+            ReachFrom = reach.From.Value,
+            ReachTo = reach.To.Value,
+            SixWeeks = r.SixWeeks,
+            Group = r.Group,
+            FirstTry = r.FirstTry,
+            LastRead = r.LastRead,
+            Readings = r.Readings,
+            LevelSet = r.LevelSet,
+            Signals = work.For(r),
+        };
     }
 
     internal static TermView? TermOf(YearCalendar year, DateOnly today) =>

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Data.Assignments;
@@ -134,7 +135,7 @@ public static class GoalEndpoints
         var set = 0;
         var change = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoGoals.Name,
+            ChangeKind.Goals,
             async (c, t) =>
             {
                 var made = await GoalStore.Set(

@@ -1,13 +1,12 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Goals;
 using DeepCurrent.Web.Changes;
 
 namespace DeepCurrent.Web.Goals;
 
-internal sealed class UndoGoals() : Undoes<List<GoalChange>>(Name, Deed.SetGoals)
+internal sealed class UndoGoals() : Undoes<List<GoalChange>>(ChangeKind.Goals, Deed.SetGoals)
 {
-    public const string Name = "goals";
-
     protected override async Task<string> Undo(UndoAt at, List<GoalChange> did) =>
         await GoalStore.Undo(at.C, at.T, did) > 0
             ? "The goals are as they were before."

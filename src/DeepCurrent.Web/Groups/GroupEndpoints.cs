@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Assignments;
@@ -155,7 +156,7 @@ public static class GroupEndpoints
         var count = request.Groups.Count;
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoGroups.Name,
+            ChangeKind.Groups,
             async (c, t) =>
                 new(
                     await GroupStore.Replace(

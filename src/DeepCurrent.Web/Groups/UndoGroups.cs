@@ -1,13 +1,12 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Groups;
 using DeepCurrent.Web.Changes;
 
 namespace DeepCurrent.Web.Groups;
 
-internal sealed class UndoGroups() : Undoes<Regrouping>(Name, Deed.FormGroups)
+internal sealed class UndoGroups() : Undoes<Regrouping>(ChangeKind.Groups, Deed.FormGroups)
 {
-    public const string Name = "groups";
-
     protected override async Task<string> Undo(UndoAt at, Regrouping did) =>
         await GroupStore.Undo(at.C, at.T, at.Change.ClassId!.Value, did)
             ? "The groups are as they were before."

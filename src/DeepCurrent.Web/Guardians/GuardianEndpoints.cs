@@ -111,7 +111,7 @@ public static class GuardianEndpoints
         {
             // Somebody who is registered adds another child with the password they have.
             if (
-                known.Kind != "guardian"
+                known.Kind is not AdultKind.Guardian
                 || known.SchoolId != code!.SchoolId
                 || !await limits.Account(http, $"adult {mail}", new(known.SchoolId, AdultId: known.Id), () =>
                     secrets.Matches(known, request.Password)
@@ -130,7 +130,7 @@ public static class GuardianEndpoints
             name,
             mail,
             secrets.Hash(request.Password),
-            "guardian",
+            AdultKind.Guardian,
             Mail: mail
         );
         await adults.Add(adult);
@@ -140,7 +140,7 @@ public static class GuardianEndpoints
             Guid.CreateVersion7(),
             adult.SchoolId,
             adult.Id,
-            "confirmation",
+            PassPurpose.Confirmation,
             hash,
             desk.Now,
             desk.Now + ConfirmWithin
@@ -171,7 +171,7 @@ public static class GuardianEndpoints
         if (
             !await limits.Code(http, "pass", async () =>
                 (pass = await adults.OpenPass(Secrets.HashOf(request.Token ?? ""), desk.Now))
-                    is { Purpose: "confirmation" }
+                    is { Purpose: PassPurpose.Confirmation }
             ) || !await adults.Confirm(pass!, desk.Now)
         )
             throw Refused.Conflict(

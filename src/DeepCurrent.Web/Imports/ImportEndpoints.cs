@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Imports;
 using DeepCurrent.Data.Looks;
@@ -183,7 +184,7 @@ public static class ImportEndpoints
             school.Id,
             desk.Who.Adult,
             desk.Now,
-            "roster-exported",
+            LookKind.RosterExported,
             null,
             $"{state.Readers.Values.Count(r => !r.Left)} readers"
         );

@@ -11,13 +11,6 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Imports;
 
-/// <summary>What an import would do to one kind of thing.</summary>
-public sealed record KindCounts(string Kind, int Added, int Changed, int Ended, int Back);
-
-/// <summary>One line of what an import would do.</summary>
-/// <param name="What">added, changed, moved, ended or back.</param>
-public sealed record PreviewLine(string Kind, string What, string Name, string Detail);
-
 /// <summary>A row that is held back, or that something is said about.</summary>
 public sealed record ProblemLine(string File, int Line, string Column, string Value, string Reason, bool Stops);
 
@@ -36,28 +29,40 @@ public sealed record EndingsView(
     int? Type
 );
 
-/// <param name="Print">Stands for what would be done; an import that would now do something else is shown
-/// again.</param>
-/// <param name="Lines">The first of what would be done.</param>
-/// <param name="Source">The system the file comes from.</param>
-/// <param name="AsksOrg">The file holds several schools, and nobody has said which is this one. Nothing is compared
-/// before that.</param>
-public sealed record ImportPreview(
-    string Print,
-    IReadOnlyList<KindCounts> Counts,
-    int Moved,
-    int Linked,
-    IReadOnlyList<PreviewLine> Lines,
-    int LinesInAll,
-    IReadOnlyList<ProblemLine> Problems,
-    int Stopped,
-    int Noted,
-    IReadOnlyList<OrgLine> Orgs,
-    int Steps,
-    string Source,
-    bool AsksOrg,
-    EndingsView Endings
-);
+public sealed record ImportPreview
+{
+    /// <summary>Stands for what would be done; an import that would now do something else is shown again.</summary>
+    public required string Print { get; init; }
+
+    public required IReadOnlyList<KindCounts> Counts { get; init; }
+
+    public required int Moved { get; init; }
+
+    public required int Linked { get; init; }
+
+    /// <summary>The first of what would be done.</summary>
+    public required IReadOnlyList<PreviewLine> Lines { get; init; }
+
+    public required int LinesInAll { get; init; }
+
+    public required IReadOnlyList<ProblemLine> Problems { get; init; }
+
+    public required int Stopped { get; init; }
+
+    public required int Noted { get; init; }
+
+    public required IReadOnlyList<OrgLine> Orgs { get; init; }
+
+    public required int Steps { get; init; }
+
+    /// <summary>The system the file comes from.</summary>
+    public required string Source { get; init; }
+
+    /// <summary>The file holds several schools, and nobody has said which is this one. Nothing is compared before that.</summary>
+    public required bool AsksOrg { get; init; }
+
+    public required EndingsView Endings { get; init; }
+}
 
 public sealed record OrgLine(string Id, string Name, string Type);
 
@@ -72,7 +77,8 @@ public sealed class ImportWork(
 )
 {
     private const int MostLines = 400,
-        MostProblems = 500;
+        MostProblems = 500,
+        MostOfValue = 120;
 
     public async Task Do(ImportHead head, CancellationToken stop)
     {
@@ -105,9 +111,8 @@ public sealed class ImportWork(
             }
             await Report(head, 0.5, "Writing");
             var counts = preview
-                .Counts.Select(c => (c.Kind, All: c.Added + c.Changed + c.Ended + c.Back))
-                .Where(c => c.All > 0)
-                .Select(c => $"{c.All:N0} {c.Kind}");
+                .Counts.Where(c => c.All > 0)
+                .Select(c => $"{c.All:N0} {c.Kind.ToString().ToLowerInvariant()}");
             var sentence = $"Imported {head.Name}: {string.Join(", ", counts)}";
             await writer.Apply(
                 result.Change,
@@ -215,19 +220,16 @@ public sealed class ImportWork(
 
     /// <summary>Names of the readers and classes that enrolments are about and that are not themselves in the
     /// change.</summary>
-    private async Task<(Dictionary<ReaderId, string> Readers, Dictionary<ClassId, string> Classes)> Names(
-        SourceResult result,
-        SchoolId schoolId
-    )
+    private async Task<RosterNames> Names(SourceResult result, SchoolId schoolId)
     {
-        var lines = result.Change.Enrolments.Take(MostLines).Select(s => (s.After ?? s.Before)!).ToList();
-        var readers = result.Change.Readers.ToDictionary(s => s.Thing.Id, s => (s.After ?? s.Before)!.FullName);
-        var classes = result.Change.Classes.ToDictionary(s => s.Thing.Id, s => (s.After ?? s.Before)!.Name);
+        var lines = result.Change.Enrolments.Take(MostLines).Select(s => s.Thing).ToList();
+        var readers = result.Change.Readers.ToDictionary(s => s.Thing.Id, s => s.Thing.FullName);
+        var classes = result.Change.Classes.ToDictionary(s => s.Thing.Id, s => s.Thing.Name);
         foreach (var (id, name) in await rosters.Named(lines.Select(e => e.ReaderId), schoolId))
             readers.TryAdd(id, name);
         foreach (var (id, name) in await rosters.Named(lines.Select(e => e.ClassId), schoolId))
             classes.TryAdd(id, name);
-        return (readers, classes);
+        return new(readers, classes);
     }
 
     private static Mends MendsOf(ImportHead head)
@@ -241,86 +243,37 @@ public sealed class ImportWork(
         );
     }
 
-    private static ImportPreview Preview(
-        SourceResult result,
-        FileHead file,
-        (Dictionary<ReaderId, string> Readers, Dictionary<ClassId, string> Classes) names
-    )
+    private static ImportPreview Preview(SourceResult result, FileHead file, RosterNames names)
     {
-        var change = result.Change;
-        var moved = change.MovedReaders();
-        KindCounts[] counts =
-        [
-            Count("readers", change.Readers, r => r.Left),
-            Count("teachers", change.Adults, a => a.Left),
-            Count("classes", change.Classes, c => c.Closed),
-            Count("enrolments", change.Enrolments, e => e.To is not null),
-            Count("teaching", change.Teachings, _ => false),
-        ];
-        string Reader(ReaderId id) => names.Readers.GetValueOrDefault(id, "A reader");
-        string Class(ClassId id) => names.Classes.GetValueOrDefault(id, "a class");
-        var lines = change
-            .Readers.Select(s => Line("readers", s, r => r.FullName, r => r.Left, Differences))
-            .Concat(change.Adults.Select(s => Line("teachers", s, a => a.Name, a => a.Left, (_, _) => "")))
-            .Concat(
-                change.Classes.Select(s =>
-                    Line(
-                        "classes",
-                        s,
-                        c => c.Name,
-                        c => c.Closed,
-                        (b, a) => b.Name == a.Name ? "dates" : $"was {b.Name}"
-                    )
-                )
-            )
-            .Concat(
-                change.Enrolments.Select(s =>
-                    Line(
-                        "enrolments",
-                        s,
-                        e => $"{Reader(e.ReaderId)} in {Class(e.ClassId)}",
-                        e => e.To is not null,
-                        (_, _) => ""
-                    )
-                        is var line
-                    && moved.Contains((s.After ?? s.Before)!.ReaderId)
-                        ? line with
-                        {
-                            What = "moved",
-                            Detail = line.What == "ended" ? "leaves" : "joins",
-                        }
-                        : line
-                )
-            );
-        var problems = result
-            .Problems.OrderByDescending(p => p.Stops)
-            .Take(MostProblems)
-            .Select(p => new ProblemLine(
-                p.At.File,
-                p.At.Line,
-                p.Column,
-                p.Value.Length > 120 ? p.Value[..120] : p.Value,
-                p.Reason,
-                p.Stops
-            ))
-            .ToList();
-        return new(
-            Print(counts, moved.Count, result),
-            counts,
-            moved.Count,
-            result.Linked,
-            [.. lines.OrderBy(l => l.What is "added" ? 1 : 0).Take(MostLines)],
-            change.Steps,
-            problems,
-            result.Problems.Count(p => p.Stops),
-            result.Problems.Count(p => !p.Stops),
-            file.Orgs,
-            change.Steps,
-            file.Source,
-            file.AsksOrg,
-            View(result.Endings)
-        );
+        var preview = RosterPreview.Of(result.Change, names, MostLines);
+        return new()
+        {
+            Print = preview.Print,
+            Counts = preview.Counts,
+            Moved = preview.Moved,
+            Linked = result.Linked,
+            Lines = preview.Lines,
+            LinesInAll = result.Change.Steps,
+            Problems = [.. result.Problems.OrderByDescending(p => p.Stops).Take(MostProblems).Select(View)],
+            Stopped = result.Problems.Count(p => p.Stops),
+            Noted = result.Problems.Count(p => !p.Stops),
+            Orgs = file.Orgs,
+            Steps = result.Change.Steps,
+            Source = file.Source,
+            AsksOrg = file.AsksOrg,
+            Endings = View(result.Endings),
+        };
     }
+
+    private static ProblemLine View(RowProblem p) =>
+        new(
+            p.At.File,
+            p.At.Line,
+            p.Column,
+            p.Value.Length > MostOfValue ? p.Value[..MostOfValue] : p.Value,
+            p.Reason,
+            p.Stops
+        );
 
     private static EndingsView View(Endings e) =>
         new(
@@ -331,74 +284,5 @@ public sealed class ImportWork(
             e.Classes.Ended,
             e.Classes.Of,
             e.Unusual ? e.All : null
-        );
-
-    // New ids and secrets differ each time; what is compared is how much of what is done, and to whom. FNV-1a, which is
-    // the same in every process.
-    private static string Print(KindCounts[] counts, int moved, SourceResult result)
-    {
-        var fold = result
-            .Change.Readers.Select(s => (s.After ?? s.Before)!.FullName)
-            .Concat(result.Change.Classes.Select(s => (s.After ?? s.Before)!.Name))
-            .Aggregate(14695981039346656037UL, (sum, text) => text.Aggregate(sum, (x, c) => (x ^ c) * 1099511628211UL));
-        return $"{string.Join(' ', counts.Select(c => $"{c.Added}.{c.Changed}.{c.Ended}.{c.Back}"))} {moved} {fold:x}";
-    }
-
-    private static KindCounts Count<T>(string kind, IReadOnlyList<Step<T>> steps, Func<T, bool> ended)
-        where T : class, IRosterThing
-    {
-        int added = 0,
-            changed = 0,
-            gone = 0,
-            back = 0;
-        foreach (var s in steps)
-            switch (What(s, ended))
-            {
-                case "added":
-                    added++;
-                    break;
-                case "ended":
-                    gone++;
-                    break;
-                case "back":
-                    back++;
-                    break;
-                default:
-                    changed++;
-                    break;
-            }
-        return new(kind, added, changed, gone, back);
-    }
-
-    private static string What<T>(Step<T> s, Func<T, bool> ended)
-        where T : class, IRosterThing =>
-        s.Before is null ? "added"
-        : s.After is null || (ended(s.After) && !ended(s.Before)) ? "ended"
-        : ended(s.Before) && !ended(s.After) ? "back"
-        : "changed";
-
-    private static PreviewLine Line<T>(
-        string kind,
-        Step<T> s,
-        Func<T, string> name,
-        Func<T, bool> ended,
-        Func<T, T, string> differences
-    )
-        where T : class, IRosterThing
-    {
-        var what = What(s, ended);
-        return new(kind, what, name((s.After ?? s.Before)!), what == "changed" ? differences(s.Before!, s.After!) : "");
-    }
-
-    private static string Differences(RosterReader before, RosterReader after) =>
-        string.Join(
-            ", ",
-            new[]
-            {
-                before.FullName != after.FullName ? $"was {before.FullName}" : "",
-                before.Grade != after.Grade ? $"grade {before.Grade} to {after.Grade}" : "",
-                before.SourceId != after.SourceId ? "linked to the source" : "",
-                before.GuardianMail != after.GuardianMail ? "guardian address added" : "",
-            }.Where(d => d.Length > 0)
         );
 }

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
@@ -18,7 +19,6 @@ public static class CheckEndpoints
         LongestDirections = 500,
         MostAims = 600,
         MostReaders = 5000;
-    private static readonly string[] Seasons = ["autumn", "winter", "spring"];
 
     public static void Map(RouteGroupBuilder api)
     {
@@ -86,28 +86,29 @@ public static class CheckEndpoints
             .Where(s => seen.Contains(SittingId.From(s.About)))
             .Select(s => new SittingSetAside(SittingId.From(s.About), SetAsideView.Of(s)))
             .ToList();
-        return new(
-            check.Id,
-            check.Revision,
-            check.StaffTitle,
-            check.ReaderTitle,
-            check.Directions,
-            check.Season,
-            PlanView.Of(check.Plan),
-            AimView.Of(await checks.Aims(checkId)),
-            check.OpensOn,
-            check.ClosesOn,
-            check.Draft,
-            over,
-            check.Gone,
-            check.By,
-            check.MadeAt,
-            mayChange,
-            sittings.Any(s => s.Parts.Any(p => p.StartedAt is not null)),
-            [.. (await checks.Colleagues(checkId)).Select(a => new ColleagueView(a.Id, a.Name))],
-            [.. sittings.Select(s => SittingView.Of(s, over))],
-            refused
-        );
+        return new()
+        {
+            Id = check.Id,
+            Revision = check.Revision,
+            StaffTitle = check.StaffTitle,
+            ReaderTitle = check.ReaderTitle,
+            Directions = check.Directions,
+            Season = check.Season,
+            Plan = PlanView.Of(check.Plan),
+            For = AimView.Of(await checks.Aims(checkId)),
+            OpensOn = check.OpensOn,
+            ClosesOn = check.ClosesOn,
+            Draft = check.Draft,
+            Over = over,
+            Gone = check.Gone,
+            By = check.By,
+            MadeAt = check.MadeAt,
+            MayChange = mayChange,
+            Begun = sittings.Any(s => s.Parts.Any(p => p.StartedAt is not null)),
+            Colleagues = [.. (await checks.Colleagues(checkId)).Select(a => new ColleagueView(a.Id, a.Name))],
+            Sittings = [.. sittings.Select(s => SittingView.Of(s, over))],
+            SetAside = refused,
+        };
     }
 
     private static async Task<CheckChanged> Save(
@@ -138,22 +139,23 @@ public static class CheckEndpoints
         if (before is { Draft: false } && r.Draft)
             throw Refused.Field("draft", "It has been given already. Take it back from its readers instead.");
         var (_, year) = await at.Yardstick();
-        var check = new NewCheck(
-            checkId,
-            desk.Who.SchoolId,
-            before?.SchoolYearId ?? year.Id,
-            r.Season,
-            Title(r.StaffTitle, "staffTitle", "colleagues"),
-            Title(r.ReaderTitle, "readerTitle", "readers"),
-            r.Directions?.Trim() ?? "",
-            plan,
-            r.Draft,
-            r.OpensOn,
-            r.ClosesOn,
-            desk.Who.Adult,
-            desk.Now,
-            r.Revision
-        );
+        var check = new NewCheck
+        {
+            Id = checkId,
+            SchoolId = desk.Who.SchoolId,
+            SchoolYearId = before?.SchoolYearId ?? year.Id,
+            Season = r.Season,
+            StaffTitle = Title(r.StaffTitle, "staffTitle", "colleagues"),
+            ReaderTitle = Title(r.ReaderTitle, "readerTitle", "readers"),
+            Directions = r.Directions?.Trim() ?? "",
+            Plan = plan,
+            Draft = r.Draft,
+            OpensOn = r.OpensOn,
+            ClosesOn = r.ClosesOn,
+            MadeBy = desk.Who.Adult,
+            At = desk.Now,
+            Revision = r.Revision,
+        };
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
         if (!r.Draft && meant.Count == 0)
             throw Refused.Field("for", "Nobody is there to take it. Choose classes, groups or readers.");
@@ -166,7 +168,7 @@ public static class CheckEndpoints
                 desk.Who.Adult,
                 desk.Now
             ),
-            UndoCheckGiven.Name,
+            ChangeKind.CheckGiven,
             async (c, t) =>
             {
                 if (!await CheckStore.Save(c, t, check, aims.Read(), [.. (r.Colleagues ?? []).Distinct().Take(50)]))
@@ -207,8 +209,6 @@ public static class CheckEndpoints
             && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any()
         )
             throw Refused.Field("plan", "A passage of the fixed form is not in the library, or has too few questions.");
-        if (r.Season is not null && !Seasons.Contains(r.Season))
-            throw Refused.Field("season", "A window is in autumn, winter or spring.");
         if (r.Directions?.Length > LongestDirections)
             throw Refused.Field("directions", $"Keep the directions under {LongestDirections} letters.");
         if (r.ClosesOn < r.OpensOn)
@@ -240,7 +240,7 @@ public static class CheckEndpoints
             throw Refused.Conflict("no-change", "Nobody here has a part that was rushed, thin or missed.");
         var made = await changes.Do(
             new(desk.Who.SchoolId, parts[0].Sitting.ClassId, desk.Who.Adult, desk.Now),
-            UndoCheckAgain.Name,
+            ChangeKind.CheckAgain,
             async (c, t) =>
             {
                 // A check that is over has to be open for them.
@@ -300,7 +300,7 @@ public static class CheckEndpoints
         CheckWithdrawn taken = new(checkId, [.. theirs.Select(s => s.ReaderId)]);
         var made = await changes.Do(
             new(desk.Who.SchoolId, theirs[0].ClassId, desk.Who.Adult, desk.Now),
-            UndoCheckWithdrawn.Name,
+            ChangeKind.CheckWithdrawn,
             async (c, t) =>
             {
                 await CheckStore.Withdraw(c, t, checkId, taken.ReaderIds, desk.Now);

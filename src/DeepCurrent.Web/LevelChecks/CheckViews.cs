@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Tickets;
 
@@ -57,14 +58,14 @@ public sealed record AimView(
 {
     public static AimView Of(IReadOnlyList<CheckAim> aims)
     {
-        List<T> Keys<T>(string kind)
+        List<T> Keys<T>(AimKind kind)
             where T : struct, IId<T> => [.. aims.Where(a => a.Kind == kind).Select(a => T.From(Guid.Parse(a.Key)))];
         return new(
-            Keys<ClassId>("class"),
-            Keys<GroupId>("group"),
-            Keys<ReaderId>("reader"),
+            Keys<ClassId>(AimKind.Class),
+            Keys<GroupId>(AimKind.Group),
+            Keys<ReaderId>(AimKind.Reader),
             [
-                .. aims.Where(a => a.Kind == "grade")
+                .. aims.Where(a => a.Kind is AimKind.Grade)
                     .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture)),
             ]
         );
@@ -72,24 +73,27 @@ public sealed record AimView(
 
     public IReadOnlyList<CheckAim> Read() =>
         [
-            .. ClassIds.Distinct().Select(i => new CheckAim("class", i.ToString())),
-            .. GroupIds.Distinct().Select(i => new CheckAim("group", i.ToString())),
-            .. ReaderIds.Distinct().Select(i => new CheckAim("reader", i.ToString())),
+            .. ClassIds.Distinct().Select(i => new CheckAim(AimKind.Class, i.ToString())),
+            .. GroupIds.Distinct().Select(i => new CheckAim(AimKind.Group, i.ToString())),
+            .. ReaderIds.Distinct().Select(i => new CheckAim(AimKind.Reader, i.ToString())),
             .. Grades
                 .Distinct()
-                .Select(g => new CheckAim("grade", g.ToString(System.Globalization.CultureInfo.InvariantCulture))),
+                .Select(g => new CheckAim(
+                    AimKind.Grade,
+                    g.ToString(System.Globalization.CultureInfo.InvariantCulture)
+                )),
         ];
 }
 
 /// <param name="Revision">The revision that was changed; 0 for a new check.</param>
-/// <param name="Season">autumn, winter or spring for a benchmark window; null for a check in between.</param>
+/// <param name="Season">Of a benchmark window; null for a check in between.</param>
 /// <param name="Draft">Kept, and not yet given.</param>
 public sealed record CheckRequest(
     int Revision,
     string? StaffTitle,
     string? ReaderTitle,
     string? Directions,
-    string? Season,
+    Season? Season,
     PlanView? Plan,
     AimView? For,
     DateOnly? OpensOn,
@@ -118,28 +122,40 @@ public sealed record PartView(
     double? Score
 );
 
-/// <param name="Again">Parts that were rushed, thin or missed.</param>
-/// <param name="Before">The level without the check: as it was given, or as it would stand now without what the check
-/// moved.</param>
-/// <param name="Moved">What the check moved, fm, and nothing else.</param>
-/// <param name="Late">Answers given before the check ended and heard of after it.</param>
-public sealed record SittingView(
-    SittingId Id,
-    ReaderId ReaderId,
-    string GivenName,
-    string FamilyName,
-    int Grade,
-    string? Class,
-    double Before,
-    double? After,
-    double? Sd,
-    DateTimeOffset ChangedAt,
-    IReadOnlyList<PartView> Parts,
-    int Again,
-    int Late,
-    double Moved
-)
+public sealed record SittingView
 {
+    public required SittingId Id { get; init; }
+
+    public required ReaderId ReaderId { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required string? Class { get; init; }
+
+    /// <summary>The level without the check: as it was given, or as it would stand now without what the check moved.</summary>
+    public required double Before { get; init; }
+
+    public required double? After { get; init; }
+
+    public required double? Sd { get; init; }
+
+    public required DateTimeOffset ChangedAt { get; init; }
+
+    public required IReadOnlyList<PartView> Parts { get; init; }
+
+    /// <summary>Parts that were rushed, thin or missed.</summary>
+    public required int Again { get; init; }
+
+    /// <summary>Answers given before the check ended and heard of after it.</summary>
+    public required int Late { get; init; }
+
+    /// <summary>What the check moved, fm, and nothing else.</summary>
+    public required double Moved { get; init; }
+
     public static SittingView Of(SittingRow s, bool over)
     {
         var last = s
@@ -147,17 +163,19 @@ public sealed record SittingView(
             .Select(g => (Part: g.MaxBy(p => p.Round)!, Rounds: g.Count()))
             .OrderBy(p => p.Part.Position)
             .ToList();
-        return new(
-            s.Id,
-            s.ReaderId,
-            s.GivenName,
-            s.FamilyName,
-            s.Grade,
-            s.Class,
-            s.AfterMean - s.Moved ?? s.BeforeMean,
-            s.AfterMean,
-            s.AfterSd,
-            s.ChangedAt,
+        return new()
+        {
+            Id = s.Id,
+            ReaderId = s.ReaderId,
+            GivenName = s.GivenName,
+            FamilyName = s.FamilyName,
+            Grade = s.Grade,
+            Class = s.Class,
+            Before = s.AfterMean - s.Moved ?? s.BeforeMean,
+            After = s.AfterMean,
+            Sd = s.AfterSd,
+            ChangedAt = s.ChangedAt,
+            Parts =
             [
                 .. last.Select(p => new PartView(
                     p.Part.Id,
@@ -174,40 +192,60 @@ public sealed record SittingView(
                     p.Part.Score
                 )),
             ],
-            last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)),
-            s.Late,
-            s.Moved
-        );
+            Again = last.Count(p => PartRules.Again(p.Part.State, p.Part.Flag, over)),
+            Late = s.Late,
+            Moved = s.Moved,
+        };
     }
 }
 
 public sealed record ColleagueView(AdultId Id, string Name);
 
-/// <param name="Over">Nothing can be answered any more.</param>
-/// <param name="MayChange">The asker may change the check itself: it is theirs, or they lead the school.</param>
-/// <param name="Begun">Somebody has begun, so that the plan stays as it is.</param>
-public sealed record CheckView(
-    CheckId Id,
-    int Revision,
-    string StaffTitle,
-    string ReaderTitle,
-    string Directions,
-    string? Season,
-    PlanView Plan,
-    AimView For,
-    DateOnly? OpensOn,
-    DateOnly? ClosesOn,
-    bool Draft,
-    bool Over,
-    bool Gone,
-    string By,
-    DateTimeOffset MadeAt,
-    bool MayChange,
-    bool Begun,
-    IReadOnlyList<ColleagueView> Colleagues,
-    IReadOnlyList<SittingView> Sittings,
-    IReadOnlyList<SittingSetAside> SetAside
-);
+public sealed record CheckView
+{
+    public required CheckId Id { get; init; }
+
+    public required int Revision { get; init; }
+
+    public required string StaffTitle { get; init; }
+
+    public required string ReaderTitle { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required Season? Season { get; init; }
+
+    public required PlanView Plan { get; init; }
+
+    public required AimView For { get; init; }
+
+    public required DateOnly? OpensOn { get; init; }
+
+    public required DateOnly? ClosesOn { get; init; }
+
+    public required bool Draft { get; init; }
+
+    /// <summary>Nothing can be answered any more.</summary>
+    public required bool Over { get; init; }
+
+    public required bool Gone { get; init; }
+
+    public required string By { get; init; }
+
+    public required DateTimeOffset MadeAt { get; init; }
+
+    /// <summary>The asker may change the check itself: it is theirs, or they lead the school.</summary>
+    public required bool MayChange { get; init; }
+
+    /// <summary>Somebody has begun, so that the plan stays as it is.</summary>
+    public required bool Begun { get; init; }
+
+    public required IReadOnlyList<ColleagueView> Colleagues { get; init; }
+
+    public required IReadOnlyList<SittingView> Sittings { get; init; }
+
+    public required IReadOnlyList<SittingSetAside> SetAside { get; init; }
+}
 
 /// <summary>What a reader did and could not be taken.</summary>
 public sealed record SittingSetAside(SittingId SittingId, SetAsideView Work);
@@ -254,7 +292,7 @@ public sealed record WindowGrade(
 public sealed record WindowView(
     YearId YearId,
     string Year,
-    string Season,
+    Season Season,
     string? Last,
     IReadOnlyList<WindowGrade> Grades
 );

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.Changes;
 using DeepCurrent.Web.Hosting;
@@ -10,10 +11,8 @@ internal sealed record CheckGiven(CheckId CheckId, IReadOnlyList<ReaderId> Reade
 
 internal sealed record CheckAgain(IReadOnlyList<CheckPartId> Parts);
 
-internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(Name, Deed.GiveCheck)
+internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(ChangeKind.CheckGiven, Deed.GiveCheck)
 {
-    public const string Name = "check-given";
-
     protected override async Task<string> Undo(UndoAt at, CheckGiven did)
     {
         var taken = await CheckStore.Withdraw(at.C, at.T, did.CheckId, did.ReaderIds, at.Now);
@@ -24,20 +23,16 @@ internal sealed class UndoCheckGiven() : Undoes<CheckGiven>(Name, Deed.GiveCheck
     }
 }
 
-internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(Name, Deed.GiveCheck)
+internal sealed class UndoCheckAgain() : Undoes<CheckAgain>(ChangeKind.CheckAgain, Deed.GiveCheck)
 {
-    public const string Name = "check-again";
-
     protected override async Task<string> Undo(UndoAt at, CheckAgain did) =>
         await CheckStore.UndoAgain(at.C, at.T, did.Parts) > 0
             ? "Those parts are not given again. What was begun is kept."
             : throw UndoAt.BuiltOn("Everybody has begun already, so nothing is taken back.");
 }
 
-internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(Name, Deed.GiveCheck)
+internal sealed class UndoCheckWithdrawn() : Undoes<CheckWithdrawn>(ChangeKind.CheckWithdrawn, Deed.GiveCheck)
 {
-    public const string Name = "check-withdrawn";
-
     protected override async Task<string> Undo(UndoAt at, CheckWithdrawn did) =>
         await CheckStore.GiveBack(at.C, at.T, did, at.Now)
             ? "They have it again, as far as they were."

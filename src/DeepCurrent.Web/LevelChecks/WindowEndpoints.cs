@@ -1,4 +1,5 @@
 using DeepCurrent.Core.LevelChecks;
+using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.LevelChecks;
 using DeepCurrent.Web.SignIn;
 
@@ -8,8 +9,6 @@ namespace DeepCurrent.Web.LevelChecks;
 /// window before.</summary>
 public static class WindowEndpoints
 {
-    private static readonly string[] Seasons = ["autumn", "winter", "spring"];
-
     public static void Map(RouteGroupBuilder api) => api.MapGet("/school/windows", All);
 
     private static async Task<IReadOnlyList<WindowView>> All(Desk desk, WindowStore windows)
@@ -23,7 +22,7 @@ public static class WindowEndpoints
             .Where(r => begun.ContainsKey(r.YearId))
             .GroupBy(r => (r.YearId, r.Season))
             .OrderByDescending(w => begun[w.Key.YearId].FirstDay)
-            .ThenByDescending(w => Array.IndexOf(Seasons, w.Key.Season))
+            .ThenByDescending(w => w.Key.Season)
             .ToList();
         return
         [
@@ -47,7 +46,9 @@ public static class WindowEndpoints
                         w.Key.YearId,
                         begun[w.Key.YearId].Year,
                         w.Key.Season,
-                        last is null ? null : $"{last.Key.Season} {begun[last.Key.YearId].Year}",
+                        last is null
+                            ? null
+                            : $"{last.Key.Season.ToString().ToLowerInvariant()} {begun[last.Key.YearId].Year}",
                         [.. rows]
                     );
                 }

@@ -61,34 +61,35 @@ public sealed class RecordDesk(
             k.TextId is { } id && await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) is not null
                 ? (await texts.Bodies(id)).FirstOrDefault(v => v.Id == k.VersionId)
                 : null;
-        return new(
-            k.Id,
-            k.ReaderId,
-            reader.GivenName,
-            reader.FamilyName,
-            k.Title,
-            now is null ? null : k.TextId,
-            k.TextDepth,
-            Forecast.Comprehension(new(reader.Depth), new(k.TextDepth)).Value,
-            k.Done,
-            k.Gone,
-            k.ReadAt,
-            k.By,
-            k.Revision,
-            k.Body,
-            [.. passage.Select(w => new WordOfRecord(w.Start, w.Shown.Length, names.Contains(w.Key)))],
-            SheetView.Of(k.Sheet),
-            await Figures(k, reader.Grade),
-            RecordSheet.Totals(k.Sheet.Marks),
-            Retelling.Parts(k.Fiction),
-            [.. (await Questions(k)).Select(q => new QuestionOfRecord(q.Id, q.Strand, q.Stem, Answers(q)))],
-            now is not null && RecordSheet.Body(now.Pages) != k.Body,
-            k.SoundSeconds,
-            k.Listening,
-            k.ListenNote,
-            k.SoundSeconds is not null && listener.Ready,
-            await Draft(reader, k)
-        );
+        return new()
+        {
+            Id = k.Id,
+            ReaderId = k.ReaderId,
+            GivenName = reader.GivenName,
+            FamilyName = reader.FamilyName,
+            Title = k.Title,
+            TextId = now is null ? null : k.TextId,
+            TextDepth = k.TextDepth,
+            Forecast = Forecast.Comprehension(new(reader.Depth), new(k.TextDepth)).Value,
+            Done = k.Done,
+            Gone = k.Gone,
+            ReadAt = k.ReadAt,
+            By = k.By,
+            Revision = k.Revision,
+            Body = k.Body,
+            Words = [.. passage.Select(w => new WordOfRecord(w.Start, w.Shown.Length, names.Contains(w.Key)))],
+            Sheet = SheetView.Of(k.Sheet),
+            Figures = await Figures(k, reader.Grade),
+            Sources = RecordSheet.Totals(k.Sheet.Marks),
+            Parts = Retelling.Parts(k.Fiction),
+            Questions = [.. (await Questions(k)).Select(q => new QuestionOfRecord(q.Id, q.Strand, q.Stem, Answers(q)))],
+            TextChanged = now is not null && RecordSheet.Body(now.Pages) != k.Body,
+            SoundSeconds = k.SoundSeconds,
+            Listening = k.Listening,
+            ListenNote = k.ListenNote,
+            MayListen = k.SoundSeconds is not null && listener.Ready,
+            Draft = await Draft(reader, k),
+        };
     }
 
     private async Task<DraftOfRecord?> Draft(ReaderHead reader, RunningRecord k)

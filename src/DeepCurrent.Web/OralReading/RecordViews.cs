@@ -46,45 +46,59 @@ public sealed record MarkOfRecord(
 /// <param name="Name">A proper noun: misread the same way it counts once.</param>
 public sealed record WordOfRecord(int Start, int Length, bool Name);
 
-/// <param name="Zone">Independent, Instructional or Frustration.</param>
-/// <param name="Percentile">Among readers of the grade and season; null where there is no norm or no time.</param>
-/// <param name="Middle">The rate of the middle reader there.</param>
-public sealed record FiguresOfRecord(
-    int Words,
-    int Errors,
-    int SelfCorrections,
-    int Repetitions,
-    double Accuracy,
-    double? WordsPerError,
-    double? SelfCorrectionRatio,
-    double WordsCorrectPerMinute,
-    int Pauses,
-    AccuracyZone Zone,
-    int? Percentile,
-    int? Middle,
-    Season Season,
-    double? Retelling
-)
+public sealed record FiguresOfRecord
 {
+    public required int Words { get; init; }
+
+    public required int Errors { get; init; }
+
+    public required int SelfCorrections { get; init; }
+
+    public required int Repetitions { get; init; }
+
+    public required double Accuracy { get; init; }
+
+    public required double? WordsPerError { get; init; }
+
+    public required double? SelfCorrectionRatio { get; init; }
+
+    public required double WordsCorrectPerMinute { get; init; }
+
+    public required int Pauses { get; init; }
+
+    /// <summary>Independent, Instructional or Frustration.</summary>
+    public required AccuracyZone Zone { get; init; }
+
+    /// <summary>Among readers of the grade and season; null where there is no norm or no time.</summary>
+    public required int? Percentile { get; init; }
+
+    /// <summary>The rate of the middle reader there.</summary>
+    public required int? Middle { get; init; }
+
+    public required Season Season { get; init; }
+
+    public required double? Retelling { get; init; }
+
     public static FiguresOfRecord Of(OralFigures f, SheetData sheet, int grade, Season season)
     {
         var place = f.WordsCorrectPerMinute > 0 ? OralNorms.Place(grade, season, f.WordsCorrectPerMinute) : null;
-        return new(
-            f.Words,
-            f.Errors,
-            f.SelfCorrections,
-            f.Repetitions,
-            f.Accuracy,
-            f.WordsPerError,
-            f.SelfCorrectionRatio,
-            f.WordsCorrectPerMinute,
-            f.Pauses,
-            new AccuracyCuts().Of(f.Accuracy),
-            place?.Percentile,
-            place?.Middle,
-            season,
-            Core.OralReading.Retelling.Score(sheet.Retelling)
-        );
+        return new()
+        {
+            Words = f.Words,
+            Errors = f.Errors,
+            SelfCorrections = f.SelfCorrections,
+            Repetitions = f.Repetitions,
+            Accuracy = f.Accuracy,
+            WordsPerError = f.WordsPerError,
+            SelfCorrectionRatio = f.SelfCorrectionRatio,
+            WordsCorrectPerMinute = f.WordsCorrectPerMinute,
+            Pauses = f.Pauses,
+            Zone = new AccuracyCuts().Of(f.Accuracy),
+            Percentile = place?.Percentile,
+            Middle = place?.Middle,
+            Season = season,
+            Retelling = Core.OralReading.Retelling.Score(sheet.Retelling),
+        };
     }
 }
 
@@ -127,38 +141,64 @@ public sealed record DraftOfRecord(
     IReadOnlyList<double[]?> Times
 );
 
-/// <param name="TextChanged">The text in the library reads differently by now; this record keeps what was read.</param>
-/// <param name="Listening">waiting, listening, heard or failed; null where there is no device or no recording.</param>
-/// <param name="MayListen">There is a recording and a device that can be asked.</param>
-/// <param name="Parts">What a retelling is listened to for.</param>
-public sealed record RecordView(
-    RecordId Id,
-    ReaderId ReaderId,
-    string GivenName,
-    string FamilyName,
-    string Title,
-    TextId? TextId,
-    double TextDepth,
-    double Forecast,
-    bool Done,
-    bool Gone,
-    DateTimeOffset ReadAt,
-    string? By,
-    int Revision,
-    string Body,
-    IReadOnlyList<WordOfRecord> Words,
-    SheetView Sheet,
-    FiguresOfRecord Figures,
-    SourceTotals Sources,
-    IReadOnlyList<string> Parts,
-    IReadOnlyList<QuestionOfRecord> Questions,
-    bool TextChanged,
-    double? SoundSeconds,
-    string? Listening,
-    string ListenNote,
-    bool MayListen,
-    DraftOfRecord? Draft
-);
+public sealed record RecordView
+{
+    public required RecordId Id { get; init; }
+
+    public required ReaderId ReaderId { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string Title { get; init; }
+
+    public required TextId? TextId { get; init; }
+
+    public required double TextDepth { get; init; }
+
+    public required double Forecast { get; init; }
+
+    public required bool Done { get; init; }
+
+    public required bool Gone { get; init; }
+
+    public required DateTimeOffset ReadAt { get; init; }
+
+    public required string? By { get; init; }
+
+    public required int Revision { get; init; }
+
+    public required string Body { get; init; }
+
+    public required IReadOnlyList<WordOfRecord> Words { get; init; }
+
+    public required SheetView Sheet { get; init; }
+
+    public required FiguresOfRecord Figures { get; init; }
+
+    public required SourceTotals Sources { get; init; }
+
+    /// <summary>What a retelling is listened to for.</summary>
+    public required IReadOnlyList<string> Parts { get; init; }
+
+    public required IReadOnlyList<QuestionOfRecord> Questions { get; init; }
+
+    /// <summary>The text in the library reads differently by now; this record keeps what was read.</summary>
+    public required bool TextChanged { get; init; }
+
+    public required double? SoundSeconds { get; init; }
+
+    /// <summary>Null where there is no device or no recording.</summary>
+    public required ListeningState? Listening { get; init; }
+
+    public required string ListenNote { get; init; }
+
+    /// <summary>There is a recording and a device that can be asked.</summary>
+    public required bool MayListen { get; init; }
+
+    public required DraftOfRecord? Draft { get; init; }
+}
 
 /// <summary>One line of a reader's records.</summary>
 public sealed record RecordRow(
@@ -170,7 +210,7 @@ public sealed record RecordRow(
     string? By,
     FiguresOfRecord Figures,
     bool Sound,
-    string? Listening
+    ListeningState? Listening
 );
 
 /// <param name="Said">What was said instead, the most frequent first.</param>

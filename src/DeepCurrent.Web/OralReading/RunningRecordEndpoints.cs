@@ -242,37 +242,39 @@ public static class RunningRecordEndpoints
     private static PrintedRecord Printed(RecordView v, RunningRecord k, string school)
     {
         var answers = k.Sheet.Answers.ToDictionary(a => a.QuestionId, a => a.Right);
-        return new(
-            school,
-            $"{v.GivenName} {v.FamilyName}".Trim(),
-            k.Title,
-            k.TextDepth,
-            k.ReadAt,
-            k.By ?? "",
-            k.Body,
-            SpokenForms.Of(k.Body),
-            k.Sheet.Marks,
-            k.Sheet.LastWord,
-            k.Sheet.Seconds,
-            RecordSheet.Figures(
+        return new()
+        {
+            School = school,
+            Reader = $"{v.GivenName} {v.FamilyName}".Trim(),
+            Title = k.Title,
+            Depth = k.TextDepth,
+            ReadAt = k.ReadAt,
+            By = k.By ?? "",
+            Body = k.Body,
+            Passage = SpokenForms.Of(k.Body),
+            Marks = k.Sheet.Marks,
+            LastWord = k.Sheet.LastWord,
+            Seconds = k.Sheet.Seconds,
+            Figures = RecordSheet.Figures(
                 k.Sheet.Marks,
                 SpokenForms.Of(k.Body),
                 k.Sheet.LastWord,
                 k.Sheet.Seconds,
                 k.Sheet.Pauses
             ),
-            v.Figures.Zone.ToString().ToLowerInvariant(),
-            v.Figures.Percentile is { } p
+            Zone = v.Figures.Zone.ToString().ToLowerInvariant(),
+            Norm = v.Figures.Percentile is { } p
                 ? $"{p} of 100 readers of the grade in {v.Figures.Season.ToString().ToLowerInvariant()} read at this rate or "
                     + "slower"
                 : "",
-            RecordSheet.Totals(k.Sheet.Marks),
-            v.Parts.Where(k.Sheet.Retelling.ContainsKey)
+            Totals = RecordSheet.Totals(k.Sheet.Marks),
+            Retelling = v
+                .Parts.Where(k.Sheet.Retelling.ContainsKey)
                 .Select(x => (x.Replace('-', ' '), k.Sheet.Retelling[x]))
                 .ToList(),
-            v.Questions.Where(q => answers.ContainsKey(q.Id)).Select(q => (q.Stem, answers[q.Id])).ToList(),
-            k.Sheet.Note
-        );
+            Questions = v.Questions.Where(q => answers.ContainsKey(q.Id)).Select(q => (q.Stem, answers[q.Id])).ToList(),
+            Note = k.Sheet.Note,
+        };
     }
 
     private static async Task<IResult> Play(

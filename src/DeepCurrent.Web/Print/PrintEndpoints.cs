@@ -20,12 +20,11 @@ public static class PrintEndpoints
         api.MapGet("/school/print/{form}.pdf", OfSchool).Produces<byte[]>(contentType: Pdf);
     }
 
-    /// <param name="form">cards, list or letters.</param>
     /// <param name="readers">Ids of some readers, with commas between; all of the class where it is left out.</param>
     /// <param name="surnames">Show surnames, where the asker wants what the school usually does not.</param>
     private static async Task<IResult> OfClass(
         ClassId classId,
-        string form,
+        PrintForm form,
         string? readers,
         string? paper,
         bool? surnames,
@@ -36,11 +35,11 @@ public static class PrintEndpoints
     )
     {
         // A letter holds a code that lets somebody in: only who may change the roster hands those out.
-        var place = await desk.Class(classId, form == "letters" ? Deed.ChangeRoster : Deed.PrintOneSecret);
+        var place = await desk.Class(classId, form is PrintForm.Letters ? Deed.ChangeRoster : Deed.PrintOneSecret);
         var wanted = Wanted<ReaderId>(readers);
         if (
             !desk.May(Deed.PrintSecrets, place)
-            && !(form == "cards" && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))
+            && !(form is PrintForm.Cards && wanted?.Count == 1 && desk.MayPrintOne(place.Part, place.AssistantsPrint))
         )
             throw Refused.NotFound();
         var ids = (await members.Of(classId))
@@ -53,13 +52,13 @@ public static class PrintEndpoints
             paper,
             surnames,
             [.. ids.Select(id => (place.Name, place.Code, found[id]))],
-            $"{place.Name} {form}"
+            $"{place.Name} {form.ToString().ToLowerInvariant()}"
         );
     }
 
     /// <param name="classes">Ids of some classes, with commas between; the whole school where it is left out.</param>
     private static async Task<IResult> OfSchool(
-        string form,
+        PrintForm form,
         string? classes,
         string? paper,
         bool? surnames,
@@ -89,7 +88,7 @@ public static class PrintEndpoints
             paper,
             surnames,
             [.. all.Select(x => (x.Class.Name, x.Class.Code, x.Reader))],
-            $"{school.Name} {form}"
+            $"{school.Name} {form.ToString().ToLowerInvariant()}"
         );
     }
 
@@ -99,6 +98,14 @@ public static class PrintEndpoints
             ?.Split(',', StringSplitOptions.RemoveEmptyEntries)
             .Select(text => Ids.TryParse<T>(text, out var id) ? id : default)
             .ToHashSet();
+}
+
+/// <summary>What is printed for readers.</summary>
+public enum PrintForm
+{
+    Cards,
+    List,
+    Letters,
 }
 
 /// <summary>Puts what is printed together.</summary>
@@ -113,7 +120,7 @@ public sealed class PrintRoom(
     private static readonly string[] Marks = [.. Drawings.All.Keys];
 
     public async Task<IResult> Print(
-        string form,
+        PrintForm form,
         string? paper,
         bool? surnames,
         IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,
@@ -129,7 +136,12 @@ public sealed class PrintRoom(
             school.Id,
             desk.Who.Adult,
             desk.Now,
-            $"{form}-printed",
+            form switch
+            {
+                PrintForm.Cards => LookKind.CardsPrinted,
+                PrintForm.List => LookKind.ListPrinted,
+                _ => LookKind.LettersPrinted,
+            },
             readers.Count == 1 ? readers[0].Reader.Id : null,
             $"{readers.Count} readers"
         );
@@ -143,13 +155,13 @@ public sealed class PrintRoom(
             );
         switch (form)
         {
-            case "cards":
+            case PrintForm.Cards:
                 SignInPrint.Cards(body, size, Printed());
                 break;
-            case "list":
+            case PrintForm.List:
                 SignInPrint.List(body, size, Printed());
                 break;
-            case "letters":
+            case PrintForm.Letters:
                 LetterPrint.Write(body, size, await Letters(school, readers, address));
                 break;
             default:
@@ -181,7 +193,7 @@ public sealed class PrintRoom(
             school.Id,
             desk.Who.Adult,
             desk.Now,
-            "letters-mailed",
+            LookKind.LettersMailed,
             reached.Count == 1 ? reached[0].Reader.Id : null,
             $"{reached.Count} readers"
         );

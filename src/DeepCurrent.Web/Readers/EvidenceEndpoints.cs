@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Schools;
@@ -13,27 +14,40 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Readers;
 
 /// <summary>One thing a level was built from: a quiz with all its answers, a running record, a stated level.</summary>
-/// <param name="Counted">Answers, or 1, that count.</param>
-/// <param name="LeftOut">Why pieces of it do not count, a sentence each.</param>
-/// <param name="Moved">Fathoms it moved the level by; 0 where nothing of it counts.</param>
-/// <param name="After">The level with it; null where nothing of it counts.</param>
-/// <param name="Reason">A teacher's reason for leaving it out; null while it counts.</param>
-/// <param name="May">Whether somebody may leave it out: there is something that is not left out by rule.</param>
-public sealed record PieceView(
-    IReadOnlyList<EvidenceId> Ids,
-    DateTimeOffset At,
-    EvidenceSource What,
-    string Note,
-    TicketId? TicketId,
-    int Counted,
-    IReadOnlyList<string> LeftOut,
-    double Moved,
-    double? After,
-    double? SdAfter,
-    string? Reason,
-    bool May,
-    RecordId? RecordId
-);
+public sealed record PieceView
+{
+    public required IReadOnlyList<EvidenceId> Ids { get; init; }
+
+    public required DateTimeOffset At { get; init; }
+
+    public required EvidenceSource What { get; init; }
+
+    public required string Note { get; init; }
+
+    public required TicketId? TicketId { get; init; }
+
+    /// <summary>Answers, or 1, that count.</summary>
+    public required int Counted { get; init; }
+
+    /// <summary>Why pieces of it do not count, a sentence each.</summary>
+    public required IReadOnlyList<string> LeftOut { get; init; }
+
+    /// <summary>Fathoms it moved the level by; 0 where nothing of it counts.</summary>
+    public required double Moved { get; init; }
+
+    /// <summary>The level with it; null where nothing of it counts.</summary>
+    public required double? After { get; init; }
+
+    public required double? SdAfter { get; init; }
+
+    /// <summary>A teacher's reason for leaving it out; null while it counts.</summary>
+    public required string? Reason { get; init; }
+
+    /// <summary>Whether somebody may leave it out: there is something that is not left out by rule.</summary>
+    public required bool May { get; init; }
+
+    public required RecordId? RecordId { get; init; }
+}
 
 public sealed record LabelView(string System, string Label);
 
@@ -176,24 +190,26 @@ public static class EvidenceEndpoints
             : first.Kind is EvidenceKind.Level ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}"
             : rows.Count == 1 ? first.Note
             : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
-        return new(
-            [.. rows.Select(e => e.Id)],
-            rows[^1].At,
-            first.PartId is not null ? EvidenceSource.LevelCheck
+        return new()
+        {
+            Ids = [.. rows.Select(e => e.Id)],
+            At = rows[^1].At,
+            What =
+                first.PartId is not null ? EvidenceSource.LevelCheck
                 : quiz ? EvidenceSource.Quiz
                 : first.Kind is EvidenceKind.Level ? EvidenceSource.Level
                 : EvidenceSource.RunningRecord,
-            note,
-            first.TicketId,
-            counted.Count,
-            [.. byRule],
-            counted.Sum(e => effects[e.Id].Moved),
-            last?.Mean,
-            last?.Sd,
-            byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null,
-            counted.Count + byTeacher.Count > 0,
-            first.RecordId
-        );
+            Note = note,
+            TicketId = first.TicketId,
+            Counted = counted.Count,
+            LeftOut = [.. byRule],
+            Moved = counted.Sum(e => effects[e.Id].Moved),
+            After = last?.Mean,
+            SdAfter = last?.Sd,
+            Reason = byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null,
+            May = counted.Count + byTeacher.Count > 0,
+            RecordId = first.RecordId,
+        };
     }
 
     /// <summary>A stated level with half its 90 % range: what stands behind every ± of a level.</summary>
@@ -227,7 +243,7 @@ public static class EvidenceEndpoints
         var yardstick = await roster.Yardstick();
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoEvidence.Name,
+            ChangeKind.Evidence,
             async (c, t) =>
             {
                 var before = await DepthKeeper.LeaveOut(
@@ -276,11 +292,11 @@ public static class EvidenceEndpoints
         )
             throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
         var id = request.Id ?? EvidenceId.New();
-        if (await changes.Made(classId, UndoEvidence.Name, new { readerId, stated = id }) is { } before)
+        if (await changes.Made(classId, ChangeKind.Evidence, new { readerId, stated = id }) is { } before)
             return new(before.Id, before.Summary);
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoEvidence.Name,
+            ChangeKind.Evidence,
             async (c, t) =>
             {
                 var written = await DepthKeeper.Insert(
@@ -325,12 +341,12 @@ public static class EvidenceEndpoints
             || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest
         )
             throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
-        if (await changes.Made(classId, UndoEvidence.Name, new { set = new { id = request.Id } }) is { } before)
+        if (await changes.Made(classId, ChangeKind.Evidence, new { set = new { id = request.Id } }) is { } before)
             return new(before.Id, before.Summary);
         DateTimeOffset? untilAt = request.Until is { } last ? (await desk.Clock()).End(last) : null;
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoEvidence.Name,
+            ChangeKind.Evidence,
             async (c, t) =>
             {
                 var replaced = await SetLevels.Set(
@@ -369,7 +385,7 @@ public static class EvidenceEndpoints
         var yardstick = await roster.Yardstick();
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            UndoEvidence.Name,
+            ChangeKind.Evidence,
             async (c, t) =>
             {
                 if (await SetLevels.End(c, t, readerId, desk.Now) is not { } ended)

@@ -56,47 +56,80 @@ public sealed record MarkView(
     bool LeftOut
 );
 
-public sealed record ReadingView(
-    TicketId TicketId,
-    string Title,
-    string Version,
-    double VersionDepth,
-    TicketState State,
-    double Forecast,
-    double? Score,
-    double Seconds,
-    DateTimeOffset AssignedAt,
-    DateOnly? DueOn,
-    DateTimeOffset? OpenedAt,
-    DateTimeOffset? HandedInAt,
-    double? BeforeMean,
-    double? AfterMean
-);
+public sealed record ReadingView
+{
+    public required TicketId TicketId { get; init; }
 
-/// <param name="Set">The level a teacher has set, which counts instead of the estimate; null while the estimate
-/// counts.</param>
-public sealed record ReaderView(
-    ReaderId Id,
-    string GivenName,
-    string FamilyName,
-    string UserName,
-    int Grade,
-    string? Group,
-    double Depth,
-    double Sd,
-    double Low,
-    double High,
-    double ReachFrom,
-    double ReachTo,
-    string GradeLabel,
-    double SilentRate,
-    IReadOnlyList<DepthDay> Trail,
-    IReadOnlyList<MarkView> Marks,
-    IReadOnlyList<StrandView> Strands,
-    IReadOnlyList<ReadingView> Readings,
-    IReadOnlyList<GoalStandingView> Goals,
-    SetLevelView? Set
-);
+    public required string Title { get; init; }
+
+    public required string Version { get; init; }
+
+    public required double VersionDepth { get; init; }
+
+    public required TicketState State { get; init; }
+
+    public required double Forecast { get; init; }
+
+    public required double? Score { get; init; }
+
+    public required double Seconds { get; init; }
+
+    public required DateTimeOffset AssignedAt { get; init; }
+
+    public required DateOnly? DueOn { get; init; }
+
+    public required DateTimeOffset? OpenedAt { get; init; }
+
+    public required DateTimeOffset? HandedInAt { get; init; }
+
+    public required double? BeforeMean { get; init; }
+
+    public required double? AfterMean { get; init; }
+}
+
+public sealed record ReaderView
+{
+    public required ReaderId Id { get; init; }
+
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string UserName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required string? Group { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required double Sd { get; init; }
+
+    public required double Low { get; init; }
+
+    public required double High { get; init; }
+
+    public required double ReachFrom { get; init; }
+
+    public required double ReachTo { get; init; }
+
+    public required string GradeLabel { get; init; }
+
+    public required double SilentRate { get; init; }
+
+    public required IReadOnlyList<DepthDay> Trail { get; init; }
+
+    public required IReadOnlyList<MarkView> Marks { get; init; }
+
+    public required IReadOnlyList<StrandView> Strands { get; init; }
+
+    public required IReadOnlyList<ReadingView> Readings { get; init; }
+
+    public required IReadOnlyList<GoalStandingView> Goals { get; init; }
+
+    /// <summary>The level a teacher has set, which counts instead of the estimate; null while the estimate counts.</summary>
+    public required SetLevelView? Set { get; init; }
+}
 
 public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
 {
@@ -154,20 +187,21 @@ public static class ReaderEndpoints
         string given = Names.Tidy(request.GivenName),
             family = Names.Tidy(request.FamilyName);
         var (kind, secret) = makers.Secret(request.Grade);
-        var reader = new RosterReader(
-            request.Id ?? makers.New<ReaderId>(),
-            null,
-            given,
-            family,
-            makers.ReaderName(given, family),
-            request.Grade,
-            null,
-            Mail.Several(request.GuardianMail),
-            kind,
-            secret,
-            Supports.None,
-            Left: false
-        );
+        var reader = new RosterReader
+        {
+            Id = request.Id ?? makers.New<ReaderId>(),
+            SourceId = null,
+            GivenName = given,
+            FamilyName = family,
+            UserName = makers.ReaderName(given, family),
+            Grade = request.Grade,
+            HomeLanguage = null,
+            GuardianMail = Mail.Several(request.GuardianMail),
+            SecretKind = kind,
+            Secret = secret,
+            Supports = Supports.None,
+            Left = false,
+        };
         var steps = ChangeSet.Nothing with
         {
             Readers = [new(null, reader)],
@@ -205,45 +239,47 @@ public static class ReaderEndpoints
         var history = await assignments.History(readerId);
         var reach = Forecast.Reach(new(r.Depth), new(school.ZoneLow, school.ZoneHigh));
         var readings = history
-            .Select(h => new ReadingView(
-                h.Ticket.Id,
-                h.Title,
-                h.Ticket.Version,
-                h.Ticket.VersionDepth,
-                h.Ticket.State,
-                h.Ticket.Forecast,
-                h.Ticket.Score,
-                h.Ticket.Seconds,
-                h.AssignedAt,
-                h.DueOn,
-                h.Ticket.OpenedAt,
-                h.Ticket.HandedInAt,
-                h.Ticket.BeforeMean,
-                h.Ticket.AfterMean
-            ))
+            .Select(h => new ReadingView
+            {
+                TicketId = h.Ticket.Id,
+                Title = h.Title,
+                Version = h.Ticket.Version,
+                VersionDepth = h.Ticket.VersionDepth,
+                State = h.Ticket.State,
+                Forecast = h.Ticket.Forecast,
+                Score = h.Ticket.Score,
+                Seconds = h.Ticket.Seconds,
+                AssignedAt = h.AssignedAt,
+                DueOn = h.DueOn,
+                OpenedAt = h.Ticket.OpenedAt,
+                HandedInAt = h.Ticket.HandedInAt,
+                BeforeMean = h.Ticket.BeforeMean,
+                AfterMean = h.Ticket.AfterMean,
+            })
             .ToList();
-        return new(
-            r.Id,
-            r.GivenName,
-            r.FamilyName,
-            r.UserName,
-            r.Grade,
-            r.Group,
-            r.Depth,
-            r.Sd,
-            r.Low,
-            r.High,
-            reach.From.Value,
-            reach.To.Value,
-            school.Chart.GradeLabel(new(r.Depth)),
-            GoalRules.SilentRate(new(r.Depth), school.Chart),
-            await keeper.Days(readerId),
-            Marks(evidence, readings),
-            Strands(evidence, desk.Now),
-            readings,
-            await goals.OfReader(r, school),
-            SetLevelView.Of(await keeper.Set(readerId, desk.Now), await desk.Clock())
-        );
+        return new()
+        {
+            Id = r.Id,
+            GivenName = r.GivenName,
+            FamilyName = r.FamilyName,
+            UserName = r.UserName,
+            Grade = r.Grade,
+            Group = r.Group,
+            Depth = r.Depth,
+            Sd = r.Sd,
+            Low = r.Low,
+            High = r.High,
+            ReachFrom = reach.From.Value,
+            ReachTo = reach.To.Value,
+            GradeLabel = school.Chart.GradeLabel(new(r.Depth)),
+            SilentRate = GoalRules.SilentRate(new(r.Depth), school.Chart),
+            Trail = await keeper.Days(readerId),
+            Marks = Marks(evidence, readings),
+            Strands = Strands(evidence, desk.Now),
+            Readings = readings,
+            Goals = await goals.OfReader(r, school),
+            Set = SetLevelView.Of(await keeper.Set(readerId, desk.Now), await desk.Clock()),
+        };
     }
 
     /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Web.Changes;
 
@@ -16,10 +17,8 @@ internal sealed record EvidenceChange(
 /// <param name="Before">The level that stood before it.</param>
 internal sealed record LevelWasSet(LevelSetId Id, LevelSetId? Before);
 
-internal sealed class UndoEvidence() : Undoes<EvidenceChange>(Name, Deed.JudgeLevel)
+internal sealed class UndoEvidence() : Undoes<EvidenceChange>(ChangeKind.Evidence, Deed.JudgeLevel)
 {
-    public const string Name = "evidence";
-
     protected override async Task<string> Undo(UndoAt at, EvidenceChange did)
     {
         if (did.Set is not null || did.Ended is not null)

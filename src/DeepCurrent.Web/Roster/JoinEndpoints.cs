@@ -101,20 +101,21 @@ public static class JoinEndpoints
         {
             var makers = await roster.Makers();
             var (kind, secret) = makers.Secret(decision.Grade);
-            var reader = new RosterReader(
-                makers.New<ReaderId>(),
-                null,
-                asked.GivenName,
-                asked.FamilyName,
-                makers.ReaderName(asked.GivenName, asked.FamilyName),
-                decision.Grade,
-                null,
-                null,
-                kind,
-                secret,
-                Supports.None,
-                Left: false
-            );
+            var reader = new RosterReader
+            {
+                Id = makers.New<ReaderId>(),
+                SourceId = null,
+                GivenName = asked.GivenName,
+                FamilyName = asked.FamilyName,
+                UserName = makers.ReaderName(asked.GivenName, asked.FamilyName),
+                Grade = decision.Grade,
+                HomeLanguage = null,
+                GuardianMail = null,
+                SecretKind = kind,
+                Secret = secret,
+                Supports = Supports.None,
+                Left = false,
+            };
             readerId = reader.Id;
             steps = ChangeSet.Nothing with
             {

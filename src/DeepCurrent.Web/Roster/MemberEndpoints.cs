@@ -11,49 +11,80 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Roster;
 
 /// <summary>A reader on a class's roster.</summary>
-public sealed record MemberView(
-    ReaderId Id,
-    string GivenName,
-    string FamilyName,
-    string UserName,
-    int Grade,
-    string? HomeLanguage,
-    string? GuardianMail,
-    SecretKind SecretKind,
-    Supports Supports,
-    bool FromSource,
-    DateTimeOffset? SignedInAt,
-    DateOnly Since,
-    DateOnly? Until,
-    int Guardians
-);
+public sealed record MemberView
+{
+    public required ReaderId Id { get; init; }
 
-/// <param name="MayChange">The asker may change this roster.</param>
-/// <param name="Members">Readers in the class now.</param>
-/// <param name="Former">Readers who were in it.</param>
-/// <param name="AskedOfUs">Requests of other classes for readers of this one.</param>
-/// <param name="WeAsked">Requests of this class that wait for an answer.</param>
-/// <param name="Guessing">When someone was last found guessing secrets of this class, within a day.</param>
-/// <param name="AssistantsPrint">Assistants may print one reader's card.</param>
-public sealed record ClassRosterView(
-    ClassId Id,
-    string Name,
-    string Code,
-    DateOnly? FirstDay,
-    DateOnly? LastDay,
-    bool Closed,
-    string YearName,
-    bool MayChange,
-    IReadOnlyList<string> Systems,
-    IReadOnlyList<MemberView> Members,
-    IReadOnlyList<MemberView> Former,
-    IReadOnlyList<ClassAdultRow> Adults,
-    IReadOnlyList<JoiningRow> Joinings,
-    IReadOnlyList<TakingIn> AskedOfUs,
-    IReadOnlyList<TakingIn> WeAsked,
-    DateTimeOffset? Guessing,
-    bool AssistantsPrint
-);
+    public required string GivenName { get; init; }
+
+    public required string FamilyName { get; init; }
+
+    public required string UserName { get; init; }
+
+    public required int Grade { get; init; }
+
+    public required string? HomeLanguage { get; init; }
+
+    public required string? GuardianMail { get; init; }
+
+    public required SecretKind SecretKind { get; init; }
+
+    public required Supports Supports { get; init; }
+
+    public required bool FromSource { get; init; }
+
+    public required DateTimeOffset? SignedInAt { get; init; }
+
+    public required DateOnly Since { get; init; }
+
+    public required DateOnly? Until { get; init; }
+
+    public required int Guardians { get; init; }
+}
+
+public sealed record ClassRosterView
+{
+    public required ClassId Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required string Code { get; init; }
+
+    public required DateOnly? FirstDay { get; init; }
+
+    public required DateOnly? LastDay { get; init; }
+
+    public required bool Closed { get; init; }
+
+    public required string YearName { get; init; }
+
+    /// <summary>The asker may change this roster.</summary>
+    public required bool MayChange { get; init; }
+
+    public required IReadOnlyList<string> Systems { get; init; }
+
+    /// <summary>Readers in the class now.</summary>
+    public required IReadOnlyList<MemberView> Members { get; init; }
+
+    /// <summary>Readers who were in it.</summary>
+    public required IReadOnlyList<MemberView> Former { get; init; }
+
+    public required IReadOnlyList<ClassAdultRow> Adults { get; init; }
+
+    public required IReadOnlyList<JoiningRow> Joinings { get; init; }
+
+    /// <summary>Requests of other classes for readers of this one.</summary>
+    public required IReadOnlyList<TakingIn> AskedOfUs { get; init; }
+
+    /// <summary>Requests of this class that wait for an answer.</summary>
+    public required IReadOnlyList<TakingIn> WeAsked { get; init; }
+
+    /// <summary>When someone was last found guessing secrets of this class, within a day.</summary>
+    public required DateTimeOffset? Guessing { get; init; }
+
+    /// <summary>Assistants may print one reader's card.</summary>
+    public required bool AssistantsPrint { get; init; }
+}
 
 public sealed record ReadersRequest(IReadOnlyList<ReaderId> ReaderIds);
 
@@ -133,44 +164,46 @@ public static class MemberEndpoints
         var c = (await rosters.Class(classId, place.SchoolId))!;
         var may = desk.May(Deed.ChangeRoster, place);
         var all = (await members.Of(classId)).Select(m => View(m, desk.May(Deed.SeeGuardians, place))).ToList();
-        return new(
-            c.Id,
-            c.Name,
-            c.Code,
-            c.FirstDay,
-            c.LastDay,
-            c.Closed,
-            (await schools.Year(c.YearId)).Name,
-            may,
-            Core.Depth.LevelLabels.Systems((await desk.School()).Chart),
-            [.. all.Where(m => m.Until is null)],
-            [.. all.Where(m => m.Until is not null)],
-            await members.Adults(classId),
-            may ? await members.Joinings(classId) : [],
-            may ? await requests.ForReadersOf(classId) : [],
-            may ? await requests.Of(classId) : [],
-            may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null,
-            place.AssistantsPrint
-        );
+        return new()
+        {
+            Id = c.Id,
+            Name = c.Name,
+            Code = c.Code,
+            FirstDay = c.FirstDay,
+            LastDay = c.LastDay,
+            Closed = c.Closed,
+            YearName = (await schools.Year(c.YearId)).Name,
+            MayChange = may,
+            Systems = Core.Depth.LevelLabels.Systems((await desk.School()).Chart),
+            Members = [.. all.Where(m => m.Until is null)],
+            Former = [.. all.Where(m => m.Until is not null)],
+            Adults = await members.Adults(classId),
+            Joinings = may ? await members.Joinings(classId) : [],
+            AskedOfUs = may ? await requests.ForReadersOf(classId) : [],
+            WeAsked = may ? await requests.Of(classId) : [],
+            Guessing = may ? await sessions.Guessing(classId, desk.Now - GuessRule.Class.Window) : null,
+            AssistantsPrint = place.AssistantsPrint,
+        };
     }
 
     private static MemberView View(Member m, bool guardians) =>
-        new(
-            m.Id,
-            m.GivenName,
-            m.FamilyName,
-            m.UserName,
-            m.Grade,
-            m.HomeLanguage,
-            guardians ? m.GuardianMail : null,
-            m.SecretKind,
-            Database.FromJson<Supports>(m.Supports),
-            m.FromSource,
-            m.SignedInAt,
-            m.Since,
-            m.Until,
-            guardians ? m.Guardians : 0
-        );
+        new()
+        {
+            Id = m.Id,
+            GivenName = m.GivenName,
+            FamilyName = m.FamilyName,
+            UserName = m.UserName,
+            Grade = m.Grade,
+            HomeLanguage = m.HomeLanguage,
+            GuardianMail = guardians ? m.GuardianMail : null,
+            SecretKind = m.SecretKind,
+            Supports = Database.FromJson<Supports>(m.Supports),
+            FromSource = m.FromSource,
+            SignedInAt = m.SignedInAt,
+            Since = m.Since,
+            Until = m.Until,
+            Guardians = guardians ? m.Guardians : 0,
+        };
 
     private static async Task<IResult> Export(ClassId classId, string form, Desk desk, MemberStore members)
     {

@@ -95,7 +95,7 @@ public static class RecordEndpoints
     {
         await desk.Lead();
         var reader = await desk.Reader(readerId, Deed.SeeReader);
-        await looks.Add(desk.Who.SchoolId, desk.Who.Adult, desk.Now, "record-exported", readerId, "");
+        await looks.Add(desk.Who.SchoolId, desk.Who.Adult, desk.Now, LookKind.RecordExported, readerId, "");
         return (reader, await records.Whole(readerId, desk.Who.SchoolId));
     }
 

@@ -13,39 +13,66 @@ using DeepCurrent.Web.SignIn;
 namespace DeepCurrent.Web.Schools;
 
 /// <summary>The school's own choices.</summary>
-/// <param name="Version">What was seen; a write with another is refused.</param>
-public sealed record SchoolView(
-    string Name,
-    string TimeZone,
-    double PassingScore,
-    double ZoneLow,
-    double ZoneHigh,
-    int MinutesADay,
-    int PicturesTo,
-    int CodesTo,
-    bool SurnamesOnCards,
-    bool GuardiansAllowed,
-    string LetterTitle,
-    string LetterBody,
-    IReadOnlyList<string> LetterMarks,
-    int Version
-);
+public sealed record SchoolView
+{
+    public required string Name { get; init; }
 
-public sealed record SchoolRequest(
-    string Name,
-    string TimeZone,
-    double PassingScore,
-    double ZoneLow,
-    double ZoneHigh,
-    int MinutesADay,
-    int PicturesTo,
-    int CodesTo,
-    bool SurnamesOnCards,
-    bool GuardiansAllowed,
-    string LetterTitle,
-    string LetterBody,
-    int Version
-);
+    public required string TimeZone { get; init; }
+
+    public required double PassingScore { get; init; }
+
+    public required double ZoneLow { get; init; }
+
+    public required double ZoneHigh { get; init; }
+
+    public required int MinutesADay { get; init; }
+
+    public required int PicturesTo { get; init; }
+
+    public required int CodesTo { get; init; }
+
+    public required bool SurnamesOnCards { get; init; }
+
+    public required bool GuardiansAllowed { get; init; }
+
+    public required string LetterTitle { get; init; }
+
+    public required string LetterBody { get; init; }
+
+    public required IReadOnlyList<string> LetterMarks { get; init; }
+
+    /// <summary>What was seen; a write with another is refused.</summary>
+    public required int Version { get; init; }
+}
+
+public sealed record SchoolRequest
+{
+    public required string Name { get; init; }
+
+    public required string TimeZone { get; init; }
+
+    public required double PassingScore { get; init; }
+
+    public required double ZoneLow { get; init; }
+
+    public required double ZoneHigh { get; init; }
+
+    public required int MinutesADay { get; init; }
+
+    public required int PicturesTo { get; init; }
+
+    public required int CodesTo { get; init; }
+
+    public required bool SurnamesOnCards { get; init; }
+
+    public required bool GuardiansAllowed { get; init; }
+
+    public required string LetterTitle { get; init; }
+
+    public required string LetterBody { get; init; }
+
+    public required int Version { get; init; }
+}
 
 public sealed record ChartRow(string Label, string SchoolYear, string Ages, double Depth, IReadOnlyList<string> Own);
 
@@ -94,22 +121,23 @@ public static class SchoolEndpoints
     private static SchoolView View(School s)
     {
         var letter = s.Letter is null ? LetterWords.Usual : Database.FromJson<LetterWords>(s.Letter);
-        return new(
-            s.Name,
-            s.TimeZone,
-            s.PassingScore,
-            s.ZoneLow,
-            s.ZoneHigh,
-            s.MinutesADay,
-            s.PicturesTo,
-            s.CodesTo,
-            s.SurnamesOnCards,
-            s.GuardiansAllowed,
-            letter.Title,
-            letter.Body,
-            LetterWords.Marks,
-            s.Version
-        );
+        return new()
+        {
+            Name = s.Name,
+            TimeZone = s.TimeZone,
+            PassingScore = s.PassingScore,
+            ZoneLow = s.ZoneLow,
+            ZoneHigh = s.ZoneHigh,
+            MinutesADay = s.MinutesADay,
+            PicturesTo = s.PicturesTo,
+            CodesTo = s.CodesTo,
+            SurnamesOnCards = s.SurnamesOnCards,
+            GuardiansAllowed = s.GuardiansAllowed,
+            LetterTitle = letter.Title,
+            LetterBody = letter.Body,
+            LetterMarks = LetterWords.Marks,
+            Version = s.Version,
+        };
     }
 
     private static async Task<SchoolView> Change(SchoolRequest r, Desk desk, SchoolStore schools)
@@ -213,17 +241,18 @@ public static class SchoolEndpoints
         var next = school with { LevelChart = LevelChartJson.Write(Read(request)), Version = request.Version };
         await Write(schools, next);
         return View(
-            new School(
-                next.Id,
-                next.Name,
-                next.TimeZone,
-                next.PassingScore,
-                next.ZoneLow,
-                next.ZoneHigh,
-                next.MinutesADay,
-                LevelChart: next.LevelChart,
-                Version: request.Version + 1
-            ),
+            new School
+            {
+                Id = next.Id,
+                Name = next.Name,
+                TimeZone = next.TimeZone,
+                PassingScore = next.PassingScore,
+                ZoneLow = next.ZoneLow,
+                ZoneHigh = next.ZoneHigh,
+                MinutesADay = next.MinutesADay,
+                LevelChart = next.LevelChart,
+                Version = request.Version + 1,
+            },
             LevelChart.Default
         );
     }

@@ -1,10 +1,11 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Web.Changes;
 
 namespace DeepCurrent.Web.Schools;
 
-internal sealed class UndoMerged() : Undoes<Merged>("merged", Deed.ChangeRoster)
+internal sealed class UndoMerged() : Undoes<Merged>(ChangeKind.Merged, Deed.ChangeRoster)
 {
     protected override async Task<string> Undo(UndoAt at, Merged did) =>
         await MergeStore.Undo(at.C, at.T, did, at.Yardstick, at.Now)

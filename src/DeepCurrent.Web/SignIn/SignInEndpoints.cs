@@ -165,7 +165,7 @@ public static class SignInEndpoints
             )
         )
             throw new Refused(401, "wrong-sign-in", "The user name or the password is not right.");
-        if (adult is { Kind: "guardian", ConfirmedAt: null })
+        if (adult is { Kind: AdultKind.Guardian, ConfirmedAt: null })
             throw new Refused(
                 403,
                 "not-confirmed",
@@ -302,7 +302,16 @@ public static class SignInEndpoints
     )
     {
         rules.Check(request);
-        var school = new School(SchoolId.New(), request.SchoolName.Trim(), request.TimeZone, 0.6, 0.7, 0.9, 15);
+        var school = new School
+        {
+            Id = SchoolId.New(),
+            Name = request.SchoolName.Trim(),
+            TimeZone = request.TimeZone,
+            PassingScore = 0.6,
+            ZoneLow = 0.7,
+            ZoneHigh = 0.9,
+            MinutesADay = 15,
+        };
         var adult = new Adult(
             AdultId.New(),
             school.Id,

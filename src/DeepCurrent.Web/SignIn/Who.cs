@@ -38,7 +38,7 @@ public sealed record Who(
 
     public static Who Of(Adult adult) =>
         new(
-            adult.Kind == "guardian" ? Role.Guardian : Role.Teacher,
+            adult.Kind is AdultKind.Guardian ? Role.Guardian : Role.Teacher,
             adult.Id.Value,
             adult.SchoolId,
             adult.Name,

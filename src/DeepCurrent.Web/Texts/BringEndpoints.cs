@@ -19,24 +19,39 @@ public sealed record FileRequest(string Name, byte[] File);
 public sealed record DraftPictureView(string Name, string Alt, string? Type, byte[]? Bytes);
 
 /// <summary>A text in a file, before it is taken in.</summary>
-/// <param name="Depth">Of its shallowest version; null where it cannot be measured.</param>
-public sealed record DraftTextView(
-    int Number,
-    string Title,
-    string Kind,
-    string Topic,
-    bool Fiction,
-    string Start,
-    int Words,
-    int Versions,
-    int Questions,
-    double? Depth,
-    double? DepthError,
-    string? GradeLabel,
-    IReadOnlyList<RemarkView> Remarks,
-    IReadOnlyList<SuggestedWord> SuggestedWords,
-    IReadOnlyList<DraftPictureView> Pictures
-);
+public sealed record DraftTextView
+{
+    public required int Number { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Kind { get; init; }
+
+    public required string Topic { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required string Start { get; init; }
+
+    public required int Words { get; init; }
+
+    public required int Versions { get; init; }
+
+    public required int Questions { get; init; }
+
+    /// <summary>Of its shallowest version; null where it cannot be measured.</summary>
+    public required double? Depth { get; init; }
+
+    public required double? DepthError { get; init; }
+
+    public required string? GradeLabel { get; init; }
+
+    public required IReadOnlyList<RemarkView> Remarks { get; init; }
+
+    public required IReadOnlyList<SuggestedWord> SuggestedWords { get; init; }
+
+    public required IReadOnlyList<DraftPictureView> Pictures { get; init; }
+}
 
 public sealed record DraftFileView(IReadOnlyList<DraftTextView> Texts, IReadOnlyList<string> Notes);
 
@@ -112,23 +127,24 @@ public static class BringEndpoints
             .Pictures.Select(p => (p, Clean: PictureCleaner.Clean(p.Bytes)))
             .Select(x => new DraftPictureView(x.p.Name, x.p.Alt, x.Clean?.Type, x.Clean?.Bytes))
             .ToList();
-        return new(
-            number,
-            t.Title,
-            kind,
-            t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(counts, topics) ?? "",
-            t.Fiction ?? Suggestions.Fiction(kind),
-            prose[..Math.Min(StartLength, prose.Length)],
-            counts.Words,
-            t.Versions.Count,
-            t.Questions.Count,
-            measure?.Depth.Value,
-            measure?.DepthError,
-            measure is null ? null : chart.GradeLabel(measure.Depth),
-            remarks,
-            t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose, counts),
-            pictures
-        );
+        return new()
+        {
+            Number = number,
+            Title = t.Title,
+            Kind = kind,
+            Topic = t.Topic.Length > 0 ? t.Topic : Suggestions.Topic(counts, topics) ?? "",
+            Fiction = t.Fiction ?? Suggestions.Fiction(kind),
+            Start = prose[..Math.Min(StartLength, prose.Length)],
+            Words = counts.Words,
+            Versions = t.Versions.Count,
+            Questions = t.Questions.Count,
+            Depth = measure?.Depth.Value,
+            DepthError = measure?.DepthError,
+            GradeLabel = measure is null ? null : chart.GradeLabel(measure.Depth),
+            Remarks = remarks,
+            SuggestedWords = t.Words.Count > 0 || measure is null ? [] : Suggestions.Words(prose, counts),
+            Pictures = pictures,
+        };
     }
 
     /// <summary>Takes texts of a file into the library, each whole or not at all.</summary>
@@ -258,23 +274,24 @@ public static class BringEndpoints
             .Take(OwnTextEndpoints.MostWords)
             .ToList();
         var title = taken.Title.Trim();
-        var text = new NewText(
-            taken.Id ?? TextId.New(),
-            desk.Who.SchoolId,
-            $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}",
-            title,
-            taken.Kind.Trim(),
-            taken.Topic.Trim(),
-            taken.Fiction,
-            draft.Spelling.Length > 0 ? draft.Spelling : "British",
-            draft.Blurb,
-            versions,
-            questions,
-            words,
-            desk.Who.Adult,
-            mine,
-            draft.Season
-        );
+        var text = new NewText
+        {
+            Id = taken.Id ?? TextId.New(),
+            SchoolId = desk.Who.SchoolId,
+            Slug = $"{OwnTextEndpoints.Slug(title)}-{Guid.NewGuid().ToString("N")[..8]}",
+            Title = title,
+            Kind = taken.Kind.Trim(),
+            Topic = taken.Topic.Trim(),
+            Fiction = taken.Fiction,
+            Spelling = draft.Spelling.Length > 0 ? draft.Spelling : "British",
+            Blurb = draft.Blurb,
+            Versions = versions,
+            Questions = questions,
+            Words = words,
+            OwnerId = desk.Who.Adult,
+            Mine = mine,
+            Season = draft.Season,
+        };
         await OwnTextEndpoints.Keep(text, 0, "Brought from a file", desk, keeper, shelf);
         return new(text.Id, title, warnings);
     }

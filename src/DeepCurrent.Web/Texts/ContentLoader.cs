@@ -54,19 +54,23 @@ public sealed class ContentLoader(TextStore texts, TextKeeper keeper, TimeProvid
     }
 
     internal static NewText Measured(TextFolder text) =>
-        new(
-            TextId.New(),
-            null,
-            text.Slug,
-            text.Title,
-            text.Kind,
-            text.Topic,
-            text.Fiction,
-            text.Spelling,
-            text.Blurb,
-            [.. text.Versions.Select((v, i) => TextMeasuring.Version(VersionId.New(), v.Label, i, v, paged: true))],
-            [.. text.Questions.Select(q => q with { Id = QuestionId.New() })],
-            [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))],
-            Season: text.Season
-        );
+        new()
+        {
+            Id = TextId.New(),
+            SchoolId = null,
+            Slug = text.Slug,
+            Title = text.Title,
+            Kind = text.Kind,
+            Topic = text.Topic,
+            Fiction = text.Fiction,
+            Spelling = text.Spelling,
+            Blurb = text.Blurb,
+            Versions =
+            [
+                .. text.Versions.Select((v, i) => TextMeasuring.Version(VersionId.New(), v.Label, i, v, paged: true)),
+            ],
+            Questions = [.. text.Questions.Select(q => q with { Id = QuestionId.New() })],
+            Words = [.. text.Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))],
+            Season = text.Season,
+        };
 }

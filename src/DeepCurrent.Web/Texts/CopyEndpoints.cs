@@ -28,8 +28,16 @@ public sealed record CopiesMade(int Made, IReadOnlyList<string> Taken);
 /// <param name="Days">For how long a copy is lent.</param>
 public sealed record DeskRequest(string Typed, ReaderId? ReaderId, int Days);
 
-/// <param name="What">reader, lent, returned.</param>
-public sealed record DeskAnswer(string What, ReaderId? ReaderId, string? Reader, CopyView? Copy);
+/// <summary>What typing something at the desk came to.</summary>
+public enum DeskStep
+{
+    /// <summary>A reader, who takes the next copy.</summary>
+    Reader,
+    Lent,
+    Returned,
+}
+
+public sealed record DeskAnswer(DeskStep What, ReaderId? ReaderId, string? Reader, CopyView? Copy);
 
 /// <summary>Copies on paper: lent with two entries, a user name and a code, and taken back with one.</summary>
 public static class CopyEndpoints
@@ -98,7 +106,7 @@ public static class CopyEndpoints
                     );
                 await copies.Return(copy.Id, desk.Now);
                 return new(
-                    "returned",
+                    DeskStep.Returned,
                     copy.ReaderId,
                     Name(copy),
                     View((await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead))!, today)
@@ -107,12 +115,12 @@ public static class CopyEndpoints
             _ = await desk.Reader(readerId, Core.Access.Deed.SeeReader);
             await copies.Lend(copy.Id, readerId, desk.Who.Adult, today.AddDays(request.Days), desk.Now);
             var lent = (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead))!;
-            return new("lent", readerId, Name(lent), View(lent, today));
+            return new(DeskStep.Lent, readerId, Name(lent), View(lent, today));
         }
         if (await copies.Reader(typed, desk.Who.SchoolId) is not { } reader)
             throw Refused.Field("typed", $"Neither a copy nor a reader is known as “{typed}”.");
         _ = await desk.Reader(reader.Id, Core.Access.Deed.SeeReader);
-        return new("reader", reader.Id, $"{reader.GivenName} {reader.FamilyName}".Trim(), null);
+        return new(DeskStep.Reader, reader.Id, $"{reader.GivenName} {reader.FamilyName}".Trim(), null);
     }
 
     private static async Task<IResult> Remove(CopyId copyId, Desk desk, CopyStore copies)

@@ -10,58 +10,95 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Texts;
 
-/// <param name="Q">Words; in quotation marks, side by side.</param>
-/// <param name="Kind">Kinds with commas between.</param>
-/// <param name="Topic">Topics with bars between.</param>
-/// <param name="MinutesTo">For the middle reader of those the texts are for.</param>
-/// <param name="Readers">Ids with commas between; the class where they are left out.</param>
-/// <param name="From">Rows that have been shown already.</param>
-public sealed record LibraryRequest(
-    ClassId? ClassId,
-    string? Readers,
-    string? Q,
-    string? Kind,
-    string? Topic,
-    bool? Fiction,
-    double? DepthFrom,
-    double? DepthTo,
-    int? WordsFrom,
-    int? WordsTo,
-    double? MinutesTo,
-    string? Pattern,
-    bool? Quiz,
-    bool? Deck,
-    bool? Audio,
-    bool? Read,
-    Whose? Whose,
-    bool? Retired,
-    string? Season,
-    ShelfSort? Sort,
-    bool? Down,
-    int? From
-);
+public sealed record LibraryRequest
+{
+    public ClassId? ClassId { get; init; }
+
+    /// <summary>Ids with commas between; the class where they are left out.</summary>
+    public string? Readers { get; init; }
+
+    /// <summary>Words; in quotation marks, side by side.</summary>
+    public string? Q { get; init; }
+
+    /// <summary>Kinds with commas between.</summary>
+    public string? Kind { get; init; }
+
+    /// <summary>Topics with bars between.</summary>
+    public string? Topic { get; init; }
+
+    public bool? Fiction { get; init; }
+
+    public double? DepthFrom { get; init; }
+
+    public double? DepthTo { get; init; }
+
+    public int? WordsFrom { get; init; }
+
+    public int? WordsTo { get; init; }
+
+    /// <summary>For the middle reader of those the texts are for.</summary>
+    public double? MinutesTo { get; init; }
+
+    public string? Pattern { get; init; }
+
+    public bool? Quiz { get; init; }
+
+    public bool? Deck { get; init; }
+
+    public bool? Audio { get; init; }
+
+    public bool? Read { get; init; }
+
+    public Whose? Whose { get; init; }
+
+    public bool? Retired { get; init; }
+
+    public string? Season { get; init; }
+
+    public ShelfSort? Sort { get; init; }
+
+    public bool? Down { get; init; }
+
+    /// <summary>Rows that have been shown already.</summary>
+    public int? From { get; init; }
+}
 
 public sealed record LibraryVersion(VersionId Id, string Label, int Words, double Depth, double DepthError);
 
-/// <param name="Fits">Readers, of those the texts are for, who have a version within their reach.</param>
-/// <param name="Minutes">The middle reader's time for the version that fits them best.</param>
-public sealed record LibraryRow(
-    TextId Id,
-    string Title,
-    string Kind,
-    string Topic,
-    bool Fiction,
-    string Blurb,
-    int Questions,
-    int Deck,
-    string Whose,
-    bool Mine,
-    int Fits,
-    int ReadHere,
-    int Used,
-    double Minutes,
-    IReadOnlyList<LibraryVersion> Versions
-);
+public sealed record LibraryRow
+{
+    public required TextId Id { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Kind { get; init; }
+
+    public required string Topic { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required string Blurb { get; init; }
+
+    public required int Questions { get; init; }
+
+    public required int Deck { get; init; }
+
+    public required string Whose { get; init; }
+
+    public required bool Mine { get; init; }
+
+    /// <summary>Readers, of those the texts are for, who have a version within their reach.</summary>
+    public required int Fits { get; init; }
+
+    public required int ReadHere { get; init; }
+
+    public required int Used { get; init; }
+
+    /// <summary>The middle reader's time for the version that fits them best.</summary>
+    public required double Minutes { get; init; }
+
+    public required IReadOnlyList<LibraryVersion> Versions { get; init; }
+}
 
 public sealed record FacetValue(string Value, int Count);
 
@@ -147,26 +184,27 @@ public static class LibraryEndpoints
         var wordsTo = q.MinutesTo is { } minutes
             ? Math.Min(q.WordsTo ?? int.MaxValue, (int)(minutes * GoalRules.SilentRate(middle, school.Chart)))
             : q.WordsTo;
-        var query = new ShelfQuery(
-            found?.Words,
-            Set(q.Kind, ','),
-            Set(q.Topic, '|'),
-            q.Fiction,
-            q.DepthFrom,
-            q.DepthTo,
-            q.WordsFrom,
-            wordsTo,
-            q.Pattern,
-            q.Quiz == true,
-            q.Deck == true,
-            q.Audio == true,
-            q.Read,
-            q.Whose ?? Whose.Any,
-            q.Retired == true,
-            q.Season,
-            q.Sort ?? (found is null ? ShelfSort.Fit : ShelfSort.Match),
-            q.Down == true
-        );
+        var query = new ShelfQuery
+        {
+            Found = found?.Words,
+            Kinds = Set(q.Kind, ','),
+            Topics = Set(q.Topic, '|'),
+            Fiction = q.Fiction,
+            DepthFrom = q.DepthFrom,
+            DepthTo = q.DepthTo,
+            WordsFrom = q.WordsFrom,
+            WordsTo = wordsTo,
+            Pattern = q.Pattern,
+            Quiz = q.Quiz == true,
+            Deck = q.Deck == true,
+            Audio = q.Audio == true,
+            Read = q.Read,
+            Whose = q.Whose ?? Whose.Any,
+            Retired = q.Retired == true,
+            Season = q.Season,
+            Sort = q.Sort ?? (found is null ? ShelfSort.Fit : ShelfSort.Match),
+            Down = q.Down == true,
+        };
         var asker = new ShelfAsker(
             school.Id,
             desk.Who.Adult,
@@ -217,27 +255,28 @@ public static class LibraryEndpoints
             c.Versions.Count == 0
                 ? 0
                 : c.Versions[Forecast.BestVersion(middle, [.. c.Versions.Select(v => new Fathoms(v.Depth))])].Words;
-        return new(
-            c.Id,
-            c.Title,
-            c.Kind,
-            c.Topic,
-            c.Fiction,
-            c.Blurb,
-            c.Questions,
-            c.Deck,
-            (
+        return new()
+        {
+            Id = c.Id,
+            Title = c.Title,
+            Kind = c.Kind,
+            Topic = c.Topic,
+            Fiction = c.Fiction,
+            Blurb = c.Blurb,
+            Questions = c.Questions,
+            Deck = c.Deck,
+            Whose = (
                 c.SchoolId is null ? Whose.Shipped
                 : c.OwnerId == adultId ? Whose.Mine
                 : Whose.School
             ).ToString(),
-            c.Mine,
-            r.Fits,
-            r.ReadHere,
-            r.Used,
-            words / GoalRules.SilentRate(middle, chart),
-            [.. c.Versions.Select(v => new LibraryVersion(v.Id, v.Label, v.Words, v.Depth, v.DepthError))]
-        );
+            Mine = c.Mine,
+            Fits = r.Fits,
+            ReadHere = r.ReadHere,
+            Used = r.Used,
+            Minutes = words / GoalRules.SilentRate(middle, chart),
+            Versions = [.. c.Versions.Select(v => new LibraryVersion(v.Id, v.Label, v.Words, v.Depth, v.DepthError))],
+        };
     }
 
     private static async Task<SavedSearch> Save(SavedSearchRequest request, Desk desk, ShelfStore store)

@@ -44,25 +44,38 @@ public sealed record MeasuredView(
 /// <param name="Body">Markdown: paragraphs, # headings, --- between pages; without --- pages are made.</param>
 public sealed record OwnVersion(VersionId? Id, string Label, string Body);
 
-/// <param name="Revision">The revision that was changed; 0 for a new text.</param>
-/// <param name="Mine">Only I see it.</param>
-/// <param name="Note">What was changed, for the history.</param>
-/// <param name="Id">Of a new text, made by the page: sent again, it is the same text.</param>
-public sealed record OwnTextRequest(
-    int Revision,
-    string Title,
-    string Kind,
-    string Topic,
-    bool Fiction,
-    string Spelling,
-    string Blurb,
-    string Season,
-    bool Mine,
-    string? Note,
-    IReadOnlyList<OwnVersion> Versions,
-    IReadOnlyList<Word> Words,
-    TextId? Id = null
-);
+public sealed record OwnTextRequest
+{
+    /// <summary>The revision that was changed; 0 for a new text.</summary>
+    public required int Revision { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Kind { get; init; }
+
+    public required string Topic { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required string Spelling { get; init; }
+
+    public required string Blurb { get; init; }
+
+    public required string Season { get; init; }
+
+    /// <summary>Only I see it.</summary>
+    public required bool Mine { get; init; }
+
+    /// <summary>What was changed, for the history.</summary>
+    public string? Note { get; init; }
+
+    public required IReadOnlyList<OwnVersion> Versions { get; init; }
+
+    public required IReadOnlyList<Word> Words { get; init; }
+
+    /// <summary>Of a new text, made by the page: sent again, it is the same text.</summary>
+    public TextId? Id { get; init; }
+}
 
 /// <param name="Warnings">What the change has left to be looked at.</param>
 public sealed record SavedTextView(TextId Id, int Revision, IReadOnlyList<string> Warnings);
@@ -220,18 +233,20 @@ public static class OwnTextEndpoints
             )
             .ToList();
         var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
-        var made = new NewText(
-            before?.Id ?? r.Id ?? TextId.New(),
-            desk.Who.SchoolId,
-            before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}",
-            r.Title.Trim(),
-            r.Kind.Trim(),
-            r.Topic.Trim(),
-            r.Fiction,
-            Short(r.Spelling, "British", 20),
-            r.Blurb?.Trim() ?? "",
-            versions,
-            questions,
+        var made = new NewText
+        {
+            Id = before?.Id ?? r.Id ?? TextId.New(),
+            SchoolId = desk.Who.SchoolId,
+            Slug = before?.Slug ?? $"{Slug(r.Title)}-{Guid.NewGuid().ToString("N")[..8]}",
+            Title = r.Title.Trim(),
+            Kind = r.Kind.Trim(),
+            Topic = r.Topic.Trim(),
+            Fiction = r.Fiction,
+            Spelling = Short(r.Spelling, "British", 20),
+            Blurb = r.Blurb?.Trim() ?? "",
+            Versions = versions,
+            Questions = questions,
+            Words =
             [
                 .. (r.Words ?? [])
                     .Where(w => !string.IsNullOrWhiteSpace(w.Text))
@@ -242,11 +257,11 @@ public static class OwnTextEndpoints
                         w.Example?.Trim() ?? ""
                     )),
             ],
-            before?.OwnerId ?? desk.Who.Adult,
-            r.Mine,
-            r.Season?.Trim() ?? "",
-            before?.CopiedFrom
-        );
+            OwnerId = before?.OwnerId ?? desk.Who.Adult,
+            Mine = r.Mine,
+            Season = r.Season?.Trim() ?? "",
+            CopiedFrom = before?.CopiedFrom,
+        };
         if (
             before?.Revision == r.Revision
             && string.IsNullOrWhiteSpace(r.Note)

@@ -10,21 +10,34 @@ namespace DeepCurrent.Web.Texts;
 
 public sealed record FormulaView(string Formula, double Grade, double Weight);
 
-public sealed record MeasureView(
-    int Words,
-    int Sentences,
-    int Syllables,
-    int DistinctWords,
-    double FleschKincaidGrade,
-    double Spache,
-    double DaleChall,
-    double GradeEquivalent,
-    double RarityGrades,
-    bool Short,
-    IReadOnlyList<FormulaView> Formulas,
-    IReadOnlyList<string> RarestWords,
-    IReadOnlyList<LongSentence> LongestSentences
-);
+public sealed record MeasureView
+{
+    public required int Words { get; init; }
+
+    public required int Sentences { get; init; }
+
+    public required int Syllables { get; init; }
+
+    public required int DistinctWords { get; init; }
+
+    public required double FleschKincaidGrade { get; init; }
+
+    public required double Spache { get; init; }
+
+    public required double DaleChall { get; init; }
+
+    public required double GradeEquivalent { get; init; }
+
+    public required double RarityGrades { get; init; }
+
+    public required bool Short { get; init; }
+
+    public required IReadOnlyList<FormulaView> Formulas { get; init; }
+
+    public required IReadOnlyList<string> RarestWords { get; init; }
+
+    public required IReadOnlyList<LongSentence> LongestSentences { get; init; }
+}
 
 /// <param name="Sound">The school has a reading of it.</param>
 public sealed record TextVersionView(
@@ -62,25 +75,42 @@ public sealed record QuestionView(
         new(q.Id, q.Kind, q.Strand, q.Stem, q.Choices, q.Proofs, q.Evidence, q.Offset, q.After, q.Rubric);
 }
 
-public sealed record TextView(
-    TextId Id,
-    string Title,
-    string Kind,
-    string Topic,
-    bool Fiction,
-    string Blurb,
-    string Spelling,
-    string Season,
-    IReadOnlyList<TextVersionView> Versions,
-    IReadOnlyList<QuestionView> Questions,
-    IReadOnlyList<Word> Words,
-    bool Ships,
-    string? Owner,
-    bool Mine,
-    bool Retired,
-    int Revision,
-    bool MayChange
-);
+public sealed record TextView
+{
+    public required TextId Id { get; init; }
+
+    public required string Title { get; init; }
+
+    public required string Kind { get; init; }
+
+    public required string Topic { get; init; }
+
+    public required bool Fiction { get; init; }
+
+    public required string Blurb { get; init; }
+
+    public required string Spelling { get; init; }
+
+    public required string Season { get; init; }
+
+    public required IReadOnlyList<TextVersionView> Versions { get; init; }
+
+    public required IReadOnlyList<QuestionView> Questions { get; init; }
+
+    public required IReadOnlyList<Word> Words { get; init; }
+
+    public required bool Ships { get; init; }
+
+    public required string? Owner { get; init; }
+
+    public required bool Mine { get; init; }
+
+    public required bool Retired { get; init; }
+
+    public required int Revision { get; init; }
+
+    public required bool MayChange { get; init; }
+}
 
 /// <param name="School">Null while too few have read it.</param>
 public sealed record UseView(TextUse Class, TextUse? School);
@@ -122,25 +152,26 @@ public static class TextEndpoints
         var questions = (await texts.Questions(textId)).Select(QuestionView.Of).ToList();
         var own = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!;
         var mayChange = OwnTextEndpoints.MayChange(own, desk);
-        return new(
-            head.Id,
-            head.Title,
-            head.Kind,
-            head.Topic,
-            head.Fiction,
-            head.Blurb,
-            own.Spelling,
-            own.Season,
-            versions,
-            questions,
-            await texts.Words(textId),
-            own.SchoolId is null,
-            own.Owner,
-            own.Mine,
-            own.RetiredAt is not null,
-            own.Revision,
-            mayChange
-        );
+        return new()
+        {
+            Id = head.Id,
+            Title = head.Title,
+            Kind = head.Kind,
+            Topic = head.Topic,
+            Fiction = head.Fiction,
+            Blurb = head.Blurb,
+            Spelling = own.Spelling,
+            Season = own.Season,
+            Versions = versions,
+            Questions = questions,
+            Words = await texts.Words(textId),
+            Ships = own.SchoolId is null,
+            Owner = own.Owner,
+            Mine = own.Mine,
+            Retired = own.RetiredAt is not null,
+            Revision = own.Revision,
+            MayChange = mayChange,
+        };
     }
 
     /// <summary>How the text was used and how readers did: in one class, or in the school where enough have read it

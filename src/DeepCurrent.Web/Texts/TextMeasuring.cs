@@ -19,19 +19,20 @@ public static class TextMeasuring
     }
 
     public static MeasureView View(string plain, TextMeasure m) =>
-        new(
-            m.Words,
-            m.Sentences,
-            m.Syllables,
-            m.DistinctWords,
-            m.FleschKincaidGrade,
-            m.Spache,
-            m.DaleChall,
-            m.GradeEquivalent,
-            m.RarityGrades,
-            m.Short,
-            [.. m.Formulas.Select(f => new FormulaView(f.Formula, f.Grade, f.Weight))],
-            TextMeasurer.RarestWords(plain),
-            TextMeasurer.LongestSentences(plain)
-        );
+        new()
+        {
+            Words = m.Words,
+            Sentences = m.Sentences,
+            Syllables = m.Syllables,
+            DistinctWords = m.DistinctWords,
+            FleschKincaidGrade = m.FleschKincaidGrade,
+            Spache = m.Spache,
+            DaleChall = m.DaleChall,
+            GradeEquivalent = m.GradeEquivalent,
+            RarityGrades = m.RarityGrades,
+            Short = m.Short,
+            Formulas = [.. m.Formulas.Select(f => new FormulaView(f.Formula, f.Grade, f.Weight))],
+            RarestWords = TextMeasurer.RarestWords(plain),
+            LongestSentences = TextMeasurer.LongestSentences(plain),
+        };
 }

@@ -15,29 +15,43 @@ namespace DeepCurrent.Web.Tickets;
 
 public sealed record MyWord(string Text, string Part, string Meaning, string Example);
 
-/// <param name="Aloud">To be read aloud and recorded.</param>
-/// <param name="Questions">Of the quiz.</param>
-/// <param name="Guided">Between the paragraphs.</param>
-/// <param name="Sound">Somebody of the school has read it aloud.</param>
-/// <param name="Sentences">Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are
-/// numbered in this order; a heading begins with # and has no number.</param>
-public sealed record MyWork(
-    TicketId Id,
-    string Title,
-    TicketState State,
-    int Attempts,
-    int Page,
-    string Directions,
-    double Depth,
-    IReadOnlyList<IReadOnlyList<string>> Pages,
-    IReadOnlyList<MyWord> Words,
-    IReadOnlyList<MyQuestion> Questions,
-    IReadOnlyList<MyQuestion> Guided,
-    IReadOnlyList<IReadOnlyList<string>> Sentences,
-    bool Sound,
-    bool Aloud,
-    MyRecording? Recording
-);
+public sealed record MyWork
+{
+    public required TicketId Id { get; init; }
+
+    public required string Title { get; init; }
+
+    public required TicketState State { get; init; }
+
+    public required int Attempts { get; init; }
+
+    public required int Page { get; init; }
+
+    public required string Directions { get; init; }
+
+    public required double Depth { get; init; }
+
+    public required IReadOnlyList<IReadOnlyList<string>> Pages { get; init; }
+
+    public required IReadOnlyList<MyWord> Words { get; init; }
+
+    /// <summary>Of the quiz.</summary>
+    public required IReadOnlyList<MyQuestion> Questions { get; init; }
+
+    /// <summary>Between the paragraphs.</summary>
+    public required IReadOnlyList<MyQuestion> Guided { get; init; }
+
+    /// <summary>Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in this order; a heading begins with # and has no number.</summary>
+    public required IReadOnlyList<IReadOnlyList<string>> Sentences { get; init; }
+
+    /// <summary>Somebody of the school has read it aloud.</summary>
+    public required bool Sound { get; init; }
+
+    /// <summary>To be read aloud and recorded.</summary>
+    public required bool Aloud { get; init; }
+
+    public required MyRecording? Recording { get; init; }
+}
 
 /// <param name="RightAnswer">Shown only when the ticket is handed in and the reader has answered.</param>
 /// <param name="Points">0 to 3, of a written answer.</param>
@@ -115,23 +129,24 @@ public static class MyEndpoints
         var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence)
             ? Scoring.ParagraphsOf(body.Pages)
             : [];
-        return new(
-            ticket.Id,
-            body.Title,
-            ticket.State,
-            ticket.Attempts,
-            ticket.Page,
-            ticket.Directions,
-            body.Depth,
-            body.Pages,
-            words,
-            [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)],
-            [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)],
-            sentences,
-            (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId),
-            ticket.Aloud,
-            await records.OfTicket(ticketId, ticket.ReaderId)
-        );
+        return new()
+        {
+            Id = ticket.Id,
+            Title = body.Title,
+            State = ticket.State,
+            Attempts = ticket.Attempts,
+            Page = ticket.Page,
+            Directions = ticket.Directions,
+            Depth = body.Depth,
+            Pages = body.Pages,
+            Words = words,
+            Questions = [.. sheet.Questions.Where(q => !q.Guided).Select(sheet.View)],
+            Guided = [.. sheet.Questions.Where(q => q.Guided).Select(sheet.View)],
+            Sentences = sentences,
+            Sound = (await readings.Heard(ticket.TextId, desk.Who.SchoolId)).Contains(ticket.VersionId),
+            Aloud = ticket.Aloud,
+            Recording = await records.OfTicket(ticketId, ticket.ReaderId),
+        };
     }
 
     private static async Task<IResult> Listen(TicketId ticketId, Desk desk, TicketStore tickets, ReadingStore readings)

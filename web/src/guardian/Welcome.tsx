@@ -69,14 +69,14 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
     }
   };
   return (
-    <Door title={pass.purpose === 'reset' ? t('A new password') : t('Welcome, {{name}}', { name: pass.name })}>
+    <Door title={pass.purpose === 'Reset' ? t('A new password') : t('Welcome, {{name}}', { name: pass.name })}>
       <form onSubmit={(e) => void submit(e)} noValidate>
         <Field id="u" label={t('User name to sign in with')} error={fieldOf(error, 'userName')}>
           <input
             id="u"
             type="text"
             autoComplete="username"
-            disabled={pass.purpose === 'reset'}
+            disabled={pass.purpose === 'Reset'}
             value={userName}
             onChange={(e) => setUserName(e.target.value)}
           />

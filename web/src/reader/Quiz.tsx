@@ -14,6 +14,7 @@ import { keptAnswers, send, useOutbox } from './offline/outbox';
 import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
+import { sure } from '../shared/sure';
 
 export default function Quiz({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
@@ -45,7 +46,7 @@ function Questions({ work, name }: { work: Work; name: string }) {
   const [busy, setBusy] = useState(false);
   const client = useQueryClient();
   const navigate = useNavigate();
-  const question = work.questions[at]!;
+  const question = sure(work.questions[at]);
   const patch = (next: Question) =>
     client.setQueryData<Work>(
       keys.my.ticket(work.id),

@@ -15,6 +15,7 @@ import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { useSpell } from './useSpell';
 import { useReadAloud } from './useReadAloud';
+import { sure } from '../shared/sure';
 
 export default function Reading() {
   const { ticketId = '' } = useParams();
@@ -47,13 +48,12 @@ function Pages({ work }: { work: Work }) {
   const [guide, setGuide] = useState(false);
   const [word, setWord] = useState<Work['words'][number] | null>(null);
   const body = useRef<HTMLElement>(null);
-  const aloud = useReadAloud(work.pages[page]!.map(plain).join(' '));
+  const aloud = useReadAloud(sure(work.pages[page]).map(plain).join(' '));
   useSpell(work.id, page, !finished(work));
   useEffect(() => {
     if (work.state === 'Waiting') void opened(work.id);
   }, [work.id, work.state]);
   useEffect(() => {
-    setWord(null);
     body.current?.focus({ preventScroll: true });
     scrollTo(0, 0);
   }, [page]);
@@ -62,6 +62,7 @@ function Pages({ work }: { work: Work }) {
   const last = page === work.pages.length - 1;
   const turn = (to: number) => {
     aloud.stop();
+    setWord(null);
     setPage(to);
   };
   const toQuiz = () => navigate(finished(work) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
@@ -88,7 +89,7 @@ function Pages({ work }: { work: Work }) {
           <button
             className="rbtn"
             onClick={() => {
-              const next = tints[(tints.indexOf(tint) + 1) % tints.length]!;
+              const next = sure(tints[(tints.indexOf(tint) + 1) % tints.length]);
               setTint(next);
               localStorage.setItem('dc-page', next);
             }}
@@ -117,7 +118,7 @@ function Pages({ work }: { work: Work }) {
           ref={body}
           onPointerMove={guide ? follow : undefined}
         >
-          {work.pages[page]!.map((p, i) => (
+          {sure(work.pages[page]).map((p, i) => (
             <Fragment key={i}>
               <Paragraph
                 text={p}
@@ -125,7 +126,9 @@ function Pages({ work }: { work: Work }) {
                 open={setWord}
                 chosen={word?.text}
                 spoken={aloud.word}
-                offset={work.pages[page]!.slice(0, i).reduce((n, x) => n + plain(x).length + 1, 0)}
+                offset={sure(work.pages[page])
+                  .slice(0, i)
+                  .reduce((n, x) => n + plain(x).length + 1, 0)}
               />
               <Between work={work} after={before + i + 1} last={before + i + 1 === paragraphs} />
             </Fragment>

@@ -4,17 +4,19 @@ import { useEffect, useState } from 'react';
 import { sentence } from '../shared/api';
 import { clock } from '../shared/format';
 import { keys } from '../shared/keys';
-import { useBlobUrl, useRecorder } from '../shared/useRecorder';
+import { Heard } from '../shared/Heard';
+import { useRecorder } from '../shared/useRecorder';
 import { t } from '../shared/words';
 import { recordingWaits, send, useOutbox } from './offline/outbox';
 import type { Work } from './queries';
+import { sure } from '../shared/sure';
 
 /** The reader records the text, listens to it, and keeps it; kept here first, like answers. Pages can be turned meanwhile. */
 export function RecordMine({ work }: { work: Work }) {
   const client = useQueryClient();
   const recorder = useRecorder();
   useOutbox();
-  const mine = useBlobUrl(recorder.recording?.blob);
+  const mine = recorder.recording?.blob;
   const [said, setSaid] = useState('');
   const [busy, setBusy] = useState(false);
   const waits = recordingWaits(work.id);
@@ -59,9 +61,9 @@ export function RecordMine({ work }: { work: Work }) {
           <Stop size={24} aria-hidden />
           {t('Stop, {{time}}', { time: clock(recorder.seconds) })}
         </button>
-      ) : recorder.recording ? (
+      ) : mine ? (
         <>
-          <audio controls src={mine} aria-label={t('My reading')} />
+          <Heard blob={mine} label={t('My reading')} />
           <button className="rbtn" disabled={busy} onClick={() => void recorder.start()}>
             <ArrowCounterClockwise size={24} aria-hidden />
             {t('Again')}
@@ -91,7 +93,7 @@ export function RecordMine({ work }: { work: Work }) {
             (recorder.state === 'idle' && has
               ? waits
                 ? t('Kept on this device. It will be sent.')
-                : t('Sent, {{time}}', { time: clock(work.recording!.seconds) })
+                : t('Sent, {{time}}', { time: clock(sure(work.recording).seconds) })
               : '')}
       </span>
     </div>

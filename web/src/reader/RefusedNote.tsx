@@ -1,6 +1,7 @@
 import { setAsideSentences } from '../shared/setAside';
 import { t } from '../shared/words';
 import { answersIn, dismissRefused, useOutbox } from './offline/outbox';
+import { sure } from '../shared/sure';
 
 /** Says what could not be taken, until its reader has seen it. */
 export function RefusedNote() {
@@ -10,7 +11,7 @@ export function RefusedNote() {
   if (shown.length === 0) return null;
   return (
     <div className="refusednote" role="status">
-      {setAsideSentences(shown.map((k) => ({ code: k.refused!.code, answers: answersIn(k) }))).map((said) => (
+      {setAsideSentences(shown.map((k) => ({ code: sure(k.refused).code, answers: answersIn(k) }))).map((said) => (
         <p key={said}>
           {said} {t('Your teacher can see this.')}
         </p>

@@ -1,4 +1,5 @@
 import { t } from './words';
+import { sure } from './sure';
 
 // Drawn here, so that every picture is told from every other by its outline alone.
 const drawings: Record<string, string> = {
@@ -44,7 +45,7 @@ export function Face({ id, name }: { id: string; name: string }) {
   const n = [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 9973, 7);
   return (
     <span className="facebox" aria-hidden>
-      <Picture name={all[n % all.length]!} />
+      <Picture name={sure(all[n % all.length])} />
       <b>{[...name][0]}</b>
     </span>
   );

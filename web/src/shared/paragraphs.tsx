@@ -1,9 +1,10 @@
 import { Fragment, type ReactNode } from 'react';
+import { sure } from './sure';
 
 /** What a picture shows and where it is; null for any other paragraph. */
 export const pictureOf = (paragraph: string) => {
   const m = /^!\[([^\]]*)\]\(([^()\s]+)\)$/.exec(paragraph);
-  return m ? { alt: m[1]!, name: m[2]! } : null;
+  return m ? { alt: sure(m[1]), name: sure(m[2]) } : null;
 };
 export const isHeading = (paragraph: string) => paragraph.startsWith('#');
 /** Words that are read: no heading, no picture. */
@@ -75,25 +76,37 @@ function Runs({ text, words, at }: { text: string; words: Words; at: number }) {
   });
 }
 
+/** Where each cell begins in the text as it is read: after a cell comes a comma and a space, after the last the end of the
+ * line. */
+function cellStarts(rows: string[][]): number[][] {
+  let at = 0;
+  const starts: number[][] = [];
+  for (const row of rows) {
+    const line: number[] = [];
+    for (const [i, cell] of row.entries()) {
+      line.push(at);
+      at += bare(cell).length + (i < row.length - 1 ? 2 : 1);
+    }
+    starts.push(line);
+  }
+  return starts;
+}
+
 function Table({ rows, words }: { rows: string[][]; words: Words }) {
   // A first row without figures above rows with figures names the columns.
-  const head = rows.length > 1 && !/\d/.test(rows[0]!.join('')) && rows.slice(1).some((r) => /\d/.test(r.join('')));
-  let at = 0;
-  const shown = rows.map((row) =>
-    row.map((cell, i) => {
-      const runs = <Runs text={cell} words={words} at={at} />;
-      // After a cell comes a comma and a space, after the last the end of the line.
-      at += bare(cell).length + (i < row.length - 1 ? 2 : 1);
-      return runs;
-    }),
+  const head =
+    rows.length > 1 && !/\d/.test(sure(rows[0]).join('')) && rows.slice(1).some((r) => /\d/.test(r.join('')));
+  const starts = cellStarts(rows);
+  const shown = rows.map((row, r) =>
+    row.map((cell, i) => <Runs key={i} text={cell} words={words} at={sure(starts[r]?.[i])} />),
   );
   return (
-    <div className="texttable" tabIndex={0} role="region" aria-label={rows[0]!.map(bare).join(', ')}>
+    <div className="texttable" tabIndex={0} role="region" aria-label={sure(rows[0]).map(bare).join(', ')}>
       <table>
         {head && (
           <thead>
             <tr>
-              {shown[0]!.map((c, i) => (
+              {sure(shown[0]).map((c, i) => (
                 <th key={i} scope="col">
                   {c}
                 </th>

@@ -3499,7 +3499,7 @@ export interface paths {
         header?: never;
         path: {
           classId: string;
-          form: string;
+          form: components['schemas']['PrintForm'];
         };
         cookie?: never;
       };
@@ -3540,7 +3540,7 @@ export interface paths {
         };
         header?: never;
         path: {
-          form: string;
+          form: components['schemas']['PrintForm'];
         };
         cookie?: never;
       };
@@ -7344,13 +7344,28 @@ export interface components {
       /** Format: date-time */
       at: string;
       by: string;
-      kind: string;
+      kind: components['schemas']['ChangeKind'];
       summary: string;
       /** Format: date-time */
       undoneAt: null | string;
     };
     /** Format: uuid */
     ChangeId: string;
+    /**
+     * @description What kind of thing was done, which says how it is taken back.
+     * @enum {unknown}
+     */
+    ChangeKind:
+      | 'Roster'
+      | 'Merged'
+      | 'Transferred'
+      | 'Assigned'
+      | 'Goals'
+      | 'Groups'
+      | 'CheckGiven'
+      | 'CheckAgain'
+      | 'CheckWithdrawn'
+      | 'Evidence';
     ChartEffect: {
       /** Format: int32 */
       readers: number;
@@ -7411,7 +7426,7 @@ export interface components {
       staffTitle?: null | string;
       readerTitle?: null | string;
       directions?: null | string;
-      season?: null | string;
+      season?: null | components['schemas']['Season'];
       plan?: null | components['schemas']['PlanView'];
       for?: null | components['schemas']['AimView'];
       /** Format: date */
@@ -7423,7 +7438,7 @@ export interface components {
     };
     CheckRow: {
       id: components['schemas']['CheckId'];
-      season: null | string;
+      season: null | components['schemas']['Season'];
       staffTitle: string;
       readerTitle: string;
       draft: boolean;
@@ -7455,7 +7470,7 @@ export interface components {
       staffTitle: string;
       readerTitle: string;
       directions: string;
-      season: null | string;
+      season: null | components['schemas']['Season'];
       plan: components['schemas']['PlanView'];
       for: components['schemas']['AimView'];
       /** Format: date */
@@ -7776,7 +7791,7 @@ export interface components {
       high: null | number;
     };
     DeskAnswer: {
-      what: string;
+      what: components['schemas']['DeskStep'];
       readerId: null | components['schemas']['ReaderId'];
       reader: null | string;
       copy: null | components['schemas']['CopyView'];
@@ -7787,6 +7802,8 @@ export interface components {
       /** Format: int32 */
       days: number;
     };
+    /** @enum {unknown} */
+    DeskStep: 'Reader' | 'Lent' | 'Returned';
     DetailsRequest: {
       givenName: string;
       familyName?: null | string;
@@ -8235,8 +8252,9 @@ export interface components {
       readAt?: null | string;
       done: boolean;
     };
+    /** @description What a change would do to one kind of thing. */
     KindCounts: {
-      kind: string;
+      kind: components['schemas']['RosterKind'];
       /** Format: int32 */
       added: number;
       /** Format: int32 */
@@ -8245,6 +8263,8 @@ export interface components {
       ended: number;
       /** Format: int32 */
       back: number;
+      /** Format: int32 */
+      all?: number;
     };
     LabelView: {
       system: string;
@@ -8328,6 +8348,8 @@ export interface components {
       homeLanguage: null | string;
       sameAs: null | components['schemas']['ReaderId'];
     };
+    /** @enum {unknown} */
+    ListeningState: 'Waiting' | 'Listening' | 'Heard' | 'Failed';
     /** @description A sentence of the text with its words, for showing what makes a text hard. */
     LongSentence: {
       sentence: string;
@@ -8338,10 +8360,23 @@ export interface components {
       /** Format: date-time */
       at: string;
       by: null | string;
-      what: string;
+      what: components['schemas']['LookKind'];
       reader: null | string;
       note: string;
     };
+    /**
+     * @description What was looked at, taken out or deleted.
+     * @enum {unknown}
+     */
+    LookKind:
+      | 'ReaderSeen'
+      | 'RosterExported'
+      | 'RecordExported'
+      | 'CardsPrinted'
+      | 'ListPrinted'
+      | 'LettersPrinted'
+      | 'LettersMailed'
+      | 'ReaderDeleted';
     MadeClass: {
       id: components['schemas']['ClassId'];
       changeId: null | components['schemas']['ChangeId'];
@@ -8748,8 +8783,7 @@ export interface components {
       note?: null | string;
       versions: components['schemas']['OwnVersion'][];
       words: components['schemas']['Word'][];
-      /** Format: uuid */
-      id?: string;
+      id?: null | components['schemas']['TextId'];
     };
     OwnVersion: {
       id?: null | components['schemas']['VersionId'];
@@ -8803,13 +8837,18 @@ export interface components {
       /** Format: double */
       score: null | number;
     };
+    /**
+     * @description What a one-time link is for.
+     * @enum {unknown}
+     */
+    PassPurpose: 'Invitation' | 'Reset' | 'Confirmation';
     PassRequest: {
       token: string;
       userName?: null | string;
       password?: null | string;
     };
     PassView: {
-      purpose: string;
+      purpose: components['schemas']['PassPurpose'];
       name: string;
       userName: string;
       rules: string;
@@ -8906,12 +8945,15 @@ export interface components {
       lastMissed: string;
       said: string[];
     };
+    /** @description One line of what a change would do. */
     PreviewLine: {
-      kind: string;
-      what: string;
+      kind: components['schemas']['RosterKind'];
+      what: components['schemas']['StepKind'];
       name: string;
       detail: string;
     };
+    /** @enum {unknown} */
+    PrintForm: 'Cards' | 'List' | 'Letters';
     ProblemLine: {
       file: string;
       /** Format: int32 */
@@ -9149,7 +9191,7 @@ export interface components {
       by: null | string;
       figures: components['schemas']['FiguresOfRecord'];
       sound: boolean;
-      listening: null | string;
+      listening: null | components['schemas']['ListeningState'];
     };
     RecordView: {
       id: components['schemas']['RecordId'];
@@ -9179,7 +9221,7 @@ export interface components {
       textChanged: boolean;
       /** Format: double */
       soundSeconds: null | number;
-      listening: null | string;
+      listening: null | components['schemas']['ListeningState'];
       listenNote: string;
       mayListen: boolean;
       draft: null | components['schemas']['DraftOfRecord'];
@@ -9194,7 +9236,7 @@ export interface components {
       readAt: string;
       /** Format: double */
       seconds: number;
-      listening: null | string;
+      listening: null | components['schemas']['ListeningState'];
     };
     RegisterRequest: {
       code: string;
@@ -9259,6 +9301,11 @@ export interface components {
        */
       asked: number;
     };
+    /**
+     * @description What a roster is made of, as it is counted.
+     * @enum {unknown}
+     */
+    RosterKind: 'Readers' | 'Teachers' | 'Classes' | 'Enrolments' | 'Teaching';
     RosterView: {
       id: components['schemas']['ReaderId'];
       givenName: string;
@@ -9567,10 +9614,15 @@ export interface components {
       /** Format: int32 */
       answers: number;
     };
+    /**
+     * @description What happened at the door.
+     * @enum {unknown}
+     */
+    SignInEvent: 'SignedIn' | 'Failed' | 'Locked' | 'Guessing' | 'SignedOut';
     SignInEventRow: {
       /** Format: date-time */
       at: string;
-      kind: string;
+      kind: components['schemas']['SignInEvent'];
       who: string;
       device: string;
     };
@@ -9713,6 +9765,11 @@ export interface components {
       /** Format: date */
       to: null | string;
     };
+    /**
+     * @description What a step does to a thing.
+     * @enum {unknown}
+     */
+    StepKind: 'Added' | 'Changed' | 'Moved' | 'Ended' | 'Back';
     /** @enum {unknown} */
     Strand: 'Retrieve' | 'Infer' | 'WordMeaning' | 'Summarise' | 'Structure' | 'AuthorsCraft' | 'Connect';
     StrandView: {
@@ -10148,7 +10205,7 @@ export interface components {
     WindowView: {
       yearId: components['schemas']['YearId'];
       year: string;
-      season: string;
+      season: components['schemas']['Season'];
       last: null | string;
       grades: components['schemas']['WindowGrade'][];
     };

@@ -65,18 +65,3 @@ export function useRecorder() {
     forget,
   };
 }
-
-/** An address of a recording that an audio element can play. */
-export function useBlobUrl(blob: Blob | null | undefined) {
-  const [url, setUrl] = useState<string>();
-  useEffect(() => {
-    if (!blob) {
-      setUrl(undefined);
-      return;
-    }
-    const made = URL.createObjectURL(blob);
-    setUrl(made);
-    return () => URL.revokeObjectURL(made);
-  }, [blob]);
-  return url;
-}

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import en from './en.json';
 import { ticketWords, type TicketState } from './ticketStates';
 import { t } from './words';
+import { sure } from './sure';
 
 const sources = Object.entries(
   import.meta.glob<string>('../**/*.{ts,tsx}', { query: '?raw', import: 'default', eager: true }),
@@ -9,7 +10,7 @@ const sources = Object.entries(
   .filter(([path]) => !/\.test\.|schema/.test(path))
   .map(([, text]) => text)
   .join('\n');
-const sentences = [...sources.matchAll(/\bt\(\s*(['"])((?:(?!\1)[^\\]|\\.)*)\1/g)].map((m) => m[2]!);
+const sentences = [...sources.matchAll(/\bt\(\s*(['"])((?:(?!\1)[^\\]|\\.)*)\1/g)].map((m) => sure(m[2]));
 
 describe('the catalogue', () => {
   it('knows one and many for every sentence that counts', () => {

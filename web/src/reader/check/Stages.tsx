@@ -10,6 +10,7 @@ import { Picking } from '../questions/Picking';
 import '../questions/questions.css';
 import type { Stage, View } from './checkQueries';
 import type { StageWork } from './useStage';
+import { sure } from '../../shared/sure';
 
 /** peek: whether the text is open beside a question. */
 interface Props {
@@ -70,15 +71,13 @@ export function WordsStage({ check, stage, work }: Props) {
   const [at, setAt] = useState(Math.max(0, first));
   const [chosen, setChosen] = useState<number>();
   const { shown } = work;
-  useEffect(() => {
-    setChosen(undefined);
-    shown();
-  }, [at, stage.id, shown]);
-  const item = stage.items[at]!;
+  useEffect(shown, [at, shown]);
+  const item = sure(stage.items[at]);
   const reading = check.now === 'WordReading';
   const go = () => {
     if (chosen === undefined) return;
     work.answer(at, chosen);
+    setChosen(undefined);
     if (at + 1 < stage.items.length) setAt(at + 1);
     else work.finish();
   };
@@ -132,7 +131,7 @@ export function MazeStage({ stage, work }: Props) {
             ))}
             {stage.items[i] && (
               <span className="mazechoice" role="radiogroup" aria-label={t('Word {{n}}', { n: i + 1 })}>
-                {stage.items[i]!.choices.map((c, k) => (
+                {sure(stage.items[i]).choices.map((c, k) => (
                   <label key={k} className={work.picks[i]?.[0] === k ? 'mine' : undefined}>
                     <input
                       type="radio"
@@ -183,7 +182,7 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
         />
         <article className={`page ${serif}`}>
           {page === 0 && <h2>{stage.title}</h2>}
-          <Paragraphs of={stage.pages[page]!} />
+          <Paragraphs of={sure(stage.pages[page])} />
           <p className="row end">
             {page > 0 && (
               <button className="rbtn" onClick={() => setPage(page - 1)}>
@@ -218,7 +217,7 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
       />
       <AskedOnce
         key={at}
-        q={{ id: `${stage.id}-${at}`, attempts: [], ...stage.items[at]! }}
+        q={{ id: `${stage.id}-${at}`, attempts: [], ...sure(stage.items[at]) }}
         stage={stage}
         oneAtATime={check.oneChoice}
         waits={work.waits}

@@ -16,8 +16,9 @@ interface Answer {
 /** One stage on the way: answers are kept on the device, sent as they come, and the stage is handed on when it is done. */
 export function useStage(check: View, stage: Stage) {
   const client = useQueryClient();
-  const began = useRef(performance.now() - stage.seconds * 1000);
-  const asked = useRef(performance.now());
+  const [opened] = useState(() => performance.now());
+  const began = useRef(opened - stage.seconds * 1000);
+  const asked = useRef(opened);
   const fresh = useRef<Answer[]>(keptHere(check.id, stage.id));
   const [picks, setPicks] = useState<Record<number, number[]>>(() =>
     Object.fromEntries([...stage.answers, ...keptHere(check.id, stage.id)].map((a) => [a.item, a.picks])),

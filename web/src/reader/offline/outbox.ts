@@ -2,6 +2,7 @@ import { useSyncExternalStore } from 'react';
 import { api, fromDevice, NoNetwork, ok, Problem, sendKept, type Api } from '../../shared/api';
 import { addressOf, methodOf, type Kind, type Params, type Said, type Sent } from './routes';
 import { deleteEntry, loadEntries, saveEntry, whose, type Entry } from './store';
+import { sure } from '../../shared/sure';
 
 // What a reader does is kept on the device first and sent after. Ids are made here, so sending twice changes nothing.
 let waiting: Entry[] = [];
@@ -107,14 +108,14 @@ async function trySendMany(these: Entry[]): Promise<Outcome> {
   try {
     const taken = await ok(
       api.POST('/my/tickets/{ticketId}/answers', {
-        params: { path: { ticketId: these[0]!.about } },
+        params: { path: { ticketId: sure(these[0]).about } },
         body: { answers },
         headers: headers(),
       }),
     );
     away = false;
     for (const [i, k] of these.entries()) {
-      const { code, sentence } = taken[i]!;
+      const { code, sentence } = sure(taken[i]);
       if (code === null) await forget(k);
       else await change(k, { ...k, refused: { id: crypto.randomUUID(), code, sentence: sentence ?? '', told: false } });
     }
@@ -152,14 +153,14 @@ async function tellRefused(k: Entry) {
     about: k.about,
     kind: setAsideKinds[k.kind],
     answers: answersIn(k),
-    code: k.refused!.code,
+    code: sure(k.refused).code,
     body: k.body instanceof Blob ? {} : (k.body ?? {}),
     at: new Date(k.at).toISOString(),
   };
   try {
     await ok(
       api.PUT('/my/set-aside/{asideId}', {
-        params: { path: { asideId: k.refused!.id } },
+        params: { path: { asideId: sure(k.refused).id } },
         body,
         headers: headers(),
       }),
@@ -167,7 +168,7 @@ async function tellRefused(k: Entry) {
   } catch (e) {
     if (!(e instanceof Problem) || passes.has(e.status) || e.status >= 500) return;
   }
-  await change(k, { ...k, refused: { ...k.refused!, told: true } });
+  await change(k, { ...k, refused: { ...sure(k.refused), told: true } });
 }
 
 let pumping = false,
@@ -243,7 +244,7 @@ export function startOutbox(onSent: () => void) {
   let stopped = false;
   const tryNow = async () => {
     const before = waiting.filter((k) => !k.refused).length;
-    if (before === 0 && !state.refused.some((k) => !k.refused!.told)) return;
+    if (before === 0 && !state.refused.some((k) => !sure(k.refused).told)) return;
     await pump();
     if (!stopped && waiting.filter((k) => !k.refused).length < before) onSent();
   };

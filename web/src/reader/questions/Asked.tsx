@@ -10,6 +10,7 @@ import { Hear } from './Hear';
 import { Picking } from './Picking';
 import { Write } from './Write';
 import './questions.css';
+import { sure } from '../../shared/sure';
 
 /** What was answered and is not yet sent, with the question it answers. */
 type KeptAnswer = { picks: number[]; words: string };
@@ -27,7 +28,8 @@ export function Asked({ work, q, kept, said, before }: Props) {
   const [draft, setDraft] = useState<Draft>(() => emptyDraft(work.id, q));
   const [error, setError] = useState('');
   const [sending, setSending] = useState(false);
-  const seen = useRef(performance.now());
+  const [opened] = useState(() => performance.now());
+  const seen = useRef(opened);
   const lastTry = q.attempts.at(-1);
   const open = q.mayTry && !kept;
   const heading = `q-${q.id}`;
@@ -124,7 +126,7 @@ function Before({ q }: { q: Question }) {
 }
 
 function Feedback({ q, open }: { q: Question; open: boolean }) {
-  const last = q.attempts.at(-1)!;
+  const last = sure(q.attempts.at(-1));
   if (last.correct == null)
     return (
       <p>

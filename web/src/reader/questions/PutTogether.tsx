@@ -2,6 +2,7 @@ import { X } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { t } from '../../shared/words';
 import type { Widget } from './draft';
+import { sure } from '../../shared/sure';
 
 /** What belongs together: a place beside each thing is filled from what lies below. */
 export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
@@ -21,7 +22,7 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
         {q.choices.map((left, i) => (
           <li key={i} className={open && i === here ? 'here' : undefined}>
             <span>{left}</span>
-            {laid[i]! >= 0 ? (
+            {sure(laid[i]) >= 0 ? (
               <button
                 type="button"
                 className="slot full"
@@ -30,9 +31,9 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
                   set(i, -1);
                   setChosen(i);
                 }}
-                aria-label={t('{{left}}: {{right}}. Take it away', { left, right: q.rights[laid[i]!]! })}
+                aria-label={t('{{left}}: {{right}}. Take it away', { left, right: sure(q.rights[sure(laid[i])]) })}
               >
-                {q.rights[laid[i]!]}
+                {q.rights[sure(laid[i])]}
                 {open && <X size={20} aria-hidden />}
               </button>
             ) : (
@@ -61,7 +62,7 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
                   className="piece"
                   disabled={here < 0}
                   onClick={() => set(here, i)}
-                  aria-label={here < 0 ? right : t('{{right}} to {{left}}', { right, left: q.choices[here]! })}
+                  aria-label={here < 0 ? right : t('{{right}} to {{left}}', { right, left: sure(q.choices[here]) })}
                 >
                   {right}
                 </button>

@@ -8,6 +8,7 @@ import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQ
 import { Field, Window } from '../frame/Window';
 import { useFits } from '../tray/Tray';
 import { useTray } from '../tray/useTray';
+import { sure } from '../../shared/sure';
 
 const inDays = (from: string, n: number) => {
   const d = new Date(`${from}T12:00:00`);
@@ -55,7 +56,7 @@ export function AssignDialog({
   const rows = texts.flatMap((text) =>
     (fits.data ?? [])
       .filter((f) => f.textId === text.id)
-      .map((f) => ({ f, text, r: readers.find((r) => r.id === f.readerId)! })),
+      .map((f) => ({ f, text, r: sure(readers.find((r) => r.id === f.readerId)) })),
   );
   const going = rows.filter(({ f }) => !skip || !f.before);
   const goingTo = (text: TextRow) => going.filter((g) => g.text.id === text.id);
@@ -93,12 +94,12 @@ export function AssignDialog({
           params: { path: { classId: data.id } },
           body: {
             ...request,
-            texts: wanted.map((x) => ({ ...x, id: onces.get(x.textId)!.idOf(request) })),
+            texts: wanted.map((x) => ({ ...x, id: sure(onces.get(x.textId)).idOf(request) })),
           },
         }),
       );
       said(
-        `${wanted.length === 1 ? texts.find((x) => x.id === wanted[0]!.textId)!.title : t('{{count}} texts', { count: wanted.length })}: ${t('Assigned to {{count}} readers', { count: people })}`,
+        `${wanted.length === 1 ? sure(texts.find((x) => x.id === sure(wanted[0]).textId)).title : t('{{count}} texts', { count: wanted.length })}: ${t('Assigned to {{count}} readers', { count: people })}`,
         made.changeId,
       );
       tray.empty();

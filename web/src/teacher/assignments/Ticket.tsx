@@ -15,6 +15,7 @@ import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
 import '../texts/quiz/quiz.css';
 import { setAsideSentences } from '../../shared/setAside';
 import { MarkAnswer } from './MarkAnswer';
+import { sure } from '../../shared/sure';
 
 type TicketData = Api<'TicketView'>;
 
@@ -74,7 +75,7 @@ export default function Ticket() {
           <div className="ticketcols">
             <ol className="answers">
               {x.questions.map((q, i) => {
-                const a = x.answers[i]!;
+                const a = sure(x.answers[i]);
                 return (
                   <li key={q.id}>
                     <h2>
@@ -128,7 +129,7 @@ function LevelMove({ x }: { x: TicketData }) {
     to = Math.max(...rows.map((r) => r.mean + halfRange(r.sd))) + 2;
   const px = (d: number) => 10 + ((d - from) / (to - from)) * 260;
   const counted = x.answers.filter(
-    (a, i) => a.tries.length > 0 && !a.rushed && !x.questions[i]!.after && a.tries[0]!.correct != null,
+    (a, i) => a.tries.length > 0 && !a.rushed && !sure(x.questions[i]).after && sure(a.tries[0]).correct != null,
   );
   const right = counted.filter((a) => a.mark === 'RightAtOnce').length;
   const expected = Math.round(k.forecast * counted.length * 10) / 10;
@@ -192,7 +193,7 @@ function LevelMove({ x }: { x: TicketData }) {
         })}
       </p>
       <p>
-        <TideMarks of={x.answers.filter((_, i) => !x.questions[i]!.after).map((a) => a.mark)} />
+        <TideMarks of={x.answers.filter((_, i) => !sure(x.questions[i]).after).map((a) => a.mark)} />
       </p>
     </aside>
   );

@@ -9,6 +9,7 @@ import type { ChartShows } from './Chart';
 import { forecast, zoneWord } from './forecast';
 import { placeReaders, pushApart, span } from './layout';
 import { Bands, Ruler, Soundings, bandsOf } from './SeaBackground';
+import { sure } from '../../shared/sure';
 
 type Focus = { reader?: string; text?: string };
 const axis = 104,
@@ -142,13 +143,13 @@ export function Sea({
         )}
         {bands.map((b, i) => (
           <g key={b.name} style={{ '--under': b.tint } as React.CSSProperties}>
-            <text x={bandX} y={labelYs[i]! - 3} className="gname">
+            <text x={bandX} y={sure(labelYs[i]) - 3} className="gname">
               {b.name}
               <tspan className="gn" dx={7}>
                 {b.all}
               </tspan>
             </text>
-            <text x={bandX} y={labelYs[i]! + 15}>
+            <text x={bandX} y={sure(labelYs[i]) + 15}>
               {Math.round(b.lo)}–{Math.round(b.hi)} fm
             </text>
           </g>
@@ -245,7 +246,7 @@ export function Sea({
         <path d={`M${textX} ${top + 4}V${end}`} stroke="var(--ink)" />
         {sorted.map((x, i) => {
           const want = y(x.depth),
-            at = textYs[i]!,
+            at = sure(textYs[i]),
             picked = tray.texts.includes(x.textId);
           const percent = reader ? forecast(reader.depth, x.depth) : null;
           const title = widthOf(x.title) > plateW - 46 ? `${x.title.slice(0, 22)}…` : x.title;

@@ -1,5 +1,6 @@
 import type { ClassData, ReaderRow } from '../classQueries';
 import type { Labels } from './Chart';
+import { sure } from '../../shared/sure';
 
 type Y = (depth: number) => number;
 export type Band = { name: string; all: number; lo: number; hi: number; y0: number; y1: number; tint: string };
@@ -18,7 +19,7 @@ export function bandsOf(groups: ClassData['groups'], readers: ReaderRow[], y: Y)
         .sort((a, b) => a - b),
     }))
     .filter((x) => x.ds.length > 0)
-    .map(({ g, ds }) => ({ g, ds, middle: ds[Math.floor(ds.length / 2)]! }))
+    .map(({ g, ds }) => ({ g, ds, middle: sure(ds[Math.floor(ds.length / 2)]) }))
     .sort((a, b) => a.middle - b.middle)
     .map(({ g, ds }, i) => {
       const cut = ds.length >= 6 ? Math.max(1, Math.floor(ds.length / 5)) : 0;
@@ -26,11 +27,11 @@ export function bandsOf(groups: ClassData['groups'], readers: ReaderRow[], y: Y)
       return {
         name: g.name,
         all: ds.length,
-        lo: ds[0]!,
-        hi: ds.at(-1)!,
-        y0: y(inner[0]! - 0.75),
-        y1: y(inner.at(-1)! + 0.75),
-        tint: tints[i % tints.length]!,
+        lo: sure(ds[0]),
+        hi: sure(ds.at(-1)),
+        y0: y(sure(inner[0]) - 0.75),
+        y1: y(sure(inner.at(-1)) + 0.75),
+        tint: sure(tints[i % tints.length]),
       };
     });
   // Where groups still overlap, their bands share the border halfway.

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { forecast, zoneWord } from './forecast';
 import { bandsOf } from './SeaBackground';
 import type { ClassData, ReaderRow } from '../classQueries';
+import { sure } from '../../shared/sure';
 
 describe('the forecast that is drawn', () => {
   it('is the core’s: 80 % at the same depth, 90 and 70 % at the ends of the reach', () => {
@@ -35,7 +36,7 @@ describe('bands of groups', () => {
   it('lie in order of depth, whatever order they come in, and never over one another', () => {
     const bands = bandsOf([group('Mill', 7, 14), group('Kelp', 0, 7), group('Empty', 0, 0)], readers, (d) => d * 10);
     expect(bands.map((b) => b.name)).toEqual(['Kelp', 'Mill']);
-    expect(bands[0]!.y1).toBeLessThanOrEqual(bands[1]!.y0);
-    expect(bands[1]!.all).toBe(7);
+    expect(sure(bands[0]).y1).toBeLessThanOrEqual(sure(bands[1]).y0);
+    expect(sure(bands[1]).all).toBe(7);
   });
 });

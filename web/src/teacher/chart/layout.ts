@@ -1,3 +1,5 @@
+import { sure } from '../../shared/sure';
+
 /**
  * Moves labels apart as little as possible (least squares) so that neighbours keep `pitch` between them.
  * Subtracting i·pitch turns the spacing rule into "never decreasing", which pooling adjacent violators solves exactly.
@@ -60,7 +62,7 @@ export function placeReaders<T extends Flagged>(
       let slot = ends.findIndex((end) => end + 4 < top);
       if (slot < 0) slot = ends.length;
       ends[slot] = bottom;
-      return { reader: item.reader, want: item.want, lane: index, at: at[i]!, slot, top, bottom };
+      return { reader: item.reader, want: item.want, lane: index, at: sure(at[i]), slot, top, bottom };
     });
   });
 }

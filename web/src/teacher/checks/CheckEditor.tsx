@@ -10,7 +10,7 @@ import { useSaid, type ClassData } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Field } from '../frame/Window';
 import { useOptionalTray } from '../tray/useTray';
-import { seasons, useCheck, useChoices, type Check, type Choices } from './checkQueries';
+import { seasonWords, seasons, useCheck, useChoices, type Check, type Choices } from './checkQueries';
 import { PartPicker } from './PartPicker';
 import { aboutDepth, emptyPlan, noAims, totalMinutes, type Form, type Plan } from './plan';
 import { countOf, WhoTakesIt } from './WhoTakesIt';
@@ -148,12 +148,12 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
                 <select
                   id="season"
                   value={form.season ?? ''}
-                  onChange={(e) => put_({ season: e.target.value || null })}
+                  onChange={(e) => put_({ season: seasons.find((s) => s === e.target.value) ?? null })}
                 >
                   <option value="">{t('none, a check in between')}</option>
                   {seasons.map((s) => (
                     <option key={s} value={s}>
-                      {t(s)}
+                      {t(seasonWords[s])}
                     </option>
                   ))}
                 </select>

@@ -10,8 +10,9 @@ import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { setAsideSentences } from '../../shared/setAside';
-import { partNames, useCheck, type Check, type Part, type Sitting } from './checkQueries';
+import { seasonWords, partNames, useCheck, type Check, type Part, type Sitting } from './checkQueries';
 import './checks.css';
+import { sure } from '../../shared/sure';
 
 type Changed = Api<'CheckChanged'>;
 
@@ -47,7 +48,8 @@ function Watched({ k }: { k: Check }) {
         <h1 id="title">{k.staffTitle}</h1>
         <p className="soft">
           {t('Readers know it as “{{title}}”', { title: k.readerTitle })}
-          {k.season && ` · ${t('{{season}} window', { season: t(k.season) })}`} · {k.by}, {dayOf(k.opensOn ?? k.madeAt)}
+          {k.season && ` · ${t('{{season}} window', { season: t(seasonWords[k.season]) })}`} · {k.by},{' '}
+          {dayOf(k.opensOn ?? k.madeAt)}
           {k.closesOn && ` – ${dayOf(k.closesOn)}`}
           {k.colleagues.length > 0 &&
             ` · ${t('with {{names}}', { names: k.colleagues.map((c) => c.name).join(', ') })}`}
@@ -111,7 +113,7 @@ function Watched({ k }: { k: Check }) {
               {many && <th>{t('Class')}</th>}
               {parts.map((p) => (
                 <th key={p} className="part">
-                  {t(partNames[p]!)}
+                  {t(sure(partNames[p]))}
                 </th>
               ))}
               <th className="num">{t('Before')}</th>
@@ -142,7 +144,9 @@ function Watched({ k }: { k: Check }) {
                   </td>
                 ))}
                 <td className="num">{fm(s.before)}</td>
-                <td className="num">{s.after == null ? '–' : `${fm(s.after)} ± ${halfRange(s.sd!).toFixed(1)}`}</td>
+                <td className="num">
+                  {s.after == null ? '–' : `${fm(s.after)} ± ${halfRange(sure(s.sd)).toFixed(1)}`}
+                </td>
                 <td className="num">{s.after == null ? '–' : signed(s.moved)}</td>
                 <td>
                   {begun(s) ? timeOrDay(s.changedAt) : ''}

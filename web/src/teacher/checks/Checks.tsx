@@ -3,7 +3,7 @@ import { dayOf } from '../../shared/format';
 import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
-import { useChecks, type CheckRow } from './checkQueries';
+import { seasonWords, useChecks, type CheckRow } from './checkQueries';
 import './checks.css';
 
 /** The two views of what readers are given. */
@@ -91,7 +91,7 @@ export function CheckTable({ rows, base }: { rows: CheckRow[]; base: string }) {
                 <Link to={`${base}${k.id}${k.draft ? '/change' : ''}`}>{k.staffTitle}</Link>
               </th>
               <td>{k.readerTitle}</td>
-              <td>{k.season ? t(k.season) : ''}</td>
+              <td>{k.season ? t(seasonWords[k.season]) : ''}</td>
               <td>{when(k)}</td>
               <td>{k.by}</td>
               <td className="num">{k.draft ? '' : k.readers}</td>

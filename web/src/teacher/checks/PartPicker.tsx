@@ -1,6 +1,7 @@
 import { t } from '../../shared/words';
 import { partAbout, partNames, partOrder, type Choices } from './checkQueries';
 import { minutesOf, withPart, type PartPlan, type Plan } from './plan';
+import { sure } from '../../shared/sure';
 
 const depthOrNone = (v: string) => (v === '' ? null : Number(v));
 
@@ -25,8 +26,8 @@ export function PartPicker({
     <ul className="partpicker">
       {partOrder.map((name) => {
         const on = plan.parts.find((p) => p.part === name);
-        const usual = choices.usual.find((p) => p.part === name)!;
-        const title = t(partNames[name]!);
+        const usual = sure(choices.usual.find((p) => p.part === name));
+        const title = t(sure(partNames[name]));
         return (
           <li key={name} className={on ? 'on' : undefined}>
             <label className="pick">
@@ -38,7 +39,7 @@ export function PartPicker({
               />
               <b>{title}</b>
             </label>
-            <p className="soft">{t(partAbout[name]!)}</p>
+            <p className="soft">{t(sure(partAbout[name]))}</p>
             <span className="time">
               {on ? t('about {{n}} min', { n: Math.max(1, Math.round(minutesOf(on, plan, choices, depth))) }) : ''}
             </span>

@@ -35,4 +35,6 @@ export const partAbout: Record<string, string> = {
   Maze: 'A text with a choice of three at every seventh word, against the clock.',
   Passages: 'Texts the reader has not had, with their questions; each chosen for what it is expected to say.',
 };
-export const seasons = ['autumn', 'winter', 'spring'] as const;
+type Season = Api<'Season'>;
+export const seasons: readonly Season[] = ['Autumn', 'Winter', 'Spring'];
+export const seasonWords: Record<Season, string> = { Autumn: 'autumn', Winter: 'winter', Spring: 'spring' };

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Api } from '../../shared/api';
 import type { Choices } from './checkQueries';
 import { aboutDepth, emptyPlan, minutesOf, totalMinutes, withPart } from './plan';
+import { sure } from '../../shared/sure';
 
 const part = (name: Api<'PartPlanView'>['part'], minutes: number) => ({
   part: name,
@@ -24,10 +25,10 @@ const choices: Choices = {
 describe('the time of a check', () => {
   const plan = emptyPlan(choices);
   it('is that of the nearest grade, and never over the limit', () => {
-    expect(minutesOf(plan.parts[2]!, plan, choices, 12)).toBe(16);
-    expect(minutesOf(plan.parts[2]!, plan, choices, 40)).toBe(24);
-    expect(minutesOf(plan.parts[2]!, { ...plan, mostPassages: 8 }, choices, 40)).toBe(30);
-    expect(minutesOf(plan.parts[2]!, { ...plan, form: ['a'] }, choices, 40)).toBe(6);
+    expect(minutesOf(sure(plan.parts[2]), plan, choices, 12)).toBe(16);
+    expect(minutesOf(sure(plan.parts[2]), plan, choices, 40)).toBe(24);
+    expect(minutesOf(sure(plan.parts[2]), { ...plan, mostPassages: 8 }, choices, 40)).toBe(30);
+    expect(minutesOf(sure(plan.parts[2]), { ...plan, form: ['a'] }, choices, 40)).toBe(6);
     expect(totalMinutes(plan, choices, 40)).toBe(1.5 + 3 + 24);
   });
   it('is reckoned for the middle reader, or the middle of the band', () => {

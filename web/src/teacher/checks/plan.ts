@@ -1,3 +1,4 @@
+import type { Api } from '../../shared/api';
 import type { Check, Choices } from './checkQueries';
 
 export type Plan = Check['plan'];
@@ -9,7 +10,7 @@ export interface Form {
   staffTitle: string;
   readerTitle: string;
   directions: string;
-  season: string | null;
+  season: Api<'Season'> | null;
   plan: Plan;
   for: Aims;
   opensOn: string | null;

@@ -1,9 +1,9 @@
 import { MagnifyingGlass } from '@phosphor-icons/react';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ok } from '../../shared/api';
+import { type Api, api, ok } from '../../shared/api';
 import { fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
@@ -16,7 +16,7 @@ export function Jump({ data }: Place) {
   const [open, setOpen] = useState(false);
   const [asked, setAsked] = useState('');
   const [at, setAt] = useState(0);
-  const [waits, setWaits] = useState(false);
+  const client = useQueryClient();
   const navigate = useNavigate();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -44,24 +44,23 @@ export function Jump({ data }: Place) {
     })),
   ];
   const word = asked.trim();
-  const texts = useQuery({
+  const options = queryOptions({
     queryKey: keys.library.jump(data.id, word),
-    enabled: open && word.length > 1,
-    placeholderData: keepPreviousData,
     queryFn: () => ok(api.GET('/library', { params: { query: { classId: data.id, q: word } } })),
   });
+  const texts = useQuery({ ...options, enabled: open && word.length > 1, placeholderData: keepPreviousData });
   const named = all.filter((x) => x.name.toLowerCase().includes(word.toLowerCase())).slice(0, 6);
-  const found = [
+  const targets = (rows: Api<'LibraryRow'>[]): Target[] => [
     ...named,
-    ...(word.length > 1 ? (texts.data?.rows ?? []) : []).slice(0, 9 - named.length).map((x) => ({
+    ...rows.slice(0, 9 - named.length).map((x) => ({
       key: x.id,
       name: x.title,
       what: `${t('text')}, ${x.versions.map((v) => fm(v.depth)).join(' / ')} fm`,
       to: `${base}/texts/${x.id}`,
     })),
   ];
+  const found = targets(word.length > 1 ? (texts.data?.rows ?? []) : []);
   const go = (target: Target | undefined) => {
-    setWaits(false);
     if (target) {
       setOpen(false);
       setAsked('');
@@ -70,9 +69,12 @@ export function Jump({ data }: Place) {
   };
   // Enter may come before the texts do: then it waits for them.
   const ready = word.length < 2 || !texts.isFetching;
-  useEffect(() => {
-    if (waits && ready) go(found[at]);
-  });
+  const waits = useRef('');
+  const wait = async () => {
+    waits.current = word;
+    const answer = await client.ensureQueryData(options);
+    if (waits.current === word) go(targets(answer.rows)[at]);
+  };
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="jump">
@@ -93,7 +95,7 @@ export function Jump({ data }: Place) {
             onChange={(e) => {
               setAsked(e.target.value);
               setAt(0);
-              setWaits(false);
+              waits.current = '';
             }}
             onKeyDown={(e) => {
               if (e.key === 'ArrowDown') {
@@ -106,7 +108,7 @@ export function Jump({ data }: Place) {
               }
               if (e.key === 'Enter') {
                 if (ready || at < named.length) go(found[at]);
-                else setWaits(true);
+                else void wait();
               }
             }}
           />

@@ -2,6 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { t } from '../../shared/words';
 import { Menu } from './Menu';
+import { sure } from '../../shared/sure';
 
 type Named = { key: string; name: string };
 
@@ -42,7 +43,7 @@ export function useColumns<C extends Named>(list: string, all: readonly C[]) {
 }
 
 /** ↑ ↓ move between rows, Space picks up, Enter opens. */
-export const rowKeys = (pick: (range: boolean) => void, open: () => void) => (e: KeyboardEvent<HTMLElement>) => {
+export function rowKeys(e: KeyboardEvent<HTMLElement>, pick: (range: boolean) => void, open: () => void) {
   const near =
     e.key === 'ArrowDown'
       ? e.currentTarget.nextElementSibling
@@ -59,7 +60,7 @@ export const rowKeys = (pick: (range: boolean) => void, open: () => void) => (e:
     pick(e.shiftKey);
   }
   if (e.key === 'Enter') open();
-};
+}
 
 /** The rows between the one picked up last and this one, as Shift means them. */
 export function rangeOf(ids: readonly string[], last: string | null, to: string): readonly string[] {
@@ -80,10 +81,10 @@ type Of<T> = {
 /** A list with choosable columns, sorting, rows that are picked up (Shift for a range) and keys. The first column names the row. */
 export function useTable<T>({ list, columns, id, name, open }: Of<T>) {
   const chosen = useColumns(list, columns);
-  const [sort, setSort] = useState({ key: columns[0]!.key, down: false });
+  const [sort, setSort] = useState({ key: sure(columns[0]).key, down: false });
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const last = useRef<string | null>(null);
-  const by = (columns.find((c) => c.key === sort.key) ?? columns[0]!).by!;
+  const by = sure((columns.find((c) => c.key === sort.key) ?? sure(columns[0])).by);
   const pick = (rows: T[], row: T, range: boolean) => {
     const ids = range ? rangeOf(rows.map(id), last.current, id(row)) : [id(row)];
     const on = !picked.has(id(row));
@@ -131,10 +132,13 @@ export function useTable<T>({ list, columns, id, name, open }: Of<T>) {
                 key={id(row)}
                 tabIndex={i === 0 ? 0 : -1}
                 className={picked.has(id(row)) ? 'on' : undefined}
-                onKeyDown={rowKeys(
-                  (range) => pick(rows, row, range),
-                  () => open(row),
-                )}
+                onKeyDown={(e) =>
+                  rowKeys(
+                    e,
+                    (range) => pick(rows, row, range),
+                    () => open(row),
+                  )
+                }
               >
                 <td>
                   <span className="tick">
@@ -147,7 +151,7 @@ export function useTable<T>({ list, columns, id, name, open }: Of<T>) {
                     />
                   </span>
                 </td>
-                <th scope="row">{first!.show(row)}</th>
+                <th scope="row">{sure(first).show(row)}</th>
                 {rest.map((c) => (
                   <td key={c.key} className={c.num ? 'num' : undefined}>
                     {c.show(row)}

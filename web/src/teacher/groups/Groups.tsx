@@ -12,6 +12,7 @@ import { useSaid, type ReaderRow } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { Window } from '../frame/Window';
 import { useTray } from '../tray/useTray';
+import { sure } from '../../shared/sure';
 
 type Proposal = Api<'ProposalView'>;
 type Plan = { name: string; readerIds: string[] }[];
@@ -60,7 +61,7 @@ export default function Groups() {
       ok(
         api.PUT('/classes/{classId}/groups', {
           params: { path: { classId: data.id } },
-          body: { groups: plan!.filter((g) => g.readerIds.length > 0) },
+          body: { groups: sure(plan).filter((g) => g.readerIds.length > 0) },
         }),
       ),
     onSuccess: async (done) => {
@@ -77,7 +78,7 @@ export default function Groups() {
   };
   const move = (id: string, to: number) =>
     setPlan(
-      plan!.map((g, i) => ({
+      sure(plan).map((g, i) => ({
         ...g,
         readerIds: i === to ? [...g.readerIds.filter((x) => x !== id), id] : g.readerIds.filter((x) => x !== id),
       })),

@@ -75,9 +75,9 @@ export default function Marking() {
                         {dayOf(k.readAt)} {timeOf(k.readAt)}
                       </td>
                       <td>
-                        {k.listening === 'heard'
+                        {k.listening === 'Heard'
                           ? t('recorded, with a draft')
-                          : k.listening === 'waiting' || k.listening === 'listening'
+                          : k.listening === 'Waiting' || k.listening === 'Listening'
                             ? t('recorded, being listened to')
                             : t('recorded')}
                       </td>

@@ -5,6 +5,7 @@ import { percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import { zoneNames } from './FiguresBox';
 import type { RecordData } from './useSheet';
+import { sure } from '../../shared/sure';
 
 type Draft = NonNullable<RecordData['draft']>;
 
@@ -41,7 +42,7 @@ export function DraftNote({
             n: d.figures.errors,
             count: d.figures.words,
             share: percent(d.figures.accuracy),
-            zone: t(zoneNames[d.figures.zone]!),
+            zone: t(sure(zoneNames[d.figures.zone])),
             sure: percent(d.sure),
           })}
           {doubts > 0 && ` ${t('{{count}} marks are doubtful.', { count: doubts })}`}
@@ -52,7 +53,7 @@ export function DraftNote({
       </div>
     );
   }
-  if (record.listening === 'waiting' || record.listening === 'listening')
+  if (record.listening === 'Waiting' || record.listening === 'Listening')
     return (
       <p className="note" role="status">
         {t('The listening device is listening. You can mark meanwhile.')}
@@ -62,12 +63,12 @@ export function DraftNote({
   return (
     <div className="note draftnote" role="status">
       <span>
-        {record.listening === 'failed'
+        {record.listening === 'Failed'
           ? `${record.listenNote} ${t('Nothing is lost: mark by hand, or ask it again.')}`
           : t('The listening device can make a draft of this recording.')}
       </span>
       <button className="btn small" disabled={listen.isPending} onClick={() => listen.mutate()}>
-        {record.listening === 'failed' ? t('Ask it again') : t('Ask for a draft')}
+        {record.listening === 'Failed' ? t('Ask it again') : t('Ask for a draft')}
       </button>
     </div>
   );

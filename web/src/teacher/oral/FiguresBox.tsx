@@ -3,6 +3,7 @@ import { clock, percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { Counted } from './marks';
 import type { RecordData } from './useSheet';
+import { sure } from '../../shared/sure';
 
 export const zoneNames: Record<string, string> = {
   Independent: 'independent',
@@ -61,7 +62,7 @@ export function FiguresBox({
         <div>
           <dt>{t('Accuracy')}</dt>
           <dd>
-            <b>{percent(c.accuracy)}</b> {t(zoneNames[zoneOf(c.accuracy)]!)}
+            <b>{percent(c.accuracy)}</b> {t(sure(zoneNames[zoneOf(c.accuracy)]))}
           </dd>
         </div>
         <div>
@@ -91,7 +92,7 @@ export function FiguresBox({
                 <b>{Math.round(rate)}</b>
                 {f.percentile != null &&
                   !on &&
-                  ` · ${t('{{n}} of 100 read so or slower in {{season}}', { n: f.percentile, season: t(seasonNames[f.season]!) })}`}
+                  ` · ${t('{{n}} of 100 read so or slower in {{season}}', { n: f.percentile, season: t(sure(seasonNames[f.season])) })}`}
               </>
             ) : (
               t('not timed')

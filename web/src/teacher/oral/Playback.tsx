@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { t } from '../../shared/words';
+import { sure } from '../../shared/sure';
 
 const rates = [0.75, 1, 1.25, 1.5] as const;
 
@@ -22,7 +23,7 @@ export function Playback({
       const now = sound.current;
       if (now && times && !now.paused) {
         // The last word that has begun is the one under the playhead, pauses included.
-        const at = times.findLastIndex((x) => x !== null && x[0]! <= now.currentTime);
+        const at = times.findLastIndex((x) => x !== null && sure(x[0]) <= now.currentTime);
         word(at < 0 ? null : at);
       }
       frame = requestAnimationFrame(look);

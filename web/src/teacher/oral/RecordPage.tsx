@@ -20,6 +20,7 @@ import { kindNames, SheetLines } from './SheetLines';
 import { useSheet, type RecordData } from './useSheet';
 import { useTimer } from './useTimer';
 import './oral.css';
+import { sure } from '../../shared/sure';
 
 const letterKinds: Record<string, Kind> = {
   s: 'Substitution',
@@ -42,7 +43,7 @@ export default function RecordPage() {
     queryKey: key,
     queryFn: () => ok(api.GET('/readers/{readerId}/records/{recordId}', { params: { path: { readerId, recordId } } })),
     refetchInterval: (q) =>
-      q.state.data?.listening === 'waiting' || q.state.data?.listening === 'listening' ? lookAgain : false,
+      q.state.data?.listening === 'Waiting' || q.state.data?.listening === 'Listening' ? lookAgain : false,
   });
   const saved = useCallback(
     (r: RecordData) => {
@@ -68,7 +69,9 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
   const lines = useMemo(() => linesOf(record.body, record.words), [record.body, record.words]);
   const keyOf = useCallback(
     (i: number) =>
-      record.body.slice(record.words[i]!.start, record.words[i]!.start + record.words[i]!.length).toLowerCase(),
+      record.body
+        .slice(sure(record.words[i]).start, sure(record.words[i]).start + sure(record.words[i]).length)
+        .toLowerCase(),
     [record.body, record.words],
   );
   const c = useMemo(

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { betweenAt, change, clear, counted, linesOf, markOf, put, shownAt, type Mark, type SheetWord } from './marks';
+import { sure } from '../../shared/sure';
 
 const body = '“Come,” said Marit. The lamp (old as it was) burned.\n\nMarit waved.';
 const words: SheetWord[] = [...body.matchAll(/[A-Za-z]+/g)].map((m) => ({
@@ -7,18 +8,18 @@ const words: SheetWord[] = [...body.matchAll(/[A-Za-z]+/g)].map((m) => ({
   length: m[0].length,
   name: m[0] === 'Marit',
 }));
-const key = (i: number) => body.slice(words[i]!.start, words[i]!.start + words[i]!.length).toLowerCase();
+const key = (i: number) => body.slice(sure(words[i]).start, sure(words[i]).start + sure(words[i]).length).toLowerCase();
 const sum = (marks: Mark[], last: number | null = null) => counted(marks, words, last, key);
 
 describe('marks of a running record', () => {
   test('the same mark again takes it off, another takes its place and keeps what was said', () => {
-    const one = change(put([], 4, 'Substitution'), put([], 4, 'Substitution')[0]!, {});
+    const one = change(put([], 4, 'Substitution'), sure(put([], 4, 'Substitution')[0]), {});
     expect(put(one, 4, 'Substitution')).toEqual([]);
     const said = put([], 4, 'Substitution').map((m) => ({ ...m, heard: 'lump' }));
     expect(put(said, 4, 'SelfCorrection')).toEqual([
       { index: 4, kind: 'SelfCorrection', heard: 'lump', used: '', span: 1, doubt: false },
     ]);
-    expect(put(said, 4, 'Omission')[0]!.heard).toBe('');
+    expect(sure(put(said, 4, 'Omission')[0]).heard).toBe('');
   });
   test('insertions and repetitions stand beside a word’s own mark', () => {
     const marks = put(put(put([], 4, 'Repetition'), 4, 'Told'), 4, 'Insertion');

@@ -1,3 +1,5 @@
+import { sure } from '../../shared/sure';
+
 /** What can happen to a word, in the order of the keys that mark it. */
 export const kinds = ['Substitution', 'Omission', 'Insertion', 'Repetition', 'SelfCorrection', 'Told'] as const;
 export type Kind = (typeof kinds)[number];
@@ -102,10 +104,10 @@ export function linesOf(body: string, words: SheetWord[], most = 62): Line[] {
   let from = 0,
     begins = true;
   for (let i = 0; i < words.length; i++) {
-    const end = words[i]!.start + words[i]!.length;
+    const end = sure(words[i]).start + sure(words[i]).length;
     const next = words[i + 1];
     const paragraph = !next || body.slice(end, next.start).includes('\n');
-    if (paragraph || next.start + next.length - words[from]!.start > most) {
+    if (paragraph || next.start + next.length - sure(words[from]).start > most) {
       lines.push({ from, to: i + 1, begins });
       from = i + 1;
       begins = paragraph;
@@ -116,8 +118,9 @@ export function linesOf(body: string, words: SheetWord[], most = 62): Line[] {
 
 /** A word with the signs around it: opening ones go with the word they open. */
 export function shownAt(body: string, words: SheetWord[], i: number): string {
-  const word = words[i]!;
-  const gap = i === 0 ? body.slice(0, word.start) : body.slice(words[i - 1]!.start + words[i - 1]!.length, word.start);
+  const word = sure(words[i]);
+  const gap =
+    i === 0 ? body.slice(0, word.start) : body.slice(sure(words[i - 1]).start + sure(words[i - 1]).length, word.start);
   const after = body.slice(word.start + word.length, words[i + 1]?.start ?? body.length);
   return (
     (gap.match(/[^\s]*$/)?.[0] ?? '').replace(/^[.,;:!?…)”’»]+/u, '') +

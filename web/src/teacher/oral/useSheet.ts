@@ -37,6 +37,7 @@ export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
   const changed = useRef(unsent(first) !== null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const sending = useRef<Promise<void> | null>(null);
+  const sendAgain = useRef(() => {});
 
   const send = useCallback(async (): Promise<void> => {
     if (sending.current) {
@@ -62,7 +63,7 @@ export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
         if (e instanceof NoNetwork || (e instanceof Problem && (e.status >= 500 || e.status === 401))) {
           changed.current = true;
           setState({ said: 'away' });
-          timer.current = setTimeout(() => void send(), again);
+          timer.current = setTimeout(() => sendAgain.current(), again);
         } else setState({ said: e instanceof Problem && e.code === 'stale' ? 'stale' : 'refused', why: sentence(e) });
       }
     })();
@@ -70,6 +71,9 @@ export function useSheet(first: RecordData, saved: (r: RecordData) => void) {
     await going;
     sending.current = null;
   }, [first.readerId, first.id, saved]);
+  useEffect(() => {
+    sendAgain.current = () => void send();
+  }, [send]);
 
   const hold = useCallback(
     (next: Sheet, finished: boolean) => {

@@ -13,6 +13,7 @@ import { useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import { pieceId } from './DepthPieces';
 import { SetLevel, Standing } from './SetLevel';
+import { sure } from '../../shared/sure';
 
 type Piece = Api<'PieceView'>;
 const sures = [
@@ -118,7 +119,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                         </th>
                         <td className="num">{p.counted === 0 ? '–' : signed(p.moved)}</td>
                         <td className="num">
-                          {p.after == null ? '–' : `${fm(p.after)} ± ${halfRange(p.sdAfter!).toFixed(1)}`}
+                          {p.after == null ? '–' : `${fm(p.after)} ± ${halfRange(sure(p.sdAfter)).toFixed(1)}`}
                         </td>
                         <td>
                           {p.reason != null ? (

@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { fm, shortDay } from '../../shared/format';
 import { evidenceWords, type EvidenceSource } from './evidence';
 import { t } from '../../shared/words';
 import type { Api } from '../../shared/api';
+import { sure } from '../../shared/sure';
 
 type ReaderData = Api<'ReaderView'>;
 
@@ -89,11 +91,12 @@ export function Trail({
   height?: number;
   links?: boolean;
 }) {
+  const [now] = useState(Date.now);
   if (r.trail.length < 2)
     return <p className="soft small">{t('The trail begins when there is more than one day of evidence.')}</p>;
   const time = (iso: string) => new Date(iso).getTime();
-  const start = time(r.trail[0]!.day),
-    end = Math.max(time(r.trail.at(-1)!.day), Date.now());
+  const start = time(sure(r.trail[0]).day),
+    end = Math.max(time(sure(r.trail.at(-1)).day), now);
   const all = r.trail.flatMap((d) => [d.low, d.high]);
   const top = Math.min(...all) - 2,
     bottom = Math.max(...all) + 2;
@@ -120,9 +123,9 @@ export function Trail({
         className="full"
         role={links ? 'group' : 'img'}
         aria-label={t('Depth from {{first}} to {{last}} fm since {{day}}', {
-          first: fm(r.trail[0]!.mean),
-          last: fm(r.trail.at(-1)!.mean),
-          day: shortDay(r.trail[0]!.day),
+          first: fm(sure(r.trail[0]).mean),
+          last: fm(sure(r.trail.at(-1)).mean),
+          day: shortDay(sure(r.trail[0]).day),
         })}
       >
         {ticks.map((d) => (
@@ -156,7 +159,12 @@ export function Trail({
             mark
           );
         })}
-        <circle cx={x(time(r.trail.at(-1)!.day))} cy={y(r.trail.at(-1)!.mean)} r="4.500" fill="var(--overlay)" />
+        <circle
+          cx={x(time(sure(r.trail.at(-1)).day))}
+          cy={y(sure(r.trail.at(-1)).mean)}
+          r="4.500"
+          fill="var(--overlay)"
+        />
         <path d={`M30 ${height - 20}H${width - 6}`} stroke="var(--ink)" />
         {months.map((ms) => (
           <g key={ms}>

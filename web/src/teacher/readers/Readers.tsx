@@ -13,6 +13,7 @@ import { AddReader } from './AddReader';
 import { readerMatches } from './readerMatches';
 import { RosterTabs } from './RosterTabs';
 import { SetMark } from './SetMark';
+import { sure } from '../../shared/sure';
 
 type Column = { key: string; name: string; num?: boolean; by: (r: ReaderRow) => string | number };
 const columns: Column[] = [
@@ -35,7 +36,7 @@ export default function Readers() {
   const list = useColumns('readers', columns);
   const last = useRef<string | null>(null);
   const body = useRef<HTMLTableSectionElement>(null);
-  const by = columns.find((c) => c.key === sort.key)!.by;
+  const by = sure(columns.find((c) => c.key === sort.key)).by;
   const rows = data.readers
     .filter((r) => readerMatches(r, asked))
     .sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
@@ -148,10 +149,13 @@ export default function Readers() {
                     tabIndex={i === 0 ? 0 : -1}
                     className={on ? 'on' : undefined}
                     aria-current={search.get('reader') === r.id || undefined}
-                    onKeyDown={rowKeys(
-                      (range) => pick(r, range),
-                      () => open(r.id),
-                    )}
+                    onKeyDown={(e) =>
+                      rowKeys(
+                        e,
+                        (range) => pick(r, range),
+                        () => open(r.id),
+                      )
+                    }
                     onClick={(e: MouseEvent) => {
                       if (e.shiftKey) pick(r, true);
                     }}

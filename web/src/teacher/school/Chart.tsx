@@ -7,6 +7,7 @@ import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Window } from '../frame/Window';
+import { sure } from '../../shared/sure';
 
 type View = Api<'ChartView'>;
 
@@ -39,7 +40,7 @@ function Editor({ chart }: { chart: View }) {
     <input
       type="text"
       aria-label={t('{{what}} of row {{n}}', { what: label, n: i + 1 })}
-      value={rows[i]![key]}
+      value={sure(rows[i])[key]}
       onChange={(e) => set(i, { [key]: e.target.value })}
     />
   );

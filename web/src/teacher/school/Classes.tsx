@@ -112,9 +112,9 @@ export default function Classes() {
 
 function PrintClasses({ ids }: { ids: string[] }) {
   const forms = [
-    ['cards', t('Cards of {{count}} classes', { count: ids.length })],
-    ['list', t('Sign-ins of {{count}} classes', { count: ids.length })],
-    ['letters', t('Letters of {{count}} classes', { count: ids.length })],
+    ['Cards', t('Cards of {{count}} classes', { count: ids.length })],
+    ['List', t('Sign-ins of {{count}} classes', { count: ids.length })],
+    ['Letters', t('Letters of {{count}} classes', { count: ids.length })],
   ];
   return (
     <>

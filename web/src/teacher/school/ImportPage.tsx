@@ -11,6 +11,7 @@ import { useUndo } from '../classQueries';
 import { ImportProblems, keyOf } from './ImportProblems';
 import { ImportEndings, ImportLines, ImportOrg, ImportSummary } from './ImportPreview';
 import { isBusy, stateWord } from './Imports';
+import { sure } from '../../shared/sure';
 
 type View = Api<'ImportView'>;
 type Mend = Api<'MendRow'>;
@@ -28,7 +29,7 @@ export default function ImportPage() {
 
 /** What the button does, in figures. */
 function deed(p: Api<'ImportPreview'>): string {
-  const readers = p.counts.find((c) => c.kind === 'readers');
+  const readers = p.counts.find((c) => c.kind === 'Readers');
   const [added, ended] = [(readers?.added ?? 0) + (readers?.back ?? 0), readers?.ended ?? 0];
   if (p.steps === 0) return t('Nothing to import');
   if (added > 0 && ended > 0) return t('Add {{added}}, end {{count}} readers', { added, count: ended });
@@ -91,7 +92,7 @@ function Import({ view }: { view: View }) {
           </button>
         )}
         {applied && view.changeId && (
-          <button className="btn" onClick={() => undo.mutate(view.changeId!)}>
+          <button className="btn" onClick={() => undo.mutate(sure(view.changeId))}>
             {t('Undo import')}
           </button>
         )}

@@ -5,20 +5,23 @@ import { t } from '../../shared/words';
 
 type Preview = Api<'ImportPreview'>;
 
-const whats: Record<string, string> = {
-  added: 'added',
-  changed: 'changed',
-  moved: 'moved',
-  ended: 'ended',
-  back: 'back again',
+type Kind = Api<'RosterKind'>;
+
+const whats: Record<Api<'StepKind'>, string> = {
+  Added: 'added',
+  Changed: 'changed',
+  Moved: 'moved',
+  Ended: 'ended',
+  Back: 'back again',
 };
-const kinds: Record<string, string> = {
-  readers: 'Readers',
-  teachers: 'Teachers',
-  classes: 'Classes',
-  enrolments: 'Enrolments',
-  teaching: 'Teaching',
+const kinds: Record<Kind, string> = {
+  Readers: 'Readers',
+  Teachers: 'Teachers',
+  Classes: 'Classes',
+  Enrolments: 'Enrolments',
+  Teaching: 'Teaching',
 };
+const kindsInOrder = Object.keys(kinds) as Kind[];
 
 /** Which school of a file of several is this one. */
 export function ImportOrg({
@@ -103,7 +106,7 @@ export function ImportSummary({ preview: p }: { preview: Preview }) {
         <tbody>
           {p.counts.map((c) => (
             <tr key={c.kind}>
-              <th scope="row">{t(kinds[c.kind] ?? c.kind)}</th>
+              <th scope="row">{t(kinds[c.kind])}</th>
               <td className="num">{number(c.added)}</td>
               <td className="num">{number(c.changed)}</td>
               <td className="num">{number(c.ended)}</td>
@@ -137,9 +140,9 @@ export function ImportLines({ preview: p, applied }: { preview: Preview; applied
           {t('Show')}{' '}
           <select value={kind} onChange={(e) => setKind(e.target.value)}>
             <option value="">{t('Everything')}</option>
-            {Object.keys(kinds).map((k) => (
+            {kindsInOrder.map((k) => (
               <option key={k} value={k}>
-                {t(kinds[k]!)}
+                {t(kinds[k])}
               </option>
             ))}
           </select>
@@ -150,8 +153,7 @@ export function ImportLines({ preview: p, applied }: { preview: Preview; applied
           .filter((l) => !kind || l.kind === kind)
           .map((l, i) => (
             <li key={i}>
-              <span className="what">{t(whats[l.what] ?? l.what)}</span> {l.name}{' '}
-              <span className="soft">{l.detail}</span>
+              <span className="what">{t(whats[l.what])}</span> {l.name} <span className="soft">{l.detail}</span>
             </li>
           ))}
       </ul>

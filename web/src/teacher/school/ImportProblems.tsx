@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Api } from '../../shared/api';
 import { t } from '../../shared/words';
+import { sure } from '../../shared/sure';
 
 type Mend = Api<'MendRow'>;
 type Line = Api<'ProblemLine'>;
@@ -8,7 +9,7 @@ type Line = Api<'ProblemLine'>;
 /** The file, line and column a cell's key stands for. */
 export const keyOf = (key: string) => {
   const [file, line, column] = key.split('|');
-  return { file: file!, line: Number(line), column: column! };
+  return { file: sure(file), line: Number(line), column: sure(column) };
 };
 
 interface Fixes {
@@ -26,7 +27,7 @@ export function ImportProblems({ preview: p, cells, setCells, skipped, setSkippe
   const counts = [p.stopped, p.noted];
   return (
     <section aria-labelledby="problems">
-      <h2 id="problems">{heads.filter((_, i) => counts[i]! > 0).join(', ')}</h2>
+      <h2 id="problems">{heads.filter((_, i) => sure(counts[i]) > 0).join(', ')}</h2>
       <div className="scroll problems" tabIndex={0} role="region" aria-labelledby="problems">
         <table>
           <thead>

@@ -10,15 +10,15 @@ import { useUndo } from '../classQueries';
 const month = 30 * 24 * 3600 * 1000;
 export const undoable = (at: string) => Date.now() - new Date(at).getTime() < month;
 
-const looks: Record<string, string> = {
-  'reader-seen': 'looked at',
-  'roster-exported': 'took the roster out',
-  'record-exported': 'took the record out of',
-  'cards-printed': 'printed cards',
-  'list-printed': 'printed sign-ins',
-  'letters-printed': 'printed letters',
-  'letters-mailed': 'sent letters by e-mail',
-  'reader-deleted': 'deleted',
+const looks: Record<Api<'LookKind'>, string> = {
+  ReaderSeen: 'looked at',
+  RosterExported: 'took the roster out',
+  RecordExported: 'took the record out of',
+  CardsPrinted: 'printed cards',
+  ListPrinted: 'printed sign-ins',
+  LettersPrinted: 'printed letters',
+  LettersMailed: 'sent letters by e-mail',
+  ReaderDeleted: 'deleted',
 };
 
 /** Who changed what, who looked at or took out what, and the mail that was sent. */
@@ -136,7 +136,7 @@ function Looks() {
                       {dayOf(l.at)} {timeOf(l.at)}
                     </td>
                     <td>{l.by ?? '–'}</td>
-                    <td>{t(looks[l.what] ?? l.what)}</td>
+                    <td>{t(looks[l.what])}</td>
                     <td>{l.reader ?? '–'}</td>
                     <td>{l.note}</td>
                   </tr>
@@ -150,7 +150,7 @@ function Looks() {
   );
 }
 
-const doors: Record<Api<'SignInEventRow'>['kind'], string> = {
+const doors: Record<Api<'SignInEvent'>, string> = {
   SignedIn: 'signed in',
   SignedOut: 'signed out',
   Failed: 'wrong password or secret',
@@ -185,7 +185,7 @@ function Doors() {
                       {dayOf(e.at)} {timeOf(e.at)}
                     </td>
                     <td>{e.who || '–'}</td>
-                    <td>{t(doors[e.kind] ?? e.kind)}</td>
+                    <td>{t(doors[e.kind])}</td>
                     <td>{e.device}</td>
                   </tr>
                 ))}

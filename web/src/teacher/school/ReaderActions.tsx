@@ -10,6 +10,7 @@ import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
 import type { SchoolReader } from './SchoolReaders';
+import { sure } from '../../shared/sure';
 
 const whole = (r: SchoolReader) => `${r.givenName} ${r.familyName}`.trim();
 
@@ -207,8 +208,8 @@ function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void })
     mutationFn: () =>
       ok(
         api.POST('/readers/{readerId}/merge', {
-          params: { path: { readerId: readers[keep]!.id } },
-          body: { otherId: readers[1 - keep]!.id },
+          params: { path: { readerId: sure(readers[keep]).id } },
+          body: { otherId: sure(readers[1 - keep]).id },
         }),
       ),
     onSuccess: (d) => {

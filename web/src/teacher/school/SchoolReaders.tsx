@@ -13,6 +13,7 @@ import { depthWords } from '../readers/SetMark';
 import { useColumns } from '../frame/columns';
 import { Menu } from '../frame/Menu';
 import { ReaderActions } from './ReaderActions';
+import { sure } from '../../shared/sure';
 
 export type SchoolReader = Api<'SchoolReader'>;
 type Column = {
@@ -80,7 +81,7 @@ function List({ all }: { all: SchoolReader[] }) {
   const words = asked.trim().toLowerCase();
   // Sorted once, so that a keystroke only has to leave rows out.
   const ready = useMemo(() => {
-    const by = columns.find((c) => c.key === sort.key)!.by;
+    const by = sure(columns.find((c) => c.key === sort.key)).by;
     return all
       .map((r) => ({ r, key: by(r), text: `${r.givenName} ${r.familyName} ${r.userName} ${r.classes}`.toLowerCase() }))
       .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0) * (sort.down ? -1 : 1));
@@ -149,13 +150,13 @@ function List({ all }: { all: SchoolReader[] }) {
         {list.menu}
         <Menu label={t('Print')} icon={<Printer size={20} aria-hidden />}>
           {[
-            ['cards', 'All sign-in cards'],
-            ['list', 'List of all sign-ins'],
-            ['letters', 'All letters to guardians'],
+            ['Cards', 'All sign-in cards'],
+            ['List', 'List of all sign-ins'],
+            ['Letters', 'All letters to guardians'],
           ].map(([form, name]) => (
             <DropdownMenu.Item asChild key={form}>
               <a className="item" href={`/api/school/print/${form}.pdf`} target="_blank" rel="noreferrer">
-                {t(name!)}
+                {t(sure(name))}
               </a>
             </DropdownMenu.Item>
           ))}
@@ -187,7 +188,7 @@ function List({ all }: { all: SchoolReader[] }) {
           </div>
           <div role="rowgroup" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
             {virtual.getVirtualItems().map((item) => {
-              const r = rows[item.index]!;
+              const r = sure(rows[item.index]);
               return (
                 <div
                   key={r.id}

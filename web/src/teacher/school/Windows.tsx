@@ -8,6 +8,8 @@ import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { CheckTable } from '../checks/Checks';
 import '../checks/checks.css';
+import { seasonWords } from '../checks/checkQueries';
+import { sure } from '../../shared/sure';
 
 type Window = Api<'WindowView'>;
 type Spread = Api<'DepthSpread'>;
@@ -32,7 +34,7 @@ export default function Windows() {
             <select value={at} onChange={(e) => setAt(Number(e.target.value))}>
               {all.data.map((w, i) => (
                 <option key={i} value={i}>
-                  {t(w.season)} {w.year}
+                  {t(seasonWords[w.season])} {w.year}
                 </option>
               ))}
             </select>
@@ -110,7 +112,7 @@ export function SchoolChecks() {
 
 function Grades({ w }: { w: Window }) {
   return (
-    <div className="windowgrades" tabIndex={0} role="region" aria-label={`${t(w.season)} ${w.year}`}>
+    <div className="windowgrades" tabIndex={0} role="region" aria-label={`${t(seasonWords[w.season])} ${w.year}`}>
       <table>
         <thead>
           <tr>
@@ -163,7 +165,7 @@ function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
         ? ''
         : [
             i === 0 ? t('now') : t('before'),
-            t('from {{a}} to {{b}}, middle {{m}}', { a: fm(s.low!), b: fm(s.high!), m: fm(s.middle) }),
+            t('from {{a}} to {{b}}, middle {{m}}', { a: fm(sure(s.low)), b: fm(sure(s.high)), m: fm(s.middle) }),
           ].join(': '),
     )
     .filter(Boolean)
@@ -188,11 +190,13 @@ function Box({ s, y, fill, ink }: { s: Spread; y: number; fill: string; ink: str
   if (s.middle == null) return null;
   return (
     <g stroke={ink}>
-      <path d={`M${px(s.low!)} ${y}H${px(s.high!)}M${px(s.low!)} ${y - 4}v8M${px(s.high!)} ${y - 4}v8`} />
+      <path
+        d={`M${px(sure(s.low))} ${y}H${px(sure(s.high))}M${px(sure(s.low))} ${y - 4}v8M${px(sure(s.high))} ${y - 4}v8`}
+      />
       <rect
-        x={px(s.quarter!)}
+        x={px(sure(s.quarter))}
         y={y - 5}
-        width={Math.max(1, px(s.threeQuarters!) - px(s.quarter!))}
+        width={Math.max(1, px(sure(s.threeQuarters)) - px(sure(s.quarter)))}
         height="10"
         fill={fill}
       />

@@ -10,6 +10,7 @@ import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import { Window } from '../frame/Window';
+import { sure } from '../../shared/sure';
 
 type Head = Api<'YearHead'>;
 type Form = {
@@ -87,10 +88,11 @@ export default function Years() {
 }
 
 function NewYear({ last, done }: { last: Head | undefined; done: (id: string) => void }) {
+  const lastId = last?.id;
   const before = useQuery({
-    queryKey: keys.school.year(last?.id),
-    enabled: !!last,
-    queryFn: () => ok(api.GET('/school/years/{yearId}', { params: { path: { yearId: last!.id } } })),
+    queryKey: keys.school.year(lastId),
+    enabled: !!lastId,
+    queryFn: () => ok(api.GET('/school/years/{yearId}', { params: { path: { yearId: sure(lastId) } } })),
   });
   const once = useOnce();
   if (last && !before.data) return null;

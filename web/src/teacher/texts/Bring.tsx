@@ -9,6 +9,7 @@ import { FileButton } from '../frame/FileButton';
 import type { Place } from '../frame/Frame';
 import { base64 } from './bring';
 import './texts.css';
+import { sure } from '../../shared/sure';
 
 type Draft = Api<'DraftTextView'>;
 type Taking = {
@@ -91,12 +92,14 @@ export default function Bring() {
                       topic: x.topic,
                       fiction: x.fiction,
                       alts: x.alts,
-                      words: open.texts[i]!.suggestedWords.filter((w) => x.words.includes(w.word)).map((w) => ({
-                        text: w.word,
-                        part: '',
-                        meaning: '',
-                        example: w.example,
-                      })),
+                      words: sure(open.texts[i])
+                        .suggestedWords.filter((w) => x.words.includes(w.word))
+                        .map((w) => ({
+                          text: w.word,
+                          part: '',
+                          meaning: '',
+                          example: w.example,
+                        })),
                     },
                   ]
                 : [],
@@ -182,7 +185,7 @@ export default function Bring() {
           ))}
           <ol>
             {open.texts.map((d, i) => (
-              <DraftRow key={i} d={d} x={open.taking[i]!} set={(c) => set(i, c)} />
+              <DraftRow key={i} d={d} x={sure(open.taking[i])} set={(c) => set(i, c)} />
             ))}
           </ol>
         </div>
@@ -240,7 +243,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
             '–'
           ) : (
             <>
-              <b>{fm(d.depth)} fm</b> ± {d.depthError!.toFixed(1)},{' '}
+              <b>{fm(d.depth)} fm</b> ± {sure(d.depthError).toFixed(1)},{' '}
               {t('grade {{grade}}', { grade: d.gradeLabel ?? '' })}
             </>
           )}

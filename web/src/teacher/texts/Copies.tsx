@@ -10,6 +10,7 @@ import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { Field, Window } from '../frame/Window';
 import './texts.css';
+import { sure } from '../../shared/sure';
 
 type Copy = Api<'CopyView'>;
 
@@ -32,19 +33,19 @@ export default function Copies() {
     setError('');
     try {
       const answer = await ok(api.POST('/copies/desk', { body: { typed, readerId: reader?.id ?? null, days } }));
-      if (answer.what === 'reader') {
-        setReader({ id: answer.readerId!, name: answer.reader ?? '' });
+      if (answer.what === 'Reader') {
+        setReader({ id: sure(answer.readerId), name: answer.reader ?? '' });
         setSaid(t('{{name}} takes the next copy.', { name: answer.reader ?? '' }));
       } else {
         setReader(null);
         setSaid(
-          answer.what === 'lent'
+          answer.what === 'Lent'
             ? t('{{name}} has “{{title}}” until {{day}}.', {
                 name: answer.reader ?? '',
-                title: answer.copy!.title,
-                day: dayOf(answer.copy!.dueOn!),
+                title: sure(answer.copy).title,
+                day: dayOf(sure(sure(answer.copy).dueOn)),
               })
-            : t('“{{title}}” is back.', { title: answer.copy!.title }),
+            : t('“{{title}}” is back.', { title: sure(answer.copy).title }),
         );
         await client.invalidateQueries({ queryKey: keys.copies });
       }

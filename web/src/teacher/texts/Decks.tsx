@@ -11,6 +11,7 @@ import type { Place } from '../frame/Frame';
 import { Field, Window } from '../frame/Window';
 import { WordRows, type WordRow } from './WordRows';
 import './texts.css';
+import { sure } from '../../shared/sure';
 
 type Deck = Api<'DeckView'>;
 type Draft = { id: string; revision: number; name: string; mine: boolean; words: WordRow[] };
@@ -99,7 +100,7 @@ export default function Decks() {
                       <td>{d.words.map((w) => w.text).join(', ')}</td>
                       <td>
                         {d.rounds.length === 1
-                          ? t('one round of {{n}}', { n: d.rounds[0]! })
+                          ? t('one round of {{n}}', { n: sure(d.rounds[0]) })
                           : t('rounds of {{sizes}}', { sizes: d.rounds.join(', ') })}
                       </td>
                       <td>{d.mine ? t('mine') : d.own ? t('mine, shared') : (d.owner ?? t('the school'))}</td>

@@ -5,15 +5,16 @@ import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import type { Ask, FieldName } from './useLibrary';
+import { sure } from '../../shared/sure';
 
 type Facets = Api<'FacetView'>[];
 type Props = { ask: Ask; facets: Facets; data: ClassData };
 
 const systems = (data: ClassData) => [
-  { name: t('Grade'), of: (i: number) => data.levelChart[i]!.grade },
-  { name: t('School year'), of: (i: number) => data.levelChart[i]!.schoolYear },
-  { name: t('Age'), of: (i: number) => data.levelChart[i]!.ages },
-  ...data.ownColumns.map((own, c) => ({ name: own, of: (i: number) => data.levelChart[i]!.own[c] ?? '' })),
+  { name: t('Grade'), of: (i: number) => sure(data.levelChart[i]).grade },
+  { name: t('School year'), of: (i: number) => sure(data.levelChart[i]).schoolYear },
+  { name: t('Age'), of: (i: number) => sure(data.levelChart[i]).ages },
+  ...data.ownColumns.map((own, c) => ({ name: own, of: (i: number) => sure(data.levelChart[i]).own[c] ?? '' })),
 ];
 
 /** What narrows the library, each with how many texts there would be. */
@@ -139,8 +140,8 @@ function DepthFilter({ ask, data, values }: { ask: Ask; data: ClassData; values:
   const label = (value: string) => {
     const row = Number(value.split('|')[1]);
     ask.put({
-      depthFrom: row === 0 ? '' : String(data.levelChart[row - 1]!.depth),
-      depthTo: String(data.levelChart[row]!.depth),
+      depthFrom: row === 0 ? '' : String(sure(data.levelChart[row - 1]).depth),
+      depthTo: String(sure(data.levelChart[row]).depth),
     });
   };
   const at = (band: number) => values.find((v) => Number(v.value) === band)?.count ?? 0;

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, asFile, ok, sentence } from '../../shared/api';
 import { clock } from '../../shared/format';
-import { useBlobUrl, useRecorder } from '../../shared/useRecorder';
+import { Heard } from '../../shared/Heard';
+import { useRecorder } from '../../shared/useRecorder';
 import { t } from '../../shared/words';
 import { FileButton } from '../frame/FileButton';
 import { Window } from '../frame/Window';
@@ -12,7 +13,7 @@ import type { TextData, Version } from './TextPage';
 /** A reading of a version that readers can listen to: recorded here, or from a file. */
 export function SoundWindow({ x, version, close }: { x: TextData; version: Version; close: () => void }) {
   const recorder = useRecorder();
-  const made = useBlobUrl(recorder.recording?.blob);
+  const made = recorder.recording?.blob;
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>();
   const path = `/texts/${x.id}/versions/${version.id}/sound`;
@@ -46,7 +47,7 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
       )}
       {made && (
         <p>
-          <audio controls src={made} aria-label={t('What you have recorded')} />
+          <Heard blob={made} label={t('What you have recorded')} />
         </p>
       )}
       {recorder.state === 'refused' && (

@@ -15,6 +15,7 @@ import { useKept } from '../../shared/useKept';
 import { depthLine, Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import { WordRows } from './WordRows';
 import './texts.css';
+import { sure } from '../../shared/sure';
 
 /** Bringing a text, or changing one: what it says on the left, how deep that is on the right while it is written. */
 export default function TextEditor() {
@@ -53,7 +54,7 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
   const { value: form, set: setForm } = kept;
   const [at, setAt] = useState(0);
   const [error, setError] = useState<unknown>();
-  const version = form.versions[Math.min(at, form.versions.length - 1)]!;
+  const version = sure(form.versions[Math.min(at, form.versions.length - 1)]);
   const set = (changes: Partial<TextForm>) => setForm({ ...form, ...changes });
   const write = (changes: Partial<typeof version>) =>
     set({ versions: form.versions.map((v) => (v === version ? { ...v, ...changes } : v)) });

@@ -17,6 +17,7 @@ import { TextUse } from './TextUse';
 import { bodyOf, wordsOf } from './textForm';
 import { Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import './texts.css';
+import { sure } from '../../shared/sure';
 
 export type TextData = Api<'TextView'>;
 export type Version = TextData['versions'][number];
@@ -37,7 +38,7 @@ export default function TextPage() {
   return (
     <Show query={text}>
       {(x) => {
-        const version = x.versions[Math.min(at, x.versions.length - 1)]!;
+        const version = sure(x.versions[Math.min(at, x.versions.length - 1)]);
         const views: [Shown, string][] = [
           ['text', t('The text')],
           ['why', t('What makes it deep')],

@@ -11,6 +11,7 @@ import { Filters } from './Filters';
 import { Searches } from './Searches';
 import { useAsk, useLibrary, type LibraryRow } from './useLibrary';
 import './texts.css';
+import { sure } from '../../shared/sure';
 
 const columns = [
   { key: 'text', name: 'Text' },
@@ -42,7 +43,11 @@ export default function Texts() {
   const found = useLibrary(data.id, picked, ask.text);
   const [typed, setTyped] = useState(ask.of('q'));
   const asked = ask.of('q');
-  useEffect(() => setTyped(asked), [asked]);
+  const [followed, setFollowed] = useState(asked);
+  if (followed !== asked) {
+    setFollowed(asked);
+    setTyped(asked);
+  }
   // The address follows a moment after the last key, so that going back is not a letter at a time.
   const { put } = ask;
   useEffect(() => {
@@ -99,7 +104,7 @@ export default function Texts() {
       </div>
       <Show query={{ ...found, data: found.data?.pages[0] }}>
         {(first) => {
-          const rows = found.data!.pages.flatMap((p) => p.rows);
+          const rows = sure(found.data).pages.flatMap((p) => p.rows);
           return (
             <>
               <div className="libcols">
@@ -210,7 +215,7 @@ type RowProps = {
 
 function Row({ x, of, first, on, to, has, pick, open }: RowProps) {
   return (
-    <tr tabIndex={first ? 0 : -1} className={on ? 'on' : undefined} onKeyDown={rowKeys(pick, open)}>
+    <tr tabIndex={first ? 0 : -1} className={on ? 'on' : undefined} onKeyDown={(e) => rowKeys(e, pick, open)}>
       <td>
         <span className="tick">
           <input type="checkbox" aria-label={t('Pick up {{name}}', { name: x.title })} checked={on} onChange={pick} />

@@ -6,6 +6,7 @@ import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { Patterns, useTaught } from './Patterns';
 import { pieces, strongest } from './whyPieces';
+import { sure } from '../../shared/sure';
 
 export type Measured = Api<'MeasuredView'>;
 
@@ -39,7 +40,7 @@ export function WhyText({ m }: { m: Measured }) {
               to = from + p.length;
             acc.out.push(
               <p key={i}>
-                {pieces(m.plain, m.why!, from, to).map((x, k) => {
+                {pieces(m.plain, sure(m.why), from, to).map((x, k) => {
                   const word = x.word ? (
                     <u title={t('{{word}}: {{adds}}', { word: x.word.word, adds: more(x.word.adds) })}>{x.text}</u>
                   ) : (

@@ -55,16 +55,19 @@ export function queryOf(params: URLSearchParams): string {
 
 export function useAsk(): Ask {
   const [search, setSearch] = useSearchParams();
+  const address = search.toString();
   // The address follows what is chosen a moment later; the filters show it at once.
-  const [text, setText] = useState(search.toString());
+  const [text, setText] = useState(address);
+  const [followed, setFollowed] = useState(address);
   const latest = useRef(text);
   useEffect(() => {
+    latest.current = text;
+  }, [text]);
+  if (followed !== address) {
+    setFollowed(address);
     // Only what the address says now: an older one may arrive after something newer was chosen.
-    const now = search.toString();
-    if (new URLSearchParams(window.location.search).toString() !== now) return;
-    latest.current = now;
-    setText(now);
-  }, [search]);
+    if (new URLSearchParams(window.location.search).toString() === address) setText(address);
+  }
   const params = new URLSearchParams(text);
   const put = (changes: Partial<Record<FieldName, string>>) => {
     const next = new URLSearchParams(latest.current);

@@ -1,4 +1,5 @@
 import type { Api } from '../../shared/api';
+import { sure } from '../../shared/sure';
 
 type Why = Api<'TextWhy'>;
 type Sentence = Why['sentences'][number];
@@ -24,15 +25,15 @@ export function pieces(text: string, why: Why, from: number, to: number): Piece[
     .flatMap((word) =>
       Array.from({ length: word.at.length / 2 }, (_, i) => ({
         word,
-        start: word.at[2 * i]!,
-        end: word.at[2 * i + 1]!,
+        start: sure(word.at[2 * i]),
+        end: sure(word.at[2 * i + 1]),
       })),
     );
   const cuts = [...new Set([from, to, ...[...ranked, ...words].flatMap((x) => [x.start, x.end])])]
     .filter((c) => c >= from && c <= to)
     .sort((a, b) => a - b);
   return cuts.slice(1).map((end, i) => {
-    const start = cuts[i]!;
+    const start = sure(cuts[i]);
     return {
       text: text.slice(start, end),
       sentence: ranked.find((s) => s.start <= start && end <= s.end),

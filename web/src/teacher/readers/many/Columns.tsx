@@ -1,5 +1,6 @@
 import type { Api } from '../../../shared/api';
 import { t } from '../../../shared/words';
+import { sure } from '../../../shared/sure';
 
 const names: Record<string, string> = {
   None: 'Skip',
@@ -55,7 +56,11 @@ export function Columns({
                   ))}
                 </select>
               </label>
-              <span className="hint">{view.samples[i]!.map((s) => s.slice(0, 22)).join(', ') || t('empty')}</span>
+              <span className="hint">
+                {sure(view.samples[i])
+                  .map((s) => s.slice(0, 22))
+                  .join(', ') || t('empty')}
+              </span>
             </li>
           );
         })}

@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { t } from '../../../shared/words';
 import { fields, isEmpty, pasted, type Checked, type FieldKey, type GridRow } from './gridRows';
+import { sure } from '../../../shared/sure';
 
 const fates: Record<string, string> = {
   New: 'new',
@@ -25,7 +26,7 @@ export function Grid({
   change: (rows: GridRow[]) => void;
 }) {
   const frame = useRef<HTMLDivElement>(null);
-  const said = (i: number) => (checked && !isEmpty(rows[i]!) ? checked.rows[i] : undefined);
+  const said = (i: number) => (checked && !isEmpty(sure(rows[i])) ? checked.rows[i] : undefined);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => frame.current,
@@ -76,7 +77,7 @@ export function Grid({
       <div className="gridbody" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((item) => {
           const i = item.index,
-            row = rows[i]!,
+            row = sure(rows[i]),
             result = said(i);
           const problem = (key: string) => result?.problems.find((p) => p.column === key);
           return (

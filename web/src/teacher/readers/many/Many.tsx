@@ -245,7 +245,7 @@ function Added({ data, added, close }: { data: ClassData; added: Api<'SignInRow'
         {t('class code {{code}}', { code: data.code })}{' '}
         <a
           className="btn small"
-          href={`/api/classes/${data.id}/print/cards.pdf?readers=${ids}`}
+          href={`/api/classes/${data.id}/print/Cards.pdf?readers=${ids}`}
           target="_blank"
           rel="noreferrer"
         >
@@ -253,7 +253,7 @@ function Added({ data, added, close }: { data: ClassData; added: Api<'SignInRow'
         </a>{' '}
         <a
           className="btn small"
-          href={`/api/classes/${data.id}/print/letters.pdf?readers=${ids}`}
+          href={`/api/classes/${data.id}/print/Letters.pdf?readers=${ids}`}
           target="_blank"
           rel="noreferrer"
         >

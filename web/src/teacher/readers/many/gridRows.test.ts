@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { emptyRow, isEmpty, padded, pasted } from './gridRows';
+import { sure } from '../../../shared/sure';
 
 describe('the grid', () => {
   it('puts copied cells in from the cell they are pasted into', () => {
-    const rows = pasted(padded([]), 1, 0, 'Ana\tCruz\t4\r\nBo\tLee\t5\r\n')!;
+    const rows = sure(pasted(padded([]), 1, 0, 'Ana\tCruz\t4\r\nBo\tLee\t5\r\n'));
     expect(rows[0]).toEqual(emptyRow);
     expect(rows[1]).toMatchObject({ givenName: 'Ana', familyName: 'Cruz', grade: '4' });
     expect(rows[2]).toMatchObject({ givenName: 'Bo', familyName: 'Lee', grade: '5' });
@@ -12,7 +13,7 @@ describe('the grid', () => {
   it('leaves a single cell to the field itself', () => expect(pasted(padded([]), 0, 0, 'Ana')).toBeNull());
 
   it('drops what falls off the right edge and forgets the answer about a twin', () => {
-    const rows = pasted([{ ...emptyRow, givenName: 'Ana', sameAs: 'x' }], 0, 7, '17\tmore\neighteen\tmore')!;
+    const rows = sure(pasted([{ ...emptyRow, givenName: 'Ana', sameAs: 'x' }], 0, 7, '17\tmore\neighteen\tmore'));
     expect(rows[0]).toMatchObject({ givenName: 'Ana', sourceId: '17', sameAs: null });
   });
 

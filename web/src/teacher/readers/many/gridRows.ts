@@ -1,4 +1,5 @@
 import type { Api } from '../../../shared/api';
+import { sure } from '../../../shared/sure';
 
 export type GridRow = Api<'ListRowView'>;
 export type Checked = Api<'CheckedListView'>;
@@ -42,7 +43,7 @@ export function pasted(rows: GridRow[], atRow: number, atField: number, text: st
     .replace(/\n$/, '')
     .split('\n')
     .map((l) => l.split('\t'));
-  if (lines.length === 1 && lines[0]!.length === 1) return null;
+  if (lines.length === 1 && sure(lines[0]).length === 1) return null;
   const next = [...rows];
   lines.forEach((cells, i) => {
     const row: GridRow = { ...(next[atRow + i] ?? emptyRow), sameAs: null };

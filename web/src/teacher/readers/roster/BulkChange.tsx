@@ -9,12 +9,13 @@ import { LevelTable } from '../LevelTable';
 import type { Member, Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
 import { noSupports } from './supports';
+import { sure } from '../../../shared/sure';
 
 /** Changes the same things for several readers: what is left empty stays as it is for each. */
 export function BulkChange({ roster, members, close }: { roster: Roster; members: Member[]; close: () => void }) {
   const [grade, setGrade] = useState('');
   const [level, setLevel] = useState('');
-  const [system, setSystem] = useState(roster.systems[0]!);
+  const [system, setSystem] = useState(sure(roster.systems[0]));
   const [kind, setKind] = useState<SecretKind | ''>('');
   const [renew, setRenew] = useState(false);
   const [withSupports, setWithSupports] = useState(false);

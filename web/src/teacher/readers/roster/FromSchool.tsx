@@ -1,5 +1,5 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useLayoutEffect, useState, type KeyboardEvent } from 'react';
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { type Api, api, ok } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useSession } from '../../../shared/session';
@@ -15,11 +15,10 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
   const [at, setAt] = useState(0);
   const [chosen, setChosen] = useState<Api<'Found'>[]>([]);
   const change = useRosterChange();
-  const [enters, setEnters] = useState(0);
+  const client = useQueryClient();
   const classes = useSession().data?.classes ?? [];
-  const found = useQuery({
+  const options = queryOptions({
     queryKey: keys.find(roster.id, asked, grade, from),
-    placeholderData: keepPreviousData,
     queryFn: () =>
       ok(
         api.GET('/school/find', {
@@ -34,7 +33,9 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
         }),
       ),
   });
-  const rows = (found.data ?? []).filter((r) => !chosen.some((c) => c.id === r.id));
+  const found = useQuery({ ...options, placeholderData: keepPreviousData });
+  const free = (all: Api<'Found'>[]) => all.filter((r) => !chosen.some((c) => c.id === r.id));
+  const rows = free(found.data ?? []);
   const elsewhere = chosen.filter((r) => r.asks).length;
   const choose = (r: Api<'Found'> | undefined) => {
     if (r) {
@@ -68,21 +69,21 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
       // Enter takes one; Enter again, with nothing typed, is done.
       if (asked === '' && chosen.length > 0) add(chosen);
       else if (ready) choose(rows[at]);
-      else setEnters(enters + 1);
+      else void wait();
     }
   };
   // Enter may come before what was typed has been found: then it, and the second one, wait for that.
   const ready = !found.isPlaceholderData;
-  const arrived = () => {
-    const row = rows[at];
-    setEnters(0);
+  const waits = useRef({ asked: '', enters: 0 });
+  const wait = async () => {
+    if (waits.current.enters++ > 0) return;
+    waits.current.asked = asked;
+    const row = free(await client.ensureQueryData(options))[at];
+    const enters = waits.current.asked === asked ? waits.current.enters : 0;
+    waits.current.enters = 0;
     if (row && enters > 1) add([...chosen, row]);
-    else choose(row);
+    else if (enters > 0) choose(row);
   };
-  // Before the next key can come: an Enter in between would see what was there before.
-  useLayoutEffect(() => {
-    if (enters > 0 && ready) arrived();
-  });
   return (
     <Window title={t('From the school’s readers')} close={close} wide>
       <div className="row">
@@ -96,7 +97,7 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
           onChange={(e) => {
             setAsked(e.target.value);
             setAt(0);
-            setEnters(0);
+            waits.current = { asked: '', enters: 0 };
           }}
           onKeyDown={onKey}
         />

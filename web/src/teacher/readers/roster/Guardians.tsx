@@ -65,7 +65,7 @@ export default function Guardians() {
     onError: (e) => toast.error(sentence(e)),
   });
   const letters = (ids: string[]) =>
-    `/api/classes/${data.id}/print/letters.pdf${ids.length > 0 ? `?readers=${ids.join(',')}` : ''}`;
+    `/api/classes/${data.id}/print/Letters.pdf${ids.length > 0 ? `?readers=${ids.join(',')}` : ''}`;
   const columns: ListColumn<Row>[] = [
     {
       key: 'name',

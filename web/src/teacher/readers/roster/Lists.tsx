@@ -15,6 +15,7 @@ import { useTray } from '../../tray/useTray';
 import { readerMatches } from '../readerMatches';
 import { RosterTabs } from '../RosterTabs';
 import { ListMark, marks } from './ListMark';
+import { sure } from '../../../shared/sure';
 
 type List = Api<'ReaderListView'>;
 
@@ -51,7 +52,7 @@ export default function Lists() {
   const may = teaches(data.part);
   const membersOf = (l: List): ReaderRow[] =>
     l.filter
-      ? data.readers.filter((r) => readerMatches(r, l.filter!.asked))
+      ? data.readers.filter((r) => readerMatches(r, sure(l.filter).asked))
       : l.readerIds.map((id) => data.readers.find((r) => r.id === id)).filter((r): r is ReaderRow => !!r);
   const fresh = (readerIds: string[]): List => ({
     id: crypto.randomUUID(),
@@ -197,7 +198,7 @@ function ListDialog({
 }) {
   const [form, setForm] = useState(list);
   const on = (id: string) => form.readerIds.includes(id);
-  const shown = form.filter ? readers.filter((r) => readerMatches(r, form.filter!.asked)) : readers;
+  const shown = form.filter ? readers.filter((r) => readerMatches(r, sure(form.filter).asked)) : readers;
   return (
     <Window title={list.name ? t('Change {{name}}', { name: list.name }) : t('New list')} close={close}>
       <form

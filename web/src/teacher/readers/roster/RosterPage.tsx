@@ -21,6 +21,7 @@ import { MoveReaders } from './MoveReaders';
 import { supportWords } from './supports';
 import { TakingIn } from './TakingIn';
 import { useRoster, useRosterChange, type Member, type Roster } from './rosterQueries';
+import { sure } from '../../../shared/sure';
 
 /** The roster: who is in the class, how they sign in, and whatever is to be done with several at once. */
 export default function RosterPage() {
@@ -61,7 +62,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
   const navigate = useNavigate();
   const list = useColumns('roster', columns);
   const last = useRef<string | null>(null);
-  const by = columns.find((c) => c.key === sort.key)!.by;
+  const by = sure(columns.find((c) => c.key === sort.key)).by;
   const words = asked.trim().toLowerCase();
   const rows = roster.members
     .filter((m) => `${m.givenName} ${m.familyName} ${m.userName}`.toLowerCase().includes(words))
@@ -200,10 +201,13 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
                     key={m.id}
                     tabIndex={i === 0 ? 0 : -1}
                     className={on ? 'on' : undefined}
-                    onKeyDown={rowKeys(
-                      (range) => pick(m, range),
-                      () => setOpen(m),
-                    )}
+                    onKeyDown={(e) =>
+                      rowKeys(
+                        e,
+                        (range) => pick(m, range),
+                        () => setOpen(m),
+                      )
+                    }
                   >
                     <td>
                       <span className="tick">
@@ -222,7 +226,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
                       </button>
                     </th>
                     {list.shown.slice(1).map((c) => (
-                      <td key={c.key}>{c.show!(m)}</td>
+                      <td key={c.key}>{sure(c.show)(m)}</td>
                     ))}
                   </tr>
                 );
@@ -262,7 +266,7 @@ function Former({ roster }: { roster: Roster }) {
             <b>
               {m.givenName} {m.familyName}
             </b>{' '}
-            <span className="soft">{t('{{from}} to {{to}}', { from: dayOf(m.since), to: dayOf(m.until!) })}</span>
+            <span className="soft">{t('{{from}} to {{to}}', { from: dayOf(m.since), to: dayOf(sure(m.until)) })}</span>
             {roster.mayChange && (
               <button
                 className="btn small"
@@ -304,10 +308,10 @@ function PrintMenu({ classId, picked, letters }: { classId: string; picked: stri
       <DropdownMenu.Label className="item soft">
         {picked.length > 0 ? t('For the {{count}} picked up', { count: picked.length }) : t('For the whole class')}
       </DropdownMenu.Label>
-      {item('cards', 'a4', t('Sign-in cards, 8 to an A4 page'))}
-      {item('cards', 'letter', t('Sign-in cards, 8 to a Letter page'))}
-      {item('list', 'a4', t('List of sign-ins'))}
-      {letters && item('letters', 'a4', t('Letters to guardians'))}
+      {item('Cards', 'a4', t('Sign-in cards, 8 to an A4 page'))}
+      {item('Cards', 'letter', t('Sign-in cards, 8 to a Letter page'))}
+      {item('List', 'a4', t('List of sign-ins'))}
+      {letters && item('Letters', 'a4', t('Letters to guardians'))}
     </Menu>
   );
 }

@@ -3,6 +3,7 @@ import { fm } from '../../../shared/format';
 import { Block, holds, isProse, plain } from '../../../shared/paragraphs';
 import { t } from '../../../shared/words';
 import { joined, withProof, type FormQuestion, type QuizData } from './quizForm';
+import { sure } from '../../../shared/sure';
 
 /** The text: pressing a sentence makes it the proof, with Shift up to there; for a question on the way, pressing a gap puts it there. */
 export function ProofText({
@@ -19,18 +20,18 @@ export function ProofText({
   change: (q: FormQuestion) => void;
 }) {
   const [from, setFrom] = useState<[number, number] | null>(null);
-  const shown = quiz.versions.find((v) => v.label === version) ?? quiz.versions[0]!;
+  const shown = quiz.versions.find((v) => v.label === version) ?? sure(quiz.versions[0]);
   const proof = q?.proofs[shown.label] ?? '';
   const proves = (s: string) => proof !== '' && (holds(proof, s) || holds(s, proof));
   const press = (p: number, s: number, more: boolean) => {
     if (!q) return;
-    const paragraph = shown.paragraphs[p]!;
+    const paragraph = sure(shown.paragraphs[p]);
     if (more && from?.[0] === p) {
       change({ ...q, proofs: { ...q.proofs, [shown.label]: joined(paragraph, from[1], s) } });
       return;
     }
     setFrom([p, s]);
-    change(withProof(q, quiz.versions, shown.label, paragraph[s]!));
+    change(withProof(q, quiz.versions, shown.label, sure(paragraph[s])));
   };
   return (
     <aside className="prooftext" aria-label={t('The text')}>

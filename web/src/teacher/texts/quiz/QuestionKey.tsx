@@ -1,6 +1,7 @@
 import { strandName } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import type { Api } from '../../../shared/api';
+import { sure } from '../../../shared/sure';
 
 export type Question = Api<'QuestionView'>;
 export type Try = Api<'TryView'>;
@@ -97,7 +98,7 @@ export function QuestionKey({
             <em>{t('try {{n}}', { n: k + 1 })}</em>{' '}
             {q.choices
               .filter((c) => c.text)
-              .map((c, i) => `${c.text} – ${q.choices[a.picks[i]!]?.match ?? ''}`)
+              .map((c, i) => `${c.text} – ${q.choices[sure(a.picks[i])]?.match ?? ''}`)
               .join('; ')}
           </p>
         ))}

@@ -21,6 +21,7 @@ import { QuestionForm } from './QuestionForm';
 import { blank, formOf, kinds, moved, type FormQuestion, type QuizData } from './quizForm';
 import '../texts.css';
 import './quiz.css';
+import { sure } from '../../../shared/sure';
 
 /** Writing a text's questions: the list, one question, and the text that proves it, beside one another. */
 export default function QuizEditor() {
@@ -74,7 +75,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   const kept = useKept(`dc-quiz-${quiz.textId}-${quiz.revision}`, () => formOf(quiz));
   const { value: questions, set: setQuestions } = kept;
   const [at, setAt] = useState(0);
-  const [version, setVersion] = useState(quiz.versions[0]!.label);
+  const [version, setVersion] = useState(sure(quiz.versions[0]).label);
   const [error, setError] = useState('');
   const faults = useFaults(quiz.textId, quiz.revision, questions, quiz.faults);
   const q = questions[at];

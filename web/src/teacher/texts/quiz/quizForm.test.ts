@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { asKind, blank, formOf, moved, withProof, type QuizData } from './quizForm';
+import { sure } from '../../../shared/sure';
 
 const versions = [
   { label: 'a', depth: 20, paragraphs: [['It rained.', 'We ran.']] },
@@ -12,8 +13,8 @@ describe('a quiz as it is written', () => {
       versions,
       questions: [{ ...blank('Single'), proofs: { all: 'We ran.' }, after: { all: 1 } }],
     } as unknown as QuizData;
-    expect(formOf(quiz)[0]!.proofs).toEqual({ a: 'We ran.', b: 'We ran.' });
-    expect(formOf(quiz)[0]!.after).toEqual({ a: 1, b: 1 });
+    expect(sure(formOf(quiz)[0]).proofs).toEqual({ a: 'We ran.', b: 'We ran.' });
+    expect(sure(formOf(quiz)[0]).after).toEqual({ a: 1, b: 1 });
   });
   it('takes a sentence as proof wherever it stands, and gives it back', () => {
     const once = withProof(blank('Single'), versions, 'a', 'We ran.');
@@ -36,8 +37,10 @@ describe('a quiz as it is written', () => {
   it('has no choice marked right before its writer says which', () => {
     for (const kind of ['Single', 'Multiple'] as const) expect(blank(kind).choices.some((c) => c.right)).toBe(false);
     expect(
-      asKind({ ...blank('Multiple'), choices: [{ text: 'x', right: false, reason: '', match: null }] }, 'Single')
-        .choices[0]!.right,
+      sure(
+        asKind({ ...blank('Multiple'), choices: [{ text: 'x', right: false, reason: '', match: null }] }, 'Single')
+          .choices[0],
+      ).right,
     ).toBe(false);
   });
   it('moves a question', () => {

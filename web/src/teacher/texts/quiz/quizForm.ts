@@ -1,6 +1,7 @@
 import type { Api } from '../../../shared/api';
 import { isWritten } from '../../../shared/kinds';
 import { holds } from '../../../shared/paragraphs';
+import { sure } from '../../../shared/sure';
 
 export type QuizData = Api<'QuizView'>;
 export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & {
@@ -78,7 +79,7 @@ export const asKind = (q: FormQuestion, kind: FormQuestion['kind']): FormQuestio
 
 export const moved = <T>(all: T[], from: number, to: number) => {
   const next = all.filter((_, i) => i !== from);
-  next.splice(to, 0, all[from]!);
+  next.splice(to, 0, sure(all[from]));
   return next;
 };
 

@@ -1,0 +1,2 @@
+-- Kinds are written as the rules name them.
+update change set kind = replace(initcap(kind), '-', '');
