@@ -24,6 +24,43 @@ public sealed class TroubleTests(Harness harness)
         ((int)(await ana.Get("/api/library"))["all"]!).ShouldBeGreaterThan(10);
     }
 
+    [Fact]
+    public async Task Everything_that_is_wrong_is_said_at_once_and_one_fault_in_its_own_words()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        var path = $"/api/classes/{room.Id}/readers";
+        var reader = new
+        {
+            givenName = "",
+            familyName = "a<b",
+            grade = 19,
+            level = 900,
+            guardianMail = "nobody",
+        };
+        var all = await ana.Problem(await ana.Post(path, reader), 422);
+        all["fields"]!
+            .AsObject()
+            .Select(f => f.Key)
+            .ShouldBe(["givenName", "familyName", "grade", "level", "guardianMail"], ignoreOrder: true);
+        ((string)all["title"]!).ShouldBe("Not saved yet. Fix the highlighted fields.");
+        all["fields"]!.AsObject().ShouldAllBe(f => f.Value!.AsArray().Count == 1, "one sentence for each field");
+        var one = await ana.Problem(
+            await ana.Post(
+                path,
+                new
+                {
+                    givenName = "Ada",
+                    familyName = "Low",
+                    grade = 19,
+                    level = 30,
+                }
+            ),
+            422
+        );
+        ((string)one["title"]!).ShouldBe((string)one["fields"]!["grade"]![0]!);
+    }
+
     [Theory]
     [InlineData("", "Smith", 4, 30, "givenName")]
     [InlineData("   ", "Smith", 4, 30, "givenName")]

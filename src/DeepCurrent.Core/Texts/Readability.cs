@@ -50,19 +50,6 @@ public static class Readability
         return 0.1579 * share + 0.0496 * PerSentence(c) + (share > 5 ? 3.6365 : 0);
     }
 
-    /// <summary>The grade band a Dale–Chall score stands for, as published.</summary>
-    public static string DaleChallBand(double score) =>
-        score switch
-        {
-            < 5 => "4 and below",
-            < 6 => "5–6",
-            < 7 => "7–8",
-            < 8 => "9–10",
-            < 9 => "11–12",
-            < 10 => "13–15",
-            _ => "16 and above",
-        };
-
     /// <summary>A Dale–Chall score as one grade: the middle of its band, joined by straight lines.</summary>
     public static double DaleChallGrade(double score) =>
         score switch

@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Adults;
@@ -88,8 +89,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     public async Task<Adult?> Find(string userName)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Adult>(
+        return await db.One<Adult>(
             $"select {Columns} from adult where lower(user_name) = lower(@userName)",
             new { userName }
         );
@@ -97,8 +97,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     public async Task<Adult?> Find(AdultId adultId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Adult>(
+        return await db.One<Adult>(
             $"select {Columns} from adult where id = @adultId and school_id = @schoolId",
             new { adultId, schoolId }
         );
@@ -123,10 +122,8 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<StaffRow>> Staff(SchoolId schoolId, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<StaffRow>(
-                $"""
+        return await db.All<StaffRow>(
+            $"""
                 select a.id, a.name, a.user_name, a.mail, a.lead, a.left_school,
                   a.password_hash is not null as has_password, a.signed_in_at,
                        coalesce(
@@ -152,9 +149,8 @@ public sealed class AdultStore(NpgsqlDataSource db)
                 order by a.left_school, a.name
                 limit 10000
                 """,
-                new { schoolId, now }
-            )
-        ).ToList();
+            new { schoolId, now }
+        );
     }
 
     /// <summary>Makes a one-time link; earlier ones of the same purpose stop working.</summary>
@@ -168,8 +164,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
         DateTimeOffset expires
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             update pass
             set withdrawn_at = @now
@@ -193,8 +188,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
     /// <summary>An open pass; null if it was used, withdrawn, has expired or never was.</summary>
     public async Task<Pass?> OpenPass(string hash, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Pass>(
+        return await db.One<Pass>(
             """
             select p.id, p.school_id, p.adult_id, p.purpose, a.name, a.user_name
             from pass p join adult a on a.id = p.adult_id
@@ -245,8 +239,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
     /// <summary>Uses a confirmation; false if it was used meanwhile.</summary>
     public async Task<bool> Confirm(Pass pass, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 """
                 with used as (update pass set used_at = @now where id = @Id and used_at is null returning adult_id)
                 update adult a set confirmed_at = coalesce(a.confirmed_at, @now) from used where a.id = used.adult_id
@@ -272,8 +265,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     public async Task Send(SchoolId schoolId, string to, string subject, string body, DateTimeOffset at)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into mail (id, school_id, to_address, subject, body, made_at)
             values (@id, @schoolId, @to, @subject, @body, @at)
@@ -292,18 +284,15 @@ public sealed class AdultStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<SentMail>> Outbox(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<SentMail>(
-                """
-                select id, to_address, subject, body, made_at
-                from mail
-                where school_id = @schoolId
-                order by made_at desc
-                limit 200
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<SentMail>(
+            """
+            select id, to_address, subject, body, made_at
+            from mail
+            where school_id = @schoolId
+            order by made_at desc
+            limit 200
+            """,
+            new { schoolId }
+        );
     }
 }

@@ -78,9 +78,8 @@ public sealed class SessionStore
 
     private async Task<IReadOnlyList<Standing?>> Standings(IReadOnlyList<Guid> ids)
     {
-        await using var c = await db.OpenConnectionAsync();
         var standing = (
-            await c.QueryAsync<Standing>(
+            await db.All<Standing>(
                 """
                 select s.id, s.person_id, s.reader, coalesce(a.lead, false) as lead,
                   coalesce(a.post, 'Teacher') as post, s.seen_at
@@ -97,32 +96,27 @@ public sealed class SessionStore
 
     public async Task Seen(Guid id, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("update session set seen_at = @now where id = @id", new { id, now });
+        await db.Run("update session set seen_at = @now where id = @id", new { id, now });
     }
 
     public async Task<IReadOnlyList<SessionRow>> Of(Guid personId, DateTimeOffset idle)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<SessionRow>(
-                """
-                select id, device, made_at, seen_at
-                from session
-                where person_id = @personId and ended_at is null and seen_at > @idle
-                order by seen_at desc
-                limit 100
-                """,
-                new { personId, idle }
-            )
-        ).ToList();
+        return await db.All<SessionRow>(
+            """
+            select id, device, made_at, seen_at
+            from session
+            where person_id = @personId and ended_at is null and seen_at > @idle
+            order by seen_at desc
+            limit 100
+            """,
+            new { personId, idle }
+        );
     }
 
     /// <summary>Ends one session of somebody.</summary>
     public async Task<bool> End(Guid id, Guid personId, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<int>(
+        return await db.Value<int>(
                 $"""
                 with e as (
                   update session
@@ -185,8 +179,7 @@ public sealed class SessionStore
     /// nobody fills the log.</summary>
     public async Task Note(DoorSubject about, SignInEvent kind, string device, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into sign_in_event (school_id, at, kind, adult_id, reader_id, class_id, device)
             select @SchoolId, @now, @kind, @AdultId, @ReaderId, @ClassId, @device
@@ -212,31 +205,27 @@ public sealed class SessionStore
 
     public async Task<IReadOnlyList<SignInEventRow>> Events(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<SignInEventRow>(
-                """
-                select e.at, e.kind, coalesce(a.name, trim(r.given_name || ' ' || r.family_name), k.name, '') as who,
-                  e.device
-                from sign_in_event e
-                  left join adult a on a.id = e.adult_id
-                  left join reader r on r.id = e.reader_id
-                  left join class k on k.id = e.class_id
-                where e.school_id = @schoolId
-                order by e.at desc
-                limit 500
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<SignInEventRow>(
+            """
+            select e.at, e.kind, coalesce(a.name, trim(r.given_name || ' ' || r.family_name), k.name, '') as who,
+              e.device
+            from sign_in_event e
+              left join adult a on a.id = e.adult_id
+              left join reader r on r.id = e.reader_id
+              left join class k on k.id = e.class_id
+            where e.school_id = @schoolId
+            order by e.at desc
+            limit 500
+            """,
+            new { schoolId }
+        );
     }
 
     /// <summary>When somebody was last found guessing secrets of a class, if that was after a time.</summary>
     public async Task<DateTimeOffset?> Guessing(ClassId classId, DateTimeOffset since)
     {
-        await using var c = await db.OpenConnectionAsync();
         return
-            await c.ExecuteScalarAsync<DateTime?>(
+            await db.Value<DateTime?>(
                 "select max(at) from sign_in_event where class_id = @classId and kind = 'Guessing' and at > @since",
                 new { classId, since }
             )

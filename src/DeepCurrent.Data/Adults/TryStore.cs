@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Adults;
@@ -71,8 +72,7 @@ public sealed class TryStore(NpgsqlDataSource db)
     /// elsewhere is not.</summary>
     public async Task Right(IReadOnlyList<long> tries, string? account)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "delete from sign_in_try where id = any(@tries) or key = @account",
             new { tries = tries.ToArray(), account }
         );
@@ -80,8 +80,7 @@ public sealed class TryStore(NpgsqlDataSource db)
 
     public async Task<bool> Knows(Guid deviceId, string key)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>(
+        return await db.Value<bool>(
             "select exists (select 1 from known_device where device_id = @deviceId and key = @key)",
             new { deviceId, key }
         );
@@ -89,8 +88,7 @@ public sealed class TryStore(NpgsqlDataSource db)
 
     public async Task Know(Guid deviceId, IReadOnlyList<string> keys, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into known_device (device_id, key, at)
             select @deviceId, k, @now

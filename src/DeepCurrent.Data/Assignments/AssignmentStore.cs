@@ -3,6 +3,7 @@ using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Measuring;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -147,7 +148,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             }),
             t
         );
-        await c.ExecuteAsync("select pg_notify('ticket', @ClassId::text)", new { a.ClassId }, t);
+        await c.Tell(t, "ticket", a.ClassId);
         return true;
     }
 
@@ -155,8 +156,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// yet.</summary>
     public async Task<GivenBefore?> Given(IReadOnlyList<AssignmentId> assignmentIds, ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<GivenBefore>(
+        return await db.First<GivenBefore>(
             """
             select (array_agg(a.id order by array_position(@ids, a.id)))[1] as assignment_id, h.id as change_id,
                    sum((select count(*) from ticket k where k.assignment_id = a.id))::int as tickets,
@@ -208,15 +208,14 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
             },
             t
         );
-        await c.ExecuteAsync("select pg_notify('ticket', @classId::text)", new { classId }, t);
+        await c.Tell(t, "ticket", classId);
         return n;
     }
 
     public async Task<IReadOnlyList<AssignmentRow>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<AssignmentRow>(
+            await db.All<AssignmentRow>(
                 RowSql + " where a.class_id = @classId group by a.id, t.title order by a.assigned_at desc limit 200",
                 new { classId }
             )
@@ -228,8 +227,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// <summary>An assignment of a school; null if it is not in that school.</summary>
     public async Task<AssignmentRow?> Find(AssignmentId id, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<AssignmentRow>(
+        return await db.One<AssignmentRow>(
             RowSql
                 + " join class c on c.id = a.class_id where a.id = @id and c.school_id = @schoolId group by "
                 + "a.id, t.title",
@@ -239,13 +237,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<TicketRow>> Tickets(AssignmentId assignmentId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<TicketRow>(
-                TicketSql + " where k.assignment_id = @assignmentId order by r.given_name limit 1000",
-                new { assignmentId }
-            )
-        ).ToList();
+        return await db.All<TicketRow>(
+            TicketSql + " where k.assignment_id = @assignmentId order by r.given_name limit 1000",
+            new { assignmentId }
+        );
     }
 
     /// <summary>A ticket and the class it belongs to; null if it is not in that school.</summary>
@@ -277,9 +272,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// <summary>Readers who had a text before, and how.</summary>
     public async Task<IReadOnlyDictionary<ReaderId, EarlierReading>> Given(TextId textId, ReaderId[] readerIds)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(ReaderId Reader, string? State)>(
+            await db.All<(ReaderId Reader, string? State)>(
                 $"""
                 select distinct on (reader_id) reader_id, state
                 from (
@@ -304,23 +298,20 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<TextInUse>> InUse(ClassId classId, DateTimeOffset since)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<TextInUse>(
-                $"""
-                select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
-                from assignment a
-                  join text t on t.id = a.text_id
-                  join ticket k on k.assignment_id = a.id
-                  join version v on v.id = k.version_id
-                where a.class_id = @classId and a.assigned_at >= @since and k.state <> {TicketStates.Withdrawn}
-                group by a.text_id, t.title
-                order by max(a.assigned_at) desc
-                limit 14
-                """,
-                new { classId, since }
-            )
-        ).ToList();
+        return await db.All<TextInUse>(
+            $"""
+            select a.text_id, t.title, avg(v.depth) as depth, count(distinct k.reader_id)::int as readers
+            from assignment a
+              join text t on t.id = a.text_id
+              join ticket k on k.assignment_id = a.id
+              join version v on v.id = k.version_id
+            where a.class_id = @classId and a.assigned_at >= @since and k.state <> {TicketStates.Withdrawn}
+            group by a.text_id, t.title
+            order by max(a.assigned_at) desc
+            limit 14
+            """,
+            new { classId, since }
+        );
     }
 
     /// <summary>Finished and open readings of one reader, latest first.</summary>
@@ -357,9 +348,8 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// <summary>Words of the version of each of a reader's tickets.</summary>
     public async Task<IReadOnlyDictionary<TicketId, int>> WordsOf(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(TicketId Id, int Words)>(
+            await db.All<(TicketId Id, int Words)>(
                 """
                 select k.id, v.words
                 from ticket k join version v on v.id = k.version_id
@@ -375,52 +365,46 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     /// out.</summary>
     public async Task<IReadOnlyList<StrandCount>> Strands(ClassId classId, DateTimeOffset since)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<StrandCount>(
-                $"""
-                select v.reader_id, v.strand, count(*) filter (where v.correct)::int as right, count(*)::int as asked
-                from enrolment e
-                  join evidence v on v.reader_id = e.reader_id
-                where e.class_id = @classId
-                  and e.to_day is null
-                  and v.kind = {EvidenceKinds.Answer}
-                  and v.left_out is null
-                  and v.strand is not null
-                  and v.at >= @since
-                group by v.reader_id, v.strand
-                limit 10000
-                """,
-                new { classId, since }
-            )
-        ).ToList();
+        return await db.All<StrandCount>(
+            $"""
+            select v.reader_id, v.strand, count(*) filter (where v.correct)::int as right, count(*)::int as asked
+            from enrolment e
+              join evidence v on v.reader_id = e.reader_id
+            where e.class_id = @classId
+              and e.to_day is null
+              and v.kind = {EvidenceKinds.Answer}
+              and v.left_out is null
+              and v.strand is not null
+              and v.at >= @since
+            group by v.reader_id, v.strand
+            limit 10000
+            """,
+            new { classId, since }
+        );
     }
 
     /// <summary>Readings handed in by a class's readers since a time, oldest first.</summary>
     public async Task<IReadOnlyList<ClassReading>> Readings(ClassId classId, DateTimeOffset since)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ClassReading>(
-                $"""
-                select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
-                       coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
-                from enrolment e
-                  join ticket k on k.reader_id = e.reader_id
-                  join assignment a on a.id = k.assignment_id
-                  join text t on t.id = a.text_id
-                  join version v on v.id = k.version_id
-                where e.class_id = @classId
-                  and e.to_day is null
-                  and k.state = {TicketStates.Released}
-                  and k.score is not null
-                  and k.handed_in_at >= @since
-                order by k.handed_in_at
-                limit 20000
-                """,
-                new { classId, since }
-            )
-        ).ToList();
+        return await db.All<ClassReading>(
+            $"""
+            select k.reader_id, t.title, k.handed_in_at as at, k.score, k.forecast, v.words,
+                   coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) as seconds
+            from enrolment e
+              join ticket k on k.reader_id = e.reader_id
+              join assignment a on a.id = k.assignment_id
+              join text t on t.id = a.text_id
+              join version v on v.id = k.version_id
+            where e.class_id = @classId
+              and e.to_day is null
+              and k.state = {TicketStates.Released}
+              and k.score is not null
+              and k.handed_in_at >= @since
+            order by k.handed_in_at
+            limit 20000
+            """,
+            new { classId, since }
+        );
     }
 
     private static readonly string RowSql = $"""

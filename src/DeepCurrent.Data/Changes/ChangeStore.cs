@@ -45,8 +45,7 @@ public sealed class ChangeStore(NpgsqlDataSource db)
     /// <returns>Null where it was not made, or was taken back.</returns>
     public async Task<Made?> Made(ClassId classId, ChangeKind kind, object part)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<Made>(
+        return await db.First<Made>(
             """
             select id, summary
             from change
@@ -139,43 +138,36 @@ public sealed class ChangeStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<Change>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Change>(
-                """
-                select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
-                from change h join adult a on a.id = h.adult_id
-                where h.class_id = @classId
-                order by h.at desc
-                limit 100
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<Change>(
+            """
+            select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
+            from change h join adult a on a.id = h.adult_id
+            where h.class_id = @classId
+            order by h.at desc
+            limit 100
+            """,
+            new { classId }
+        );
     }
 
     /// <summary>Everything that was changed in a school, its classes included.</summary>
     public async Task<IReadOnlyList<Change>> OfSchool(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Change>(
-                """
-                select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
-                from change h join adult a on a.id = h.adult_id
-                where h.school_id = @schoolId
-                order by h.at desc
-                limit 300
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<Change>(
+            """
+            select h.id, h.class_id, h.at, a.name as "by", h.kind, h.summary, h.undone_at
+            from change h join adult a on a.id = h.adult_id
+            where h.school_id = @schoolId
+            order by h.at desc
+            limit 300
+            """,
+            new { schoolId }
+        );
     }
 
     public async Task<ChangeDetail?> Find(ChangeId id, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ChangeDetail>(
+        return await db.One<ChangeDetail>(
             """
             select id, class_id, adult_id, at, kind, summary, detail::text as detail, undone_at
             from change

@@ -36,17 +36,14 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
 {
     public async Task<ChoiceRules> Rules(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return Database.FromJson<ChoiceRules>(
-            await c.ExecuteScalarAsync<string>("select choosing::text from class where id = @classId", new { classId })
-                ?? "{}"
+            await db.Value<string>("select choosing::text from class where id = @classId", new { classId }) ?? "{}"
         );
     }
 
     public async Task Put(ClassId classId, ChoiceRules rules)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "update class set choosing = @rules::jsonb where id = @classId",
             new { classId, rules = Database.ToJson(rules) }
         );
@@ -55,11 +52,10 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     /// <summary>The classes a reader is in on a day and may choose in.</summary>
     public async Task<IReadOnlyList<ChoosingClass>> Classes(ReaderId readerId, DateOnly today)
     {
-        await using var c = await db.OpenConnectionAsync();
         return
         [
             .. (
-                await c.QueryAsync<(ClassId Id, string Choosing)>(
+                await db.All<(ClassId Id, string Choosing)>(
                     """
                     select c.id, c.choosing::text
                     from enrolment e join class c on c.id = e.class_id
@@ -101,8 +97,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     /// <summary>The open ticket of a text that a reader chose; null if there is none.</summary>
     public async Task<TicketId?> Chosen(ReaderId readerId, TextId textId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<TicketId?>(
+        return await db.Value<TicketId?>(
             $"""
             select k.id
             from ticket k join assignment a on a.id = k.assignment_id
@@ -185,8 +180,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     /// <returns>False if it is none that the reader chose, or is handed in.</returns>
     public async Task<bool> PutBack(TicketId ticketId, ReaderId readerId, DateTimeOffset at)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var back = await c.QuerySingleOrDefaultAsync<ClassId?>(
+        var back = await db.One<ClassId?>(
             """
             update ticket k
             set state = @withdrawn, changed_at = @at
@@ -215,17 +209,14 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     /// <summary>Depths and past of a class's readers, to say what the rules come to.</summary>
     public async Task<IReadOnlyList<(ReaderId ReaderId, double Depth)>> Depths(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<(ReaderId, double)>(
-                """
-                select r.id, r.depth_mean
-                from enrolment e join reader r on r.id = e.reader_id
-                where e.class_id = @classId and e.to_day is null
-                limit 500
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<(ReaderId, double)>(
+            """
+            select r.id, r.depth_mean
+            from enrolment e join reader r on r.id = e.reader_id
+            where e.class_id = @classId and e.to_day is null
+            limit 500
+            """,
+            new { classId }
+        );
     }
 }

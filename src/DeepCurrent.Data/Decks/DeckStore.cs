@@ -28,20 +28,18 @@ public sealed class DeckStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<DeckRow>> All(SchoolId schoolId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return
         [
             .. (
-                await c.QueryAsync<Flat>(RowSql + " order by lower(d.name), d.id limit 1000", new { schoolId, adultId })
+                await db.All<Flat>(RowSql + " order by lower(d.name), d.id limit 1000", new { schoolId, adultId })
             ).Select(d => d.Row()),
         ];
     }
 
     public async Task<DeckRow?> Find(DeckId id, SchoolId schoolId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QuerySingleOrDefaultAsync<Flat>(
+            await db.One<Flat>(
                 RowSql + " and d.id = @id",
                 new
                 {
@@ -67,8 +65,7 @@ public sealed class DeckStore(NpgsqlDataSource db)
         DateTimeOffset now
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<int?>(
+        return await db.Value<int?>(
             """
             insert into deck (id, school_id, owner_id, name, mine, words, changed_at)
             values (@id, @schoolId, @ownerId, @name, @mine, @words::jsonb, @now)
@@ -94,8 +91,7 @@ public sealed class DeckStore(NpgsqlDataSource db)
 
     public async Task Remove(DeckId id, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("delete from deck where id = @id and school_id = @schoolId", new { id, schoolId });
+        await db.Run("delete from deck where id = @id and school_id = @schoolId", new { id, schoolId });
     }
 
     private sealed record Flat(

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Dapper;
 using DeepCurrent.Core.Goals;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Goals;
@@ -27,34 +28,28 @@ public sealed class GoalStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<GoalRow>> Of(ClassId classId, TermId termId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<GoalRow>(
-                """
-                select g.id, g.reader_id, g.kind, g.target, g.set_at, g.reason
-                from goal g join enrolment e on e.reader_id = g.reader_id and e.class_id = @classId and e.to_day is null
-                where g.term_id = @termId and g.replaced_at is null
-                limit 2000
-                """,
-                new { classId, termId }
-            )
-        ).ToList();
+        return await db.All<GoalRow>(
+            """
+            select g.id, g.reader_id, g.kind, g.target, g.set_at, g.reason
+            from goal g join enrolment e on e.reader_id = g.reader_id and e.class_id = @classId and e.to_day is null
+            where g.term_id = @termId and g.replaced_at is null
+            limit 2000
+            """,
+            new { classId, termId }
+        );
     }
 
     public async Task<IReadOnlyList<GoalRow>> OfReader(ReaderId readerId, TermId termId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<GoalRow>(
-                """
-                select id, reader_id, kind, target, set_at, reason
-                from goal
-                where reader_id = @readerId and term_id = @termId and replaced_at is null
-                limit 10
-                """,
-                new { readerId, termId }
-            )
-        ).ToList();
+        return await db.All<GoalRow>(
+            """
+            select id, reader_id, kind, target, set_at, reason
+            from goal
+            where reader_id = @readerId and term_id = @termId and replaced_at is null
+            limit 10
+            """,
+            new { readerId, termId }
+        );
     }
 
     public static async Task<IReadOnlyList<GoalChange>> Set(

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Groups;
@@ -22,14 +23,7 @@ public sealed class GroupStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<GroupRow>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var rows = await c.QueryAsync<(
-            GroupId Id,
-            string Name,
-            int Position,
-            DateTimeOffset FormedAt,
-            ReaderId? Reader
-        )>(
+        var rows = await db.All<(GroupId Id, string Name, int Position, DateTimeOffset FormedAt, ReaderId? Reader)>(
             """
             select g.id, g.name, g.position, g.formed_at, m.reader_id
             from guided_group g left join group_member m on m.group_id = g.id

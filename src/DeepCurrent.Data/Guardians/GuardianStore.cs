@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Schools;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -45,53 +46,46 @@ public sealed class GuardianStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<GuardianRow>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<GuardianRow>(
-                """
-                select r.id as reader_id, r.given_name, r.family_name, r.guardian_mail,
-                       coalesce(
-                         (
-                           select string_agg(
-                             a.name || case when a.confirmed_at is null then ' (not confirmed)' else '' end, ', '
-                             order by a.name)
-                           from guardianship g join adult a on a.id = g.adult_id
-                           where g.reader_id = r.id and g.ended_at is null),
-                         '') as guardians,
-                       k.expires_at as code_until, coalesce(k.used_at is not null, false) as code_used,
-                       coalesce(k.withdrawn_at is not null, false) as code_withdrawn
-                from enrolment e join reader r on r.id = e.reader_id
-                left join lateral (
-                  select * from guardian_code k where k.reader_id = r.id order by k.made_at desc limit 1) k on true
-                where e.class_id = @classId and e.to_day is null and not r.left_school
-                order by r.given_name, r.family_name, r.id
-                limit 2000
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<GuardianRow>(
+            """
+            select r.id as reader_id, r.given_name, r.family_name, r.guardian_mail,
+                   coalesce(
+                     (
+                       select string_agg(
+                         a.name || case when a.confirmed_at is null then ' (not confirmed)' else '' end, ', '
+                         order by a.name)
+                       from guardianship g join adult a on a.id = g.adult_id
+                       where g.reader_id = r.id and g.ended_at is null),
+                     '') as guardians,
+                   k.expires_at as code_until, coalesce(k.used_at is not null, false) as code_used,
+                   coalesce(k.withdrawn_at is not null, false) as code_withdrawn
+            from enrolment e join reader r on r.id = e.reader_id
+            left join lateral (
+              select * from guardian_code k where k.reader_id = r.id order by k.made_at desc limit 1) k on true
+            where e.class_id = @classId and e.to_day is null and not r.left_school
+            order by r.given_name, r.family_name, r.id
+            limit 2000
+            """,
+            new { classId }
+        );
     }
 
     /// <summary>The codes of some readers that can be used now.</summary>
     public async Task<IReadOnlyList<GuardianCode>> Open(IReadOnlyCollection<ReaderId> readerIds, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<GuardianCode>(
-                """
-                select distinct on (reader_id) id, school_id, reader_id, secret, expires_at from guardian_code
-                where reader_id = any(@ids) and withdrawn_at is null and expires_at > @now
-                order by reader_id, made_at desc
-                """,
-                new { ids = readerIds.ToArray(), now }
-            )
-        ).ToList();
+        return await db.All<GuardianCode>(
+            """
+            select distinct on (reader_id) id, school_id, reader_id, secret, expires_at from guardian_code
+            where reader_id = any(@ids) and withdrawn_at is null and expires_at > @now
+            order by reader_id, made_at desc
+            """,
+            new { ids = readerIds.ToArray(), now }
+        );
     }
 
     public async Task Add(IReadOnlyList<(GuardianCode Code, string Hash)> codes, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into guardian_code (id, school_id, reader_id, hash, secret, made_at, expires_at)
             values (@Id, @SchoolId, @ReaderId, @Hash, @Secret, @now, @ExpiresAt)
@@ -111,8 +105,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
 
     public async Task<GuardianCode?> ByHash(string hash, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<GuardianCode>(
+        return await db.One<GuardianCode>(
             """
             select k.id, k.school_id, k.reader_id, k.secret, k.expires_at
             from guardian_code k join school s on s.id = k.school_id join reader r on r.id = k.reader_id
@@ -129,8 +122,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
     /// <summary>Makes somebody the guardian of the reader the code is for.</summary>
     public async Task Link(AdultId adultId, GuardianCode code, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into guardianship (adult_id, reader_id, since)
             values (@adultId, @ReaderId, @now)
@@ -165,51 +157,45 @@ public sealed class GuardianStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<Child>> Children(AdultId adultId, SchoolId schoolId, Moment at)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Child>(
-                """
-                select r.id, r.given_name, r.grade, r.depth_mean as depth,
-                       coalesce(r.estimate_mean, r.depth_mean) - (
-                         select d.mean
-                         from depth_day d
-                         where d.reader_id = r.id and d.day <= @Today - 42
-                         order by d.day desc
-                         limit 1) as six_weeks
-                from guardianship g join reader r on r.id = g.reader_id join school s on s.id = r.school_id
-                where g.adult_id = @adultId
-                  and g.ended_at is null
-                  and r.school_id = @schoolId
-                  and s.guardians_allowed
-                  and r.merged_into is null
-                order by r.given_name
-                limit 20
-                """,
-                new
-                {
-                    adultId,
-                    schoolId,
-                    at.Today,
-                }
-            )
-        ).ToList();
+        return await db.All<Child>(
+            """
+            select r.id, r.given_name, r.grade, r.depth_mean as depth,
+                   coalesce(r.estimate_mean, r.depth_mean) - (
+                     select d.mean
+                     from depth_day d
+                     where d.reader_id = r.id and d.day <= @Today - 42
+                     order by d.day desc
+                     limit 1) as six_weeks
+            from guardianship g join reader r on r.id = g.reader_id join school s on s.id = r.school_id
+            where g.adult_id = @adultId
+              and g.ended_at is null
+              and r.school_id = @schoolId
+              and s.guardians_allowed
+              and r.merged_into is null
+            order by r.given_name
+            limit 20
+            """,
+            new
+            {
+                adultId,
+                schoolId,
+                at.Today,
+            }
+        );
     }
 
     public async Task<IReadOnlyList<ChildReading>> Readings(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ChildReading>(
-                $"""
-                select t.title, k.handed_in_at, a.due_on, case when k.state = {TicketStates.Released} then k.score end as score,
-                  coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
-                from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
-                where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
-                order by coalesce(k.handed_in_at, a.assigned_at) desc
-                limit 30
-                """,
-                new { readerId }
-            )
-        ).ToList();
+        return await db.All<ChildReading>(
+            $"""
+            select t.title, k.handed_in_at, a.due_on, case when k.state = {TicketStates.Released} then k.score end as score,
+              coalesce((select sum(s.seconds) from spell s where s.ticket_id = k.id), 0) / 60 as minutes
+            from ticket k join assignment a on a.id = k.assignment_id join text t on t.id = a.text_id
+            where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
+            order by coalesce(k.handed_in_at, a.assigned_at) desc
+            limit 30
+            """,
+            new { readerId }
+        );
     }
 }

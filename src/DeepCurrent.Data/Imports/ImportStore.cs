@@ -77,8 +77,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     /// <summary>The org that the school's last import from a source was done for.</summary>
     public async Task<string?> LastOrg(SchoolId schoolId, string source)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<string>(
+        return await db.First<string>(
             $"""
             select org
             from import
@@ -93,8 +92,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     /// <summary>Notes what a file comes from, and what of it is taken.</summary>
     public async Task Read(ImportId id, string source, string? org)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "update import set source = @source, org = @org where id = @id",
             new
             {
@@ -116,8 +114,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         DateTimeOffset at
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<bool>(
+        return await db.Single<bool>(
             $"""
             with kept as (
                 insert into import (id, school_id, adult_id, name, made_at, body, wanted, state)
@@ -143,8 +140,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
     public async Task<ImportHead?> Find(ImportId id, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ImportHead>(
+        return await db.One<ImportHead>(
             $"select {Columns} from import where id = @id and school_id = @schoolId",
             new { id, schoolId }
         );
@@ -152,13 +148,10 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<ImportHead>> Of(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ImportHead>(
-                $"select {Columns} from import where school_id = @schoolId order by made_at desc limit 50",
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<ImportHead>(
+            $"select {Columns} from import where school_id = @schoolId order by made_at desc limit 50",
+            new { schoolId }
+        );
     }
 
     /// <summary>Asks for a preview or for the import itself; false if it is being worked on.</summary>
@@ -170,8 +163,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         IReadOnlyList<MendRow>? mends
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 $"""
                 update import
                 set wanted = @wanted, state = {Waiting}, progress = 0, stage = '', error = null, org = @org,
@@ -228,14 +220,12 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
     public async Task<byte[]> Body(ImportId id)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<byte[]>("select body from import where id = @id", new { id });
+        return await db.Single<byte[]>("select body from import where id = @id", new { id });
     }
 
     public async Task Progress(ImportId id, double progress, string stage)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "update import set progress = @progress, stage = @stage where id = @id",
             new
             {
@@ -248,8 +238,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
     public async Task Ready(ImportId id, string preview)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "update import set state = @ready, progress = 1, stage = '', preview = @preview::jsonb where id = @id",
             new
             {
@@ -270,8 +259,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
 
     public async Task Failed(ImportId id, string error)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "update import set state = @failed, stage = '', error = @error where id = @id",
             new
             {
@@ -285,8 +273,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
     /// <summary>Throws an import away; false if there is none such, or it is being worked on.</summary>
     public async Task<bool> Discard(ImportId id, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 $"delete from import where id = @id and school_id = @schoolId and state <> {Working}",
                 new { id, schoolId }
             ) == 1;

@@ -288,50 +288,41 @@ public sealed class CheckStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<CheckAim>> Aims(CheckId checkId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<CheckAim>(
-                "select kind, key from check_aim where check_id = @checkId order by kind, key limit 2000",
-                new { checkId }
-            )
-        ).ToList();
+        return await db.All<CheckAim>(
+            "select kind, key from check_aim where check_id = @checkId order by kind, key limit 2000",
+            new { checkId }
+        );
     }
 
     public async Task<IReadOnlyList<(AdultId Id, string Name)>> Colleagues(CheckId checkId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<(AdultId, string)>(
-                """
-                select a.id, a.name
-                from check_colleague l join adult a on a.id = l.adult_id
-                where l.check_id = @checkId
-                order by a.name
-                limit 100
-                """,
-                new { checkId }
-            )
-        ).ToList();
+        return await db.All<(AdultId, string)>(
+            """
+            select a.id, a.name
+            from check_colleague l join adult a on a.id = l.adult_id
+            where l.check_id = @checkId
+            order by a.name
+            limit 100
+            """,
+            new { checkId }
+        );
     }
 
     /// <summary>The classes through which readers have a check, and those it is meant for.</summary>
     public async Task<IReadOnlyList<ClassId>> Classes(CheckId checkId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ClassId>(
-                """
-                select distinct class_id
-                from sitting
-                where check_id = @checkId and class_id is not null
-                union select key::uuid
-                from check_aim
-                where check_id = @checkId and kind = 'Class'
-                limit 2000
-                """,
-                new { checkId }
-            )
-        ).ToList();
+        return await db.All<ClassId>(
+            """
+            select distinct class_id
+            from sitting
+            where check_id = @checkId and class_id is not null
+            union select key::uuid
+            from check_aim
+            where check_id = @checkId and kind = 'Class'
+            limit 2000
+            """,
+            new { checkId }
+        );
     }
 
     /// <summary>Keeps a check. The same once more changes nothing but the revision.</summary>
@@ -412,68 +403,61 @@ public sealed class CheckStore(NpgsqlDataSource db)
                     .Select(a => Ids.TryParse<T>(a.Key, out var id) ? id : (T?)null)
                     .OfType<T>(),
             ];
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<CheckReader>(
-                """
-                select distinct on (r.id) r.id as reader_id, k.id as class_id, r.depth_mean as mean, r.depth_sd as sd
-                from reader r
-                  join enrolment e on e.reader_id = r.id and e.to_day is null
-                  join class k on k.id = e.class_id and not k.closed
-                where r.school_id = @schoolId and k.school_id = @schoolId and not r.left_school
-                  and (k.id = any(@classes)
-                    or r.id = any(@readers)
-                    or (r.grade = any(@grades) and k.school_year_id = @yearId)
-                    or exists (
-                      select 1
-                      from group_member m join guided_group g on g.id = m.group_id
-                      where m.reader_id = r.id and g.id = any(@groups) and g.class_id = k.id and g.closed_at is null))
-                order by r.id, k.id = any(@classes) desc, k.id
-                limit 20000
-                """,
-                new
-                {
-                    schoolId,
-                    yearId,
-                    classes = Keys<ClassId>(AimKind.Class),
-                    readers = Keys<ReaderId>(AimKind.Reader),
-                    groups = Keys<GroupId>(AimKind.Group),
-                    grades = aims.Where(a => a.Kind is AimKind.Grade)
-                        .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))
-                        .ToArray(),
-                }
-            )
-        ).ToList();
+        return await db.All<CheckReader>(
+            """
+            select distinct on (r.id) r.id as reader_id, k.id as class_id, r.depth_mean as mean, r.depth_sd as sd
+            from reader r
+              join enrolment e on e.reader_id = r.id and e.to_day is null
+              join class k on k.id = e.class_id and not k.closed
+            where r.school_id = @schoolId and k.school_id = @schoolId and not r.left_school
+              and (k.id = any(@classes)
+                or r.id = any(@readers)
+                or (r.grade = any(@grades) and k.school_year_id = @yearId)
+                or exists (
+                  select 1
+                  from group_member m join guided_group g on g.id = m.group_id
+                  where m.reader_id = r.id and g.id = any(@groups) and g.class_id = k.id and g.closed_at is null))
+            order by r.id, k.id = any(@classes) desc, k.id
+            limit 20000
+            """,
+            new
+            {
+                schoolId,
+                yearId,
+                classes = Keys<ClassId>(AimKind.Class),
+                readers = Keys<ReaderId>(AimKind.Reader),
+                groups = Keys<GroupId>(AimKind.Group),
+                grades = aims.Where(a => a.Kind is AimKind.Grade)
+                    .Select(a => int.Parse(a.Key, System.Globalization.CultureInfo.InvariantCulture))
+                    .ToArray(),
+            }
+        );
     }
 
     /// <summary>Texts a fixed form can be made of, by depth.</summary>
     public async Task<IReadOnlyList<FormPassage>> Passages(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<FormPassage>(
-                $"""
-                select v.id as version_id, t.title, v.depth, v.words, q.n as questions
-                from version v join text t on t.id = v.text_id
-                  join lateral (
-                    select count(*)::int as n from question q where q.text_id = t.id and {PassagePool.AskedOf}
-                  ) q on q.n >= {PassagePool.FewestQuestions}
-                where not v.retired
-                  and t.retired_at is null
-                  and (t.school_id is null or (t.school_id = @schoolId and not t.mine))
-                order by v.depth
-                limit 500
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<FormPassage>(
+            $"""
+            select v.id as version_id, t.title, v.depth, v.words, q.n as questions
+            from version v join text t on t.id = v.text_id
+              join lateral (
+                select count(*)::int as n from question q where q.text_id = t.id and {PassagePool.AskedOf}
+              ) q on q.n >= {PassagePool.FewestQuestions}
+            where not v.retired
+              and t.retired_at is null
+              and (t.school_id is null or (t.school_id = @schoolId and not t.mine))
+            order by v.depth
+            limit 500
+            """,
+            new { schoolId }
+        );
     }
 
     /// <summary>The class of a group that is open; null for one that is not.</summary>
     public async Task<ClassId?> ClassOfGroup(GroupId groupId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ClassId?>(
+        return await db.One<ClassId?>(
             "select class_id from guided_group where id = @groupId and closed_at is null",
             new { groupId }
         );
@@ -542,32 +526,28 @@ public sealed class CheckStore(NpgsqlDataSource db)
     /// <summary>Checks that a class's readers have, and those somebody has made for it or was let in to.</summary>
     public async Task<IReadOnlyList<CheckRow>> Of(ClassId classId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<CheckRow>(
-                Rows(
-                    """
-                    exists (select 1 from sitting s where s.check_id = k.id and s.class_id = @classId)
-                      or exists (
-                        select 1
-                        from check_aim m
-                        where m.check_id = k.id and m.kind = 'Class' and m.key = @classId::text)
-                      or exists (select 1 from check_colleague l where l.check_id = k.id and l.adult_id = @adultId)
-                      or (
-                        k.draft
-                          and k.made_by = @adultId
-                          and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'Class'))
-                    """
-                ),
-                new { classId, adultId }
-            )
-        ).ToList();
+        return await db.All<CheckRow>(
+            Rows(
+                """
+                exists (select 1 from sitting s where s.check_id = k.id and s.class_id = @classId)
+                  or exists (
+                    select 1
+                    from check_aim m
+                    where m.check_id = k.id and m.kind = 'Class' and m.key = @classId::text)
+                  or exists (select 1 from check_colleague l where l.check_id = k.id and l.adult_id = @adultId)
+                  or (
+                    k.draft
+                      and k.made_by = @adultId
+                      and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'Class'))
+                """
+            ),
+            new { classId, adultId }
+        );
     }
 
     public async Task<IReadOnlyList<CheckRow>> OfSchool(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (await c.QueryAsync<CheckRow>(Rows("k.school_id = @schoolId"), new { schoolId })).ToList();
+        return await db.All<CheckRow>(Rows("k.school_id = @schoolId"), new { schoolId });
     }
 
     private static string Rows(string which) =>

@@ -81,34 +81,31 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     /// <summary>Checks that are open to a reader, the one that closes first on top.</summary>
     public async Task<IReadOnlyList<MyCheck>> Mine(ReaderId readerId, SchoolId schoolId, DateOnly today)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<MyCheck>(
-                """
-                select s.id, k.reader_title as title, k.closes_on, bool_or(p.started_at is not null) as begun,
-                  count(*) filter (where p.state in ('Waiting', 'UnderWay'))::int as left
-                from sitting s join level_check k on k.id = s.check_id join sitting_part p on p.sitting_id = s.id
-                where s.reader_id = @readerId
-                  and k.school_id = @schoolId
-                  and s.withdrawn_at is null
-                  and not k.draft
-                  and k.gone_at is null
-                  and k.closed_at is null
-                  and coalesce(k.opens_on, @today) <= @today
-                  and coalesce(k.closes_on, @today) >= @today
-                group by s.id, k.id
-                having bool_or(p.state in ('Waiting', 'UnderWay'))
-                order by k.closes_on nulls last, k.made_at
-                limit 20
-                """,
-                new
-                {
-                    readerId,
-                    schoolId,
-                    today,
-                }
-            )
-        ).ToList();
+        return await db.All<MyCheck>(
+            """
+            select s.id, k.reader_title as title, k.closes_on, bool_or(p.started_at is not null) as begun,
+              count(*) filter (where p.state in ('Waiting', 'UnderWay'))::int as left
+            from sitting s join level_check k on k.id = s.check_id join sitting_part p on p.sitting_id = s.id
+            where s.reader_id = @readerId
+              and k.school_id = @schoolId
+              and s.withdrawn_at is null
+              and not k.draft
+              and k.gone_at is null
+              and k.closed_at is null
+              and coalesce(k.opens_on, @today) <= @today
+              and coalesce(k.closes_on, @today) >= @today
+            group by s.id, k.id
+            having bool_or(p.state in ('Waiting', 'UnderWay'))
+            order by k.closes_on nulls last, k.made_at
+            limit 20
+            """,
+            new
+            {
+                readerId,
+                schoolId,
+                today,
+            }
+        );
     }
 
     public async Task<Sitting?> Find(SittingId sittingId, ReaderId readerId, SchoolId schoolId, Moment at)
@@ -316,18 +313,15 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     /// <summary>Checks whose last day has passed.</summary>
     public async Task<IReadOnlyList<(CheckId Id, SchoolId SchoolId)>> ToClose(DateOnly today)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<(CheckId, SchoolId)>(
-                """
-                select id, school_id
-                from level_check
-                where closed_at is null and not draft and gone_at is null and closes_on < @today
-                limit 500
-                """,
-                new { today }
-            )
-        ).ToList();
+        return await db.All<(CheckId, SchoolId)>(
+            """
+            select id, school_id
+            from level_check
+            where closed_at is null and not draft and gone_at is null and closes_on < @today
+            limit 500
+            """,
+            new { today }
+        );
     }
 
     private static async Task Write(

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.OralReading;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.LevelChecks;
@@ -63,9 +64,8 @@ public sealed class WindowStore(NpgsqlDataSource db)
     /// <summary>Readers of a school by grade, for how many are still to come.</summary>
     public async Task<IReadOnlyDictionary<int, int>> Grades(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(int Grade, int Readers)>(
+            await db.All<(int Grade, int Readers)>(
                 """
                 select grade, count(*)::int from reader where school_id = @schoolId and not left_school group by grade
                 """,

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Lists;
@@ -20,8 +21,7 @@ public sealed class ListStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<ReaderList>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var lists = await c.QueryAsync<ListFlat>(
+        var lists = await db.All<ListFlat>(
             """
             select l.id, l.name, l.mark, l.note, l.position, l.filter::text,
               coalesce(
@@ -117,7 +117,6 @@ public sealed class ListStore(NpgsqlDataSource db)
 
     public async Task Remove(ReaderListId id, ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync("delete from reader_list where id = @id and class_id = @classId", new { id, classId });
+        await db.Run("delete from reader_list where id = @id and class_id = @classId", new { id, classId });
     }
 }

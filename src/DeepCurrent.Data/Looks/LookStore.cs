@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Looks;
@@ -19,8 +20,7 @@ public sealed class LookStore(NpgsqlDataSource db)
         string note
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into looked (school_id, adult_id, at, what, reader_id, note)
             values (@schoolId, @adultId, @at, @what, @readerId, @note)
@@ -41,8 +41,7 @@ public sealed class LookStore(NpgsqlDataSource db)
     /// again.</summary>
     public async Task Seen(SchoolId schoolId, AdultId adultId, DateTimeOffset at, ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into looked (school_id, adult_id, at, what, reader_id)
             select @schoolId, @adultId, @at, 'ReaderSeen', @readerId
@@ -66,18 +65,15 @@ public sealed class LookStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<Look>> Of(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Look>(
-                """
-                select l.at, a.name as "by", l.what, trim(r.given_name || ' ' || r.family_name) as reader, l.note
-                from looked l left join adult a on a.id = l.adult_id left join reader r on r.id = l.reader_id
-                where l.school_id = @schoolId
-                order by l.at desc
-                limit 500
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<Look>(
+            """
+            select l.at, a.name as "by", l.what, trim(r.given_name || ' ' || r.family_name) as reader, l.note
+            from looked l left join adult a on a.id = l.adult_id left join reader r on r.id = l.reader_id
+            where l.school_id = @schoolId
+            order by l.at desc
+            limit 500
+            """,
+            new { schoolId }
+        );
     }
 }

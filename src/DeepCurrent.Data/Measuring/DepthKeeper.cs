@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Measuring;
@@ -24,24 +25,18 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<EvidenceRow>> Evidence(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<EvidenceRow>(
-                $"select {Columns} from evidence where reader_id = @readerId order by at, id limit 20000",
-                new { readerId }
-            )
-        ).ToList();
+        return await db.All<EvidenceRow>(
+            $"select {Columns} from evidence where reader_id = @readerId order by at, id limit 20000",
+            new { readerId }
+        );
     }
 
     public async Task<IReadOnlyList<DepthDay>> Days(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<DepthDay>(
-                "select day, mean, sd, low, high from depth_day where reader_id = @readerId order by day limit 5000",
-                new { readerId }
-            )
-        ).ToList();
+        return await db.All<DepthDay>(
+            "select day, mean, sd, low, high from depth_day where reader_id = @readerId order by day limit 5000",
+            new { readerId }
+        );
     }
 
     /// <summary>What each piece of a reader's evidence that counts did to the level.</summary>
@@ -53,8 +48,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
         LevelChart chart
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        var (mean, sd, at) = await c.QuerySingleAsync<(double, double, DateTimeOffset)>(
+        var (mean, sd, at) = await db.Single<(double, double, DateTimeOffset)>(
             "select prior_mean, prior_sd, prior_at from reader where id = @readerId",
             new { readerId }
         );
@@ -341,24 +335,21 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     /// since.</summary>
     public async Task<IReadOnlyList<ReaderId>> Behind(SchoolId schoolId, DateTimeOffset since, int most)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ReaderId>(
-                """
-                select id
-                from reader
-                where school_id = @schoolId and not left_school and merged_into is null and depth_at < @since
-                order by depth_at
-                limit @most
-                """,
-                new
-                {
-                    schoolId,
-                    since,
-                    most,
-                }
-            )
-        ).ToList();
+        return await db.All<ReaderId>(
+            """
+            select id
+            from reader
+            where school_id = @schoolId and not left_school and merged_into is null and depth_at < @since
+            order by depth_at
+            limit @most
+            """,
+            new
+            {
+                schoolId,
+                since,
+                most,
+            }
+        );
     }
 
     /// <summary>Lets growth and drift run on to now for one reader, as all evidence has it. Days of the trail stay what

@@ -190,11 +190,10 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// <summary>A reader's records, the latest first; those that were thrown away are left out.</summary>
     public async Task<IReadOnlyList<RunningRecord>> Of(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return
         [
             .. (
-                await c.QueryAsync<Flat>(
+                await db.All<Flat>(
                     $"""
                     select {Columns}
                     where k.reader_id = @readerId and k.gone_at is null
@@ -209,12 +208,8 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
 
     public async Task<RunningRecord?> Find(RecordId id, ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QuerySingleOrDefaultAsync<Flat>(
-                $"select {Columns} where k.id = @id and k.reader_id = @readerId",
-                new { id, readerId }
-            )
+            await db.One<Flat>($"select {Columns} where k.id = @id and k.reader_id = @readerId", new { id, readerId })
         )?.Open();
     }
 
@@ -367,8 +362,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// <returns>False if the record is done.</returns>
     public async Task<bool> KeepSound(RecordId id, ReaderId readerId, Sound sound, double seconds, bool listen)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 """
                 update running_record
                 set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null,
@@ -389,8 +383,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
 
     public async Task<Sound?> SoundOf(RecordId id, ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Sound>(
+        return await db.One<Sound>(
             """
             select sound_type as type, sound as bytes
             from running_record
@@ -403,8 +396,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// <summary>The recording a reader made for a ticket, if any.</summary>
     public async Task<MyRecording?> OfTicket(TicketId ticketId, ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<MyRecording>(
+        return await db.First<MyRecording>(
             """
             select id, sound_seconds as seconds, done as marked
             from running_record
@@ -419,30 +411,26 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// <summary>Recordings of a class that nobody has marked yet, oldest first.</summary>
     public async Task<IReadOnlyList<RecordingRow>> ToMark(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<RecordingRow>(
-                """
-                select k.id, k.reader_id, r.given_name, r.family_name, k.title, k.read_at, k.sound_seconds as seconds,
-                  k.listening
-                from enrolment e join running_record k on k.reader_id = e.reader_id join reader r on r.id = k.reader_id
-                where e.class_id = @classId
-                  and e.to_day is null
-                  and not k.done
-                  and k.gone_at is null
-                  and k.sound_type is not null
-                order by k.read_at limit 300
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<RecordingRow>(
+            """
+            select k.id, k.reader_id, r.given_name, r.family_name, k.title, k.read_at, k.sound_seconds as seconds,
+              k.listening
+            from enrolment e join running_record k on k.reader_id = e.reader_id join reader r on r.id = k.reader_id
+            where e.class_id = @classId
+              and e.to_day is null
+              and not k.done
+              and k.gone_at is null
+              and k.sound_type is not null
+            order by k.read_at limit 300
+            """,
+            new { classId }
+        );
     }
 
     /// <summary>Asks for a recording to be listened to again.</summary>
     public async Task<bool> ListenAgain(RecordId id, ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 """
                 update running_record
                 set listening = 'Waiting', heard = null, listen_note = ''
@@ -459,8 +447,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// while.</summary>
     public async Task<ToHear?> Take(DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ToHear>(
+        return await db.One<ToHear>(
             """
             update running_record set listening = 'Listening', listen_from = @now
             where id = (
@@ -479,8 +466,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     /// <summary>Keeps what was heard, or why nothing was.</summary>
     public async Task Heard(RecordId id, IReadOnlyList<HeardWord>? heard, string note)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             with k as (
               update running_record

@@ -3,6 +3,7 @@ using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -99,53 +100,49 @@ public sealed class ReaderStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<RosterRow>> Roster(ClassId classId, Moment at)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<RosterRow>(
-                $"""
-                select r.id, r.given_name, r.family_name, r.grade, r.depth_mean as depth, r.depth_sd as sd,
-                  r.depth_low as low, r.depth_high as high,
-                  coalesce(r.estimate_mean, r.depth_mean) - before.mean as six_weeks, g.name as "group",
-                  w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since,
-                  r.estimate_mean is not null as level_set
-                from enrolment e
-                  join reader r on r.id = e.reader_id
-                  left join lateral (
-                    select d.mean
-                    from depth_day d
-                    where d.reader_id = r.id and d.day <= @Today - 42
-                    order by d.day desc
-                    limit 1) before on true
-                  left join lateral (
-                    select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try,
-                      max(t.handed_in_at) as last_read, count(*) as readings
-                    from ticket t
-                    where t.reader_id = r.id and t.state = {TicketStates.Released}) w on true
-                  left join lateral (
-                    select g.name
-                    from group_member m join guided_group g on g.id = m.group_id
-                    where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null
-                    order by g.position
-                    limit 1) g on true
-                where e.class_id = @classId and e.to_day is null
-                order by r.depth_mean, r.given_name
-                limit 500
-                """,
-                new
-                {
-                    classId,
-                    at.Now,
-                    at.Today,
-                }
-            )
-        ).ToList();
+        return await db.All<RosterRow>(
+            $"""
+            select r.id, r.given_name, r.family_name, r.grade, r.depth_mean as depth, r.depth_sd as sd,
+              r.depth_low as low, r.depth_high as high,
+              coalesce(r.estimate_mean, r.depth_mean) - before.mean as six_weeks, g.name as "group",
+              w.first_try, w.last_read, coalesce(w.readings, 0)::int as readings, e.from_day as since,
+              r.estimate_mean is not null as level_set
+            from enrolment e
+              join reader r on r.id = e.reader_id
+              left join lateral (
+                select d.mean
+                from depth_day d
+                where d.reader_id = r.id and d.day <= @Today - 42
+                order by d.day desc
+                limit 1) before on true
+              left join lateral (
+                select avg(t.score) filter (where t.handed_in_at > @Now - interval '42 days') as first_try,
+                  max(t.handed_in_at) as last_read, count(*) as readings
+                from ticket t
+                where t.reader_id = r.id and t.state = {TicketStates.Released}) w on true
+              left join lateral (
+                select g.name
+                from group_member m join guided_group g on g.id = m.group_id
+                where m.reader_id = r.id and g.class_id = e.class_id and g.closed_at is null
+                order by g.position
+                limit 1) g on true
+            where e.class_id = @classId and e.to_day is null
+            order by r.depth_mean, r.given_name
+            limit 500
+            """,
+            new
+            {
+                classId,
+                at.Now,
+                at.Today,
+            }
+        );
     }
 
     /// <summary>A reader of a school; null if there is none such in this school.</summary>
     public async Task<ReaderHead?> Find(ReaderId readerId, SchoolId schoolId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ReaderHead>(
+        return await db.One<ReaderHead>(
             $"""
             select r.id, r.school_id, r.given_name, r.family_name, r.user_name, r.grade, r.secret_kind, r.secret,
                    r.depth_mean as depth, r.depth_sd as sd, r.depth_low as low, r.depth_high as high, r.depth_at,
@@ -182,24 +179,20 @@ public sealed class ReaderStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<Tile>> Tiles(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Tile>(
-                """
-                select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
-                where e.class_id = @classId and e.to_day is null and not r.left_school
-                order by r.given_name, r.id
-                limit 500
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<Tile>(
+            """
+            select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
+            where e.class_id = @classId and e.to_day is null and not r.left_school
+            order by r.given_name, r.id
+            limit 500
+            """,
+            new { classId }
+        );
     }
 
     public async Task<SignInReader?> InClass(ReaderId readerId, string code)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<SignInReader>(
+        return await db.One<SignInReader>(
             """
             select r.id, r.school_id, r.given_name, r.secret_kind, r.secret, c.id as class_id
             from reader r join enrolment e on e.reader_id = r.id and e.to_day is null join class c on c.id = e.class_id

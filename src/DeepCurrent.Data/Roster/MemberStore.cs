@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Roster;
@@ -91,47 +92,41 @@ public sealed class MemberStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<Member>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Member>(
-                """
-                select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.home_language, r.guardian_mail,
-                  r.secret_kind, r.supports::text as supports, r.source_id is not null as from_source, r.left_school,
-                       r.signed_in_at, e.since, e.until,
-                       (
-                         select count(*)::int from guardianship g where g.reader_id = r.id and g.ended_at is null
-                       ) as guardians
-                from (
-                  select reader_id, max(from_day) as since,
-                    case when bool_or(to_day is null) then null else max(to_day) end as until
-                  from enrolment
-                  where class_id = @classId
-                  group by reader_id) e
-                join reader r on r.id = e.reader_id
-                where r.merged_into is null
-                order by e.until is not null, r.given_name, r.family_name, r.id
-                limit 2000
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<Member>(
+            """
+            select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.home_language, r.guardian_mail,
+              r.secret_kind, r.supports::text as supports, r.source_id is not null as from_source, r.left_school,
+                   r.signed_in_at, e.since, e.until,
+                   (
+                     select count(*)::int from guardianship g where g.reader_id = r.id and g.ended_at is null
+                   ) as guardians
+            from (
+              select reader_id, max(from_day) as since,
+                case when bool_or(to_day is null) then null else max(to_day) end as until
+              from enrolment
+              where class_id = @classId
+              group by reader_id) e
+            join reader r on r.id = e.reader_id
+            where r.merged_into is null
+            order by e.until is not null, r.given_name, r.family_name, r.id
+            limit 2000
+            """,
+            new { classId }
+        );
     }
 
     public async Task<IReadOnlyList<ClassAdultRow>> Adults(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ClassAdultRow>(
-                $"""
-                select a.id as adult_id, a.name, p.role, a.left_school
-                from class_adult p join adult a on a.id = p.adult_id
-                where p.class_id = @classId
-                order by {ClassParts.ByRank("p.role")}, a.name
-                limit 100
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<ClassAdultRow>(
+            $"""
+            select a.id as adult_id, a.name, p.role, a.left_school
+            from class_adult p join adult a on a.id = p.adult_id
+            where p.class_id = @classId
+            order by {ClassParts.ByRank("p.role")}, a.name
+            limit 100
+            """,
+            new { classId }
+        );
     }
 
     /// <summary>Readers of the school whose name has all the words asked for, at its beginning or after a
@@ -146,7 +141,6 @@ public sealed class MemberStore(NpgsqlDataSource db)
         IReadOnlySet<ClassId>? own
     )
     {
-        await using var c = await db.OpenConnectionAsync();
         var words = asked
             .ToLowerInvariant()
             .Split(' ', StringSplitOptions.RemoveEmptyEntries)
@@ -154,7 +148,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
             .Select(w => w.Replace("\\", "\\\\").Replace("%", "\\%").Replace("_", "\\_"))
             .ToArray();
         return (
-            await c.QueryAsync<Found>(
+            await db.All<Found>(
                 """
                 select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
                        coalesce(
@@ -203,77 +197,67 @@ public sealed class MemberStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<SchoolReader>> OfSchool(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<SchoolReader>(
-                """
-                select r.id, r.given_name, r.family_name, r.user_name, r.grade,
-                  round(r.depth_mean::numeric, 1)::double precision as depth, r.estimate_mean is not null as level_set,
-                  coalesce(k.names, '') as classes, r.secret_kind, r.signed_in_at, r.left_school,
-                  coalesce(g.n, 0)::int as guardians
-                from reader r
-                left join (
-                  select e.reader_id, string_agg(c.name, ', ' order by c.name) as names
-                  from enrolment e join class c on c.id = e.class_id
-                  where c.school_id = @schoolId and e.to_day is null and not c.closed
-                  group by e.reader_id) k on k.reader_id = r.id
-                left join (
-                  select w.reader_id, count(*) as n
-                  from guardianship w join reader x on x.id = w.reader_id
-                  where x.school_id = @schoolId and w.ended_at is null
-                  group by w.reader_id) g on g.reader_id = r.id
-                where r.school_id = @schoolId and r.merged_into is null
-                order by r.left_school, r.given_name, r.family_name, r.id
-                limit 20000
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<SchoolReader>(
+            """
+            select r.id, r.given_name, r.family_name, r.user_name, r.grade,
+              round(r.depth_mean::numeric, 1)::double precision as depth, r.estimate_mean is not null as level_set,
+              coalesce(k.names, '') as classes, r.secret_kind, r.signed_in_at, r.left_school,
+              coalesce(g.n, 0)::int as guardians
+            from reader r
+            left join (
+              select e.reader_id, string_agg(c.name, ', ' order by c.name) as names
+              from enrolment e join class c on c.id = e.class_id
+              where c.school_id = @schoolId and e.to_day is null and not c.closed
+              group by e.reader_id) k on k.reader_id = r.id
+            left join (
+              select w.reader_id, count(*) as n
+              from guardianship w join reader x on x.id = w.reader_id
+              where x.school_id = @schoolId and w.ended_at is null
+              group by w.reader_id) g on g.reader_id = r.id
+            where r.school_id = @schoolId and r.merged_into is null
+            order by r.left_school, r.given_name, r.family_name, r.id
+            limit 20000
+            """,
+            new { schoolId }
+        );
     }
 
     public async Task<IReadOnlyList<Stay>> Stays(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Stay>(
-                """
-                select c.id as class_id, c.name as class_name, y.name as year_name, s.name as school_name,
-                  e.from_day as "from", e.to_day as "to"
-                from enrolment e
-                  join class c on c.id = e.class_id
-                  join school_year y on y.id = c.school_year_id
-                  join school s on s.id = c.school_id
-                where e.reader_id = @readerId
-                order by e.from_day desc, e.to_day desc nulls first
-                limit 200
-                """,
-                new { readerId }
-            )
-        ).ToList();
+        return await db.All<Stay>(
+            """
+            select c.id as class_id, c.name as class_name, y.name as year_name, s.name as school_name,
+              e.from_day as "from", e.to_day as "to"
+            from enrolment e
+              join class c on c.id = e.class_id
+              join school_year y on y.id = c.school_year_id
+              join school s on s.id = c.school_id
+            where e.reader_id = @readerId
+            order by e.from_day desc, e.to_day desc nulls first
+            limit 200
+            """,
+            new { readerId }
+        );
     }
 
     public async Task<IReadOnlyList<JoiningRow>> Joinings(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<JoiningRow>(
-                """
-                select id, given_name, family_name, asked_at
-                from joining
-                where class_id = @classId and decided_at is null
-                order by asked_at
-                limit 200
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<JoiningRow>(
+            """
+            select id, given_name, family_name, asked_at
+            from joining
+            where class_id = @classId and decided_at is null
+            order by asked_at
+            limit 200
+            """,
+            new { classId }
+        );
     }
 
     /// <summary>Asks to join; false if so many are waiting already that somebody is playing.</summary>
     public async Task<bool> Ask(JoiningId id, ClassId classId, string given, string family, DateTimeOffset at, int most)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>(
+        return await db.Value<bool>(
             """
             with made as (
               insert into joining (id, class_id, given_name, family_name, asked_at)
@@ -297,8 +281,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
 
     public async Task<JoiningRow?> Decide(JoiningId id, ClassId classId, ReaderId? readerId, DateTimeOffset at)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<JoiningRow>(
+        return await db.One<JoiningRow>(
             """
             update joining
             set decided_at = @at, reader_id = @readerId
@@ -318,8 +301,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
     /// <summary>A list somebody was typing, with when it was kept.</summary>
     public async Task<(string Rows, DateTimeOffset SavedAt)?> Draft(ClassId classId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var row = await c.QuerySingleOrDefaultAsync<(string? Rows, DateTimeOffset SavedAt)>(
+        var row = await db.One<(string? Rows, DateTimeOffset SavedAt)>(
             "select rows::text, saved_at from list_draft where class_id = @classId and adult_id = @adultId",
             new { classId, adultId }
         );
@@ -328,8 +310,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
 
     public async Task KeepDraft(ClassId classId, AdultId adultId, string? rows, DateTimeOffset at)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             rows is null
                 ? "delete from list_draft where class_id = @classId and adult_id = @adultId"
                 : """

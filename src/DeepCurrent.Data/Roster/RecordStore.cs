@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Dapper;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Readers;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Roster;
@@ -12,8 +13,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
     /// <summary>The whole record as one document.</summary>
     public async Task<JsonNode> Whole(ReaderId readerId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var json = await c.QuerySingleAsync<string>(
+        var json = await db.Single<string>(
             """
             select json_build_object(
               'reader', (select to_jsonb(x) - 'secret' from reader x where x.id = r.id),
@@ -160,7 +160,6 @@ public sealed class RecordStore(NpgsqlDataSource db)
     /// <summary>What deleting a reader takes along, counted.</summary>
     public async Task<IReadOnlyList<(string What, int Count)>> Counted(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
         var counts = ReaderThings
             .All.Where(x => x.Delete is not OnDelete.Forgets)
             .Select(x => $"select '{x.What}' as what, count(*)::int as n from {x.Table} where {x.Column} = @readerId");
@@ -175,9 +174,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
                     join sitting s on s.id = p.sitting_id
                   where s.reader_id = @readerId))::int
             """;
-        return (
-            await c.QueryAsync<(string, int)>(string.Join(" union all ", counts.Prepend(answers)), new { readerId })
-        )
+        return (await db.All<(string, int)>(string.Join(" union all ", counts.Prepend(answers)), new { readerId }))
             .Where(x => x.Item2 > 0)
             .ToList();
     }
@@ -185,13 +182,10 @@ public sealed class RecordStore(NpgsqlDataSource db)
     /// <summary>Roster files of a school that are kept and may hold a reader.</summary>
     public async Task<IReadOnlyList<(ImportId Id, byte[] Body)>> RosterFiles(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<(ImportId, byte[])>(
-                "select id, body from import where school_id = @schoolId and body is not null limit 200",
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<(ImportId, byte[])>(
+            "select id, body from import where school_id = @schoolId and body is not null limit 200",
+            new { schoolId }
+        );
     }
 
     /// <summary>Deletes a reader and everything about them, by id and nothing else: also out of the kept steps of

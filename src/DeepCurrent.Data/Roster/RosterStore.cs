@@ -215,25 +215,19 @@ public sealed class RosterStore(NpgsqlDataSource db)
     /// <summary>Enrolments of some readers, ended ones too.</summary>
     public async Task<IReadOnlyList<Enrolment>> Enrolments(IReadOnlyCollection<ReaderId> readerIds)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Enrolment>(
-                "select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\", source "
-                    + "from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000",
-                new { readerIds = readerIds.ToArray() }
-            )
-        ).ToList();
+        return await db.All<Enrolment>(
+            "select id, source_id, class_id, reader_id, from_day as \"from\", to_day as \"to\", source "
+                + "from enrolment where reader_id = any(@readerIds) order by from_day, id limit 100000",
+            new { readerIds = readerIds.ToArray() }
+        );
     }
 
     public async Task<IReadOnlyList<Teaching>> Teachings(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Teaching>(
-                "select id, class_id, adult_id, role from class_adult where class_id = @classId limit 200",
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<Teaching>(
+            "select id, class_id, adult_id, role from class_adult where class_id = @classId limit 200",
+            new { classId }
+        );
     }
 
     /// <summary>Names of some of a school's readers.</summary>
@@ -250,13 +244,10 @@ public sealed class RosterStore(NpgsqlDataSource db)
         string select
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<(TId, string)>(
-                $"{select} where id = any(@ids) and school_id = @schoolId",
-                new { ids = ids.Distinct().ToArray(), schoolId }
-            )
-        ).ToList();
+        return await db.All<(TId, string)>(
+            $"{select} where id = any(@ids) and school_id = @schoolId",
+            new { ids = ids.Distinct().ToArray(), schoolId }
+        );
     }
 
     /// <summary>Every name that is taken: readers' in this school, adults' everywhere.</summary>

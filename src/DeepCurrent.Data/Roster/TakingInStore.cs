@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Roster;
@@ -40,8 +41,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
     /// <summary>Asks for readers; who is asked for already is asked for once.</summary>
     public async Task Ask(IReadOnlyCollection<ReaderId> readerIds, ClassId classId, AdultId askedBy, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into taking_in (id, reader_id, class_id, asked_by, asked_at)
             select gen_random_uuid(), r, @classId, @askedBy, @now from unnest(@readers) r
@@ -60,37 +60,28 @@ public sealed class TakingInStore(NpgsqlDataSource db)
     /// <summary>Requests for readers of a class, which its teachers answer.</summary>
     public async Task<IReadOnlyList<TakingIn>> ForReadersOf(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<TakingIn>(
-                $"{Select} and exists (select 1 from enrolment e where e.reader_id = q.reader_id and e.class_id "
-                    + "= @classId and e.to_day is null) order by q.asked_at limit 200",
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<TakingIn>(
+            $"{Select} and exists (select 1 from enrolment e where e.reader_id = q.reader_id and e.class_id "
+                + "= @classId and e.to_day is null) order by q.asked_at limit 200",
+            new { classId }
+        );
     }
 
     /// <summary>Requests a class has made and that wait for an answer.</summary>
     public async Task<IReadOnlyList<TakingIn>> Of(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<TakingIn>(
-                $"{Select} and q.class_id = @classId order by q.asked_at limit 200",
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<TakingIn>(
+            $"{Select} and q.class_id = @classId order by q.asked_at limit 200",
+            new { classId }
+        );
     }
 
     public async Task<IReadOnlyList<TakingIn>> OfSchool(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<TakingIn>(
-                $"{Select} and c.school_id = @schoolId order by q.asked_at limit 500",
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<TakingIn>(
+            $"{Select} and c.school_id = @schoolId order by q.asked_at limit 500",
+            new { schoolId }
+        );
     }
 
     /// <summary>An open request of a school, with the classes its reader is in.</summary>

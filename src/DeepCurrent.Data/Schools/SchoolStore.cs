@@ -4,6 +4,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
@@ -112,30 +113,25 @@ public sealed class SchoolStore(NpgsqlDataSource db)
 {
     public async Task<bool> Any()
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>("select exists (select 1 from school)");
+        return await db.Value<bool>("select exists (select 1 from school)");
     }
 
     public async Task<IReadOnlyList<School>> All()
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<School>(
-                """
-                select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
-                  surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
-                from school
-                order by id
-                limit 5000
-                """
-            )
-        ).ToList();
+        return await db.All<School>(
+            """
+            select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
+              surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
+            from school
+            order by id
+            limit 5000
+            """
+        );
     }
 
     public async Task<School> Get(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<School>(
+        return await db.Single<School>(
             """
             select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
               surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
@@ -185,8 +181,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     /// <param name="school">As it is to be, with the version that was seen.</param>
     public async Task<bool> Change(School school)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 """
                 update school
                 set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow,
@@ -202,13 +197,10 @@ public sealed class SchoolStore(NpgsqlDataSource db)
     /// <summary>Depths of the school's readers, to see what a change of the level chart does.</summary>
     public async Task<IReadOnlyList<double>> Depths(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<double>(
-                "select depth_mean from reader where school_id = @schoolId and not left_school limit 100000",
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<double>(
+            "select depth_mean from reader where school_id = @schoolId and not left_school limit 100000",
+            new { schoolId }
+        );
     }
 
     public async Task<YearCalendar?> CurrentYear(SchoolId schoolId, DateOnly today)
@@ -256,27 +248,23 @@ public sealed class SchoolStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<ClassHead>> Classes(AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ClassHead>(
-                """
-                select c.id, c.name, c.code, a.role, c.closed,
-                  (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
-                from class_adult a join class c on c.id = a.class_id
-                where a.adult_id = @adultId
-                order by c.closed, c.name
-                limit 100
-                """,
-                new { adultId }
-            )
-        ).ToList();
+        return await db.All<ClassHead>(
+            """
+            select c.id, c.name, c.code, a.role, c.closed,
+              (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
+            from class_adult a join class c on c.id = a.class_id
+            where a.adult_id = @adultId
+            order by c.closed, c.name
+            limit 100
+            """,
+            new { adultId }
+        );
     }
 
     /// <summary>Where a class stands to an adult; null if it is not in the adult's school.</summary>
     public async Task<ClassPlace?> Place(ClassId classId, SchoolId schoolId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<ClassPlace>(
+        return await db.One<ClassPlace>(
             $"""
             select c.id, c.school_id, c.school_year_id, c.name, c.code, coalesce(a.role, {ClassParts.None}) as part,
               c.assistants_print
@@ -294,17 +282,12 @@ public sealed class SchoolStore(NpgsqlDataSource db)
 
     public async Task LetAssistantsPrint(ClassId classId, bool allowed)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
-            "update class set assistants_print = @allowed where id = @classId",
-            new { classId, allowed }
-        );
+        await db.Run("update class set assistants_print = @allowed where id = @classId", new { classId, allowed });
     }
 
     public async Task<(ClassId Id, string Name)?> ClassByCode(string code)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var row = await c.QuerySingleOrDefaultAsync<(ClassId Id, string Name)>(
+        var row = await db.One<(ClassId Id, string Name)>(
             "select id, name from class where code = upper(@code) and not closed",
             new { code }
         );

@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Changes;
 using DeepCurrent.Data.Changes;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
@@ -24,35 +25,29 @@ public sealed class TransferStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<(SchoolId Id, string Name)>> OtherSchools(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<(SchoolId, string)>(
-                "select id, name from school where id <> @schoolId order by name limit 500",
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<(SchoolId, string)>(
+            "select id, name from school where id <> @schoolId order by name limit 500",
+            new { schoolId }
+        );
     }
 
     public async Task<IReadOnlyList<Transfer>> Open(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Transfer>(
-                """
-                select x.id, x.reader_id, trim(r.given_name || ' ' || r.family_name) as name, r.grade, x.from_school_id,
-                  f.name as from_school, x.to_school_id, t.name as to_school, a.name as asked_by, x.asked_at
-                from transfer x
-                  join reader r on r.id = x.reader_id
-                  join school f on f.id = x.from_school_id
-                  join school t on t.id = x.to_school_id
-                  join adult a on a.id = x.asked_by
-                where x.decided_at is null and (x.from_school_id = @schoolId or x.to_school_id = @schoolId)
-                order by x.asked_at
-                limit 500
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<Transfer>(
+            """
+            select x.id, x.reader_id, trim(r.given_name || ' ' || r.family_name) as name, r.grade, x.from_school_id,
+              f.name as from_school, x.to_school_id, t.name as to_school, a.name as asked_by, x.asked_at
+            from transfer x
+              join reader r on r.id = x.reader_id
+              join school f on f.id = x.from_school_id
+              join school t on t.id = x.to_school_id
+              join adult a on a.id = x.asked_by
+            where x.decided_at is null and (x.from_school_id = @schoolId or x.to_school_id = @schoolId)
+            order by x.asked_at
+            limit 500
+            """,
+            new { schoolId }
+        );
     }
 
     /// <summary>Offers a reader; the same offer again is the same. False if another school has been offered them

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
@@ -19,21 +20,18 @@ public sealed class YearStore(NpgsqlDataSource db)
 {
     public async Task<IReadOnlyList<YearHead>> Of(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<YearHead>(
-                """
-                select y.id, y.name, y.first_day, y.last_day, count(k.id)::int as classes,
-                  (count(k.id) filter (where not k.closed))::int as open_classes
-                from school_year y left join class k on k.school_year_id = y.id
-                where y.school_id = @schoolId
-                group by y.id
-                order by y.first_day desc
-                limit 50
-                """,
-                new { schoolId }
-            )
-        ).ToList();
+        return await db.All<YearHead>(
+            """
+            select y.id, y.name, y.first_day, y.last_day, count(k.id)::int as classes,
+              (count(k.id) filter (where not k.closed))::int as open_classes
+            from school_year y left join class k on k.school_year_id = y.id
+            where y.school_id = @schoolId
+            group by y.id
+            order by y.first_day desc
+            limit 50
+            """,
+            new { schoolId }
+        );
     }
 
     /// <summary>A year of this school; null if it is none of theirs.</summary>

@@ -15,8 +15,7 @@ public sealed class TidyStore(NpgsqlDataSource db)
     /// <returns>Rows that went.</returns>
     public async Task<int> Forget(DateTimeOffset kept)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
             $"""
             delete from import where made_at < @kept and state not in ({Busy});
             delete from change_part p using change h where h.id = p.change_id and h.at < @kept;

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
@@ -41,26 +42,22 @@ public sealed class CopyStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<CopyRow>> All(SchoolId schoolId, AdultId adultId, bool lead)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<CopyRow>(
-                RowSql
-                    + " where c.school_id = @schoolId and c.gone_at is null order by l.due_on nulls last, "
-                    + "c.title, c.code limit 5000",
-                new
-                {
-                    schoolId,
-                    adultId,
-                    lead,
-                }
-            )
-        ).ToList();
+        return await db.All<CopyRow>(
+            RowSql
+                + " where c.school_id = @schoolId and c.gone_at is null order by l.due_on nulls last, "
+                + "c.title, c.code limit 5000",
+            new
+            {
+                schoolId,
+                adultId,
+                lead,
+            }
+        );
     }
 
     public async Task<CopyRow?> Find(string code, SchoolId schoolId, AdultId adultId, bool lead)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<CopyRow>(
+        return await db.One<CopyRow>(
             RowSql + " where c.school_id = @schoolId and upper(c.code) = upper(@code) and c.gone_at is null",
             new
             {
@@ -74,8 +71,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
 
     public async Task<Borrower?> Reader(string userName, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Borrower>(
+        return await db.One<Borrower>(
             """
             select id, given_name, family_name
             from reader
@@ -95,8 +91,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
         DateTimeOffset now
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 """
                 insert into copy (id, school_id, text_id, title, code, created_at)
                 values (@id, @schoolId, @textId, @title, @code, @now)
@@ -152,8 +147,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
 
     public async Task Return(CopyId copyId, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "update loan set returned_at = @now where copy_id = @copyId and returned_at is null",
             new { copyId, now }
         );
@@ -162,8 +156,7 @@ public sealed class CopyStore(NpgsqlDataSource db)
     /// <summary>Takes a copy off the list: lost or worn out.</summary>
     public async Task<bool> Remove(CopyId copyId, SchoolId schoolId, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 "update copy set gone_at = @now where id = @copyId and school_id = @schoolId and gone_at is null",
                 new
                 {

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
@@ -10,8 +11,7 @@ public sealed class PictureStore(NpgsqlDataSource db)
 {
     public async Task Add(Picture picture, SchoolId schoolId, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             "insert into picture (id, school_id, type, bytes, created_at) values (@Id, @schoolId, @Type, @Bytes, @now)",
             new
             {
@@ -26,8 +26,7 @@ public sealed class PictureStore(NpgsqlDataSource db)
 
     public async Task<Picture?> Find(PictureId id, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Picture>(
+        return await db.One<Picture>(
             "select id, type, bytes from picture where id = @id and school_id = @schoolId",
             new { id, schoolId }
         );

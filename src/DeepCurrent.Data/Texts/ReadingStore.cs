@@ -18,8 +18,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
 
     public async Task<Sound?> SoundOf(VersionId versionId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleOrDefaultAsync<Sound>(
+        return await db.One<Sound>(
             "select type, bytes from version_sound where version_id = @versionId and school_id = @schoolId",
             new { versionId, schoolId }
         );
@@ -28,9 +27,8 @@ public sealed class ReadingStore(NpgsqlDataSource db)
     /// <summary>The versions of a text that a school has a reading of.</summary>
     public async Task<IReadOnlySet<VersionId>> Heard(TextId textId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<VersionId>(
+            await db.All<VersionId>(
                 """
                 select s.version_id
                 from version_sound s join version v on v.id = s.version_id
@@ -84,8 +82,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
 
     public async Task<KeptMaze?> MazeOf(VersionId versionId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        var kept = await c.QuerySingleOrDefaultAsync<(int Draft, string Pieces, string? By, DateTimeOffset At)?>(
+        var kept = await db.One<(int Draft, string Pieces, string? By, DateTimeOffset At)?>(
             """
             select m.draft, m.pieces, a.name, m.at
             from maze m left join adult a on a.id = m.adult_id
@@ -105,8 +102,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
         DateTimeOffset now
     )
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into maze (version_id, school_id, adult_id, draft, pieces, at)
             values (@versionId, @schoolId, @adultId, @draft, @pieces::jsonb, @now)
@@ -127,8 +123,7 @@ public sealed class ReadingStore(NpgsqlDataSource db)
 
     public async Task<bool> DropMaze(VersionId versionId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
+        return await db.Run(
                 "delete from maze where version_id = @versionId and school_id = @schoolId",
                 new { versionId, schoolId }
             ) > 0;

@@ -2,6 +2,7 @@ using System.Text;
 using Dapper;
 using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Texts;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Texts;
@@ -233,9 +234,8 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     /// <summary>Texts a class has read, with how many times: handed in, or read in a level check.</summary>
     public async Task<IReadOnlyDictionary<TextId, int>> ReadHere(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(TextId, int)>(
+            await db.All<(TextId, int)>(
                 """
                 select text_id, count(*)::int
                 from (
@@ -261,9 +261,8 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     /// <summary>Texts a school has given, with how many times.</summary>
     public async Task<IReadOnlyDictionary<TextId, int>> Used(SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<(TextId, int)>(
+            await db.All<(TextId, int)>(
                 """
                 select a.text_id, count(*)::int
                 from assignment a join class s on s.id = a.class_id
@@ -278,19 +277,15 @@ public sealed class ShelfStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<SavedSearch>> Saved(AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<SavedSearch>(
-                "select id, name, query from saved_search where adult_id = @adultId order by name limit 100",
-                new { adultId }
-            )
-        ).ToList();
+        return await db.All<SavedSearch>(
+            "select id, name, query from saved_search where adult_id = @adultId order by name limit 100",
+            new { adultId }
+        );
     }
 
     public async Task<SavedSearch> Save(AdultId adultId, string name, string query, DateTimeOffset now)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QuerySingleAsync<SavedSearch>(
+        return await db.Single<SavedSearch>(
             """
             insert into saved_search (id, adult_id, name, query, created_at) values (@id, @adultId, @name, @query, @now)
             on conflict (adult_id, name) do update set query = excluded.query returning id, name, query
@@ -308,11 +303,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
 
     public async Task<bool> Forget(SavedSearchId id, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteAsync(
-                "delete from saved_search where id = @id and adult_id = @adultId",
-                new { id, adultId }
-            ) > 0;
+        return await db.Run("delete from saved_search where id = @id and adult_id = @adultId", new { id, adultId }) > 0;
     }
 
     private sealed record Flat

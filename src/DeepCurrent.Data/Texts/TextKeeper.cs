@@ -357,6 +357,5 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         );
     }
 
-    private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, TextId id) =>
-        c.ExecuteAsync("select pg_notify('text', @id)", new { id = id.ToString() }, t);
+    private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, TextId id) => c.Tell(t, "text", id);
 }

@@ -156,9 +156,8 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <summary>The texts that ship, by slug, with what was noted of their last revision.</summary>
     public async Task<IReadOnlyDictionary<string, ShippedText>> Shipped()
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<ShippedText>(
+            await db.All<ShippedText>(
                 """
                 select t.id, t.slug, coalesce(r.revision, 0) as revision, r.note
                 from text t left join text_revision r on r.text_id = t.id and r.revision = t.revision
@@ -238,8 +237,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <summary>Whose a text is, for whoever may see it.</summary>
     public async Task<TextOwning?> Owning(TextId textId, SchoolId schoolId, AdultId adultId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.QueryFirstOrDefaultAsync<TextOwning>(
+        return await db.First<TextOwning>(
             """
             select t.id, t.slug, t.school_id, t.owner_id, a.name as owner, t.mine, t.retired_at, t.revision, t.spelling,
               t.season, t.copied_from, t.changed_at
@@ -293,11 +291,10 @@ public sealed class TextStore(NpgsqlDataSource db)
     /// <summary>Every revision of a text, the newest first.</summary>
     public async Task<IReadOnlyList<TextRevision>> Revisions(TextId textId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return
         [
             .. (
-                await c.QueryAsync<(int Revision, DateTimeOffset At, string? By, string Note, string Body)>(
+                await db.All<(int Revision, DateTimeOffset At, string? By, string Note, string Body)>(
                     """
                     select r.revision, r.at, a.name, r.note, r.body::text
                     from text_revision r left join adult a on a.id = r.adult_id
@@ -316,26 +313,22 @@ public sealed class TextStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<VersionHead>> Versions(TextId textId, SchoolId schoolId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<VersionHead>(
-                """
-                select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
-                from version v join text t on t.id = v.text_id
-                where t.id = @textId and not v.retired and (t.school_id is null or t.school_id = @schoolId)
-                order by v.position
-                limit 20
-                """,
-                new { textId, schoolId }
-            )
-        ).ToList();
+        return await db.All<VersionHead>(
+            """
+            select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
+            from version v join text t on t.id = v.text_id
+            where t.id = @textId and not v.retired and (t.school_id is null or t.school_id = @schoolId)
+            order by v.position
+            limit 20
+            """,
+            new { textId, schoolId }
+        );
     }
 
     public async Task<IReadOnlyList<VersionBody>> Bodies(TextId textId)
     {
-        await using var c = await db.OpenConnectionAsync();
         return (
-            await c.QueryAsync<VersionFlat>(
+            await db.All<VersionFlat>(
                 BodySql + " where v.text_id = @textId and not v.retired order by v.position limit 20",
                 new { textId }
             )
@@ -400,15 +393,12 @@ public sealed class TextStore(NpgsqlDataSource db)
 
     public async Task<IReadOnlyList<Word>> Words(TextId textId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<Word>(
-                """
-                select word as text, part, meaning, example from word where text_id = @textId order by position limit 50
-                """,
-                new { textId }
-            )
-        ).ToList();
+        return await db.All<Word>(
+            """
+            select word as text, part, meaning, example from word where text_id = @textId order by position limit 50
+            """,
+            new { textId }
+        );
     }
 
     private const string BodySql = """

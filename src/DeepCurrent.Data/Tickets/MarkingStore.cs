@@ -3,6 +3,7 @@ using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Schools;
+using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
 using Npgsql;
 
@@ -27,29 +28,26 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
     /// <summary>What waits in a class, oldest first.</summary>
     public async Task<IReadOnlyList<ToMarkRow>> Waiting(ClassId classId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<ToMarkRow>(
-                $"""
-                select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
-                       count(w.id)::int as written, count(w.mark)::int as marked
-                from ticket k
-                  join assignment a on a.id = k.assignment_id
-                  join reader r on r.id = k.reader_id
-                  join text x on x.id = a.text_id
-                  left join answer w on w.ticket_id = k.id
-                    and exists (
-                      select 1
-                      from question q
-                      where q.id = w.question_id and q.kind in ('Short', 'Long') and q.place is null and not q.retired)
-                where a.class_id = @classId and k.state in ({TicketStates.AtMarking})
-                group by k.id, k.reader_id, r.given_name, r.family_name, x.title
-                order by k.handed_in_at
-                limit 500
-                """,
-                new { classId }
-            )
-        ).ToList();
+        return await db.All<ToMarkRow>(
+            $"""
+            select k.id as ticket_id, k.reader_id, r.given_name, r.family_name, x.title, k.handed_in_at, k.state,
+                   count(w.id)::int as written, count(w.mark)::int as marked
+            from ticket k
+              join assignment a on a.id = k.assignment_id
+              join reader r on r.id = k.reader_id
+              join text x on x.id = a.text_id
+              left join answer w on w.ticket_id = k.id
+                and exists (
+                  select 1
+                  from question q
+                  where q.id = w.question_id and q.kind in ('Short', 'Long') and q.place is null and not q.retired)
+            where a.class_id = @classId and k.state in ({TicketStates.AtMarking})
+            group by k.id, k.reader_id, r.given_name, r.family_name, x.title
+            order by k.handed_in_at
+            limit 500
+            """,
+            new { classId }
+        );
     }
 
     /// <summary>Marks one written answer. Marking again changes the mark, and with it what followed from it.</summary>
@@ -99,7 +97,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         if (work.ToMark == 0)
             state = TicketLife.After(state, TicketStep.Marked) ?? state;
         await work.Settle(c, t, year, chart, state, now);
-        await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = ticket.ClassId.ToString() }, t);
+        await c.Tell(t, "ticket", ticket.ClassId);
         await t.CommitAsync();
         return state;
     }
@@ -123,7 +121,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                 from = TicketStates.From(TicketStep.Released),
             }
         );
-        await c.ExecuteAsync("select pg_notify('ticket', @class)", new { @class = classId.ToString() });
+        await c.Tell(null, "ticket", classId);
         return released > 0;
     }
 }

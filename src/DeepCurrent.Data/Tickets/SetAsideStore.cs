@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Data.Storage;
 using Npgsql;
 
 namespace DeepCurrent.Data.Tickets;
@@ -39,8 +40,7 @@ public sealed class SetAsideStore(NpgsqlDataSource db)
     /// <returns>False where the ticket or sitting is not this reader's.</returns>
     public async Task<bool> Add(NewSetAside s)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return await c.ExecuteScalarAsync<bool>(
+        return await db.Value<bool>(
             """
             with about as (
               select (select id from ticket where id = @About and reader_id = @ReaderId) as ticket_id,
@@ -74,19 +74,16 @@ public sealed class SetAsideStore(NpgsqlDataSource db)
     /// <summary>What could not be taken of a ticket, or of all sittings of a level check.</summary>
     public async Task<IReadOnlyList<SetAside>> Of(Guid ticketOrCheckId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<SetAside>(
-                """
-                select coalesce(s.ticket_id, s.sitting_id) as about, s.kind, s.code, s.answers, s.given_at
-                from set_aside s
-                  left join sitting n on n.id = s.sitting_id
-                where s.ticket_id = @ticketOrCheckId or n.check_id = @ticketOrCheckId
-                order by s.given_at
-                limit 1000
-                """,
-                new { ticketOrCheckId }
-            )
-        ).ToList();
+        return await db.All<SetAside>(
+            """
+            select coalesce(s.ticket_id, s.sitting_id) as about, s.kind, s.code, s.answers, s.given_at
+            from set_aside s
+              left join sitting n on n.id = s.sitting_id
+            where s.ticket_id = @ticketOrCheckId or n.check_id = @ticketOrCheckId
+            order by s.given_at
+            limit 1000
+            """,
+            new { ticketOrCheckId }
+        );
     }
 }

@@ -103,31 +103,28 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
 {
     public async Task<IReadOnlyList<MyTicket>> Mine(ReaderId readerId)
     {
-        await using var c = await db.OpenConnectionAsync();
-        return (
-            await c.QueryAsync<MyTicket>(
-                $"""
-                select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
-                       (
-                         select count(*)::int
-                         from question q
-                         where q.text_id = t.id and not q.retired and q.place is null) as questions,
-                       (
-                         select count(distinct w.question_id)::int
-                         from answer w join question q on q.id = w.question_id
-                         where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
-                       k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen, a.aloud
-                from ticket k
-                  join assignment a on a.id = k.assignment_id
-                  join text t on t.id = a.text_id
-                  join version v on v.id = k.version_id
-                where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
-                order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
-                limit 200
-                """,
-                new { readerId }
-            )
-        ).ToList();
+        return await db.All<MyTicket>(
+            $"""
+            select k.id, t.title, t.blurb, v.words, jsonb_array_length(v.pages) as pages, k.page,
+                   (
+                     select count(*)::int
+                     from question q
+                     where q.text_id = t.id and not q.retired and q.place is null) as questions,
+                   (
+                     select count(distinct w.question_id)::int
+                     from answer w join question q on q.id = w.question_id
+                     where w.ticket_id = k.id and not q.retired and q.place is null) as answered,
+                   k.state, a.due_on, a.directions, k.score, k.handed_in_at, a.chosen, a.aloud
+            from ticket k
+              join assignment a on a.id = k.assignment_id
+              join text t on t.id = a.text_id
+              join version v on v.id = k.version_id
+            where k.reader_id = @readerId and k.state in ({TicketStates.Seen})
+            order by k.handed_in_at desc nulls first, a.chosen, a.due_on nulls last, a.assigned_at
+            limit 200
+            """,
+            new { readerId }
+        );
     }
 
     public async Task<OpenTicket?> Find(TicketId ticketId, ReaderId readerId)
@@ -254,8 +251,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     {
         if (TicketLife.After(ticket.State, TicketStep.Opened) is not { } next)
             return;
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             update ticket
             set state = @state, opened_at = coalesce(opened_at, @given), changed_at = @now
@@ -277,8 +273,7 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     /// lengthens it, never adds a second one.</summary>
     public async Task Spend(OpenTicket ticket, SpellId spellId, int page, double seconds, DateTimeOffset startedAt)
     {
-        await using var c = await db.OpenConnectionAsync();
-        await c.ExecuteAsync(
+        await db.Run(
             """
             insert into spell (id, ticket_id, page, seconds, started_at)
             values (@spellId, @Id, @page, @seconds, @startedAt)

@@ -300,12 +300,16 @@ public static class AdultEndpoints
     {
         var pass = await Open(request.Token, adults, limits, desk, http);
         var userName = string.IsNullOrWhiteSpace(request.UserName) ? pass.UserName : request.UserName.Trim();
-        if (!System.Text.RegularExpressions.Regex.IsMatch(userName, PasswordRules.UserName))
-            throw Refused.Field("userName", PasswordRules.UserNameSentence);
-        if (PasswordRules.FaultOf(request.Password, userName, pass.Name) is { } weak)
-            throw Refused.Field("password", weak);
-        if (!userName.Equals(pass.UserName, StringComparison.OrdinalIgnoreCase) && await adults.NameIsTaken(userName))
-            throw Refused.Field("userName", "Somebody has this user name already.");
+        new Faults()
+            .If(!PasswordRules.IsUserName(userName), "userName", PasswordRules.UserNameSentence)
+            .Of("password", PasswordRules.FaultOf(request.Password, userName, pass.Name))
+            .If(
+                !userName.Equals(pass.UserName, StringComparison.OrdinalIgnoreCase)
+                    && await adults.NameIsTaken(userName),
+                "userName",
+                "Somebody has this user name already."
+            )
+            .Refuse();
         if (!await adults.SetPassword(pass, userName, secrets.Hash(request.Password!), desk.Now))
             throw NoPass();
         await Who.Of((await adults.Find(pass.AdultId, pass.SchoolId))!).SignIn(http);
@@ -339,14 +343,16 @@ public static class AdultEndpoints
     {
         Me(desk);
         var adult = (await adults.Find(desk.Who.Adult, desk.Who.SchoolId))!;
-        if (
-            !await limits.Account(http, $"adult {adult.UserName}", new(adult.SchoolId, AdultId: adult.Id), () =>
-                secrets.Matches(adult, request.Old ?? "")
+        new Faults()
+            .If(
+                !await limits.Account(http, $"adult {adult.UserName}", new(adult.SchoolId, AdultId: adult.Id), () =>
+                    secrets.Matches(adult, request.Old ?? "")
+                ),
+                "old",
+                "This is not your password now."
             )
-        )
-            throw Refused.Field("old", "This is not your password now.");
-        if (PasswordRules.FaultOf(request.New, adult.UserName, adult.Name) is { } weak)
-            throw Refused.Field("new", weak);
+            .Of("new", PasswordRules.FaultOf(request.New, adult.UserName, adult.Name))
+            .Refuse();
         // Everywhere else is signed out; here the session goes on.
         await adults.ChangePassword(adult.Id, secrets.Hash(request.New), desk.Who.Session, desk.Now);
     }

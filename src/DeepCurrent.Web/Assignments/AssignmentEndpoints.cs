@@ -134,12 +134,15 @@ public static class AssignmentEndpoints
     )
     {
         var place = await desk.Class(classId, Deed.Assign);
-        if (request.Attempts is < 1 or > 3)
-            throw Refused.Field("attempts", "A question may be tried one to three times.");
-        if (request.Directions?.Length > 500)
-            throw Refused.Field("directions", "Keep the directions under 500 letters.");
-        if (request.DueOn is { } due && due < await desk.Today())
-            throw Refused.Field("dueOn", "This day has passed. Choose today or a later day.");
+        new Faults()
+            .If(request.Attempts is < 1 or > 3, "attempts", "A question may be tried one to three times.")
+            .If(request.Directions?.Length > 500, "directions", "Keep the directions under 500 letters.")
+            .If(
+                request.DueOn is { } due && due < await desk.Today(),
+                "dueOn",
+                "This day has passed. Choose today or a later day."
+            )
+            .Refuse();
         var school = await schools.Get(place.SchoolId);
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
         var wanted = request.Texts
@@ -235,10 +238,10 @@ public static class AssignmentEndpoints
         Desk desk
     )
     {
-        if (ids.Count == 0)
-            throw Refused.Field("readerIds", "Choose at least one reader.");
-        if (ids.Count > MostReaders)
-            throw Refused.Field("readerIds", $"Choose at most {MostReaders} readers at a time.");
+        new Faults()
+            .If(ids.Count == 0, "readerIds", "Choose at least one reader.")
+            .If(ids.Count > MostReaders, "readerIds", $"Choose at most {MostReaders} readers at a time.")
+            .Refuse();
         var roster = (await readers.Roster(classId, await desk.Moment())).ToDictionary(r => r.Id);
         return [.. ids.Distinct().Select(id => roster.GetValueOrDefault(id) ?? throw Refused.NotFound())];
     }

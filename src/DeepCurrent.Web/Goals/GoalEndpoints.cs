@@ -117,10 +117,18 @@ public static class GoalEndpoints
             throw Refused.NotFound();
         foreach (var t in request.Targets)
         {
-            if (t.Comprehension is { } c && !(c is >= 1 and <= 100))
-                throw Refused.Field($"comprehension.{t.ReaderId}", "Comprehension lies between 1 and 100 %.");
-            if (t.Words is { } w && !(w is >= 1 and <= MostWords))
-                throw Refused.Field($"words.{t.ReaderId}", "Words lie between 1 and 1,000,000.");
+            new Faults()
+                .If(
+                    t.Comprehension is { } c && !(c is >= 1 and <= 100),
+                    $"comprehension.{t.ReaderId}",
+                    "Comprehension lies between 1 and 100 %."
+                )
+                .If(
+                    t.Words is { } w && !(w is >= 1 and <= MostWords),
+                    $"words.{t.ReaderId}",
+                    "Words lie between 1 and 1,000,000."
+                )
+                .Refuse();
         }
         var wanted = request
             .Targets.SelectMany(t =>

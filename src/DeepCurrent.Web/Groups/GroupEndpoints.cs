@@ -141,12 +141,20 @@ public static class GroupEndpoints
     )
     {
         await desk.Class(classId, Deed.FormGroups);
-        if (request.Groups.Count is 0 or > MostGroups)
-            throw Refused.Field("groups", $"Save 1 to {MostGroups} groups.");
-        if (request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40))
-            throw Refused.Field("groups", "Give every group a name of at most 40 letters.");
-        if (request.Groups.Select(g => g.Name.Trim().ToLowerInvariant()).Distinct().Count() != request.Groups.Count)
-            throw Refused.Field("groups", "Two groups have the same name.");
+        new Faults()
+            .If(request.Groups.Count is 0 or > MostGroups, "groups", $"Save 1 to {MostGroups} groups.")
+            .If(
+                request.Groups.Any(g => string.IsNullOrWhiteSpace(g.Name) || g.Name.Length > 40),
+                "groups",
+                "Give every group a name of at most 40 letters."
+            )
+            .If(
+                request.Groups.Select(g => Core.Roster.Names.Tidy(g.Name).ToLowerInvariant()).Distinct().Count()
+                    != request.Groups.Count,
+                "groups",
+                "Two groups have the same name."
+            )
+            .Refuse();
         var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
         var placed = request.Groups.SelectMany(g => g.ReaderIds).ToList();
         if (placed.Any(id => !roster.Contains(id)))

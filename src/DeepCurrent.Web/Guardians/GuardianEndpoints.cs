@@ -89,12 +89,11 @@ public static class GuardianEndpoints
     {
         string name = Names.Tidy(request.Name),
             mail = (request.Mail ?? "").Trim().ToLowerInvariant();
-        if (name.Length is 0 or > 120)
-            throw Refused.Field("name", "Write your name.");
-        if (!Mail.Holds(mail))
-            throw Refused.Field("mail", "This is no e-mail address.");
-        if (PasswordRules.FaultOf(request.Password, name, mail) is { } weak)
-            throw Refused.Field("password", weak);
+        new Faults()
+            .If(name.Length is 0 or > 120, "name", "Write your name.")
+            .If(!Mail.Holds(mail), "mail", "This is no e-mail address.")
+            .Of("password", PasswordRules.FaultOf(request.Password, name, mail))
+            .Refuse();
         GuardianCode? code = null;
         if (
             !await limits.Code(http, "guardian", async () =>

@@ -151,10 +151,11 @@ public static class ImportEndpoints
         if (found.State is not ImportState.Ready || found.Preview is null)
             throw Refused.Conflict("not-looked-at", "Check this file first. Nothing was imported.");
         var preview = Database.FromJson<ImportPreview>(found.Preview);
-        if (preview.AsksOrg)
-            throw Refused.Field("org", "Choose your school in the file.");
-        if (preview.Endings.Type is { } number && consent.Typed != number)
-            throw Refused.Field("typed", $"Type {number} to end {number}.");
+        var number = preview.Endings.Type;
+        new Faults()
+            .If(preview.AsksOrg, "org", "Choose your school in the file.")
+            .If(number is not null && consent.Typed != number, "typed", $"Type {number} to end {number}.")
+            .Refuse();
         await Want(importId, ImportTask.Apply, null, desk, imports);
     }
 

@@ -27,8 +27,7 @@ public sealed class CheckDesk(Desk desk, CheckStore checks, SchoolStore schools,
         var letIn = maker || (await checks.Colleagues(checkId)).Any(c => c.Id == desk.Who.Adult);
         var own = (await schools.Classes(desk.Who.Adult)).ToDictionary(c => c.Id, c => c.Role);
         var part = (await checks.Classes(checkId)).Select(own.GetValueOrDefault).DefaultIfEmpty(Part.None).Max();
-        bool May(Deed d) =>
-            AccessRules.May(desk.Who.Role, d, desk.Relation(part, d is Deed.ChangeCheck ? maker : letIn));
+        bool May(Deed d) => desk.Who.May(d, part, d is Deed.ChangeCheck ? maker : letIn);
         return May(deed)
             ? new(check, letIn || desk.Who.Lead ? null : own.Keys, May(Deed.ChangeCheck))
             : throw Refused.NotFound();

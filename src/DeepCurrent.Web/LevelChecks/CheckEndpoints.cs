@@ -157,10 +157,10 @@ public static class CheckEndpoints
             Revision = r.Revision,
         };
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
-        if (!r.Draft && meant.Count == 0)
-            throw Refused.Field("for", "Nobody is there to take it. Choose classes, groups or readers.");
-        if (meant.Count > MostReaders)
-            throw Refused.Field("for", $"Give it to at most {MostReaders:N0} readers at a time.");
+        new Faults()
+            .If(!r.Draft && meant.Count == 0, "for", "Nobody is there to take it. Choose classes, groups or readers.")
+            .If(meant.Count > MostReaders, "for", $"Give it to at most {MostReaders:N0} readers at a time.")
+            .Refuse();
         var gave = await changes.Do(
             new(
                 desk.Who.SchoolId,
@@ -202,19 +202,26 @@ public static class CheckEndpoints
             p.APartADay,
             p.Form ?? []
         );
-        if (plan.Fault() is { } fault)
-            throw Refused.Field("plan", fault);
-        if (
-            plan.Form.Count > 0
-            && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any()
-        )
-            throw Refused.Field("plan", "A passage of the fixed form is not in the library, or has too few questions.");
-        if (r.Directions?.Length > LongestDirections)
-            throw Refused.Field("directions", $"Keep the directions under {LongestDirections} letters.");
-        if (r.ClosesOn < r.OpensOn)
-            throw Refused.Field("closesOn", "It ends before it begins.");
-        if (r.Revision == 0 && r.ClosesOn < await desk.Today())
-            throw Refused.Field("closesOn", "This day has passed. Choose today or a later day.");
+        new Faults()
+            .Of("plan", plan.Fault())
+            .If(
+                plan.Form.Count > 0
+                    && plan.Form.Except((await checks.Passages(desk.Who.SchoolId)).Select(x => x.VersionId)).Any(),
+                "plan",
+                "A passage of the fixed form is not in the library, or has too few questions."
+            )
+            .If(
+                r.Directions?.Length > LongestDirections,
+                "directions",
+                $"Keep the directions under {LongestDirections} letters."
+            )
+            .If(r.ClosesOn < r.OpensOn, "closesOn", "It ends before it begins.")
+            .If(
+                r.Revision == 0 && r.ClosesOn < await desk.Today(),
+                "closesOn",
+                "This day has passed. Choose today or a later day."
+            )
+            .Refuse();
         return plan;
     }
 

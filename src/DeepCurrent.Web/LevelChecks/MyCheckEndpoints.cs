@@ -152,10 +152,10 @@ public static class MyCheckEndpoints
     )
     {
         var readerId = desk.Self();
-        if (!(r.Seconds is >= 0 and <= LongestStage))
-            throw Refused.Field("seconds", "This is no time spent on a page.");
-        if (r.Answers?.Count > MostAnswers)
-            throw Refused.Field("answers", "These are too many answers.");
+        new Faults()
+            .If(!(r.Seconds is >= 0 and <= LongestStage), "seconds", "This is no time spent on a page.")
+            .If(r.Answers?.Count > MostAnswers, "answers", "These are too many answers.")
+            .Refuse();
         var answers = (r.Answers ?? [])
             .Select(a => new SentAnswer(a.Id, a.Item, a.Picks ?? [], desk.Given(a.At), a.Milliseconds))
             .ToList();

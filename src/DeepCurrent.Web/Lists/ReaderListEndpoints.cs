@@ -77,16 +77,14 @@ public static class ReaderListEndpoints
     )
     {
         await desk.Class(classId, Deed.FormGroups);
-        if (Names.Tidy(request.Name) is not { Length: > 0 and <= 40 } name)
-            throw Refused.Field("name", "Give the list a name of at most 40 letters.");
-        if (!Marks.Contains(request.Mark))
-            throw Refused.Field("mark", "Choose one of the marks.");
-        if (request.Note?.Length > 500)
-            throw Refused.Field("note", "A note has at most 500 letters.");
-        if (request.Filter?.Asked.Length > 100)
-            throw Refused.Field("filter", "This filter is too long.");
-        if (request.ReaderIds?.Count > 2000)
-            throw Refused.Field("readerIds", "A list has at most 2,000 readers.");
+        var name = Names.Tidy(request.Name);
+        new Faults()
+            .If(name.Length is 0 or > 40, "name", "Give the list a name of at most 40 letters.")
+            .If(!Marks.Contains(request.Mark), "mark", "Choose one of the marks.")
+            .If(request.Note?.Length > 500, "note", "A note has at most 500 letters.")
+            .If(request.Filter?.Asked?.Length > 100, "filter", "This filter is too long.")
+            .If(request.ReaderIds?.Count > 2000, "readerIds", "A list has at most 2,000 readers.")
+            .Refuse();
         await lists.Put(
             classId,
             new(

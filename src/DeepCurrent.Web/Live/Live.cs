@@ -35,7 +35,7 @@ public sealed class LiveHub(SchoolStore schools, LiveLines lines) : Hub
         var who = Who.From(Context.User!);
         if (
             await schools.Place(classId, who.SchoolId, who.Adult) is not { } place
-            || !AccessRules.May(who.Role, Deed.SeeClass, new(SameSchool: true, place.Part, Self: false, who.Lead))
+            || !who.May(Deed.SeeClass, place.Part)
         )
             throw new HubException("This class is not yours.");
         await Groups.AddToGroupAsync(Context.ConnectionId, classId.ToString());

@@ -171,14 +171,12 @@ public static class RunningRecordEndpoints
         var marks = (r.Marks ?? [])
             .Select(m => m.Read() ?? throw Refused.Field("marks", "There is no such mark."))
             .ToList();
-        if (RecordSheet.Fault(marks, SpokenForms.Of(record.Body).Count, r.LastWord) is { } fault)
-            throw Refused.Field("marks", fault);
-        if (!(r.Seconds is >= 0 and <= LongestReading))
-            throw Refused.Field("seconds", "A reading takes no longer than an hour.");
-        if (r.Pauses is < 0 or > MostPauses)
-            throw Refused.Field("pauses", "This is no number of pauses.");
-        if (r.Note?.Length > LongestNote)
-            throw Refused.Field("note", $"Keep the note under {LongestNote:N0} letters.");
+        new Faults()
+            .Of("marks", RecordSheet.Fault(marks, SpokenForms.Of(record.Body).Count, r.LastWord))
+            .If(!(r.Seconds is >= 0 and <= LongestReading), "seconds", "A reading takes no longer than an hour.")
+            .If(r.Pauses is < 0 or > MostPauses, "pauses", "This is no number of pauses.")
+            .If(r.Note?.Length > LongestNote, "note", $"Keep the note under {LongestNote:N0} letters.")
+            .Refuse();
         var retelling = r.Retelling ?? new Dictionary<string, int>();
         if (
             retelling.Any(p =>
@@ -315,16 +313,20 @@ public static class RunningRecordEndpoints
         IListener listener
     )
     {
-        if (!(seconds >= ShortestSound))
-            throw Refused.Field("seconds", "Nothing was recorded. Try again, and wait until the clock runs.");
-        if (!(seconds <= LongestSound))
-            throw Refused.Field("seconds", $"A recording has at most {LongestSound / 60:0} minutes.");
+        new Faults()
+            .If(
+                !(seconds >= ShortestSound),
+                "seconds",
+                "Nothing was recorded. Try again, and wait until the clock runs."
+            )
+            .If(!(seconds <= LongestSound), "seconds", $"A recording has at most {LongestSound / 60:0} minutes.")
+            .Refuse();
         if (
             !await records.KeepSound(
                 recordId,
                 readerId,
                 await ReadingEndpoints.Sent(request),
-                seconds.Value,
+                seconds ?? 0,
                 listener.Ready
             )
         )

@@ -236,10 +236,10 @@ public static class EvidenceEndpoints
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim();
-        if (reason is { Length: 0 or > LongestReason })
-            throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
-        if (request.Ids is not { Count: > 0 and <= 500 })
-            throw Refused.Field("ids", "Choose what is left out.");
+        new Faults()
+            .If(reason is { Length: 0 or > LongestReason }, "reason", $"Say why, in at most {LongestReason} letters.")
+            .If(request.Ids is not { Count: > 0 and <= 500 }, "ids", "Choose what is left out.")
+            .Refuse();
         var yardstick = await roster.Yardstick();
         var made = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
@@ -280,10 +280,10 @@ public static class EvidenceEndpoints
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
-        if (reason.Length is 0 or > LongestReason)
-            throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
-        if (!Sures.Contains(request.Sd))
-            throw Refused.Field("sd", "Say how sure you are.");
+        new Faults()
+            .If(reason.Length is 0 or > LongestReason, "reason", $"Say why, in at most {LongestReason} letters.")
+            .If(!Sures.Contains(request.Sd), "sd", "Say how sure you are.")
+            .Refuse();
         var yardstick = await roster.Yardstick();
         if (
             LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart)
@@ -330,10 +330,10 @@ public static class EvidenceEndpoints
     {
         var reader = await Member(classId, readerId, desk, readers);
         var reason = request.Reason?.Trim() ?? "";
-        if (reason.Length is 0 or > LongestReason)
-            throw Refused.Field("reason", $"Say why, in at most {LongestReason} letters.");
-        if (request.Until < await desk.Today())
-            throw Refused.Field("until", "Choose today or a later day.");
+        new Faults()
+            .If(reason.Length is 0 or > LongestReason, "reason", $"Say why, in at most {LongestReason} letters.")
+            .If(request.Until < await desk.Today(), "until", "Choose today or a later day.")
+            .Refuse();
         var yardstick = await roster.Yardstick();
         if (
             LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart)

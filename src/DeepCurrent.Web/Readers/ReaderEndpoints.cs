@@ -16,7 +16,6 @@ using DeepCurrent.Web.Goals;
 using DeepCurrent.Web.Hosting;
 using DeepCurrent.Web.Roster;
 using DeepCurrent.Web.SignIn;
-using FluentValidation;
 
 namespace DeepCurrent.Web.Readers;
 
@@ -131,31 +130,11 @@ public sealed record ReaderView
     public required SetLevelView? Set { get; init; }
 }
 
-public sealed class NewReaderRules : AbstractValidator<NewReaderRequest>
-{
-    public NewReaderRules()
-    {
-        RuleFor(r => r.GivenName)
-            .Must(n => !string.IsNullOrWhiteSpace(n))
-            .WithMessage("Write the reader's given name.")
-            .Must(n => Names.Fault(Names.Tidy(n)) is null)
-            .WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
-        RuleFor(r => r.FamilyName)
-            .Must(n => Names.Fault(Names.Tidy(n)) is null)
-            .WithMessage("A name has at most 60 letters, and no signs such as < or > in it.");
-        RuleFor(r => r.Grade).InclusiveBetween(0, 12).WithMessage("Choose a grade from K to 12.");
-        RuleFor(r => r.Level)
-            .InclusiveBetween(Fathoms.Shallowest, Fathoms.Deepest)
-            .WithMessage("Choose a level between −20 and 100 fm.");
-        RuleFor(r => r.GuardianMail)
-            .Must(m => string.IsNullOrWhiteSpace(m) || Mail.HoldsSeveral(m))
-            .WithMessage("This is no e-mail address.");
-    }
-}
-
 /// <summary>One reader: adding, signing in, and everything known.</summary>
 public static class ReaderEndpoints
 {
+    private const string NameFault = "A name has at most 60 letters, and no signs such as < or > in it.";
+
     public static void Map(RouteGroupBuilder api)
     {
         api.MapPost("/classes/{classId:guid}/readers", Add);
@@ -165,10 +144,27 @@ public static class ReaderEndpoints
         api.MapGet("/readers/{readerId:guid}/history.csv", History).Produces<string>(contentType: "text/csv");
     }
 
+    private static void Check(NewReaderRequest r) =>
+        new Faults()
+            .If(string.IsNullOrWhiteSpace(r.GivenName), "givenName", "Write the reader's given name.")
+            .If(Names.Fault(Names.Tidy(r.GivenName)) is not null, "givenName", NameFault)
+            .If(Names.Fault(Names.Tidy(r.FamilyName)) is not null, "familyName", NameFault)
+            .If(r.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
+            .If(
+                r.Level is not (>= Fathoms.Shallowest and <= Fathoms.Deepest),
+                "level",
+                "Choose a level between −20 and 100 fm."
+            )
+            .If(
+                !string.IsNullOrWhiteSpace(r.GuardianMail) && !Mail.HoldsSeveral(r.GuardianMail),
+                "guardianMail",
+                "This is no e-mail address."
+            )
+            .Refuse();
+
     private static async Task<AddedReader> Add(
         ClassId classId,
         NewReaderRequest request,
-        IValidator<NewReaderRequest> rules,
         Desk desk,
         RosterDesk roster,
         RosterStore rosters,
@@ -176,7 +172,7 @@ public static class ReaderEndpoints
     )
     {
         var place = await desk.Class(classId, Deed.ChangeRoster);
-        rules.Check(request);
+        Check(request);
         if (
             request.Id is { } again
             && (await rosters.OpenEnrolments([again], place.SchoolId)).Any(e => e.ClassId == classId)

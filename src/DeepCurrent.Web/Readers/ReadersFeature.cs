@@ -1,7 +1,6 @@
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Web.Hosting;
-using FluentValidation;
 
 namespace DeepCurrent.Web.Readers;
 
@@ -12,7 +11,6 @@ public sealed class ReadersFeature : IFeature
         services
             .AddSingleton<ReaderStore>()
             .AddSingleton<DepthKeeper>()
-            .AddSingleton<IValidator<NewReaderRequest>, NewReaderRules>()
             .AddUndo<UndoEvidence>()
             .AddWork<LevelsOfToday>();
 

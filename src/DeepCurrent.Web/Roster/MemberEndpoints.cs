@@ -380,12 +380,11 @@ public static class MemberEndpoints
         [
             .. readers.Where(r => enrolments.Any(e => e.ReaderId == r.Id && e.ClassId == classId && e.To is null)),
         ];
-        if (readers.Count == 0)
-            throw Refused.Field("readerIds", "Choose at least one reader of this class.");
-        if (request.Grade is < Grades.Lowest or > Grades.Highest)
-            throw Refused.Field("grade", "Choose a grade from K to 12.");
-        if (request.Supports is { Holds: false })
-            throw Refused.Field("supports", "More time lies between 100 and 300 percent.");
+        new Faults()
+            .If(readers.Count == 0, "readerIds", "Choose at least one reader of this class.")
+            .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
+            .If(request.Supports is { Holds: false }, "supports", "More time lies between 100 and 300 percent.")
+            .Refuse();
         var kind = request.SecretKind;
         Core.Depth.Fathoms? level =
             string.IsNullOrWhiteSpace(request.Level) ? null
@@ -456,19 +455,17 @@ public static class MemberEndpoints
         var (reader, _) = await Member(classId, readerId, desk, rosters);
         string given = Names.Tidy(request.GivenName),
             family = Names.Tidy(request.FamilyName);
-        if (given.Length == 0)
-            throw Refused.Field("givenName", "Write the reader's given name.");
-        if (Names.Fault(given) is { } wrong)
-            throw Refused.Field("givenName", wrong);
-        if (Names.Fault(family) is { } wrongToo)
-            throw Refused.Field("familyName", wrongToo);
-        if (request.Grade is < Grades.Lowest or > Grades.Highest)
-            throw Refused.Field("grade", "Choose a grade from K to 12.");
+        new Faults()
+            .If(given.Length == 0, "givenName", "Write the reader's given name.")
+            .Of("givenName", Names.Fault(given))
+            .Of("familyName", Names.Fault(family))
+            .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
+            .Refuse();
         var mail = Mail.Several(request.GuardianMail);
-        if (mail is not null && !Mail.HoldsSeveral(mail))
-            throw Refused.Field("guardianMail", "This is no e-mail address.");
-        if (!request.Supports.Holds)
-            throw Refused.Field("moreTime", "More time lies between 100 and 300 percent.");
+        new Faults()
+            .If(mail is not null && !Mail.HoldsSeveral(mail), "guardianMail", "This is no e-mail address.")
+            .If(!request.Supports.Holds, "moreTime", "More time lies between 100 and 300 percent.")
+            .Refuse();
         if (
             request.Before is { } seen
             && seen

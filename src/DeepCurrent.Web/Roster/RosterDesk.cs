@@ -135,7 +135,7 @@ public sealed class RosterDesk(
     private static string AdultName(string wanted)
     {
         var bare = wanted.Split('@')[0].Trim();
-        if (System.Text.RegularExpressions.Regex.IsMatch(bare, PasswordRules.UserName))
+        if (PasswordRules.IsUserName(bare))
             return bare;
         var (given, family) = Names.Split(wanted);
         return SignInRules.UserName(given, family) is var name && name == "reader" ? "teacher" : name;

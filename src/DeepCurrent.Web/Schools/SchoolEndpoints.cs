@@ -143,34 +143,39 @@ public static class SchoolEndpoints
     private static async Task<SchoolView> Change(SchoolRequest r, Desk desk, SchoolStore schools)
     {
         var school = await desk.Lead();
-        if (Names.Tidy(r.Name) is not { Length: > 0 and <= 120 } name)
-            throw Refused.Field("name", "Give the school a name of at most 120 letters.");
-        if (!SchoolClock.Knows(r.TimeZone))
-            throw Refused.Field("timeZone", "This is not a time zone, such as Europe/London.");
-        if (r.PassingScore is not (> 0 and < 1))
-            throw Refused.Field("passingScore", "The passing score lies between 1 and 99 percent.");
-        if (!(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1))
-            throw Refused.Field(
+        var name = Names.Tidy(r.Name);
+        var letter = new LetterWords((r.LetterTitle ?? "").Trim(), (r.LetterBody ?? "").Trim());
+        new Faults()
+            .If(name.Length is 0 or > 120, "name", "Give the school a name of at most 120 letters.")
+            .If(!SchoolClock.Knows(r.TimeZone), "timeZone", "This is not a time zone, such as Europe/London.")
+            .If(r.PassingScore is not (> 0 and < 1), "passingScore", "The passing score lies between 1 and 99 percent.")
+            .If(
+                !(0 < r.ZoneLow && r.ZoneLow < r.ZoneHigh && r.ZoneHigh < 1),
                 "zoneLow",
                 "The lower cut point must be below the upper, both between 1 and 99 percent."
-            );
-        if (r.MinutesADay is < 1 or > 240)
-            throw Refused.Field("minutesADay", "Choose 1 to 240 minutes.");
-        if (r.PicturesTo is < -1 or > Grades.Highest || r.CodesTo < r.PicturesTo || r.CodesTo > Grades.Highest)
-            throw Refused.Field(
+            )
+            .If(r.MinutesADay is < 1 or > 240, "minutesADay", "Choose 1 to 240 minutes.")
+            .If(
+                r.PicturesTo is < -1 or > Grades.Highest || r.CodesTo < r.PicturesTo || r.CodesTo > Grades.Highest,
                 "codesTo",
                 "Codes come after pictures: choose a grade at or above the last that uses pictures."
-            );
-        if (string.IsNullOrWhiteSpace(r.LetterTitle) || r.LetterTitle.Length > LetterWords.LongestTitle)
-            throw Refused.Field(
+            )
+            .If(
+                letter.Title.Length is 0 or > LetterWords.LongestTitle,
                 "letterTitle",
                 $"Give the letter a title of at most {LetterWords.LongestTitle} letters."
-            );
-        if (string.IsNullOrWhiteSpace(r.LetterBody) || r.LetterBody.Length > LetterWords.LongestBody)
-            throw Refused.Field("letterBody", $"Write a letter of at most {LetterWords.LongestBody:N0} letters.");
-        if (!r.LetterBody.Contains("{code}", StringComparison.Ordinal))
-            throw Refused.Field("letterBody", "The letter needs {code}: without it nobody can register.");
-        var letter = new LetterWords(r.LetterTitle.Trim(), r.LetterBody.Trim());
+            )
+            .If(
+                letter.Body.Length is 0 or > LetterWords.LongestBody,
+                "letterBody",
+                $"Write a letter of at most {LetterWords.LongestBody:N0} letters."
+            )
+            .If(
+                !letter.Body.Contains("{code}", StringComparison.Ordinal),
+                "letterBody",
+                "The letter needs {code}: without it nobody can register."
+            )
+            .Refuse();
         var next = school with
         {
             Name = name,
@@ -260,19 +265,25 @@ public static class SchoolEndpoints
     private static LevelChart Read(ChartRequest r)
     {
         var columns = (r.OwnColumns ?? []).Select(c => Names.Tidy(c)).ToList();
-        if (
-            columns.Count > MostColumns
-            || columns.Any(c => c.Length is 0 or > LongestLabel)
-            || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count
-        )
-            throw Refused.Field(
+        new Faults()
+            .If(
+                columns.Count > MostColumns
+                    || columns.Any(c => c.Length is 0 or > LongestLabel)
+                    || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count,
                 "ownColumns",
                 $"At most {MostColumns} columns, each with a name of its own of at most {LongestLabel} letters."
-            );
-        if (columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase)))
-            throw Refused.Field("ownColumns", "This name is one of the usual systems. Choose another.");
-        if (r.Rows is not { Count: Grades.Highest + 1 })
-            throw Refused.Field("rows", "The chart has one row for each grade from K to 12.");
+            )
+            .If(
+                columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase)),
+                "ownColumns",
+                "This name is one of the usual systems. Choose another."
+            )
+            .If(
+                r.Rows is not { Count: Grades.Highest + 1 },
+                "rows",
+                "The chart has one row for each grade from K to 12."
+            )
+            .Refuse();
         var rows = r
             .Rows.Select(
                 (row, i) =>

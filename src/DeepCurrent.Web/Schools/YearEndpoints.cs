@@ -160,30 +160,22 @@ public static class YearEndpoints
 
     private static async Task<YearCalendar> Checked(YearId id, YearRequest r, Desk desk, YearStore years)
     {
-        if (Names.Tidy(r.Name) is not { Length: > 0 and <= 40 } name)
-            throw Refused.Field("name", "Give the year a name of at most 40 letters.");
-        if (r.LastDay <= r.FirstDay.AddDays(60) || r.LastDay >= r.FirstDay.AddDays(400))
-            throw Refused.Field("lastDay", "The school year must end two to thirteen months after it begins.");
+        var name = Names.Tidy(r.Name);
         var terms = (r.Terms ?? []).OrderBy(t => t.FirstDay).ToList();
-        if (terms.Count is 0 or > MostTerms)
-            throw Refused.Field("terms", $"A year has 1 to {MostTerms} terms.");
-        for (var i = 0; i < terms.Count; i++)
-        {
-            var t = terms[i];
-            if (Names.Tidy(t.Name).Length is 0 or > 40)
-                throw Refused.Field("terms", "Give each term a name of at most 40 letters.");
-            if (t.LastDay < t.FirstDay)
-                throw Refused.Field("terms", $"{t.Name} ends before it begins.");
-            if (t.FirstDay < r.FirstDay || t.LastDay > r.LastDay)
-                throw Refused.Field("terms", $"{t.Name} does not lie in the school year.");
-            if (i > 0 && t.FirstDay <= terms[i - 1].LastDay)
-                throw Refused.Field("terms", $"{terms[i - 1].Name} and {t.Name} overlap.");
-        }
         var off = (r.DaysOff ?? []).Distinct().Order().ToList();
-        if (off.Count > MostDaysOff)
-            throw Refused.Field("daysOff", $"At most {MostDaysOff} days off.");
-        if (off.FirstOrDefault(d => d < r.FirstDay || d > r.LastDay) is var outside && outside != default)
-            throw Refused.Field("daysOff", $"{outside:d MMMM yyyy} does not lie in the school year.");
+        var outside = off.FirstOrDefault(d => d < r.FirstDay || d > r.LastDay);
+        var faults = new Faults()
+            .If(name.Length is 0 or > 40, "name", "Give the year a name of at most 40 letters.")
+            .If(
+                r.LastDay <= r.FirstDay.AddDays(60) || r.LastDay >= r.FirstDay.AddDays(400),
+                "lastDay",
+                "The school year must end two to thirteen months after it begins."
+            )
+            .If(terms.Count is 0 or > MostTerms, "terms", $"A year has 1 to {MostTerms} terms.")
+            .If(off.Count > MostDaysOff, "daysOff", $"At most {MostDaysOff} days off.")
+            .If(outside != default, "daysOff", $"{outside:d MMMM yyyy} does not lie in the school year.");
+        Terms(r, terms, faults);
+        faults.Refuse();
         var others = await years.Of(desk.Who.SchoolId);
         if (others.FirstOrDefault(y => y.Id != id && y.FirstDay <= r.LastDay && r.FirstDay <= y.LastDay) is { } other)
             throw Refused.Field("firstDay", $"This overlaps with {other.Name}.");
@@ -196,6 +188,24 @@ public static class YearEndpoints
             off,
             await desk.Clock()
         );
+    }
+
+    private static void Terms(YearRequest r, IReadOnlyList<TermRequest> terms, Faults faults)
+    {
+        TermRequest? before = null;
+        foreach (var t in terms)
+        {
+            faults
+                .If(Names.Tidy(t.Name).Length is 0 or > 40, "terms", "Give each term a name of at most 40 letters.")
+                .If(t.LastDay < t.FirstDay, "terms", $"{t.Name} ends before it begins.")
+                .If(
+                    t.FirstDay < r.FirstDay || t.LastDay > r.LastDay,
+                    "terms",
+                    $"{t.Name} does not lie in the school year."
+                )
+                .If(t.FirstDay <= before?.LastDay, "terms", $"{before?.Name} and {t.Name} overlap.");
+            before = t;
+        }
     }
 
     private static async Task<YearCalendar> Year(YearId yearId, Desk desk, YearStore years) =>

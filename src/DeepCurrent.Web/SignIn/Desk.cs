@@ -94,10 +94,7 @@ public sealed class Desk(IHttpContextAccessor http, SchoolStore schools, ReaderS
     public bool May(Deed deed, ClassPlace place) => May(deed, place.Part);
 
     /// <summary>Whether the asker may do something with what is their own, or not.</summary>
-    public bool May(Deed deed, bool own) => AccessRules.May(Who.Role, deed, Relation(Part.None, own));
+    public bool May(Deed deed, bool own) => Who.May(deed, Part.None, own);
 
-    /// <param name="self">It is their own, their own child, or a level check they were let in to.</param>
-    public Relation Relation(Part part, bool self = false) => new(SameSchool: true, part, self, Who.Lead, Who.Post);
-
-    private bool May(Deed deed, Part part) => AccessRules.May(Who.Role, deed, Relation(part));
+    private bool May(Deed deed, Part part) => Who.May(deed, part);
 }

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.RegularExpressions;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
@@ -8,7 +9,6 @@ using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;
-using FluentValidation;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.DataProtection;
@@ -57,35 +57,16 @@ public sealed record FirstRunRequest(
     DateOnly YearLastDay
 );
 
-public sealed class FirstRunRules : AbstractValidator<FirstRunRequest>
-{
-    public FirstRunRules()
-    {
-        RuleFor(r => r.SchoolName)
-            .NotEmpty()
-            .WithMessage("Give the school a name.")
-            .MaximumLength(120)
-            .WithMessage("This name is too long.");
-        RuleFor(r => r.TimeZone).Must(SchoolClock.Knows).WithMessage("This is not a time zone, such as Europe/London.");
-        RuleFor(r => r.Name)
-            .NotEmpty()
-            .WithMessage("Write your name.")
-            .MaximumLength(120)
-            .WithMessage("This name is too long.");
-        RuleFor(r => r.UserName).Matches(PasswordRules.UserName).WithMessage(PasswordRules.UserNameSentence);
-        RuleFor(r => r.Password).Must(PasswordRules.Holds).WithMessage(PasswordRules.Sentence);
-        RuleFor(r => r.YearLastDay)
-            .Must((r, last) => last > r.YearFirstDay.AddDays(60) && last < r.YearFirstDay.AddDays(400))
-            .WithMessage("The school year must end two to thirteen months after it begins.");
-    }
-}
-
 /// <summary>What an adult's password must be; said before they type.</summary>
-public static class PasswordRules
+public static partial class PasswordRules
 {
     public const string Sentence = "Use 10 to 200 characters; a few words are best.";
-    public const string UserName = "^[A-Za-z0-9._@-]{2,60}$",
-        UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
+    public const string UserNameSentence = "Use 2 to 60 letters, digits, points or dashes.";
+
+    public static bool IsUserName(string? name) => name is not null && UserName().IsMatch(name);
+
+    [GeneratedRegex(@"^[A-Za-z0-9._@-]{2,60}$")]
+    private static partial Regex UserName();
 
     public static bool Holds(string? password) => FaultOf(password) is null;
 
@@ -104,6 +85,8 @@ public static class PasswordRules
 /// <summary>Sessions: who is signed in, signing in and out, handing the device over, and the first run.</summary>
 public static class SignInEndpoints
 {
+    private const int LongestName = 120;
+
     private const string HandedCookie = "dc-handed";
     private static readonly TimeSpan HandedFor = TimeSpan.FromHours(12);
 
@@ -292,16 +275,31 @@ public static class SignInEndpoints
     private static ITimeLimitedDataProtector Protector(IDataProtectionProvider protection) =>
         protection.CreateProtector("handed-over").ToTimeLimitedDataProtector();
 
+    private static void Check(FirstRunRequest r) =>
+        new Faults()
+            .If(string.IsNullOrWhiteSpace(r.SchoolName), "schoolName", "Give the school a name.")
+            .If(r.SchoolName?.Length > LongestName, "schoolName", "This name is too long.")
+            .If(!SchoolClock.Knows(r.TimeZone), "timeZone", "This is not a time zone, such as Europe/London.")
+            .If(string.IsNullOrWhiteSpace(r.Name), "name", "Write your name.")
+            .If(r.Name?.Length > LongestName, "name", "This name is too long.")
+            .If(!PasswordRules.IsUserName(r.UserName), "userName", PasswordRules.UserNameSentence)
+            .If(!PasswordRules.Holds(r.Password), "password", PasswordRules.Sentence)
+            .If(
+                r.YearLastDay <= r.YearFirstDay.AddDays(60) || r.YearLastDay >= r.YearFirstDay.AddDays(400),
+                "yearLastDay",
+                "The school year must end two to thirteen months after it begins."
+            )
+            .Refuse();
+
     private static async Task FirstRun(
         FirstRunRequest request,
-        IValidator<FirstRunRequest> rules,
         SchoolStore schools,
         Secrets secrets,
         Desk desk,
         HttpContext http
     )
     {
-        rules.Check(request);
+        Check(request);
         var school = new School
         {
             Id = SchoolId.New(),

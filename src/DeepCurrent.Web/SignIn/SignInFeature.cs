@@ -1,6 +1,5 @@
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Web.Hosting;
-using FluentValidation;
 using Microsoft.AspNetCore.Authentication.Cookies;
 
 namespace DeepCurrent.Web.SignIn;
@@ -15,7 +14,6 @@ public sealed class SignInFeature : IFeature
         services.AddSingleton<SessionStore>().AddSingleton<TryStore>();
         services.AddSingleton<Secrets>().AddSingleton<SignInLimits>().AddSingleton<Devices>();
         services.AddScoped<Desk>().AddHttpContextAccessor();
-        services.AddSingleton<IValidator<FirstRunRequest>, FirstRunRules>();
         services.AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme).AddCookie(Session);
         services.AddAuthorizationBuilder().SetFallbackPolicy(null);
         services.AddAntiforgery(o =>

@@ -32,6 +32,11 @@ public sealed record Who(
     public ReaderId Reader =>
         Role == Role.Reader ? ReaderId.From(Id) : throw new InvalidOperationException("No reader asks.");
 
+    /// <summary>Whether they may do something.</summary>
+    /// <param name="self">It is their own, their own child, or a level check they were let in to.</param>
+    public bool May(Deed deed, Part part, bool self = false) =>
+        AccessRules.May(Role, deed, new(SameSchool: true, part, self, Lead, Post));
+
     private static readonly TimeSpan SeenEvery = TimeSpan.FromMinutes(1);
 
     public static readonly Who Nobody = new(Role.Nobody, Guid.Empty, default, "", Guid.Empty);

@@ -186,12 +186,23 @@ public static class BringEndpoints
 
     private static void Check(TakenText t, TextDraft draft, int i)
     {
-        if (string.IsNullOrWhiteSpace(t.Title) || t.Title.Trim().Length > 120)
-            throw Refused.Field($"texts[{i}].title", "A text needs a title of at most 120 letters.");
-        if (string.IsNullOrWhiteSpace(t.Kind) || t.Kind.Trim().Length > 40)
-            throw Refused.Field($"texts[{i}].kind", $"Say what kind of text “{t.Title}” is, in at most 40 letters.");
-        if (string.IsNullOrWhiteSpace(t.Topic) || t.Topic.Trim().Length > 40)
-            throw Refused.Field($"texts[{i}].topic", $"Say what “{t.Title}” is about, in at most 40 letters.");
+        new Faults()
+            .If(
+                string.IsNullOrWhiteSpace(t.Title) || t.Title.Trim().Length > 120,
+                $"texts[{i}].title",
+                "A text needs a title of at most 120 letters."
+            )
+            .If(
+                string.IsNullOrWhiteSpace(t.Kind) || t.Kind.Trim().Length > 40,
+                $"texts[{i}].kind",
+                $"Say what kind of text “{t.Title}” is, in at most 40 letters."
+            )
+            .If(
+                string.IsNullOrWhiteSpace(t.Topic) || t.Topic.Trim().Length > 40,
+                $"texts[{i}].topic",
+                $"Say what “{t.Title}” is about, in at most 40 letters."
+            )
+            .Refuse();
         foreach (var v in draft.Versions)
         {
             if (v.Body.Length > OwnTextEndpoints.LongestBody)

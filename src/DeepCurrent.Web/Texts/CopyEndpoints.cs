@@ -68,10 +68,13 @@ public static class CopyEndpoints
             .Where(c => c.Length > 0)
             .Distinct(StringComparer.OrdinalIgnoreCase)
             .ToList();
-        if (codes.Count is 0 or > MostAtOnce)
-            throw Refused.Field("codes", $"Give 1 to {MostAtOnce} codes, one for each copy.");
-        if (codes.Find(c => c.Length > 40) is { } longest)
-            throw Refused.Field("codes", $"The code {longest[..40]}… has more than 40 letters.");
+        new Faults()
+            .If(codes.Count is 0 or > MostAtOnce, "codes", $"Give 1 to {MostAtOnce} codes, one for each copy.")
+            .Of(
+                "codes",
+                codes.Find(c => c.Length > 40) is { } c ? $"The code {c[..40]}… has more than 40 letters." : null
+            )
+            .Refuse();
         var title = request.TextId is { } id
             ? (await texts.Find(id, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title
             : request.Title?.Trim() ?? "";
@@ -90,10 +93,10 @@ public static class CopyEndpoints
     {
         desk.Library();
         var typed = request.Typed?.Trim() ?? "";
-        if (typed.Length == 0)
-            throw Refused.Field("typed", "Type or scan a user name or a copy's code.");
-        if (request.Days is < 1 or > MostDays)
-            throw Refused.Field("days", $"A copy is lent for 1 to {MostDays} days.");
+        new Faults()
+            .If(typed.Length == 0, "typed", "Type or scan a user name or a copy's code.")
+            .If(request.Days is < 1 or > MostDays, "days", $"A copy is lent for 1 to {MostDays} days.")
+            .Refuse();
         var today = await desk.Today();
         if (await copies.Find(typed, desk.Who.SchoolId, desk.Who.Adult, desk.Who.Lead) is { } copy)
         {

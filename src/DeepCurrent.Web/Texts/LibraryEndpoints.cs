@@ -164,10 +164,10 @@ public static class LibraryEndpoints
     )
     {
         desk.Library();
-        if (q.Q?.Length > LongestQuestion)
-            throw Refused.Field("q", $"Look for at most {LongestQuestion} letters.");
-        if (q.From is < 0)
-            throw Refused.Field("from", "This cannot be less than 0.");
+        new Faults()
+            .If(q.Q?.Length > LongestQuestion, "q", $"Look for at most {LongestQuestion} letters.")
+            .If(q.From is < 0, "from", "This cannot be less than 0.")
+            .Refuse();
         var school = await desk.School();
         if (q.ClassId is { } place)
             await desk.Class(place, Deed.SeeClass);
@@ -283,10 +283,10 @@ public static class LibraryEndpoints
     {
         desk.Library();
         var name = request.Name?.Trim() ?? "";
-        if (name.Length is 0 or > 60)
-            throw Refused.Field("name", "Give it a name of at most 60 letters.");
-        if (request.Query is null or { Length: > 1000 })
-            throw Refused.Field("query", "This search is too long to keep.");
-        return await store.Save(desk.Who.Adult, name, request.Query, desk.Now);
+        new Faults()
+            .If(name.Length is 0 or > 60, "name", "Give it a name of at most 60 letters.")
+            .If(request.Query is null or { Length: > 1000 }, "query", "This search is too long to keep.")
+            .Refuse();
+        return await store.Save(desk.Who.Adult, name, request.Query!, desk.Now);
     }
 }

@@ -314,37 +314,49 @@ public static class OwnTextEndpoints
 
     private static void Check(OwnTextRequest r)
     {
-        if (string.IsNullOrWhiteSpace(r.Title) || r.Title.Trim().Length > 120)
-            throw Refused.Field("title", "A text needs a title of at most 120 letters.");
-        if (string.IsNullOrWhiteSpace(r.Kind) || r.Kind.Trim().Length > 40)
-            throw Refused.Field("kind", "Say what kind of text it is, in at most 40 letters.");
-        if (string.IsNullOrWhiteSpace(r.Topic) || r.Topic.Trim().Length > 40)
-            throw Refused.Field("topic", "Say what it is about, in at most 40 letters.");
-        if (r.Blurb?.Length > 300)
-            throw Refused.Field("blurb", "Keep the description under 300 letters.");
-        if (r.Season?.Length > 40)
-            throw Refused.Field("season", "Keep the season or unit under 40 letters.");
-        if (r.Versions is not { Count: > 0 and <= MostVersions })
-            throw Refused.Field("versions", $"A text has one to {MostVersions} versions.");
-        if (
-            r.Versions.Select((v, i) => Short(v.Label, ((char)('a' + i)).ToString(), 20)).Distinct().Count()
-            < r.Versions.Count
-        )
-            throw Refused.Field("versions", "Two versions have the same name.");
-        if (r.Words?.Count > MostWords)
-            throw Refused.Field("words", $"A text has at most {MostWords} words to know.");
-        foreach (var (v, i) in r.Versions.Select((v, i) => (v, i)))
-        {
-            if (v.Body is null || v.Body.Length > LongestBody)
-                throw Refused.Field($"versions[{i}].body", $"A version has at most {LongestBody:N0} letters.");
-            if (v.Body.Split("\n\n").Any(p => Paragraphs.PictureOf(p.Trim()) is { Alt.Length: 0 }))
-                throw Refused.Field(
-                    $"versions[{i}].body",
-                    "A picture needs words for those who do not see it: ![what it shows](…)."
-                );
-            if (TextSense.Remarks(new VersionFile("", 0, v.Body).Prose).FirstOrDefault(x => x.Stops) is { } stop)
-                throw Refused.Field($"versions[{i}].body", stop.Sentence);
-        }
+        new Faults()
+            .If(
+                string.IsNullOrWhiteSpace(r.Title) || r.Title.Trim().Length > 120,
+                "title",
+                "A text needs a title of at most 120 letters."
+            )
+            .If(
+                string.IsNullOrWhiteSpace(r.Kind) || r.Kind.Trim().Length > 40,
+                "kind",
+                "Say what kind of text it is, in at most 40 letters."
+            )
+            .If(
+                string.IsNullOrWhiteSpace(r.Topic) || r.Topic.Trim().Length > 40,
+                "topic",
+                "Say what it is about, in at most 40 letters."
+            )
+            .If(r.Blurb?.Length > 300, "blurb", "Keep the description under 300 letters.")
+            .If(r.Season?.Length > 40, "season", "Keep the season or unit under 40 letters.")
+            .If(
+                r.Versions is not { Count: > 0 and <= MostVersions },
+                "versions",
+                $"A text has one to {MostVersions} versions."
+            )
+            .If(LabelsOf(r).Distinct().Count() < r.Versions?.Count, "versions", "Two versions have the same name.")
+            .If(r.Words?.Count > MostWords, "words", $"A text has at most {MostWords} words to know.")
+            .Refuse();
+        var faults = new Faults();
+        foreach (var (v, i) in r.Versions!.Select((v, i) => (v, i)))
+            faults.Of($"versions[{i}].body", BodyFault(v.Body));
+        faults.Refuse();
+    }
+
+    private static IEnumerable<string> LabelsOf(OwnTextRequest r) =>
+        (r.Versions ?? []).Select((v, i) => Short(v.Label, ((char)('a' + i)).ToString(), 20));
+
+    private static string? BodyFault(string? body)
+    {
+        // A text that is too long is not read.
+        if (body is null || body.Length > LongestBody)
+            return $"A version has at most {LongestBody:N0} letters.";
+        if (body.Split("\n\n").Any(p => Paragraphs.PictureOf(p.Trim()) is { Alt.Length: 0 }))
+            return "A picture needs words for those who do not see it: ![what it shows](…).";
+        return TextSense.Remarks(new VersionFile("", 0, body).Prose).FirstOrDefault(x => x.Stops)?.Sentence;
     }
 
     private static async Task<SavedTextView> Copy(
@@ -402,12 +414,19 @@ public static class OwnTextEndpoints
         await Changeable(textId, desk, texts);
         if (!(await texts.Bodies(textId)).Any(v => v.Id == versionId))
             throw Refused.NotFound();
-        if (request.Depth is < Core.Depth.Fathoms.Shallowest or > Core.Depth.Fathoms.Deepest or double.NaN)
-            throw Refused.Field("depth", "A depth lies between −20 and 100 fm.");
-        if (request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason))
-            throw Refused.Field("reason", "Say why, for whoever looks at it later.");
-        if (request.Reason?.Length > 300)
-            throw Refused.Field("reason", "Keep the reason under 300 letters.");
+        new Faults()
+            .If(
+                request.Depth is < Core.Depth.Fathoms.Shallowest or > Core.Depth.Fathoms.Deepest or double.NaN,
+                "depth",
+                "A depth lies between −20 and 100 fm."
+            )
+            .If(
+                request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason),
+                "reason",
+                "Say why, for whoever looks at it later."
+            )
+            .If(request.Reason?.Length > 300, "reason", "Keep the reason under 300 letters.")
+            .Refuse();
         await keeper.State(
             textId,
             versionId,

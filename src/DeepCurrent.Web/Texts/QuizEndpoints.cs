@@ -144,25 +144,34 @@ public static class QuizEndpoints
     private static Question Read(OwnQuestion q, int at, HashSet<QuestionId> known)
     {
         string Field(string name) => $"questions[{at}].{name}";
-        if (q.Stem?.Length > LongestStem)
-            throw Refused.Field(Field("stem"), $"A question has at most {LongestStem} letters.");
-        if (q.Choices?.Count > MostChoices)
-            throw Refused.Field(Field("choices"), $"A question has at most {MostChoices} choices.");
-        if (!(q.Offset is >= -20 and <= 20))
-            throw Refused.Field(Field("offset"), "A question is at most 20 fm harder or easier than its strand.");
+        new Faults()
+            .If(q.Stem?.Length > LongestStem, Field("stem"), $"A question has at most {LongestStem} letters.")
+            .If(q.Choices?.Count > MostChoices, Field("choices"), $"A question has at most {MostChoices} choices.")
+            .If(
+                !(q.Offset is >= -20 and <= 20),
+                Field("offset"),
+                "A question is at most 20 fm harder or easier than its strand."
+            )
+            .Refuse();
         var parts = (q.Choices ?? [])
             .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
             .Concat(q.Rubric?.Marks ?? [])
             .Concat(q.Rubric?.Samples ?? []);
-        if (parts.Any(p => p?.Length > LongestPart))
-            throw Refused.Field(Field("choices"), $"Keep each part under {LongestPart} letters.");
-        if (
-            (q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40)
-            || q.Proofs?.Count > 20
-            || q.After?.Count > 20
-            || q.Rubric?.Samples?.Count > 5
-        )
-            throw Refused.Field(Field("proofs"), "That is more than a question can have.");
+        new Faults()
+            .If(
+                parts.Any(p => p?.Length > LongestPart),
+                Field("choices"),
+                $"Keep each part under {LongestPart} letters."
+            )
+            .If(
+                (q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40)
+                    || q.Proofs?.Count > 20
+                    || q.After?.Count > 20
+                    || q.Rubric?.Samples?.Count > 5,
+                Field("proofs"),
+                "That is more than a question can have."
+            )
+            .Refuse();
         bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
             listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
         return new(

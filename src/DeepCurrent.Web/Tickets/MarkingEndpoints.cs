@@ -45,10 +45,14 @@ public static class MarkingEndpoints
         var (ticket, classId, _, _, _) = await assignments.Ticket(ticketId, desk.Who.SchoolId)
             ?? throw Refused.NotFound();
         var place = await desk.Class(classId, Deed.Mark);
-        if (request.Mark is < 0 or > Rubric.Most)
-            throw Refused.Field("mark", "A mark is 0, 1, 2 or 3.");
-        if (request.Comment?.Length > LongestComment)
-            throw Refused.Field("comment", $"Keep the comment under {LongestComment} letters.");
+        new Faults()
+            .If(request.Mark is < 0 or > Rubric.Most, "mark", "A mark is 0, 1, 2 or 3.")
+            .If(
+                request.Comment?.Length > LongestComment,
+                "comment",
+                $"Keep the comment under {LongestComment} letters."
+            )
+            .Refuse();
         var year = await schools.Year(place.SchoolYearId);
         var state = await marking.Mark(
             ticketId,

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { api, ok } from '../shared/api';
+import { type Api, api, ok } from '../shared/api';
 import { dayOf, minutes, number, percent, shortDay } from '../shared/format';
 import { keys } from '../shared/keys';
 import { signOut, useSignInBy, type Session } from '../shared/session';
@@ -9,7 +9,7 @@ import { t } from '../shared/words';
 import { Mark } from '../teacher/frame/Mark';
 import './guardian.css';
 
-const courses: Record<string, string> = {
+const courses: Record<Api<'Course'>, string> = {
   Reached: 'reached',
   OnCourse: 'on course',
   SlightlyBehind: 'slightly behind',

@@ -1,3 +1,4 @@
+import type { Api } from './api';
 import { t } from './words';
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
@@ -23,7 +24,8 @@ export const clock = (seconds: number) =>
 export const minutes = (seconds: number) =>
   seconds <= 0 ? '–' : seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
 
-const strandNames: Record<string, string> = {
+type Strand = Api<'Strand'>;
+const strandNames: Record<Strand, string> = {
   Retrieve: 'retrieve',
   Infer: 'infer',
   WordMeaning: 'word meaning',
@@ -32,7 +34,7 @@ const strandNames: Record<string, string> = {
   AuthorsCraft: 'author’s craft',
   Connect: 'connect',
 };
-export const strandName = (s: string | null | undefined) => (s ? (strandNames[s] ?? s) : '');
+export const strandName = (s: Strand | null | undefined) => (s ? strandNames[s] : '');
 
 /** A chance, in a word and tenths; the ends are one and nineteen in twenty, never nothing or certain. */
 export const chanceWords = (chance: number): string => {

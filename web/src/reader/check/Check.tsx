@@ -15,7 +15,6 @@ import { MazeStage, PassageStage, Pick, WordsStage } from './Stages';
 import { Timer } from './Timer';
 import { useStage } from './useStage';
 import './check.css';
-import { sure } from '../../shared/sure';
 
 /** A level check: what it is, a question to try first in each part, and the parts one after the other. */
 export default function Check({ session }: { session: Session }) {
@@ -106,7 +105,7 @@ function Between({ check, name }: { check: View; name: string }) {
         </div>
       </Frame>
     );
-  const title = t(sure(partTitles[check.now]));
+  const title = t(partTitles[check.now]);
   const first = done === 0;
   return (
     <Frame check={check} name={name}>
@@ -134,13 +133,13 @@ function Between({ check, name }: { check: View; name: string }) {
                 aria-current={i === done ? 'step' : undefined}
                 className={p.state === 'Done' ? 'done' : undefined}
               >
-                {t(sure(partTitles[p.part]))}
+                {t(partTitles[p.part])}
                 {p.state === 'Done' && ` ${t('✓ done')}`}
               </li>
             ))}
           </ol>
           <h2>{title}</h2>
-          <p>{t(sure(partDirections[check.now]))}</p>
+          <p>{t(partDirections[check.now])}</p>
           <p className="row">
             <button className="rbtn main" onClick={() => setTries(true)}>
               {t('Try one first')}
@@ -153,8 +152,18 @@ function Between({ check, name }: { check: View; name: string }) {
 }
 
 /** A question that counts for nothing, to see how it is done. */
-function Practice({ part, busy, error, go }: { part: string; busy: boolean; error: string; go: () => void }) {
-  const one = sure(practice[part]);
+function Practice({
+  part,
+  busy,
+  error,
+  go,
+}: {
+  part: NonNullable<View['now']>;
+  busy: boolean;
+  error: string;
+  go: () => void;
+}) {
+  const one = practice[part];
   const [mine, setMine] = useState<number>();
   const right = mine === one.right;
   return (

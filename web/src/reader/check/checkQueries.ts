@@ -18,21 +18,22 @@ export const checkOf = (id: string) => ({
 });
 export const useMyCheck = (id: string) => useQuery(checkOf(id));
 
-export const partTitles: Record<string, string> = {
+type Part = Api<'CheckPart'>;
+export const partTitles: Record<Part, string> = {
   WordReading: 'Words',
   WordMeaning: 'What words mean',
   Maze: 'The missing words',
   Passages: 'Texts',
 };
 /** What to do in a part, for its reader. */
-export const partDirections: Record<string, string> = {
+export const partDirections: Record<Part, string> = {
   WordReading: 'You will see three words. Only one is a real word. Tap it.',
   WordMeaning: 'You will see a word. Tap what it means.',
   Maze: 'You will read a text. Sometimes there are three words. Tap the one that fits. Go on until the time is up.',
   Passages: 'You will read a text. Then you answer questions. You can look at the text again.',
 };
 /** One question to try first in each part, which counts for nothing. */
-export const practice: Record<string, { stem: string; choices: string[]; right: number }> = {
+export const practice: Record<Part, { stem: string; choices: string[]; right: number }> = {
   WordReading: { stem: '', choices: ['sunn', 'sun', 'sownn'], right: 1 },
   WordMeaning: {
     stem: 'kitten',

@@ -1,22 +1,19 @@
 import { describe, expect, it } from 'vitest';
+import vectors from '../../../../tests/vectors/forecast.json';
 import { forecast, zoneWord } from './forecast';
 import { bandsOf } from './SeaBackground';
 import type { ClassData, ReaderRow } from '../classQueries';
 import { sure } from '../../shared/sure';
 
+const words = { Independent: 'easy', Instructional: '', Frustration: 'deep' };
+
 describe('the forecast that is drawn', () => {
-  it('is the core’s: 80 % at the same depth, 90 and 70 % at the ends of the reach', () => {
-    expect(forecast(34, 34)).toBe(80);
-    expect(forecast(34, 34 - 8.109)).toBe(90);
-    expect(forecast(34, 34 + 5.39)).toBe(70);
+  it.each(vectors.cases)('is the core’s: $reader on $text', (c) => {
+    expect(forecast(c.reader, c.text)).toBe(c.percent);
   });
 
-  it('is named by what is shown', () => {
-    expect(zoneWord(69, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('deep');
-    expect(zoneWord(70, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('');
-    expect(zoneWord(89, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('');
-    expect(zoneWord(90, { zoneLow: 0.7, zoneHigh: 0.9 })).toBe('easy');
-    expect(zoneWord(72, { zoneLow: 0.75, zoneHigh: 0.95 })).toBe('deep');
+  it.each(vectors.zones)('is named by what is shown: $percent between $low and $high', (z) => {
+    expect(zoneWord(z.percent, { zoneLow: z.low, zoneHigh: z.high })).toBe(words[z.zone as keyof typeof words]);
   });
 });
 

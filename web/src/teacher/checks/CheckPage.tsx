@@ -113,7 +113,7 @@ function Watched({ k }: { k: Check }) {
               {many && <th>{t('Class')}</th>}
               {parts.map((p) => (
                 <th key={p} className="part">
-                  {t(sure(partNames[p]))}
+                  {t(partNames[p])}
                 </th>
               ))}
               <th className="num">{t('Before')}</th>
@@ -205,7 +205,11 @@ function Late({ s, setAside }: { s: Sitting; setAside: Api<'SetAsideView'>[] }) 
 
 const begun = (s: Sitting) => s.parts.some((p) => p.answered > 0 || p.state === 'UnderWay' || p.state === 'Done');
 const timeOrDay = (at: string) => (new Date(at).toDateString() === new Date().toDateString() ? timeOf(at) : dayOf(at));
-const flags: Record<string, string> = { Rushed: 'rushed', Thin: 'too few answers', Missing: 'missed' };
+const flags: Partial<Record<Api<'PartFlag'>, string>> = {
+  Rushed: 'rushed',
+  Thin: 'too few answers',
+  Missing: 'missed',
+};
 
 /** How a part stands, in a few words: what came of it, or how far it is. */
 function PartCell({ p }: { p: Part | undefined }) {
@@ -243,13 +247,13 @@ function PartCell({ p }: { p: Part | undefined }) {
   );
 }
 
-function Flag({ of }: { of: string }) {
+function Flag({ of }: { of: Api<'PartFlag'> }) {
   return (
     <b className="checkflag">
       <svg width="10" height="12" viewBox="0 0 10 12" aria-hidden>
         <path d="M1 11V1h7l-2 3 2 3H2.5" fill="none" stroke="currentColor" strokeWidth="1.5" />
       </svg>{' '}
-      {t(flags[of] ?? of)}
+      {t(flags[of] ?? '')}
     </b>
   );
 }

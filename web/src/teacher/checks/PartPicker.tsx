@@ -27,7 +27,7 @@ export function PartPicker({
       {partOrder.map((name) => {
         const on = plan.parts.find((p) => p.part === name);
         const usual = sure(choices.usual.find((p) => p.part === name));
-        const title = t(sure(partNames[name]));
+        const title = t(partNames[name]);
         return (
           <li key={name} className={on ? 'on' : undefined}>
             <label className="pick">
@@ -39,7 +39,7 @@ export function PartPicker({
               />
               <b>{title}</b>
             </label>
-            <p className="soft">{t(sure(partAbout[name]))}</p>
+            <p className="soft">{t(partAbout[name])}</p>
             <span className="time">
               {on ? t('about {{n}} min', { n: Math.max(1, Math.round(minutesOf(on, plan, choices, depth))) }) : ''}
             </span>

@@ -21,15 +21,16 @@ export const useCheck = (checkId: string | undefined) =>
 export const useChoices = () =>
   useQuery({ queryKey: keys.checkChoices, staleTime: 300_000, queryFn: () => ok(api.GET('/checks/choices')) });
 
-export const partNames: Record<string, string> = {
+type PartKind = Api<'CheckPart'>;
+export const partNames: Record<PartKind, string> = {
   WordReading: 'word reading',
   WordMeaning: 'word meaning',
   Maze: 'maze',
   Passages: 'passages',
 };
-export const partOrder = ['WordReading', 'WordMeaning', 'Maze', 'Passages'] as const;
+export const partOrder: readonly PartKind[] = ['WordReading', 'WordMeaning', 'Maze', 'Passages'];
 /** What happens in a part, for whoever picks it. */
-export const partAbout: Record<string, string> = {
+export const partAbout: Record<PartKind, string> = {
   WordReading: 'Which of three letter strings is the word? 15 words, harder and easier as the reader goes.',
   WordMeaning: 'Which of four meanings is the word’s? 15 words from the library.',
   Maze: 'A text with a choice of three at every seventh word, against the clock.',

@@ -5,7 +5,6 @@ import { percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import { zoneNames } from './FiguresBox';
 import type { RecordData } from './useSheet';
-import { sure } from '../../shared/sure';
 
 type Draft = NonNullable<RecordData['draft']>;
 
@@ -42,7 +41,7 @@ export function DraftNote({
             n: d.figures.errors,
             count: d.figures.words,
             share: percent(d.figures.accuracy),
-            zone: t(sure(zoneNames[d.figures.zone])),
+            zone: t(zoneNames[d.figures.zone]),
             sure: percent(d.sure),
           })}
           {doubts > 0 && ` ${t('{{count}} marks are doubtful.', { count: doubts })}`}

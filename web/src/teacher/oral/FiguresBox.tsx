@@ -2,15 +2,15 @@ import { Pause, Timer } from '@phosphor-icons/react';
 import { clock, percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { Counted } from './marks';
+import type { Api } from '../../shared/api';
+import { seasonWords } from '../checks/checkQueries';
 import type { RecordData } from './useSheet';
-import { sure } from '../../shared/sure';
 
-export const zoneNames: Record<string, string> = {
+export const zoneNames: Record<Api<'AccuracyZone'>, string> = {
   Independent: 'independent',
   Instructional: 'instructional',
   Frustration: 'frustration',
 };
-export const seasonNames: Record<string, string> = { Autumn: 'autumn', Winter: 'winter', Spring: 'spring' };
 /** The zone of an accuracy as it is shown, in whole percent. */
 export const zoneOf = (accuracy: number) => {
   const shown = Math.round(accuracy * 100);
@@ -62,7 +62,7 @@ export function FiguresBox({
         <div>
           <dt>{t('Accuracy')}</dt>
           <dd>
-            <b>{percent(c.accuracy)}</b> {t(sure(zoneNames[zoneOf(c.accuracy)]))}
+            <b>{percent(c.accuracy)}</b> {t(zoneNames[zoneOf(c.accuracy)])}
           </dd>
         </div>
         <div>
@@ -92,7 +92,7 @@ export function FiguresBox({
                 <b>{Math.round(rate)}</b>
                 {f.percentile != null &&
                   !on &&
-                  ` · ${t('{{n}} of 100 read so or slower in {{season}}', { n: f.percentile, season: t(sure(seasonNames[f.season])) })}`}
+                  ` · ${t('{{n}} of 100 read so or slower in {{season}}', { n: f.percentile, season: t(seasonWords[f.season]) })}`}
               </>
             ) : (
               t('not timed')

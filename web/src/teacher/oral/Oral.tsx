@@ -7,9 +7,9 @@ import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { BeginRecord } from './BeginRecord';
-import { seasonNames, zoneNames } from './FiguresBox';
+import { seasonWords } from '../checks/checkQueries';
+import { zoneNames } from './FiguresBox';
 import './oral.css';
-import { sure } from '../../shared/sure';
 
 type Row = Api<'RecordRow'>;
 
@@ -58,9 +58,7 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
                           <Link to={`/class/${classId}/readers/${reader.id}/records/${k.id}`}>{k.title}</Link>
                         </th>
                         <td className="num">{fm(k.textDepth)}</td>
-                        <td>
-                          {k.done ? `${percent(k.figures.accuracy)}, ${t(sure(zoneNames[k.figures.zone]))}` : '–'}
-                        </td>
+                        <td>{k.done ? `${percent(k.figures.accuracy)}, ${t(zoneNames[k.figures.zone])}` : '–'}</td>
                         <td className="num">
                           {k.done && k.figures.wordsCorrectPerMinute > 0
                             ? Math.round(k.figures.wordsCorrectPerMinute)
@@ -112,7 +110,7 @@ function Norm({ k }: { k: Row }) {
         <path d="M42 2v10" stroke="var(--ink-soft)" />
         <circle cx={2 + 0.8 * k.figures.percentile} cy="7" r="4" fill="var(--depth-6)" />
       </svg>
-      {t('{{n}} in {{season}}', { n: k.figures.percentile, season: t(sure(seasonNames[k.figures.season])) })}
+      {t('{{n}} in {{season}}', { n: k.figures.percentile, season: t(seasonWords[k.figures.season]) })}
     </span>
   );
 }

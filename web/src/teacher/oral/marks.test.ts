@@ -1,12 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { betweenAt, change, clear, counted, linesOf, markOf, put, shownAt, type Mark, type SheetWord } from './marks';
+import vectors from '../../../../tests/vectors/record-marks.json';
 import { sure } from '../../shared/sure';
 
-const body = '“Come,” said Marit. The lamp (old as it was) burned.\n\nMarit waved.';
+const { body } = vectors;
 const words: SheetWord[] = [...body.matchAll(/[A-Za-z]+/g)].map((m) => ({
   start: m.index,
   length: m[0].length,
-  name: m[0] === 'Marit',
+  name: vectors.names.includes(m[0]),
 }));
 const key = (i: number) => body.slice(sure(words[i]).start, sure(words[i]).start + sure(words[i]).length).toLowerCase();
 const sum = (marks: Mark[], last: number | null = null) => counted(marks, words, last, key);
@@ -40,6 +41,16 @@ describe('marks of a running record', () => {
       lost: 2,
     });
     expect(sum(marks, 5)).toMatchObject({ words: 6, errors: 1, accuracy: 5 / 6 });
+  });
+  test.each(vectors.cases)('are counted as the core counts them: $of', (c) => {
+    const marks = c.marks.map((m) => ({ heard: '', used: '', span: 1, doubt: false, ...m }) as Mark);
+    expect(sum(marks, c.lastWord ?? null)).toMatchObject({
+      words: c.words,
+      errors: c.errors,
+      corrections: c.corrections,
+      repetitions: c.repetitions,
+      accuracy: Math.max(0, (c.words - c.errors) / c.words),
+    });
   });
   test('lines break at paragraphs and at their length', () => {
     expect(linesOf(body, words, 24).map((l) => [l.from, l.to, l.begins])).toEqual([

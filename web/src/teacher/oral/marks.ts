@@ -63,6 +63,9 @@ export interface Counted {
   lost: number;
 }
 
+/** Words as they are said: case and the signs around them do not matter. */
+const spoken = (heard: string) => (heard.toLowerCase().match(/[\p{L}\p{N}’']+/gu) ?? []).join(' ');
+
 /** The counts while a record is marked; the server counts again by the same rules. A name misread the same way counts once. */
 export function counted(
   marks: Mark[],
@@ -76,7 +79,7 @@ export function counted(
   const errors = here.filter((m) => {
     if (!isError(m.kind)) return false;
     if (m.kind !== 'Substitution' || !words[m.index]?.name) return true;
-    const misread = `${keyOf(m.index)} ${m.heard.toLowerCase()}`;
+    const misread = `${keyOf(m.index)} ${spoken(m.heard)}`;
     return !names.has(misread) && !!names.add(misread);
   }).length;
   const lost = here

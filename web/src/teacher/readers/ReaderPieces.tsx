@@ -18,13 +18,13 @@ import { t } from '../../shared/words';
 type ReaderData = Api<'ReaderView'>;
 type Goal = Api<'GoalStandingView'>;
 
-const courses: Record<string, string> = {
+const courses: Record<Api<'Course'>, string> = {
   Reached: 'reached',
   OnCourse: 'on course',
   SlightlyBehind: 'slightly behind',
   Behind: 'behind',
 };
-export const courseWord = (course: string) => t(courses[course] ?? course);
+export const courseWord = (course: Api<'Course'>) => t(courses[course]);
 
 export function GoalBar({ goal }: { goal: Goal }) {
   const share = Math.min(1, goal.done / goal.target),

@@ -10,6 +10,9 @@ import { useUndo } from '../classQueries';
 const month = 30 * 24 * 3600 * 1000;
 export const undoable = (at: string) => Date.now() - new Date(at).getTime() < month;
 
+/** What is undone here; the rest is undone in the class it was done in. */
+const fromHere: readonly Api<'ChangeKind'>[] = ['Roster', 'Merged'];
+
 const looks: Record<Api<'LookKind'>, string> = {
   ReaderSeen: 'looked at',
   RosterExported: 'took the roster out',
@@ -85,7 +88,7 @@ function Changes() {
                       {c.undoneAt ? (
                         <span className="soft">{t('undone')}</span>
                       ) : (
-                        ['roster', 'merged'].includes(c.kind) &&
+                        fromHere.includes(c.kind) &&
                         undoable(c.at) && (
                           <button
                             className="btn small"

@@ -1,10 +1,11 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
+import type { Api } from '../../../shared/api';
 import { t } from '../../../shared/words';
 import { fields, isEmpty, pasted, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
 
-const fates: Record<string, string> = {
+const fates: Record<Api<'RowFate'>, string> = {
   New: 'new',
   Joins: 'joins',
   Changed: 'changed',

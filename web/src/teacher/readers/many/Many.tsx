@@ -21,6 +21,9 @@ import { Grid } from './Grid';
 import { isEmpty, padded, type Checked, type GridRow } from './gridRows';
 
 /** Many readers at once: typed, pasted from a spreadsheet, or from a file. What is wrong is shown in its cell; what is good can go in at once. */
+/** Rows that wait for the teacher. */
+const unsettled: readonly Api<'RowFate'>[] = ['Question', 'Stopped'];
+
 export default function Many() {
   const { data } = useOutletContext<Place>();
   const draft = useQuery({
@@ -95,7 +98,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
     onSuccess: (done) => {
       setAdded((before) => [...before, ...done.added]);
       // What could not go in stays where it can be put right.
-      setRows(padded(rows.filter((_, i) => ['Question', 'Stopped'].includes(done.done.rows[i]?.fate ?? ''))));
+      setRows(padded(rows.filter((_, i) => unsettled.includes(done.done.rows[i]?.fate ?? 'Empty'))));
       setRead(null);
       const { new: fresh, joins, changed, unchanged } = done.done;
       said(

@@ -6,7 +6,7 @@ import { sure } from '../../../shared/sure';
 export type Question = Api<'QuestionView'>;
 export type Try = Api<'TryView'>;
 
-export const kindName = (kind: string) =>
+export const kindName = (kind: Api<'QuestionKind'>) =>
   t(
     (
       {
@@ -17,8 +17,8 @@ export const kindName = (kind: string) =>
         Sentence: 'pick the sentence',
         Short: 'short answer',
         Long: 'long answer',
-      } as Record<string, string>
-    )[kind] ?? kind,
+      } satisfies Record<Api<'QuestionKind'>, string>
+    )[kind],
   );
 
 /** What a question asks for, in small words. */

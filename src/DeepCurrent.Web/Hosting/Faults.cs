@@ -1,0 +1,33 @@
+namespace DeepCurrent.Web.Hosting;
+
+/// <summary>What is wrong with a request: all of it at once, one sentence for each field.</summary>
+public sealed class Faults
+{
+    private const string Several = "Not saved yet. Fix the highlighted fields.";
+
+    private readonly Dictionary<string, string[]> found = [];
+
+    /// <summary>Notes a fault; of a field that has one already, the first counts.</summary>
+    public Faults If(bool wrong, string field, string sentence)
+    {
+        if (wrong)
+            found.TryAdd(field, [sentence]);
+        return this;
+    }
+
+    /// <summary>Notes what a rule says of a field; null where it holds.</summary>
+    public Faults Of(string field, string? sentence) => If(sentence is not null, field, sentence ?? "");
+
+    /// <summary>Goes no further if anything is wrong.</summary>
+    /// <exception cref="Refused">Something is.</exception>
+    public void Refuse()
+    {
+        if (found.Count > 0)
+            throw new Refused(
+                StatusCodes.Status422UnprocessableEntity,
+                "invalid",
+                found.Count == 1 ? found.Values.Single()[0] : Several,
+                found
+            );
+    }
+}

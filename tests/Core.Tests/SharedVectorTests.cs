@@ -1,0 +1,72 @@
+using System.Text.Json;
+using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.OralReading;
+
+namespace Core.Tests;
+
+/// <summary>What the core and the pages both work out, from the same examples: the pages' tests read these files,
+/// too.</summary>
+public sealed class SharedVectorTests
+{
+    private sealed record Forecasts(IReadOnlyList<ForecastCase> Cases, IReadOnlyList<ZoneCase> Zones);
+
+    private sealed record ForecastCase(double Reader, double Text, int Percent);
+
+    private sealed record ZoneCase(int Percent, double Low, double High, string Zone);
+
+    private sealed record Records(string Body, IReadOnlyList<string> Names, IReadOnlyList<RecordCase> Cases);
+
+    private sealed record RecordCase(
+        string Of,
+        IReadOnlyList<MarkOf> Marks,
+        int? LastWord,
+        int Words,
+        int Errors,
+        int Corrections,
+        int Repetitions
+    );
+
+    private sealed record MarkOf(int Index, string Kind, string? Heard);
+
+    private static T Read<T>(string name) =>
+        JsonSerializer.Deserialize<T>(
+            File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "vectors", name)),
+            JsonSerializerOptions.Web
+        )!;
+
+    [Fact]
+    public void Forecasts_are_what_the_pages_draw()
+    {
+        var all = Read<Forecasts>("forecast.json");
+        all.Cases.Count.ShouldBeGreaterThan(10);
+        foreach (var c in all.Cases)
+            Forecast.Comprehension(new(c.Reader), new(c.Text)).Percent.ShouldBe(c.Percent, $"{c}");
+        foreach (var z in all.Zones)
+            Forecast.ZoneOf(new(z.Percent / 100.0), new(z.Low, z.High)).ToString().ShouldBe(z.Zone, $"{z}");
+    }
+
+    [Fact]
+    public void Marks_are_counted_as_the_pages_count_them()
+    {
+        var all = Read<Records>("record-marks.json");
+        var passage = SpokenForms.Of(all.Body);
+        passage
+            .Where(w => RunningRecords.ProperNouns(passage).Contains(w.Key))
+            .Select(w => w.Shown)
+            .Distinct()
+            .ShouldBe(all.Names);
+        foreach (var c in all.Cases)
+        {
+            SheetMark[] marks =
+            [
+                .. c.Marks.Select(m => new SheetMark(m.Index, Enum.Parse<MarkKind>(m.Kind), m.Heard ?? "")),
+            ];
+            var f = RecordSheet.Figures(marks, passage, c.LastWord, 0);
+            (f.Words, f.Errors, f.SelfCorrections, f.Repetitions).ShouldBe(
+                (c.Words, c.Errors, c.Corrections, c.Repetitions),
+                c.Of
+            );
+            f.Accuracy.ShouldBe(Math.Max(0, (c.Words - c.Errors) / (double)c.Words), 1e-12, c.Of);
+        }
+    }
+}
