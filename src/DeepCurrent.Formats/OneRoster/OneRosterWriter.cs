@@ -1,10 +1,7 @@
 using System.Globalization;
 using System.IO.Compression;
-using System.Text;
-using CsvHelper;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
-using DeepCurrent.Formats.Tables;
 
 namespace DeepCurrent.Formats.OneRoster;
 
@@ -56,268 +53,203 @@ public static class OneRosterWriter
     public static void Write(Stream stream, OneRosterSchool school, RosterState state)
     {
         using var zip = new ZipArchive(stream, ZipArchiveMode.Create, leaveOpen: true);
-        var classes = state
-            .Classes.Values.Where(c => !c.Closed)
-            .OrderBy(c => c.Name, StringComparer.Ordinal)
-            .ThenBy(c => c.Id)
-            .ToDictionary(c => c.Id);
-        var readers = state
-            .Readers.Values.Where(r => !r.Left)
-            .OrderBy(r => r.UserName, StringComparer.Ordinal)
-            .ToDictionary(r => r.Id);
-        var adults = state
-            .Adults.Values.Where(a => !a.Left)
-            .OrderBy(a => a.UserName, StringComparer.Ordinal)
-            .ToDictionary(a => a.Id);
-        var keys = Keys(state.Readers.Values.Cast<ISourcedThing>().Concat(state.Adults.Values))
-            .Concat(Keys(state.Classes.Values))
-            .Concat(Keys(state.Enrolments.Values))
-            .ToDictionary();
-        var course = $"course-{school.Id}";
-        var year = school.Sessions[0];
-        Put(
+        var writing = new Writing(school, state);
+        OneRosterTable.Manifest.Write(
             zip,
-            "manifest",
-            "propertyName,value",
-            new object?[][]
+            new (string, object?)[][]
             {
-                ["manifest.version", "1.0"],
-                ["oneroster.version", "1.2"],
-                ["source.systemName", "Deep Current"],
-                ["source.systemCode", CodeOf(school.Id)],
+                [("propertyName", "manifest.version"), ("value", "1.0")],
+                [("propertyName", "oneroster.version"), ("value", "1.2")],
+                [("propertyName", "source.systemName"), ("value", "Deep Current")],
+                [("propertyName", "source.systemCode"), ("value", CodeOf(school.Id))],
             }
-                .Concat(Parts.Select(p => new object?[] { $"file.{p}", "bulk" }))
-                .Concat(Left.Select(p => new object?[] { $"file.{p}", "absent" }))
+                .Concat(Parts.Select(p => Named(p, "bulk")))
+                .Concat(Left.Select(p => Named(p, "absent")))
         );
-        Put(
+        OneRosterTable.Orgs.Write(
             zip,
-            "orgs",
-            "sourcedId,status,dateLastModified,name,type,identifier,parentSourcedId",
             [
-                [school.Id, "", "", school.Name, "school", "", ""],
+                [("sourcedId", school.Id), ("name", school.Name), ("type", "school")],
             ]
         );
-        Put(
-            zip,
-            "academicSessions",
-            "sourcedId,status,dateLastModified,title,type,startDate,endDate,parentSourcedId,schoolYear",
-            school.Sessions.Select(
+        OneRosterTable.Sessions.Write(zip, writing.Sessions());
+        OneRosterTable.Courses.Write(zip, [writing.Course()]);
+        OneRosterTable.Classes.Write(zip, writing.Classes());
+        OneRosterTable.Users.Write(zip, writing.Users());
+        OneRosterTable.Roles.Write(zip, writing.Roles());
+        OneRosterTable.Enrolments.Write(zip, writing.Enrolments());
+    }
+
+    private static (string, object?)[] Named(string part, string how) =>
+        [("propertyName", $"file.{part}"), ("value", how)];
+
+    /// <summary>The rows of one school's files.</summary>
+    private sealed class Writing
+    {
+        private readonly OneRosterSchool school;
+        private readonly RosterState state;
+        private readonly Dictionary<ClassId, RosterClass> classes;
+        private readonly Dictionary<ReaderId, RosterReader> readers;
+        private readonly Dictionary<AdultId, RosterAdult> adults;
+        private readonly Dictionary<Guid, string> keys;
+
+        public Writing(OneRosterSchool school, RosterState state)
+        {
+            (this.school, this.state) = (school, state);
+            classes = state
+                .Classes.Values.Where(c => !c.Closed)
+                .OrderBy(c => c.Name, StringComparer.Ordinal)
+                .ThenBy(c => c.Id)
+                .ToDictionary(c => c.Id);
+            readers = state
+                .Readers.Values.Where(r => !r.Left)
+                .OrderBy(r => r.UserName, StringComparer.Ordinal)
+                .ToDictionary(r => r.Id);
+            adults = state
+                .Adults.Values.Where(a => !a.Left)
+                .OrderBy(a => a.UserName, StringComparer.Ordinal)
+                .ToDictionary(a => a.Id);
+            keys = Keys(state.Readers.Values.Cast<ISourcedThing>().Concat(state.Adults.Values))
+                .Concat(Keys(state.Classes.Values))
+                .Concat(Keys(state.Enrolments.Values))
+                .ToDictionary();
+        }
+
+        private string CourseId => $"course-{school.Id}";
+
+        public IEnumerable<(string, object?)[]> Sessions()
+        {
+            var year = school.Sessions[0];
+            return school.Sessions.Select(
                 (s, i) =>
-                    new object?[]
+                    new (string, object?)[]
                     {
-                        s.Id,
-                        "",
-                        "",
-                        s.Title,
-                        i == 0 ? "schoolYear" : "term",
-                        Day(s.First),
-                        Day(s.Last),
-                        i == 0 ? "" : year.Id,
-                        year.Last.Year,
+                        ("sourcedId", s.Id),
+                        ("title", s.Title),
+                        ("type", i == 0 ? "schoolYear" : "term"),
+                        ("startDate", Day(s.First)),
+                        ("endDate", Day(s.Last)),
+                        ("parentSourcedId", i == 0 ? "" : year.Id),
+                        ("schoolYear", year.Last.Year),
                     }
-            )
-        );
-        Put(
-            zip,
-            "courses",
-            "sourcedId,status,dateLastModified,schoolYearSourcedId,title,courseCode,grades,orgSourcedId,"
-                + "subjects,subjectCodes",
+            );
+        }
+
+        public (string, object?)[] Course() =>
             [
-                [course, "", "", year.Id, "Reading", "", "", school.Id, "Reading", ""],
-            ]
-        );
-        Put(
-            zip,
-            "classes",
-            "sourcedId,status,dateLastModified,title,grades,courseSourcedId,classCode,classType,location,"
-                + "schoolSourcedId,termSourcedIds,subjects,subjectCodes,periods",
+                ("sourcedId", CourseId),
+                ("schoolYearSourcedId", school.Sessions[0].Id),
+                ("title", "Reading"),
+                ("orgSourcedId", school.Id),
+                ("subjects", "Reading"),
+            ];
+
+        public IEnumerable<(string, object?)[]> Classes() =>
             classes.Values.Select(c =>
-                new object?[]
+                new (string, object?)[]
                 {
-                    keys[c.Id.Value],
-                    "",
-                    "",
-                    c.Name,
-                    "",
-                    course,
-                    c.Code,
-                    "scheduled",
-                    "",
-                    school.Id,
-                    "",
-                    "",
-                    "",
-                    "",
+                    ("sourcedId", keys[c.Id.Value]),
+                    ("title", c.Name),
+                    ("courseSourcedId", CourseId),
+                    ("classCode", c.Code),
+                    ("classType", "scheduled"),
+                    ("schoolSourcedId", school.Id),
                 }
-            )
-        );
-        Put(
-            zip,
-            "users",
-            "sourcedId,status,dateLastModified,enabledUser,username,userIds,givenName,familyName,middleName,"
-                + "identifier,email,sms,phone,agentSourcedIds,grades,password,userMasterIdentifier,"
-                + "resourceSourcedIds,preferredGivenName,preferredMiddleName,preferredFamilyName,primaryOrgSourcedId,"
-                + "pronouns",
+            );
+
+        public IEnumerable<(string, object?)[]> Users() =>
             readers
                 .Values.Select(r =>
-                    User(keys[r.Id.Value], r.UserName, r.GivenName, r.FamilyName, "", Grades.Code(r.Grade), school.Id)
+                    User(keys[r.Id.Value], r.UserName, (r.GivenName, r.FamilyName), ("grades", Grades.Code(r.Grade)))
                 )
                 .Concat(
                     adults.Values.Select(a =>
-                    {
-                        var (given, family) = Names.Split(a.Name);
-                        return User(keys[a.Id.Value], a.UserName, given, family, a.Mail, "", school.Id);
-                    })
-                )
-        );
-        Put(
-            zip,
-            "roles",
-            "sourcedId,status,dateLastModified,userSourcedId,roleType,role,beginDate,endDate,orgSourcedId,"
-                + "userProfileSourcedId",
-            readers
-                .Values.Select(r =>
-                    new object?[]
-                    {
-                        $"role-{r.Id}",
-                        "",
-                        "",
-                        keys[r.Id.Value],
-                        "primary",
-                        "student",
-                        "",
-                        "",
-                        school.Id,
-                        "",
-                    }
-                )
-                .Concat(
-                    adults.Values.Select(a =>
-                        new object?[]
-                        {
-                            $"role-{a.Id}",
-                            "",
-                            "",
-                            keys[a.Id.Value],
-                            "primary",
-                            a.Lead ? "principal" : "teacher",
-                            "",
-                            "",
-                            school.Id,
-                            "",
-                        }
+                        User(keys[a.Id.Value], a.UserName, Names.Split(a.Name), ("email", a.Mail))
                     )
-                )
-        );
-        Put(
-            zip,
-            "enrollments",
-            "sourcedId,status,dateLastModified,classSourcedId,schoolSourcedId,userSourcedId,role,primary,"
-                + "beginDate,endDate",
+                );
+
+        private (string, object?)[] User(
+            string id,
+            string userName,
+            (string Given, string Family) name,
+            (string, object?) own
+        ) =>
+            [
+                ("sourcedId", id),
+                ("enabledUser", "true"),
+                ("username", userName),
+                ("givenName", name.Given),
+                ("familyName", name.Family),
+                ("primaryOrgSourcedId", school.Id),
+                own,
+            ];
+
+        public IEnumerable<(string, object?)[]> Roles() =>
+            readers
+                .Values.Select(r => Role(r.Id.Value, "student"))
+                .Concat(adults.Values.Select(a => Role(a.Id.Value, a.Lead ? "principal" : "teacher")));
+
+        private (string, object?)[] Role(Guid id, string role) =>
+            [
+                ("sourcedId", $"role-{id}"),
+                ("userSourcedId", keys[id]),
+                ("roleType", "primary"),
+                ("role", role),
+                ("orgSourcedId", school.Id),
+            ];
+
+        public IEnumerable<(string, object?)[]> Enrolments() =>
             state
                 .Enrolments.Values.Where(e =>
                     e.To is null && classes.ContainsKey(e.ClassId) && readers.ContainsKey(e.ReaderId)
                 )
                 .OrderBy(e => e.Id)
                 .Select(e =>
-                    new object?[]
-                    {
+                    Enrolment(
                         keys[e.Id.Value],
-                        "",
-                        "",
-                        keys[e.ClassId.Value],
-                        school.Id,
-                        keys[e.ReaderId.Value],
-                        "student",
-                        "",
-                        Day(e.From),
-                        "",
-                    }
+                        e.ClassId,
+                        e.ReaderId.Value,
+                        ("role", "student"),
+                        ("beginDate", Day(e.From))
+                    )
                 )
                 .Concat(
                     state
                         .Teachings.Values.Where(t => classes.ContainsKey(t.ClassId) && adults.ContainsKey(t.AdultId))
                         .OrderBy(t => t.Id)
                         .Select(t =>
-                            new object?[]
-                            {
+                            Enrolment(
                                 t.Id,
-                                "",
-                                "",
-                                keys[t.ClassId.Value],
-                                school.Id,
-                                keys[t.AdultId.Value],
-                                t.Role is Part.Assistant ? "aide" : "teacher",
-                                t.Role is Part.Teacher ? "true" : "false",
-                                "",
-                                "",
-                            }
+                                t.ClassId,
+                                t.AdultId.Value,
+                                ("role", t.Role is Part.Assistant ? "aide" : "teacher"),
+                                ("primary", t.Role is Part.Teacher ? "true" : "false")
+                            )
                         )
-                )
-        );
-    }
+                );
 
-    private static object?[] User(
-        string id,
-        string userName,
-        string given,
-        string family,
-        string? mail,
-        string grade,
-        SchoolId school
-    ) =>
-        [
-            id,
-            "",
-            "",
-            "true",
-            userName,
-            "",
-            given,
-            family,
-            "",
-            "",
-            mail,
-            "",
-            "",
-            "",
-            grade,
-            "",
-            "",
-            "",
-            "",
-            "",
-            "",
-            school,
-            "",
-        ];
+        private (string, object?)[] Enrolment(
+            object id,
+            ClassId classId,
+            Guid userId,
+            params (string, object?)[] own
+        ) =>
+            [
+                ("sourcedId", id),
+                ("classSourcedId", keys[classId.Value]),
+                ("schoolSourcedId", school.Id),
+                ("userSourcedId", keys[userId]),
+                .. own,
+            ];
 
-    // Two sources may have given the same id; then each thing goes by its own.
-    private static IEnumerable<KeyValuePair<Guid, string>> Keys(IEnumerable<ISourcedThing> things) =>
-        things
-            .GroupBy(t => t.SourceId)
-            .SelectMany(g =>
-                g.Select(t => KeyValuePair.Create(t.Key, g.Key is null || g.Count() > 1 ? t.Key.ToString() : g.Key))
-            );
+        // Two sources may have given the same id; then each thing goes by its own.
+        private static IEnumerable<KeyValuePair<Guid, string>> Keys(IEnumerable<ISourcedThing> things) =>
+            things
+                .GroupBy(t => t.SourceId)
+                .SelectMany(g =>
+                    g.Select(t => KeyValuePair.Create(t.Key, g.Key is null || g.Count() > 1 ? t.Key.ToString() : g.Key))
+                );
 
-    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
-
-    private static void Put(ZipArchive zip, string file, string heading, IEnumerable<IReadOnlyList<object?>> rows)
-    {
-        using var text = new StreamWriter(
-            zip.CreateEntry(file + ".csv", CompressionLevel.Fastest).Open(),
-            new UTF8Encoding(false),
-            1 << 16
-        );
-        using var csv = new CsvWriter(text, CultureInfo.InvariantCulture);
-        foreach (var name in heading.Split(','))
-            csv.WriteField(name);
-        csv.NextRecord();
-        foreach (var row in rows)
-        {
-            foreach (var value in row)
-                csv.WriteField(Convert.ToString(value, CultureInfo.InvariantCulture));
-            csv.NextRecord();
-        }
+        private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
     }
 }
