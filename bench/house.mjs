@@ -22,7 +22,8 @@ const long = code.flatMap((lines) =>
     if (!indent) return [];
     let head = i - 1;
     while (head > 0 && (lines[head].startsWith(`${indent} `) || lines[head] === `${indent})`)) head--;
-    if (!member.test(lines[head])) return [];
+    // What is kept in a field is no method.
+    if (!member.test(lines[head]) || / = /.test(lines[head])) return [];
     const body = lines.slice(i + 1).findIndex((l) => l.startsWith(`${indent}}`));
     return body > 40 ? [body] : [];
   }),

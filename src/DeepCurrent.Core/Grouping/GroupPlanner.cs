@@ -26,6 +26,43 @@ public static class GroupPlanner
     {
         if (rules.Conflict(readers.Count) is { } conflict)
             throw new ArgumentException(conflict, nameof(rules));
+        var (model, leads, joins) = Model(readers, rules);
+        // One worker and a fixed seed: the same class always gets the same proposal.
+        var solver = new CpSolver
+        {
+            StringParameters = FormattableString.Invariant(
+                $"max_time_in_seconds:{seconds},num_workers:1,random_seed:7"
+            ),
+        };
+        var status = solver.Solve(model);
+        if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
+            throw new ArgumentException("No plan was found that keeps to these rules.", nameof(rules));
+        var all = Enumerable.Range(0, readers.Count).ToList();
+        var groups = all.Where(j => solver.BooleanValue(leads[j]))
+            .Select(j => new PlannedGroup(
+                [
+                    .. all.Where(i => solver.BooleanValue(joins[i, j]))
+                        .Select(i => readers[i])
+                        .OrderBy(r => r.Depth.Value),
+                ],
+                readers[j]
+            ))
+            .OrderBy(g => g.Readers.Average(r => r.Depth.Value))
+            .ToList();
+        var gap =
+            solver.ObjectiveValue <= 0
+                ? 0
+                : Math.Max(0, (solver.ObjectiveValue - solver.BestObjectiveBound) / solver.ObjectiveValue);
+        return new(groups, solver.ObjectiveValue / Scale, status == CpSolverStatus.Optimal ? 0 : gap);
+    }
+
+    /// <summary>Who leads a group (whose middle it is), and who joins whom: each reader one leader, groups of the sizes
+    /// that are wanted, at the least distance.</summary>
+    private static (CpModel Model, BoolVar[] Leads, BoolVar[,] Joins) Model(
+        IReadOnlyList<GroupCandidate> readers,
+        GroupRules rules
+    )
+    {
         var n = readers.Count;
         var model = new CpModel();
         var leads = Enumerable.Range(0, n).Select(j => model.NewBoolVar($"leads{j}")).ToArray();
@@ -49,36 +86,7 @@ public static class GroupPlanner
             model.Add(size >= rules.Smallest * leads[j]);
         }
         model.Minimize(cost);
-        // One worker and a fixed seed: the same class always gets the same proposal.
-        var solver = new CpSolver
-        {
-            StringParameters = FormattableString.Invariant(
-                $"max_time_in_seconds:{seconds},num_workers:1,random_seed:7"
-            ),
-        };
-        var status = solver.Solve(model);
-        if (status is not (CpSolverStatus.Optimal or CpSolverStatus.Feasible))
-            throw new ArgumentException("No plan was found that keeps to these rules.", nameof(rules));
-        var groups = Enumerable
-            .Range(0, n)
-            .Where(j => solver.BooleanValue(leads[j]))
-            .Select(j => new PlannedGroup(
-                [
-                    .. Enumerable
-                        .Range(0, n)
-                        .Where(i => solver.BooleanValue(joins[i, j]))
-                        .Select(i => readers[i])
-                        .OrderBy(r => r.Depth.Value),
-                ],
-                readers[j]
-            ))
-            .OrderBy(g => g.Readers.Average(r => r.Depth.Value))
-            .ToList();
-        var gap =
-            solver.ObjectiveValue <= 0
-                ? 0
-                : Math.Max(0, (solver.ObjectiveValue - solver.BestObjectiveBound) / solver.ObjectiveValue);
-        return new(groups, solver.ObjectiveValue / Scale, status == CpSolverStatus.Optimal ? 0 : gap);
+        return (model, leads, joins);
     }
 
     /// <summary>Why a reader is in a group: the distance to its middle, and to the next nearest group's.</summary>

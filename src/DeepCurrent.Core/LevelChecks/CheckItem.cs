@@ -76,41 +76,30 @@ public sealed record CheckItem(
                 q.Kind,
                 rights
             );
+        int[] Those(int count, Func<int, bool> rule) => [.. Enumerable.Range(0, count).Where(rule)];
         switch (q.Kind)
         {
             case QuestionKind.Order:
                 var order = Scoring.Shuffled(copy, q.Id, q.Choices.Count);
-                return Item(
-                    [.. order.Select(i => q.Choices[i].Text)],
-                    [.. Enumerable.Range(0, order.Length).Select(i => Array.IndexOf(order, i))]
-                );
+                return Item([.. order.Select(i => q.Choices[i].Text)], Places(order, order.Length));
             case QuestionKind.Match:
-                int[] kept =
-                [
-                    .. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match)),
-                ];
+                var kept = Those(q.Choices.Count, i => !string.IsNullOrEmpty(q.Choices[i].Match));
                 int[] shown = [.. Scoring.Shuffled(copy, q.Id, kept.Length).Select(i => kept[i])];
-                return Item(
-                    lefts,
-                    [
-                        .. Enumerable
-                            .Range(0, q.Choices.Count)
-                            .Where(i => q.Choices[i].Text.Length > 0)
-                            .Select(i => Array.IndexOf(shown, i)),
-                    ],
-                    [.. shown.Select(i => q.Choices[i].Match!)]
-                );
+                var right = Those(q.Choices.Count, i => q.Choices[i].Text.Length > 0)
+                    .Select(i => Array.IndexOf(shown, i));
+                return Item(lefts, [.. right], [.. shown.Select(i => q.Choices[i].Match!)]);
             case QuestionKind.Sentence:
-                int[] proofs =
-                [
-                    .. Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(version))),
-                ];
+                var proofs = Those(sentences.Count, i => Scoring.Proves(sentences[i], q.Proof(version)));
                 return proofs.Length == 0 ? null : Item([], proofs);
             default:
-                int[] right = [.. Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Right)];
-                return right.Length == 0 ? null : Item(lefts, right);
+                var chosen = Those(q.Choices.Count, i => q.Choices[i].Right);
+                return chosen.Length == 0 ? null : Item(lefts, chosen);
         }
     }
+
+    /// <summary>Where each of so many stands in an order.</summary>
+    private static int[] Places(int[] order, int count) =>
+        [.. Enumerable.Range(0, count).Select(i => Array.IndexOf(order, i))];
 
     /// <summary>True if it is an answer to this at all: as many picks as are wanted, each there and each
     /// once.</summary>

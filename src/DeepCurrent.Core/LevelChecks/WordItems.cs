@@ -23,6 +23,8 @@ public static class WordItems
     public const double LineSd = 8;
 
     private const double RareZipf = 2;
+    private const int NearestMeanings = 12;
+
     private const int Spellings = 3,
         Meanings = 4,
         LongestWord = 12,
@@ -90,6 +92,30 @@ public static class WordItems
         return items;
     }
 
+    private sealed record Known(string Word, string Part, string Meaning, double Depth);
+
+    /// <summary>Meanings of other words of the same part of speech, about as deep, no two alike.</summary>
+    private static List<string> WrongMeanings(IReadOnlyList<Known> known, Known word, Random random)
+    {
+        var wrong = known
+            .Where(w =>
+                w.Part == word.Part
+                && w.Word != word.Word
+                && !Alike(w.Meaning, word.Meaning)
+                && !w.Meaning.Contains(word.Word, StringComparison.OrdinalIgnoreCase)
+            )
+            .OrderBy(w => Math.Abs(w.Depth - word.Depth))
+            .Take(NearestMeanings)
+            .Select(w => w.Meaning)
+            .ToArray();
+        random.Shuffle(wrong);
+        List<string> choices = [];
+        foreach (var meaning in wrong)
+            if (choices.Count < Meanings - 1 && !choices.Exists(c => Alike(c, meaning)))
+                choices.Add(meaning);
+        return choices;
+    }
+
     /// <summary>Words whose meaning is asked for, as near as there are to a depth; the wrong meanings are those of
     /// other words of the same part of speech.</summary>
     /// <param name="words">Words with meanings to take from.</param>
@@ -106,7 +132,7 @@ public static class WordItems
         var random = new Random(seed);
         var known = words
             .DistinctBy(w => w.Word.ToLowerInvariant())
-            .Select(w => (w.Word, w.Part, w.Meaning, Depth: Depth(w.Word) + Shift(shown, w.Word)))
+            .Select(w => new Known(w.Word, w.Part, w.Meaning, Depth(w.Word) + Shift(shown, w.Word)))
             .ToList();
         var near = known
             .Where(w => !seen.Contains(w.Word))
@@ -117,22 +143,7 @@ public static class WordItems
         var items = new List<CheckItem>();
         foreach (var word in near)
         {
-            var wrong = known
-                .Where(w =>
-                    w.Part == word.Part
-                    && w.Word != word.Word
-                    && !Alike(w.Meaning, word.Meaning)
-                    && !w.Meaning.Contains(word.Word, StringComparison.OrdinalIgnoreCase)
-                )
-                .OrderBy(w => Math.Abs(w.Depth - word.Depth))
-                .Take(12)
-                .Select(w => w.Meaning)
-                .ToArray();
-            random.Shuffle(wrong);
-            List<string> choices = [];
-            foreach (var meaning in wrong)
-                if (choices.Count < Meanings - 1 && !choices.Exists(c => Alike(c, meaning)))
-                    choices.Add(meaning);
+            var choices = WrongMeanings(known, word, random);
             if (choices.Count < Meanings - 1)
                 continue;
             var right = random.Next(Meanings);

@@ -37,10 +37,7 @@ public sealed class Shelf
         if (most is < 1 or > 200)
             throw new ArgumentOutOfRangeException(nameof(most), most, "1 to 200 rows can be asked for at once.");
         var ranks = Ranks(query.Found);
-        var read = new bool[cards.Length];
-        foreach (var id in asker.ReadHere.Keys)
-            if (places.TryGetValue(id, out var at))
-                read[at] = true;
+        var read = Read(asker);
         var fits = new FitTable(asker.Readers, asker.Cuts);
         var filters = new Filters(query, asker, codes, read);
         var best = new Best(from + most);
@@ -62,20 +59,24 @@ public sealed class Shelf
             all++;
             best.Add(Key(query, asker, cards[i], i, ranks, fits), i);
         }
-        return new(
-            all,
-            [
-                .. best.InOrder()
-                    .Skip(from)
-                    .Select(i => new ShelfRow(
-                        cards[i],
-                        fits.Of(codes, i),
-                        asker.ReadHere.GetValueOrDefault(cards[i].Id),
-                        asker.Used.GetValueOrDefault(cards[i].Id)
-                    )),
-            ],
-            filters.Facets()
+        return new(all, [.. best.InOrder().Skip(from).Select(i => Row(i, asker, fits))], filters.Facets());
+    }
+
+    private ShelfRow Row(int i, ShelfAsker asker, FitTable fits) =>
+        new(
+            cards[i],
+            fits.Of(codes, i),
+            asker.ReadHere.GetValueOrDefault(cards[i].Id),
+            asker.Used.GetValueOrDefault(cards[i].Id)
         );
+
+    private bool[] Read(ShelfAsker asker)
+    {
+        var read = new bool[cards.Length];
+        foreach (var id in asker.ReadHere.Keys)
+            if (places.TryGetValue(id, out var at))
+                read[at] = true;
+        return read;
     }
 
     /// <summary>How well each card holds the words, NaN where it does not; null where no words were asked

@@ -62,6 +62,11 @@ internal sealed class MarkWriter(IReadOnlyList<PassageWord> passage, IReadOnlyLi
             Reread(e, words);
             return;
         }
+        Outcome(e, first, words);
+    }
+
+    private void Outcome(ReadingEvent e, int first, string words)
+    {
         switch (e.Kind)
         {
             case EventKind.Two:

@@ -51,53 +51,64 @@ public static class QuizCheck
         if (string.IsNullOrWhiteSpace(q.Stem))
             yield return "asks nothing yet.";
         var choices = q.Choices;
-        switch (q.Kind)
-        {
-            case QuestionKind.Single or QuestionKind.Multiple:
-                if (choices.Count < 2)
-                    yield return "needs at least two choices.";
-                if (choices.Any(c => string.IsNullOrWhiteSpace(c.Text)))
-                    yield return "has an empty choice.";
-                var right = choices.Count(c => c.Right);
-                if (q.Kind is QuestionKind.Single && right != 1)
-                    yield return right == 0
-                        ? "has no right choice."
-                        : $"has {right} right choices where one is to be chosen.";
-                if (q.Kind is QuestionKind.Multiple && (right < 2 || right == choices.Count))
-                    yield return "needs at least two right choices and one wrong one.";
-                break;
-            case QuestionKind.Order:
-                if (choices.Count < 3)
-                    yield return "needs at least three things to put in order.";
-                if (choices.Any(c => string.IsNullOrWhiteSpace(c.Text)))
-                    yield return "has an empty choice.";
-                break;
-            case QuestionKind.Match:
-                if (q.Lefts < 2 || choices.Any(c => c.Text.Length > 0 && string.IsNullOrWhiteSpace(c.Match)))
-                    yield return "needs at least two pairs with both halves.";
-                if (
-                    choices
-                        .Where(c => !string.IsNullOrEmpty(c.Match))
-                        .GroupBy(c => CheckWords.Same(c.Match!))
-                        .Any(g => g.Count() > 1)
-                )
-                    yield return "has the same right half twice.";
-                break;
-            case QuestionKind.Short
-            or QuestionKind.Long
-                when q.Rubric is null
-                    || q.Rubric.Marks.Count != Rubric.Most + 1
-                    || q.Rubric.Marks.Any(string.IsNullOrWhiteSpace):
-                yield return "needs a rubric: what earns 0, 1, 2 and 3 marks.";
-                break;
-            case QuestionKind.Sentence when q.Proofs.Values.All(string.IsNullOrWhiteSpace):
-                yield return "needs the sentence that is to be picked.";
-                break;
-        }
+        foreach (var sentence in OfKind(q))
+            yield return sentence;
         if (choices.Where(c => c.Text.Length > 0).GroupBy(c => CheckWords.Same(c.Text)).Any(g => g.Count() > 1))
             yield return "has the same choice twice.";
         if (q.Evidence && (at == 0 || all[at - 1].Evidence || all[at - 1].Guided != q.Guided))
             yield return "asks for the proof of the question before it, but there is none to prove.";
+    }
+
+    /// <summary>What a question of its kind lacks.</summary>
+    private static IEnumerable<string> OfKind(Question q) =>
+        q.Kind switch
+        {
+            QuestionKind.Single or QuestionKind.Multiple => ToChoose(q),
+            QuestionKind.Order => ToOrder(q),
+            QuestionKind.Match => ToMatch(q),
+            QuestionKind.Short or QuestionKind.Long => q.Rubric is { } rubric
+            && rubric.Marks.Count == Rubric.Most + 1
+            && !rubric.Marks.Any(string.IsNullOrWhiteSpace)
+                ? []
+                : ["needs a rubric: what earns 0, 1, 2 and 3 marks."],
+            QuestionKind.Sentence when q.Proofs.Values.All(string.IsNullOrWhiteSpace) =>
+            [
+                "needs the sentence that is to be picked.",
+            ],
+            _ => [],
+        };
+
+    private static IEnumerable<string> ToChoose(Question q)
+    {
+        if (q.Choices.Count < 2)
+            yield return "needs at least two choices.";
+        if (q.Choices.Any(c => string.IsNullOrWhiteSpace(c.Text)))
+            yield return "has an empty choice.";
+        var right = q.Choices.Count(c => c.Right);
+        if (q.Kind is QuestionKind.Single && right != 1)
+            yield return right == 0 ? "has no right choice." : $"has {right} right choices where one is to be chosen.";
+        if (q.Kind is QuestionKind.Multiple && (right < 2 || right == q.Choices.Count))
+            yield return "needs at least two right choices and one wrong one.";
+    }
+
+    private static IEnumerable<string> ToOrder(Question q)
+    {
+        if (q.Choices.Count < 3)
+            yield return "needs at least three things to put in order.";
+        if (q.Choices.Any(c => string.IsNullOrWhiteSpace(c.Text)))
+            yield return "has an empty choice.";
+    }
+
+    private static IEnumerable<string> ToMatch(Question q)
+    {
+        if (q.Lefts < 2 || q.Choices.Any(c => c.Text.Length > 0 && string.IsNullOrWhiteSpace(c.Match)))
+            yield return "needs at least two pairs with both halves.";
+        var halves = q
+            .Choices.Where(c => !string.IsNullOrEmpty(c.Match))
+            .Select(c => CheckWords.Same(c.Match!))
+            .ToList();
+        if (halves.Distinct().Count() < halves.Count)
+            yield return "has the same right half twice.";
     }
 
     /// <summary>What makes a question worse than it could be.</summary>
@@ -173,19 +184,7 @@ public static class QuizCheck
                 yield return a.Right || b.Right
                     ? $"two choices can be right: “{a.Text}” and “{b.Text}” overlap."
                     : $"“{a.Text}” and “{b.Text}” overlap: if one were right, so would be the other.";
-        var stem = CheckWords.Content(q.Stem);
-        var echo = CheckWords
-            .Content(right.Text)
-            .Intersect(stem)
-            .FirstOrDefault(w =>
-                words.GetValueOrDefault(w) < OftenInText
-                && !right.Text.Contains(char.ToUpperInvariant(w[0]) + w[1..], StringComparison.Ordinal)
-            );
-        if (
-            echo is not null
-            && !wrong.Any(c => CheckWords.Content(c.Text).Overlaps(stem))
-            && CheckWords.Content(right.Text).Count <= 3
-        )
+        if (Echo(q, right, wrong, words) is { } echo)
             yield return $"can be answered without the text: only the right choice says “{echo}” again.";
         if (
             CheckWords.Article(q.Stem) is { } vowel
@@ -203,6 +202,20 @@ public static class QuizCheck
             yield return "can be answered by a glance: only the right choice speaks of what the text speaks of.";
 
         bool Known(Choice c) => CheckWords.Content(c.Text) is { Count: > 0 } content && content.All(words.ContainsKey);
+    }
+
+    /// <summary>A word of the stem that only the right choice says again; null where there is none.</summary>
+    private static string? Echo(Question q, Choice right, IReadOnlyList<Choice> wrong, Dictionary<string, int> words)
+    {
+        var stem = CheckWords.Content(q.Stem);
+        var said = CheckWords.Content(right.Text);
+        if (said.Count > 3 || wrong.Any(c => CheckWords.Content(c.Text).Overlaps(stem)))
+            return null;
+        return said.Intersect(stem)
+            .FirstOrDefault(w =>
+                words.GetValueOrDefault(w) < OftenInText
+                && !right.Text.Contains(char.ToUpperInvariant(w[0]) + w[1..], StringComparison.Ordinal)
+            );
     }
 
     /// <summary>The right choice is longer than every other by more than a fifth.</summary>

@@ -105,6 +105,9 @@ public static class ListReconciler
             : (given, family);
     }
 
+    private const string SameChild = "Somebody of this name is at the school. Is it the same child?",
+        AnotherChild = "This name stands in the list twice. Is it another child?";
+
     private sealed class Run(RosterState state, ListFrame frame, Makers makers)
     {
         private readonly Draft<ReaderId, RosterReader> readers = new(state.Readers);
@@ -156,71 +159,70 @@ public static class ListReconciler
                 problems.Add(new(new("", row.Line), column, value ?? "", reason, stops));
 
             var (given, family) = NameOf(row);
-            if (
-                given.Length == 0
-                && new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(
-                    string.IsNullOrWhiteSpace
-                )
-            )
+            if (given.Length == 0 && IsEmpty(row))
                 return new(row.Line, RowFate.Empty, null, [], []);
             if (given.Length == 0)
                 Say("givenName", row.GivenName, "Write the reader's name.");
-            if (Names.Fault(given) is { } wrong)
+            else if (Names.Fault(given) is { } wrong)
                 Say("givenName", row.GivenName, wrong);
             if (Names.Fault(family) is { } wrongToo)
                 Say("familyName", row.FamilyName, wrongToo);
             var classId = ClassOf(row, Say);
-            int? grade = null;
-            if (!string.IsNullOrWhiteSpace(row.Grade) && (grade = Grades.Parse(row.Grade, frame.Chart)) is null)
-                Say("grade", row.Grade, "This is no grade from K to 12 and no label of the level chart.");
-            Fathoms? level = null;
-            if (!string.IsNullOrWhiteSpace(row.Level))
-            {
-                level = LevelLabels.Read(row.Level, frame.LevelSystem, frame.Chart);
-                if (level is null && frame.LevelSystem == LevelLabels.Unsaid && LevelLabels.IsBare(row.Level))
-                    Say(
-                        "level",
-                        row.Level,
-                        $"{row.Level.Trim()} of what? Choose what levels are in, above, or write "
-                            + $"“{row.Level.Trim()} fm” or “grade {row.Level.Trim()}”."
-                    );
-                else if (level is null)
-                    Say("level", row.Level, "This level is in none of the school's label systems.");
-                else if (level.Value.Value is < Fathoms.Shallowest or > Fathoms.Deepest)
-                    Say("level", row.Level, "A level lies between −20 and 100 fm.");
-            }
+            var grade = GradeOf(row, Say);
+            var level = LevelOf(row, Say);
             if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail))
                 Say("guardianMail", row.GuardianMail, "This is no e-mail address.");
-            if (!string.IsNullOrWhiteSpace(row.HomeLanguage) && row.HomeLanguage.Trim().Length > 40)
+            if (row.HomeLanguage?.Trim().Length > 40)
                 Say("homeLanguage", row.HomeLanguage, "This is too long for a language.");
             if (problems.Exists(p => p.Stops))
                 return new(row.Line, RowFate.Stopped, null, problems, []);
 
             var key = Names.Key(given, family);
             var known = Known(row, key, classId!.Value, out var twins);
-            if (
-                twins.Count > 0
-                || (
-                    known is null
-                    && row.SameAs is null
-                    && named.Contains(key)
-                    && string.IsNullOrWhiteSpace(row.SourceId)
-                )
-            )
+            var again = known is null && row.SameAs is null && named.Contains(key);
+            if (twins.Count > 0 || (again && string.IsNullOrWhiteSpace(row.SourceId)))
             {
-                Say(
-                    "givenName",
-                    $"{given} {family}".Trim(),
-                    twins.Count > 0
-                        ? "Somebody of this name is at the school. Is it the same child?"
-                        : "This name stands in the list twice. Is it another child?"
-                );
+                var asked = twins.Count > 0 ? SameChild : AnotherChild;
+                Say("givenName", $"{given} {family}".Trim(), asked);
                 return new(row.Line, RowFate.Question, null, problems, twins);
             }
             named.Add(key);
             return known is null
                 ? Add(row, given, family, grade, level, classId.Value, problems)
                 : Change(row, known, given, family, grade, level, classId.Value, problems);
+        }
+
+        private static bool IsEmpty(ListRow row) =>
+            new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(string.IsNullOrWhiteSpace);
+
+        private int? GradeOf(ListRow row, Action<string, string?, string, bool> say)
+        {
+            if (string.IsNullOrWhiteSpace(row.Grade))
+                return null;
+            var grade = Grades.Parse(row.Grade, frame.Chart);
+            if (grade is null)
+                say("grade", row.Grade, "This is no grade from K to 12 and no label of the level chart.", true);
+            return grade;
+        }
+
+        private Fathoms? LevelOf(ListRow row, Action<string, string?, string, bool> say)
+        {
+            if (string.IsNullOrWhiteSpace(row.Level))
+                return null;
+            var level = LevelLabels.Read(row.Level, frame.LevelSystem, frame.Chart);
+            var bare = row.Level.Trim();
+            if (level is null && frame.LevelSystem == LevelLabels.Unsaid && LevelLabels.IsBare(row.Level))
+                say(
+                    "level",
+                    row.Level,
+                    $"{bare} of what? Choose what levels are in, above, or write “{bare} fm” or “grade {bare}”.",
+                    true
+                );
+            else if (level is null)
+                say("level", row.Level, "This level is in none of the school's label systems.", true);
+            else if (level.Value.Value is < Fathoms.Shallowest or > Fathoms.Deepest)
+                say("level", row.Level, "A level lies between −20 and 100 fm.", true);
+            return level;
         }
 
         private ClassId? ClassOf(ListRow row, Action<string, string?, string, bool> say)

@@ -31,31 +31,9 @@ public static class RollOver
             .Enrolments.Values.Where(e => e.To is null && ids.Contains(e.ClassId))
             .OrderBy(e => e.Id)
             .ToList();
-        var moving = open.Select(e => e.ReaderId).ToHashSet();
-        var readers = state
-            .Readers.Values.Where(r => moving.Contains(r.Id) && !r.Left)
-            .OrderBy(r => r.Id)
-            .Select(r => new Step<RosterReader>(
-                r,
-                r.Grade >= Grades.Highest ? r with { Left = true } : r with { Grade = r.Grade + 1 }
-            ))
-            .ToList();
+        var readers = Onwards(state, open);
         var leaving = readers.Where(s => s.After!.Left).Select(s => s.Thing.Id).ToHashSet();
-        var next = frame.KeepClasses
-            ? old.ToDictionary(
-                c => c.Id,
-                c => new RosterClass(
-                    makers.New<ClassId>(),
-                    null,
-                    frame.NewYearId,
-                    Up(c.Name),
-                    makers.ClassCode(),
-                    null,
-                    null,
-                    Closed: false
-                )
-            )
-            : [];
+        var next = frame.KeepClasses ? old.ToDictionary(c => c.Id, c => YearOn(c, frame, makers)) : [];
         return ChangeSet.Nothing with
         {
             Classes =
@@ -76,28 +54,40 @@ public static class RollOver
             ],
             Enrolments =
             [
-                .. open.Select(e => new Step<Enrolment>(
-                    e,
-                    e with
-                    {
-                        To = e.From > frame.LastDay ? e.From : frame.LastDay,
-                    }
-                )),
+                .. open.Select(e => new Step<Enrolment>(e, Ended(e, frame.LastDay))),
                 .. open.Where(e => next.ContainsKey(e.ClassId) && !leaving.Contains(e.ReaderId))
-                    .Select(e => new Step<Enrolment>(
-                        null,
-                        new Enrolment(
-                            makers.New<EnrolmentId>(),
-                            null,
-                            next[e.ClassId].Id,
-                            e.ReaderId,
-                            frame.FirstDay,
-                            null
-                        )
-                    )),
+                    .Select(e => new Step<Enrolment>(null, Into(next[e.ClassId].Id, e.ReaderId, frame, makers))),
             ],
         };
     }
+
+    /// <summary>Readers a grade up, or gone after the highest.</summary>
+    private static List<Step<RosterReader>> Onwards(RosterState state, IReadOnlyList<Enrolment> open)
+    {
+        var moving = open.Select(e => e.ReaderId).ToHashSet();
+        return
+        [
+            .. state
+                .Readers.Values.Where(r => moving.Contains(r.Id) && !r.Left)
+                .OrderBy(r => r.Id)
+                .Select(r => new Step<RosterReader>(
+                    r,
+                    r.Grade >= Grades.Highest ? r with { Left = true } : r with { Grade = r.Grade + 1 }
+                )),
+        ];
+    }
+
+    private static RosterClass YearOn(RosterClass c, RollOverFrame frame, Makers makers) =>
+        new(makers.New<ClassId>(), null, frame.NewYearId, Up(c.Name), makers.ClassCode(), null, null, Closed: false);
+
+    private static Enrolment Ended(Enrolment e, DateOnly lastDay) =>
+        e with
+        {
+            To = e.From > lastDay ? e.From : lastDay,
+        };
+
+    private static Enrolment Into(ClassId classId, ReaderId readerId, RollOverFrame frame, Makers makers) =>
+        new(makers.New<EnrolmentId>(), null, classId, readerId, frame.FirstDay, null);
 
     /// <summary>A class's name a year on: a number it begins with goes up by one ("4 Tern" becomes "5 Tern").</summary>
     public static string Up(string name)

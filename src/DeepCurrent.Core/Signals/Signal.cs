@@ -66,25 +66,9 @@ public static class SignalRules
         var found = new List<Signal>();
         var last = readings.TakeLast(InARow).ToList();
         if (last.Count == InARow && last.All(r => r.Score < TooLow))
-            found.Add(
-                new(
-                    SignalKind.OutOfDepth,
-                    last[^1].At,
-                    null,
-                    last[^1].Title,
-                    [.. last.Select(r => Math.Round(r.Score * 100))]
-                )
-            );
+            found.Add(OfScores(SignalKind.OutOfDepth, last));
         if (last.Count == InARow && last.Average(r => r.Score) >= DeepScore && last.All(r => r.Score >= 0.8))
-            found.Add(
-                new(
-                    SignalKind.ReadyToMoveDeeper,
-                    last[^1].At,
-                    null,
-                    last[^1].Title,
-                    [.. last.Select(r => Math.Round(r.Score * 100))]
-                )
-            );
+            found.Add(OfScores(SignalKind.ReadyToMoveDeeper, last));
         if (last.Count > 0 && last[^1] is { Words: > 0 } r && r.Seconds < FlickShare * r.Words / rate * 60)
             found.Add(
                 new(
@@ -107,4 +91,7 @@ public static class SignalRules
             found.Add(new(SignalKind.NothingRead, now, null, null, [schoolDaysQuiet]));
         return found;
     }
+
+    private static Signal OfScores(SignalKind kind, IReadOnlyList<FinishedReading> last) =>
+        new(kind, last[^1].At, null, last[^1].Title, [.. last.Select(r => Math.Round(r.Score * 100))]);
 }

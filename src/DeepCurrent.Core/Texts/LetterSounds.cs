@@ -316,7 +316,17 @@ public static class LetterSounds
 
     private static void Walk(string w, List<string> found)
     {
-        var finalE = FinalE(w);
+        w = Trimmed(w, found, out var finalE);
+        for (var i = 0; i < w.Length; )
+            i = Next(w, i, finalE, found);
+    }
+
+    /// <summary>A word without what stands for itself at its ends: a final le, silent letters.</summary>
+    /// <param name="finalE">Where the vowel of a vowel, one consonant and final e stands; −1 where there is
+    /// none.</param>
+    private static string Trimmed(string w, List<string> found, out int finalE)
+    {
+        finalE = FinalE(w);
         if (w.Length > 3 && w.EndsWith("le", StringComparison.Ordinal) && !Vowel(w[^3]))
         {
             found.Add("le");
@@ -338,55 +348,51 @@ public static class LetterSounds
             found.Add("kn");
             w = w[..^1];
         }
-        for (var i = 0; i < w.Length; )
+        return w;
+    }
+
+    /// <summary>Adds the pattern at a place.</summary>
+    /// <returns>The place after it.</returns>
+    private static int Next(string w, int i, int finalE, List<string> found)
+    {
+        var rest = w.AsSpan(i);
+        if (finalE == i && i + 2 < w.Length)
         {
-            var rest = w.AsSpan(i);
-            if (finalE == i && i + 2 < w.Length)
-            {
-                found.Add($"{w[i]}-e");
-                Soft(w, i + 1, found);
-                i += 2;
-                // The silent e itself.
-                i++;
-                continue;
-            }
-            if (Longest(Teams, rest) is { } team)
-            {
-                found.Add(team);
-                i += team.Length;
-                continue;
-            }
-            if (Longest(Pairs, rest) is { } pair)
-            {
-                found.Add(pair);
-                i += pair.Length;
-                continue;
-            }
-            if (rest.StartsWith("nk"))
-            {
-                found.Add("ng");
-                i += 2;
-                continue;
-            }
-            var c = w[i];
-            if (c == 'y')
-            {
-                if (i > 0)
-                    found.Add("y");
-                i++;
-                continue;
-            }
-            if (Vowel(c))
-            {
-                var silent = c == 'e' && i == w.Length - 1 && w.Length > 2;
-                if (!silent)
-                    found.Add(i == w.Length - 1 ? "open" : c.ToString());
-                i++;
-                continue;
-            }
-            Soft(w, i, found);
-            i = Consonants(w, i, found);
+            found.Add($"{w[i]}-e");
+            Soft(w, i + 1, found);
+            // The vowel, the consonant, and the silent e itself.
+            return i + 3;
         }
+        if ((Longest(Teams, rest) ?? Longest(Pairs, rest)) is { } together)
+        {
+            found.Add(together);
+            return i + together.Length;
+        }
+        if (rest.StartsWith("nk"))
+        {
+            found.Add("ng");
+            return i + 2;
+        }
+        if (w[i] == 'y' || Vowel(w[i]))
+        {
+            Single(w, i, found);
+            return i + 1;
+        }
+        Soft(w, i, found);
+        return Consonants(w, i, found);
+    }
+
+    /// <summary>A vowel by itself; y at the beginning is a consonant, and e at the end is silent.</summary>
+    private static void Single(string w, int i, List<string> found)
+    {
+        var last = i == w.Length - 1;
+        if (w[i] == 'y')
+        {
+            if (i > 0)
+                found.Add("y");
+        }
+        else if (!(w[i] == 'e' && last && w.Length > 2))
+            found.Add(last ? "open" : w[i].ToString());
     }
 
     /// <summary>Where the vowel of a vowel, one consonant and final e stands; −1 if the word does not end so.</summary>

@@ -170,6 +170,52 @@ public static class TextCounter
         {
             last = (start, end);
             var token = text[start..Math.Min(end, start + lower.Length)];
+            var (letterCount, digits) = Lowered(token);
+            ref var word = ref Look(lower.AsSpan(0, token.Length));
+            var capital = char.IsUpper(token[0]);
+            var begins = current.Words == 0 || afterQuote;
+            // Capitalised inside a sentence: a name. "I" and its contractions are not.
+            word.Name |= capital && !begins && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'));
+            // A sentence may open with a name; what is set off by a comma is more often a word like "however".
+            var opens = word.MayOpen && capital && begins && (end == text.Length || text[end] != ',');
+            word.Opened |= opens;
+            word.Small |= !capital;
+            afterQuote = false;
+            word.Times++;
+            words++;
+            syllables += word.Syllables;
+            letters += letterCount;
+            characters += letterCount + digits;
+            var odd = word.Unfamiliar && !word.Name && !opens;
+            var oddSpache = word.Times == 1 && word.NotSpache && !word.Name && !opens;
+            if (word.Syllables >= 3)
+            {
+                poly++;
+                if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables))
+                    complex++;
+            }
+            unfamiliar += One(odd);
+            notSpache += One(oddSpache);
+            current = current with
+            {
+                Start = current.Words == 0 ? start : current.Start,
+                End = end,
+                Words = current.Words + 1,
+                Syllables = current.Syllables + word.Syllables,
+                Letters = current.Letters + letterCount,
+                Characters = current.Characters + letterCount + digits,
+                Long = current.Long + One(word.Syllables >= 3),
+                Unfamiliar = current.Unfamiliar + One(odd),
+                NewToSpache = current.NewToSpache + One(oddSpache),
+                Sentences = 1,
+            };
+        }
+
+        private static int One(bool counts) => counts ? 1 : 0;
+
+        /// <summary>Writes a word in small letters, and counts what it is made of.</summary>
+        private (int Letters, int Digits) Lowered(ReadOnlySpan<char> token)
+        {
             int letterCount = 0,
                 digits = 0;
             for (var i = 0; i < token.Length; i++)
@@ -181,57 +227,7 @@ public static class TextCounter
                     letterCount++;
                 lower[i] = Lower(c);
             }
-            ref var word = ref Look(lower.AsSpan(0, token.Length));
-            // Capitalised inside a sentence: a name. "I" and its contractions are not.
-            var capital = char.IsUpper(token[0]);
-            if (
-                !word.Name
-                && current.Words > 0
-                && !afterQuote
-                && capital
-                && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'))
-            )
-                word.Name = true;
-            // A sentence may open with a name; what is set off by a comma is more often a word like "however".
-            var opens =
-                word.MayOpen
-                && capital
-                && (current.Words == 0 || afterQuote)
-                && (end == text.Length || text[end] != ',');
-            word.Opened |= opens;
-            word.Small |= !capital;
-            afterQuote = false;
-            word.Times++;
-            words++;
-            syllables += word.Syllables;
-            letters += letterCount;
-            characters += letterCount + digits;
-            var isNew = word.Times == 1;
-            var odd = word.Unfamiliar && !word.Name && !opens;
-            var oddSpache = isNew && word.NotSpache && !word.Name && !opens;
-            if (word.Syllables >= 3)
-            {
-                poly++;
-                if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables))
-                    complex++;
-            }
-            if (odd)
-                unfamiliar++;
-            if (oddSpache)
-                notSpache++;
-            current = current with
-            {
-                Start = current.Words == 0 ? start : current.Start,
-                End = end,
-                Words = current.Words + 1,
-                Syllables = current.Syllables + word.Syllables,
-                Letters = current.Letters + letterCount,
-                Characters = current.Characters + letterCount + digits,
-                Long = current.Long + (word.Syllables >= 3 ? 1 : 0),
-                Unfamiliar = current.Unfamiliar + (odd ? 1 : 0),
-                NewToSpache = current.NewToSpache + (oddSpache ? 1 : 0),
-                Sentences = 1,
-            };
+            return (letterCount, digits);
         }
 
         public void EndSentence()

@@ -240,48 +240,50 @@ public static class TextMeasurer
             squares = 0;
         for (var i = 0; i < Resamples; i++)
         {
-            int words = 0,
-                sentences = 0,
-                syllables = 0,
-                letters = 0,
-                characters = 0,
-                longWords = 0,
-                unfamiliar = 0,
-                spache = 0;
-            for (var k = 0; k < blocks.Count; k++)
-            {
-                var (s, n) = blocks[random.Next(blocks.Count)];
-                words += s.Words;
-                sentences += n;
-                syllables += s.Syllables;
-                letters += s.Letters;
-                characters += s.Characters;
-                longWords += s.Long;
-                unfamiliar += s.Unfamiliar;
-                spache += s.NewToSpache;
-            }
-            var grade = Combine(
-                Grades(
-                    new(
-                        words,
-                        sentences,
-                        syllables,
-                        letters,
-                        characters,
-                        0,
-                        longWords,
-                        longWords,
-                        unfamiliar,
-                        spache,
-                        [],
-                        []
-                    )
-                )
-            );
+            var grade = Combine(Grades(Drawn(blocks, random)));
             sum += grade;
             squares += grade * grade;
         }
         return Math.Max(0, (squares - sum * sum / Resamples) / (Resamples - 1));
+    }
+
+    /// <summary>The counts of as many blocks as there are, drawn with replacement.</summary>
+    private static TextCounts Drawn(List<(SentenceCounts Counts, int Sentences)> blocks, Random random)
+    {
+        int words = 0,
+            sentences = 0,
+            syllables = 0,
+            letters = 0,
+            characters = 0,
+            longWords = 0,
+            unfamiliar = 0,
+            spache = 0;
+        for (var k = 0; k < blocks.Count; k++)
+        {
+            var (s, n) = blocks[random.Next(blocks.Count)];
+            words += s.Words;
+            sentences += n;
+            syllables += s.Syllables;
+            letters += s.Letters;
+            characters += s.Characters;
+            longWords += s.Long;
+            unfamiliar += s.Unfamiliar;
+            spache += s.NewToSpache;
+        }
+        return new(
+            words,
+            sentences,
+            syllables,
+            letters,
+            characters,
+            0,
+            longWords,
+            longWords,
+            unfamiliar,
+            spache,
+            [],
+            []
+        );
     }
 
     private static List<(SentenceCounts Counts, int Sentences)> InBlocks(IReadOnlyList<SentenceCounts> sentences)

@@ -93,16 +93,8 @@ public static class TextSense
         var counts = TextCounter.Count(text);
         if (counts.Words == 0)
             return [new(TextDoubt.Empty, true, "There are no words here.")];
-        int letters = 0,
-            foreign = 0;
-        foreach (var c in text)
-        {
-            if (!char.IsLetter(c))
-                continue;
-            letters++;
-            if (c > 0x24f)
-                foreign++;
-        }
+        int letters = text.Count(char.IsLetter),
+            foreign = text.Count(c => c > 0x24f && char.IsLetter(c));
         if (letters > 0 && foreign > letters * MostForeignLetters)
             return
             [
@@ -159,37 +151,45 @@ public static class TextSense
                     ? "The formulas give more than 100 fm, where the scale ends. 100 fm is taken."
                     : "The formulas give less than −20 fm, where the scale begins. −20 fm is taken."
             );
+        if (OfForm(text, counts) is { } form)
+            yield return form;
+    }
+
+    /// <summary>What is no prose in sentences.</summary>
+    private static TextRemark? OfForm(string text, TextCounts counts)
+    {
         var longest = counts.PerSentence.Max(s => s.Words);
         var lines = LinesOf(text);
         if (MostlyTable(lines))
-            yield return new(
+            return new(
                 TextDoubt.Table,
                 false,
                 "This is mostly a table. The formulas are made for sentences, so the depth says little; state "
                     + "one yourself."
             );
-        else if (
+        if (
             lines.Count >= 6
             && lines.Count(l => l.Split(' ').Length <= 9 && l[^1] is not ('.' or '!' or '?' or '”' or '"')) * 2
                 > lines.Count
         )
-            yield return new(
+            return new(
                 TextDoubt.Verse,
                 false,
                 "Short lines like those of a poem: the formulas are made for prose, so the depth says little; "
                     + "state one yourself."
             );
-        else if (counts.Words >= FewWords && counts.Sentences == 1 && text.AsSpan().IndexOfAny('.', '!', '?') < 0)
-            yield return new(
+        if (counts.Words >= FewWords && counts.Sentences == 1 && text.AsSpan().IndexOfAny('.', '!', '?') < 0)
+            return new(
                 TextDoubt.NoSentenceMarks,
                 false,
                 "There are no full stops, so all of it counts as one sentence. Put them in to have it measured rightly."
             );
-        else if (longest > EndlessWords)
-            yield return new(
+        if (longest > EndlessWords)
+            return new(
                 TextDoubt.EndlessSentence,
                 false,
                 $"One sentence has {longest:N0} words. Is a full stop missing?"
             );
+        return null;
     }
 }
