@@ -4,7 +4,8 @@ using System.Text.Json.Serialization;
 
 namespace DeepCurrent.Core;
 
-/// <summary>What something kept is known by. Each kind of thing has a type of its own, so that a reader's id cannot stand
+/// <summary>What something kept is known by. Each kind of thing has a type of its own, so that a reader's id cannot
+/// stand
 /// where a class's is wanted.</summary>
 [SuppressMessage("Design", "CA1000:Do not declare static members on generic types", Justification = "Makes one.")]
 public interface IId<TSelf> : IId, IComparable<TSelf>

@@ -18,7 +18,8 @@ public sealed record ImportHead
 
     public required DateTimeOffset MadeAt { get; init; }
 
-    /// <summary>Only what belongs to this org of the file; null where nobody has chosen; <see cref="ImportStore.AllOrgs"/> for everything.</summary>
+    /// <summary>Only what belongs to this org of the file; null where nobody has chosen; <see
+    /// cref="ImportStore.AllOrgs"/> for everything.</summary>
     public required string? Org { get; init; }
 
     /// <summary>The system the file comes from, once it has been read.</summary>

@@ -28,7 +28,8 @@ public sealed record RosterRow
 
     public required double High { get; init; }
 
-    /// <summary>Change of the estimate in six weeks, fm, whatever level is set above it; null where there is no earlier one.</summary>
+    /// <summary>Change of the estimate in six weeks, fm, whatever level is set above it; null where there is no earlier
+    /// one.</summary>
     public required double? SixWeeks { get; init; }
 
     public required string? Group { get; init; }

@@ -58,7 +58,8 @@ public static class GuardianEndpoints
         api.MapPost("/readers/{readerId:guid}/guardian-code/withdraw", Withdraw);
     }
 
-    /// <summary>Invites the guardians whose addresses are on the roster: the letter with its code goes to them.</summary>
+    /// <summary>Invites the guardians whose addresses are on the roster: the letter with its code goes to
+    /// them.</summary>
     private static async Task<GuardiansInvited> Invite(
         ClassId classId,
         InviteGuardiansRequest request,

@@ -2,14 +2,16 @@ using DeepCurrent.Web.Changes;
 
 namespace DeepCurrent.Web.Hosting;
 
-/// <summary>One subject of the application: its services, its undo, its work in the background, its endpoints.</summary>
+/// <summary>One subject of the application: its services, its undo, its work in the background, its
+/// endpoints.</summary>
 /// <remarks>It lives in its subject's folder; <see cref="Application"/> lists the subjects and knows nothing
 /// else.</remarks>
 public interface IFeature
 {
     void Add(IServiceCollection services, IConfiguration settings) { }
 
-    /// <param name="api">Everything under /api; only who is signed in gets there, unless an endpoint says otherwise.</param>
+    /// <param name="api">Everything under /api; only who is signed in gets there, unless an endpoint says
+    /// otherwise.</param>
     void Map(RouteGroupBuilder api) { }
 }
 

@@ -58,7 +58,8 @@ public sealed record ImportPreview
     /// <summary>The system the file comes from.</summary>
     public required string Source { get; init; }
 
-    /// <summary>The file holds several schools, and nobody has said which is this one. Nothing is compared before that.</summary>
+    /// <summary>The file holds several schools, and nobody has said which is this one. Nothing is compared before
+    /// that.</summary>
     public required bool AsksOrg { get; init; }
 
     public required EndingsView Endings { get; init; }

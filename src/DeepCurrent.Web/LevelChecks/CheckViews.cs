@@ -136,7 +136,8 @@ public sealed record SittingView
 
     public required string? Class { get; init; }
 
-    /// <summary>The level without the check: as it was given, or as it would stand now without what the check moved.</summary>
+    /// <summary>The level without the check: as it was given, or as it would stand now without what the check
+    /// moved.</summary>
     public required double Before { get; init; }
 
     public required double? After { get; init; }

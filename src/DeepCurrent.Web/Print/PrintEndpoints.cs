@@ -170,7 +170,8 @@ public sealed class PrintRoom(
         return Results.File(body.ToArray(), "application/pdf", $"{name}.pdf");
     }
 
-    /// <summary>Sends the letter, as it would be printed, to the addresses of guardians that are on the roster.</summary>
+    /// <summary>Sends the letter, as it would be printed, to the addresses of guardians that are on the
+    /// roster.</summary>
     /// <returns>How many letters were sent.</returns>
     public async Task<int> SendLetters(
         IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,

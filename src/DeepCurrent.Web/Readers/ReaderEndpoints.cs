@@ -126,7 +126,8 @@ public sealed record ReaderView
 
     public required IReadOnlyList<GoalStandingView> Goals { get; init; }
 
-    /// <summary>The level a teacher has set, which counts instead of the estimate; null while the estimate counts.</summary>
+    /// <summary>The level a teacher has set, which counts instead of the estimate; null while the estimate
+    /// counts.</summary>
     public required SetLevelView? Set { get; init; }
 }
 

@@ -41,7 +41,8 @@ public sealed record MyWork
     /// <summary>Between the paragraphs.</summary>
     public required IReadOnlyList<MyQuestion> Guided { get; init; }
 
-    /// <summary>Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in this order; a heading begins with # and has no number.</summary>
+    /// <summary>Where a sentence is to be picked: the text, paragraph by paragraph, as sentences that are numbered in
+    /// this order; a heading begins with # and has no number.</summary>
     public required IReadOnlyList<IReadOnlyList<string>> Sentences { get; init; }
 
     /// <summary>Somebody of the school has read it aloud.</summary>
@@ -234,7 +235,8 @@ public static class MyEndpoints
         );
     }
 
-    /// <returns>The question as it stands now; nothing where its text has been changed since and asks it no more. What was
+    /// <returns>The question as it stands now; nothing where its text has been changed since and asks it no more. What
+    /// was
     /// answered is kept all the same.</returns>
     private static async Task<MyQuestion?> Answer(
         TicketId ticketId,
