@@ -296,22 +296,11 @@ public static class ListReconciler
             List<RowProblem> problems
         )
         {
-            var known = grade ?? frame.UsualGrade;
-            var (kind, secret) = makers.Secret(known);
-            var reader = new RosterReader
+            var reader = Admission.Of(makers, given, family, grade ?? frame.UsualGrade) with
             {
-                Id = makers.New<ReaderId>(),
                 SourceId = Text(row.SourceId),
-                GivenName = given,
-                FamilyName = family,
-                UserName = makers.ReaderName(given, family),
-                Grade = known,
                 HomeLanguage = Text(row.HomeLanguage),
                 GuardianMail = Mail.Several(row.GuardianMail),
-                SecretKind = kind,
-                Secret = secret,
-                Supports = Supports.None,
-                Left = false,
             };
             readers.Put(reader);
             spoken.Add(reader.Id);

@@ -158,23 +158,12 @@ public static partial class SourceReconciler
 
         private RosterReader Added(SourceReader row, int grade)
         {
-            var (kind, secret) = makers.Secret(grade);
             var (key, from) = readerIds.Key(row.SourceId, null);
-            return new()
+            return Admission.Of(makers, row.GivenName, row.FamilyName, grade) with
             {
-                Id = makers.New<ReaderId>(),
                 SourceId = key,
-                GivenName = row.GivenName,
-                FamilyName = row.FamilyName,
-                UserName = makers.ReaderName(row.GivenName, row.FamilyName),
-                Grade = grade,
-                HomeLanguage = null,
-                GuardianMail = row.GuardianMail,
-                SecretKind = kind,
-                Secret = secret,
-                Supports = Supports.None,
-                Left = false,
                 Source = from,
+                GuardianMail = row.GuardianMail,
             };
         }
 

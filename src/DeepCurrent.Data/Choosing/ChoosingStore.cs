@@ -107,6 +107,16 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         );
     }
 
+    private const string OpenChoicesSql = $"""
+        select count(*)::int
+        from ticket k join assignment a on a.id = k.assignment_id
+        where k.reader_id = @ReaderId
+          and a.chosen
+          and k.handed_in_at is null
+          and k.state <> {TicketStates.Withdrawn}
+          and a.text_id <> @TextId
+        """;
+
     /// <summary>Gives a reader the text they chose. A text that was put back may be taken again.</summary>
     /// <param name="most">How many chosen texts the reader may have open, this one among them.</param>
     /// <returns>The ticket's id; null if the reader has as many open as they may.</returns>
@@ -116,20 +126,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
         await using var t = await c.BeginTransactionAsync();
         // One choice of a reader at a time, or two taps would pass the limit together.
         await c.ExecuteAsync("select 1 from reader where id = @ReaderId for update", k, t);
-        var open = await c.ExecuteScalarAsync<int>(
-            $"""
-            select count(*)::int
-            from ticket k join assignment a on a.id = k.assignment_id
-            where k.reader_id = @ReaderId
-              and a.chosen
-              and k.handed_in_at is null
-              and k.state <> {TicketStates.Withdrawn}
-              and a.text_id <> @TextId
-            """,
-            k,
-            t
-        );
-        if (open >= most)
+        if (await c.ExecuteScalarAsync<int>(OpenChoicesSql, k, t) >= most)
             return null;
         var assignment = await c.ExecuteScalarAsync<AssignmentId>(
             """
@@ -149,7 +146,19 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             },
             t
         );
-        var ticket = await c.ExecuteScalarAsync<TicketId>(
+        var ticket = await Give(c, t, k, assignment);
+        await t.CommitAsync();
+        notices.Changed(k.ClassId);
+        return ticket;
+    }
+
+    private static Task<TicketId> Give(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ChosenTicket k,
+        AssignmentId assignment
+    ) =>
+        c.ExecuteScalarAsync<TicketId>(
             """
             insert into ticket (id, assignment_id, reader_id, version_id, state, forecast, changed_at)
             values (@Id, @assignment, @ReaderId, @VersionId, @waiting, @Forecast, @At)
@@ -171,10 +180,6 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             },
             t
         );
-        await t.CommitAsync();
-        notices.Changed(k.ClassId);
-        return ticket;
-    }
 
     /// <summary>Puts a chosen text back. What was done on it is kept.</summary>
     /// <returns>False if it is none that the reader chose, or is handed in.</returns>

@@ -52,6 +52,13 @@ public sealed class GoalStore(NpgsqlDataSource db)
         );
     }
 
+    private const string StandingSql = """
+        select id, target
+        from goal
+        where reader_id = @readerId and term_id = @termId and kind = @kind and replaced_at is null
+        for update
+        """;
+
     public static async Task<IReadOnlyList<GoalChange>> Set(
         NpgsqlConnection c,
         NpgsqlTransaction t,
@@ -66,12 +73,7 @@ public sealed class GoalStore(NpgsqlDataSource db)
         foreach (var (readerId, kind, target) in goals)
         {
             var old = await c.QuerySingleOrDefaultAsync<(GoalId Id, double Target)?>(
-                """
-                select id, target
-                from goal
-                where reader_id = @readerId and term_id = @termId and kind = @kind and replaced_at is null
-                for update
-                """,
+                StandingSql,
                 new
                 {
                     readerId,

@@ -26,58 +26,55 @@ internal static class CheckEvidence
             PartFlag.Thin => "in a part with too few answers",
             _ => null,
         };
-        var answers = stages
-            .SelectMany(x => x.Answers.Select(a => (Stage: x, Answer: a, Item: x.Items[a.Item])))
-            .ToList();
-        switch (part.Part)
+        var answers = stages.SelectMany(x => x.Answers.Select(a => new Answered(x, a, x.Items[a.Item]))).ToList();
+        return part.Part switch
         {
-            case CheckPart.Maze:
-                return [];
-            case CheckPart.WordReading:
-                if (answers.Count == 0)
-                    return [];
-                var (value, sd) = CheckMeasure.WordReading(
-                    mean,
-                    answers.Select(a => new CheckAnswer(
-                        a.Item.Difficulty,
-                        a.Item.Guess,
-                        a.Answer.Correct,
-                        a.Answer.Rushed
-                    ))
-                );
-                var right = answers.Count(a => a.Answer.Correct);
-                return
-                [
-                    EvidenceRow.Level(EvidenceId.From(part.Id.Value), answers.Max(a => a.Answer.At), value, sd) with
-                    {
-                        PartId = part.Id,
-                        LeftOut = left,
-                        Note = $"{check.StaffTitle}: {right} of {answers.Count} words read right",
-                    },
-                ];
-            default:
-                return
-                [
-                    .. answers.Select(a =>
-                        EvidenceRow.Answer(
-                            EvidenceId.From(a.Answer.Id.Value),
-                            a.Answer.At > now ? now : a.Answer.At,
-                            a.Item.Difficulty,
-                            a.Item.Guess,
-                            a.Answer.Correct,
-                            Enum.TryParse<Strand>(a.Item.Strand, out var strand) ? strand : null
-                        ) with
-                        {
-                            PartId = part.Id,
-                            TextDepth = a.Stage.TextDepth,
-                            LeftOut = a.Answer.Rushed ? "rushed" : left,
-                            Note =
-                                part.Part is CheckPart.Passages
-                                    ? $"{check.StaffTitle}: {a.Stage.Title}"
-                                    : $"{check.StaffTitle}: word meaning",
-                        }
-                    ),
-                ];
-        }
+            CheckPart.Maze => [],
+            CheckPart.WordReading when answers.Count == 0 => [],
+            CheckPart.WordReading => [WordReading(check, part, answers, left, mean)],
+            _ => [.. answers.Select(a => Answer(check, part, a, left, now))],
+        };
     }
+
+    private static EvidenceRow WordReading(
+        LevelCheck check,
+        PartRow part,
+        IReadOnlyList<Answered> answers,
+        string? left,
+        double mean
+    )
+    {
+        var (value, sd) = CheckMeasure.WordReading(
+            mean,
+            answers.Select(a => new CheckAnswer(a.Item.Difficulty, a.Item.Guess, a.Answer.Correct, a.Answer.Rushed))
+        );
+        var right = answers.Count(a => a.Answer.Correct);
+        return EvidenceRow.Level(EvidenceId.From(part.Id.Value), answers.Max(a => a.Answer.At), value, sd) with
+        {
+            PartId = part.Id,
+            LeftOut = left,
+            Note = $"{check.StaffTitle}: {right} of {answers.Count} words read right",
+        };
+    }
+
+    private static EvidenceRow Answer(LevelCheck check, PartRow part, Answered a, string? left, DateTimeOffset now) =>
+        EvidenceRow.Answer(
+            EvidenceId.From(a.Answer.Id.Value),
+            a.Answer.At > now ? now : a.Answer.At,
+            a.Item.Difficulty,
+            a.Item.Guess,
+            a.Answer.Correct,
+            Enum.TryParse<Strand>(a.Item.Strand, out var strand) ? strand : null
+        ) with
+        {
+            PartId = part.Id,
+            TextDepth = a.Stage.TextDepth,
+            LeftOut = a.Answer.Rushed ? "rushed" : left,
+            Note =
+                part.Part is CheckPart.Passages
+                    ? $"{check.StaffTitle}: {a.Stage.Title}"
+                    : $"{check.StaffTitle}: word meaning",
+        };
+
+    private sealed record Answered(Stage Stage, StageAnswer Answer, CheckItem Item);
 }

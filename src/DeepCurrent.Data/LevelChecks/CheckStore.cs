@@ -325,6 +325,30 @@ public sealed class CheckStore(NpgsqlDataSource db)
         );
     }
 
+    private const string SaveSql = """
+        insert into level_check (
+          id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on,
+          closes_on, made_by, made_at)
+        values (
+          @Id, @SchoolId, @SchoolYearId, @season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
+          @OpensOn, @ClosesOn, @MadeBy, @At)
+        on conflict (id) do update
+        set season = @season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions,
+          plan = @plan::jsonb, draft = @Draft, opens_on = @OpensOn, closes_on = @ClosesOn,
+          revision = level_check.revision + 1
+        where level_check.revision = @Revision and level_check.school_id = @SchoolId and level_check.gone_at is null
+        """;
+
+    private const string AimsSql = """
+        delete from check_aim where check_id = @Id;
+        insert into check_aim (check_id, kind, key) select @Id, * from unnest(@kinds, @keys);
+        delete from check_colleague where check_id = @Id;
+        insert into check_colleague (check_id, adult_id)
+        select @Id, a.id
+        from adult a
+        where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'Staff' and not a.left_school
+        """;
+
     /// <summary>Keeps a check. The same once more changes nothing but the revision.</summary>
     /// <returns>False if somebody else has changed it meanwhile.</returns>
     public static async Task<bool> Save(
@@ -336,19 +360,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     )
     {
         var saved = await c.ExecuteAsync(
-            """
-            insert into level_check (
-              id, school_id, school_year_id, season, staff_title, reader_title, directions, plan, draft, opens_on,
-              closes_on, made_by, made_at)
-            values (
-              @Id, @SchoolId, @SchoolYearId, @season, @StaffTitle, @ReaderTitle, @Directions, @plan::jsonb, @Draft,
-              @OpensOn, @ClosesOn, @MadeBy, @At)
-            on conflict (id) do update
-            set season = @season, staff_title = @StaffTitle, reader_title = @ReaderTitle, directions = @Directions,
-              plan = @plan::jsonb, draft = @Draft, opens_on = @OpensOn, closes_on = @ClosesOn,
-              revision = level_check.revision + 1
-            where level_check.revision = @Revision and level_check.school_id = @SchoolId and level_check.gone_at is null
-            """,
+            SaveSql,
             new
             {
                 check.Id,
@@ -371,15 +383,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         if (saved == 0)
             return false;
         await c.ExecuteAsync(
-            """
-            delete from check_aim where check_id = @Id;
-            insert into check_aim (check_id, kind, key) select @Id, * from unnest(@kinds, @keys);
-            delete from check_colleague where check_id = @Id;
-            insert into check_colleague (check_id, adult_id)
-            select @Id, a.id
-            from adult a
-            where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'Staff' and not a.left_school
-            """,
+            AimsSql,
             new
             {
                 check.Id,
@@ -463,6 +467,28 @@ public sealed class CheckStore(NpgsqlDataSource db)
         );
     }
 
+    private const string GiveSql = """
+        insert into sitting (
+          id, check_id, reader_id, class_id, grade, made_at, before_mean, before_sd, changed_at)
+        select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now
+        from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
+        on conflict (check_id, reader_id) do update
+        set withdrawn_at = null, changed_at = @now
+        where sitting.withdrawn_at is not null
+        returning reader_id
+        """;
+
+    private const string PartsSql = """
+        delete from sitting_part p
+        using sitting s
+        where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
+        insert into sitting_part (id, sitting_id, part, round, position, state)
+        select gen_random_uuid(), s.id, p.part, 1, p.position, 'Waiting'
+        from sitting s cross join unnest(@parts, @positions) p (part, position)
+        where s.check_id = @checkId and s.withdrawn_at is null
+        on conflict (sitting_id, part, round) do nothing
+        """;
+
     /// <summary>Gives a check to readers; who has it already keeps what was done, and who had it taken back has it
     /// again.</summary>
     /// <returns>Those who have it now and had not before.</returns>
@@ -477,16 +503,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
     {
         var given = (
             await c.QueryAsync<ReaderId>(
-                """
-                insert into sitting (
-                  id, check_id, reader_id, class_id, grade, made_at, before_mean, before_sd, changed_at)
-                select gen_random_uuid(), @checkId, r.id, r.class_id, d.grade, @now, r.mean, r.sd, @now
-                from unnest(@readers, @classes, @means, @sds) r (id, class_id, mean, sd) join reader d on d.id = r.id
-                on conflict (check_id, reader_id) do update
-                set withdrawn_at = null, changed_at = @now
-                where sitting.withdrawn_at is not null
-                returning reader_id
-                """,
+                GiveSql,
                 new
                 {
                     checkId,
@@ -501,16 +518,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
         ).ToList();
         // Until somebody begins, the plan may change, and what is no longer in it goes.
         await c.ExecuteAsync(
-            """
-            delete from sitting_part p
-            using sitting s
-            where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
-            insert into sitting_part (id, sitting_id, part, round, position, state)
-            select gen_random_uuid(), s.id, p.part, 1, p.position, 'Waiting'
-            from sitting s cross join unnest(@parts, @positions) p (part, position)
-            where s.check_id = @checkId and s.withdrawn_at is null
-            on conflict (sitting_id, part, round) do nothing
-            """,
+            PartsSql,
             new
             {
                 checkId,

@@ -223,4 +223,7 @@ internal sealed record NewStage(
     double? TextDepth,
     IReadOnlyList<IReadOnlyList<string>>? Pages,
     IReadOnlyList<CheckItem> Items
-);
+)
+{
+    public static NewStage OfWords(IReadOnlyList<CheckItem> items) => new(null, null, "", null, null, items);
+}

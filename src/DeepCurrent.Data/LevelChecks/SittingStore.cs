@@ -369,11 +369,24 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             }),
             t
         );
-        await c.ExecuteAsync(
+        await Spend(c, t, part, stage, seconds, now);
+    }
+
+    /// <summary>How long a stage has taken, and with it its part.</summary>
+    private static Task Spend(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        PartRow part,
+        Stage stage,
+        double seconds,
+        DateTimeOffset now
+    ) =>
+        c.ExecuteAsync(
             """
             update stage
             set seconds = greatest(seconds, @seconds)
-            where id = @Id; update sitting_part
+            where id = @Id;
+            update sitting_part
             set seconds = (select sum(x.seconds) from stage x where x.part_id = @partId),
               answered = (
                 select count(*) from check_answer a join stage x on x.id = a.stage_id where x.part_id = @partId)
@@ -387,7 +400,6 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             },
             t
         );
-    }
 
     /// <summary>Finishes a part: judges it, makes it evidence, and works the level out anew.</summary>
     private static async Task Finish(
@@ -401,6 +413,48 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     )
     {
         var given = await StageStore.Of(c, t, part.Id);
+        var flag = await Judge(c, t, part, given, note, now);
+        // Measured with and without the part at the same moment: what else has happened since the check was given is
+        // not its doing.
+        var own = await DepthKeeper.Without(c, t, s.ReaderId, part.Id, yardstick.Year, yardstick.Chart, now);
+        await DepthKeeper.Replace(
+            c,
+            t,
+            s.ReaderId,
+            part.Id,
+            CheckEvidence.Of(s.Check, part, given, flag, own.Mean, now)
+        );
+        if (given.Any(x => x.Answers.Count > 0))
+            await SetLevels.EndByCheck(c, t, s.ReaderId, part.FinishedAt ?? now, now);
+        var after = await DepthKeeper.Recompute(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now);
+        await c.ExecuteAsync(
+            """
+            update sitting_part set moved = @moved where id = @partId;
+            update sitting set after_mean = @Mean, after_sd = @Sd, changed_at = @now where id = @Id
+            """,
+            new
+            {
+                s.Id,
+                partId = part.Id,
+                moved = after.Mean - own.Mean,
+                after.Mean,
+                after.Sd,
+                now,
+            },
+            t
+        );
+    }
+
+    /// <summary>Counts a part, and says whether what was done stands for what the reader can do.</summary>
+    private static async Task<PartFlag> Judge(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        PartRow part,
+        IReadOnlyList<Stage> given,
+        string note,
+        DateTimeOffset now
+    )
+    {
         var answers = given.SelectMany(x => x.Answers).Select(a => new PartAnswer(a.Correct, a.Rushed)).ToList();
         var asked = part.Part is CheckPart.Maze ? answers.Count : given.Sum(x => x.Items.Count);
         var flag = note == "nothing fits" ? PartFlag.Fine : PartRules.Judge(asked, answers);
@@ -433,35 +487,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             },
             t
         );
-        // Measured with and without the part at the same moment: what else has happened since the check was given is
-        // not its doing.
-        var own = await DepthKeeper.Without(c, t, s.ReaderId, part.Id, yardstick.Year, yardstick.Chart, now);
-        await DepthKeeper.Replace(
-            c,
-            t,
-            s.ReaderId,
-            part.Id,
-            CheckEvidence.Of(s.Check, part, given, flag, own.Mean, now)
-        );
-        if (answers.Count > 0)
-            await SetLevels.EndByCheck(c, t, s.ReaderId, part.FinishedAt ?? now, now);
-        var after = await DepthKeeper.Recompute(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now);
-        await c.ExecuteAsync(
-            """
-            update sitting_part set moved = @moved where id = @partId;
-            update sitting set after_mean = @Mean, after_sd = @Sd, changed_at = @now where id = @Id
-            """,
-            new
-            {
-                s.Id,
-                partId = part.Id,
-                moved = after.Mean - own.Mean,
-                after.Mean,
-                after.Sd,
-                now,
-            },
-            t
-        );
+        return flag;
     }
 
     /// <summary>Passes over parts that this reader is spared.</summary>
@@ -542,17 +568,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         )
             return null;
         var supports = Database.FromJson<Supports>(head.Supports);
-        var parts = (
-            await c.QueryAsync<PartFlat>(
-                """
-                select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed,
-                  seconds, score, started_at, finished_at, moved
-                from sitting_part where sitting_id = @sittingId order by round, position limit 100
-                """,
-                new { sittingId },
-                t
-            )
-        ).Select(p => p.Row()).ToList();
+        var parts = await Parts(c, t, sittingId);
         var now = parts.Find(p => p.State is PartState.UnderWay) ?? parts.Find(p => p.State is PartState.Waiting);
         var given = now is { State: PartState.UnderWay } ? await StageStore.Of(c, t, now.Id) : [];
         var open = given.Count > 0 && !given[^1].Done ? given[^1] : null;
@@ -574,6 +590,24 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             tomorrow
         );
     }
+
+    private static async Task<List<PartRow>> Parts(NpgsqlConnection c, NpgsqlTransaction t, SittingId sittingId) =>
+        [
+            .. (
+                await c.QueryAsync<PartFlat>(
+                    """
+                    select id, sitting_id, part, round, position, state, note, flag, answered, asked, correct, rushed,
+                      seconds, score, started_at, finished_at, moved
+                    from sitting_part
+                    where sitting_id = @sittingId
+                    order by round, position
+                    limit 100
+                    """,
+                    new { sittingId },
+                    t
+                )
+            ).Select(p => p.Row()),
+        ];
 
     private static double Limit(CheckPlan plan, CheckPart part, Supports supports) =>
         plan.Of(part) is { } p ? PartRules.Limit(p, Math.Max(100, supports.MoreTime)).TotalSeconds : 0;

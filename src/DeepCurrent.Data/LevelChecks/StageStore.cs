@@ -69,35 +69,20 @@ internal sealed class StageStore(PassagePool pool)
         var seen = stages.SelectMany(x => x.Items).Select(i => i.Key).ToHashSet();
         // The same reader in the same place has the same words; a further round has others.
         var seed = BitConverter.ToInt32(part.Id.Value.ToByteArray()) + position;
-        NewStage? next = part.Part switch
+        async Task<IReadOnlyDictionary<string, double>> Shown() => await PassagePool.Shown(c, t, part.Part);
+        var next = part.Part switch
         {
-            CheckPart.WordReading => new(
-                null,
-                null,
-                "",
-                null,
-                null,
-                WordItems.Reading(
-                    known.Mean,
-                    seen,
-                    CheckPlan.WordsAStage,
-                    seed,
-                    await PassagePool.Shown(c, t, part.Part)
-                )
+            CheckPart.WordReading => NewStage.OfWords(
+                WordItems.Reading(known.Mean, seen, CheckPlan.WordsAStage, seed, await Shown())
             ),
-            CheckPart.WordMeaning => new(
-                null,
-                null,
-                "",
-                null,
-                null,
+            CheckPart.WordMeaning => NewStage.OfWords(
                 WordItems.Meaning(
                     await PassagePool.Words(c, t, schoolId),
                     known.Mean,
                     seen,
                     CheckPlan.WordsAStage,
                     seed,
-                    await PassagePool.Shown(c, t, part.Part)
+                    await Shown()
                 )
             ),
             CheckPart.Maze => await PassagePool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version
@@ -107,7 +92,19 @@ internal sealed class StageStore(PassagePool pool)
         };
         if (next is not { Items.Count: > 0 })
             return false;
-        await c.ExecuteAsync(
+        await Put(c, t, part.Id, position, next, now);
+        return true;
+    }
+
+    private static Task Put(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        CheckPartId partId,
+        int position,
+        NewStage next,
+        DateTimeOffset now
+    ) =>
+        c.ExecuteAsync(
             """
             insert into stage (id, part_id, position, version_id, text_id, title, text_depth, pages, items, served_at)
             values (
@@ -117,7 +114,7 @@ internal sealed class StageStore(PassagePool pool)
             """,
             new
             {
-                partId = part.Id,
+                partId,
                 position,
                 next.VersionId,
                 next.TextId,
@@ -129,8 +126,6 @@ internal sealed class StageStore(PassagePool pool)
             },
             t
         );
-        return true;
-    }
 
     private async Task<NewStage?> Passage(
         NpgsqlConnection c,

@@ -65,20 +65,32 @@ public sealed class ListStore(NpgsqlDataSource db)
         private const StringSplitOptions Empty = StringSplitOptions.RemoveEmptyEntries;
     }
 
+    private const string PutSql = """
+        insert into reader_list (id, class_id, name, mark, note, position, filter, made_at)
+        values (@Id, @classId, @Name, @Mark, @Note, @Position, @Filter::jsonb, @now)
+        on conflict (id) do update
+        set name = excluded.name, mark = excluded.mark, note = excluded.note, position = excluded.position,
+          filter = excluded.filter
+        where reader_list.class_id = @classId
+        """;
+
+    private const string MembersSql = """
+        delete from reader_list_member where list_id = @Id;
+        insert into reader_list_member (list_id, reader_id, position)
+        select @Id, x.id, x.n
+        from unnest(@ReaderIds) with ordinality x(id, n)
+        where exists (
+          select 1 from enrolment e where e.reader_id = x.id and e.class_id = @classId and e.to_day is null)
+        on conflict do nothing
+        """;
+
     /// <summary>Writes a list as it is to be; readers who are not in the class are left out.</summary>
     public async Task Put(ClassId classId, ReaderList list, DateTimeOffset now)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var written = await c.ExecuteAsync(
-            """
-            insert into reader_list (id, class_id, name, mark, note, position, filter, made_at)
-            values (@Id, @classId, @Name, @Mark, @Note, @Position, @Filter::jsonb, @now)
-            on conflict (id) do update
-            set name = excluded.name, mark = excluded.mark, note = excluded.note, position = excluded.position,
-              filter = excluded.filter
-            where reader_list.class_id = @classId
-            """,
+            PutSql,
             new
             {
                 list.Id,
@@ -95,15 +107,7 @@ public sealed class ListStore(NpgsqlDataSource db)
         if (written == 0)
             return;
         await c.ExecuteAsync(
-            """
-            delete from reader_list_member where list_id = @Id;
-            insert into reader_list_member (list_id, reader_id, position)
-            select @Id, x.id, x.n
-            from unnest(@ReaderIds) with ordinality x(id, n)
-            where exists (
-              select 1 from enrolment e where e.reader_id = x.id and e.class_id = @classId and e.to_day is null)
-            on conflict do nothing
-            """,
+            MembersSql,
             new
             {
                 list.Id,

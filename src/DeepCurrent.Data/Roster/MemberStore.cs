@@ -129,6 +129,40 @@ public sealed class MemberStore(NpgsqlDataSource db)
         );
     }
 
+    private const string FindSql = """
+        select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
+               coalesce(
+                 (
+                   select string_agg(k.name, ', ' order by k.name)
+                   from enrolment e join class k on k.id = e.class_id
+                   where e.reader_id = r.id and e.to_day is null and not k.closed),
+                 '') as classes,
+               coalesce(
+                 (
+                   select not bool_or(e.class_id = any(@own))
+                   from enrolment e join class k on k.id = e.class_id
+                   where e.reader_id = r.id and e.to_day is null and not k.closed),
+                 false) as asks
+        from reader r
+        where r.school_id = @schoolId and r.merged_into is null
+          and not exists (
+            select 1
+            from unnest(@words) w
+            where lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ (w || '%')
+              and lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ ('% ' || w || '%'))
+          and (@grade is null or r.grade = @grade)
+          and (
+            @classId is null
+              or exists (select 1 from enrolment e where e.reader_id = r.id and e.class_id = @classId))
+          and (
+            @notIn is null
+              or not exists (
+                select 1 from enrolment e where e.reader_id = r.id and e.class_id = @notIn and e.to_day is null)
+          )
+        order by r.left_school, r.given_name, r.family_name, r.id
+        limit 100
+        """;
+
     /// <summary>Readers of the school whose name has all the words asked for, at its beginning or after a
     /// space.</summary>
     /// <param name="own">The asker's classes; null for whoever needs to ask nobody.</param>
@@ -149,39 +183,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
             .ToArray();
         return (
             await db.All<Found>(
-                """
-                select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
-                       coalesce(
-                         (
-                           select string_agg(k.name, ', ' order by k.name)
-                           from enrolment e join class k on k.id = e.class_id
-                           where e.reader_id = r.id and e.to_day is null and not k.closed),
-                         '') as classes,
-                       coalesce(
-                         (
-                           select not bool_or(e.class_id = any(@own))
-                           from enrolment e join class k on k.id = e.class_id
-                           where e.reader_id = r.id and e.to_day is null and not k.closed),
-                         false) as asks
-                from reader r
-                where r.school_id = @schoolId and r.merged_into is null
-                  and not exists (
-                    select 1
-                    from unnest(@words) w
-                    where lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ (w || '%')
-                      and lower(r.given_name || ' ' || r.family_name || ' ' || r.user_name) !~~ ('% ' || w || '%'))
-                  and (@grade is null or r.grade = @grade)
-                  and (
-                    @classId is null
-                      or exists (select 1 from enrolment e where e.reader_id = r.id and e.class_id = @classId))
-                  and (
-                    @notIn is null
-                      or not exists (
-                        select 1 from enrolment e where e.reader_id = r.id and e.class_id = @notIn and e.to_day is null)
-                  )
-                order by r.left_school, r.given_name, r.family_name, r.id
-                limit 100
-                """,
+                FindSql,
                 new
                 {
                     schoolId,

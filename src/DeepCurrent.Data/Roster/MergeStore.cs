@@ -43,45 +43,8 @@ public sealed class MergeStore(NpgsqlDataSource db)
             new { other },
             t
         );
-        var ended = (
-            await c.QueryAsync<EnrolmentId>(
-                """
-                update enrolment e set to_day = greatest(e.from_day, @today)
-                where e.reader_id = @other
-                  and e.to_day is null
-                  and exists (
-                    select 1 from enrolment m where m.class_id = e.class_id and m.reader_id = @kept and m.to_day is null
-                  )
-                returning id
-                """,
-                new
-                {
-                    kept,
-                    other,
-                    today,
-                },
-                t
-            )
-        ).ToList();
-        var moved = new Dictionary<string, IReadOnlyList<string>>();
-        foreach (var x in Moving)
-        {
-            var twin = x.Twin is null
-                ? ""
-                : $" and not exists (select 1 from {x.Table} m where m.reader_id = @kept and {x.Twin})";
-            moved[x.Table] = (
-                await c.QueryAsync<string>(
-                    $"""
-                    update {x.Table} x
-                    set reader_id = @kept
-                    where x.reader_id = @other{twin}{(x.Only is null ? "" : $" and {x.Only}")}
-                    returning x.{x.Key}::text
-                    """,
-                    new { kept, other },
-                    t
-                )
-            ).ToList();
-        }
+        var ended = await EndedInBoth(c, t, kept, other, today);
+        var moved = await Moved(c, t, kept, other);
         await c.ExecuteAsync(
             "update reader set left_school = true, merged_into = @kept where id = @other",
             new { kept, other },
@@ -109,6 +72,66 @@ public sealed class MergeStore(NpgsqlDataSource db)
         );
         await t.CommitAsync();
         return id;
+    }
+
+    /// <summary>Ends the other's time in the classes both are in.</summary>
+    private static async Task<IReadOnlyList<EnrolmentId>> EndedInBoth(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ReaderId kept,
+        ReaderId other,
+        DateOnly today
+    ) =>
+        (
+            await c.QueryAsync<EnrolmentId>(
+                """
+                update enrolment e set to_day = greatest(e.from_day, @today)
+                where e.reader_id = @other
+                  and e.to_day is null
+                  and exists (
+                    select 1 from enrolment m where m.class_id = e.class_id and m.reader_id = @kept and m.to_day is null
+                  )
+                returning id
+                """,
+                new
+                {
+                    kept,
+                    other,
+                    today,
+                },
+                t
+            )
+        ).ToList();
+
+    /// <summary>Moves what the other has and the one who is kept has not.</summary>
+    /// <returns>What was moved, by table.</returns>
+    private static async Task<Dictionary<string, IReadOnlyList<string>>> Moved(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ReaderId kept,
+        ReaderId other
+    )
+    {
+        var moved = new Dictionary<string, IReadOnlyList<string>>();
+        foreach (var x in Moving)
+        {
+            var twin = x.Twin is null
+                ? ""
+                : $" and not exists (select 1 from {x.Table} m where m.reader_id = @kept and {x.Twin})";
+            moved[x.Table] = (
+                await c.QueryAsync<string>(
+                    $"""
+                    update {x.Table} x
+                    set reader_id = @kept
+                    where x.reader_id = @other{twin}{(x.Only is null ? "" : $" and {x.Only}")}
+                    returning x.{x.Key}::text
+                    """,
+                    new { kept, other },
+                    t
+                )
+            ).ToList();
+        }
+        return moved;
     }
 
     /// <summary>Makes two readers of them again; what was done since stays with the one who was kept. False if it has

@@ -10,150 +10,149 @@ namespace DeepCurrent.Data.Roster;
 /// <summary>Everything kept about one reader: to give out whole, and to delete whole.</summary>
 public sealed class RecordStore(NpgsqlDataSource db)
 {
+    private const string WholeSql = """
+        select json_build_object(
+          'reader', (select to_jsonb(x) - 'secret' from reader x where x.id = r.id),
+          'enrolments',
+          (
+            select json_agg(
+              json_build_object('class', k.name, 'year', y.name, 'from', e.from_day, 'to', e.to_day)
+              order by e.from_day)
+            from enrolment e join class k on k.id = e.class_id join school_year y on y.id = k.school_year_id
+            where e.reader_id = r.id),
+          'evidence',
+          (select json_agg(to_jsonb(e) - 'reader_id' order by e.at) from evidence e where e.reader_id = r.id),
+          'depthByDay',
+          (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),
+          'readings',
+          (select json_agg(json_build_object(
+              'text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at,
+              'dueOn', a.due_on, 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
+              'score', k.score, 'forecast', k.forecast,
+              'answers',
+              (
+                select json_agg(
+                  json_build_object(
+                    'question', q.stem, 'response', n.response, 'mark', n.mark, 'comment', n.comment, 'correct',
+                    n.correct, 'attempt', n.attempt, 'at', n.at, 'rushed', n.rushed)
+                  order by n.at)
+                from answer n join question q on q.id = n.question_id
+                where n.ticket_id = k.id),
+              'spells',
+              (
+                select json_agg(
+                  json_build_object('page', s.page, 'seconds', s.seconds, 'startedAt', s.started_at)
+                  order by s.started_at)
+                from spell s
+                where s.ticket_id = k.id)) order by a.assigned_at)
+            from ticket k
+              join assignment a on a.id = k.assignment_id
+              join text t on t.id = a.text_id
+              join version v on v.id = k.version_id
+            where k.reader_id = r.id),
+          'oralReadings',
+          (
+            select json_agg(
+              to_jsonb(k) - 'reader_id' - 'sound' || jsonb_build_object('sound', encode(k.sound, 'base64'))
+              order by k.read_at)
+            from running_record k
+            where k.reader_id = r.id),
+          'levelChecks',
+          (select json_agg(json_build_object(
+              'title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'withdrawnAt', s.withdrawn_at,
+              'before', s.before_mean, 'after', s.after_mean,
+              'parts',
+              (
+                select json_agg(
+                  to_jsonb(p) - 'sitting_id' || jsonb_build_object(
+                    'stages',
+                    (
+                      select json_agg(
+                        json_build_object(
+                          'title', g.title, 'seconds', g.seconds, 'items', g.items,
+                          'answers',
+                          (
+                            select json_agg(to_jsonb(n) - 'stage_id' order by n.at)
+                            from check_answer n
+                            where n.stage_id = g.id))
+                        order by g.position)
+                      from stage g
+                      where g.part_id = p.id))
+                  order by p.round, p.position)
+                from sitting_part p
+                where p.sitting_id = s.id)) order by s.made_at)
+            from sitting s join level_check k on k.id = s.check_id
+            where s.reader_id = r.id),
+          'levelsSet',
+          (
+            select json_agg(
+              json_build_object(
+                'level', v.value, 'setAt', v.at, 'until', v.until_at, 'reason', v.reason, 'endedAt', v.ended_at)
+              order by v.at)
+            from level_set v
+            where v.reader_id = r.id),
+          'setAside',
+          (
+            select json_agg(
+              json_build_object(
+                'kind', z.kind, 'why', z.code, 'answers', z.answers, 'work', z.body, 'givenAt', z.given_at)
+              order by z.given_at)
+            from set_aside z
+            where z.reader_id = r.id),
+          'loans',
+          (
+            select json_agg(
+              json_build_object(
+                'title', y.title, 'copy', y.code, 'lentAt', l.lent_at, 'dueOn', l.due_on, 'returnedAt',
+                l.returned_at)
+              order by l.lent_at)
+            from loan l join copy y on y.id = l.copy_id
+            where l.reader_id = r.id),
+          'goals',
+          (
+            select json_agg(
+              json_build_object(
+                'term', m.name, 'kind', g.kind, 'target', g.target, 'reason', g.reason, 'setAt', g.set_at,
+                'replacedAt', g.replaced_at)
+              order by g.set_at)
+            from goal g join term m on m.id = g.term_id
+            where g.reader_id = r.id),
+          'groups',
+          (
+            select json_agg(
+              json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at)
+            from group_member m join guided_group g on g.id = m.group_id
+            where m.reader_id = r.id),
+          'guardians',
+          (
+            select json_agg(
+              json_build_object('name', a.name, 'mail', a.mail, 'since', w.since, 'endedAt', w.ended_at))
+            from guardianship w join adult a on a.id = w.adult_id
+            where w.reader_id = r.id),
+          'changes',
+          (
+            select json_agg(
+              json_build_object(
+                'at', h.at, 'by', a.name, 'what',
+                case
+                  when (select count(*) from change_reader z where z.change_id = h.id) = 1 then h.summary
+                  else 'A change to several readers'
+                  end)
+              order by h.at)
+            from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
+            where x.reader_id = r.id),
+          'lookedAt',
+          (
+            select json_agg(json_build_object('at', l.at, 'by', a.name, 'what', l.what) order by l.at)
+            from looked l left join adult a on a.id = l.adult_id
+            where l.reader_id = r.id))::text
+        from reader r where r.id = @readerId and r.school_id = @schoolId
+        """;
+
     /// <summary>The whole record as one document.</summary>
     public async Task<JsonNode> Whole(ReaderId readerId, SchoolId schoolId)
     {
-        var json = await db.Single<string>(
-            """
-            select json_build_object(
-              'reader', (select to_jsonb(x) - 'secret' from reader x where x.id = r.id),
-              'enrolments',
-              (
-                select json_agg(
-                  json_build_object('class', k.name, 'year', y.name, 'from', e.from_day, 'to', e.to_day)
-                  order by e.from_day)
-                from enrolment e join class k on k.id = e.class_id join school_year y on y.id = k.school_year_id
-                where e.reader_id = r.id),
-              'evidence',
-              (select json_agg(to_jsonb(e) - 'reader_id' order by e.at) from evidence e where e.reader_id = r.id),
-              'depthByDay',
-              (select json_agg(to_jsonb(d) - 'reader_id' order by d.day) from depth_day d where d.reader_id = r.id),
-              'readings',
-              (select json_agg(json_build_object(
-                  'text', t.title, 'version', v.label, 'depth', v.depth, 'assignedAt', a.assigned_at,
-                  'dueOn', a.due_on, 'state', k.state, 'openedAt', k.opened_at, 'handedInAt', k.handed_in_at,
-                  'score', k.score, 'forecast', k.forecast,
-                  'answers',
-                  (
-                    select json_agg(
-                      json_build_object(
-                        'question', q.stem, 'response', n.response, 'mark', n.mark, 'comment', n.comment, 'correct',
-                        n.correct, 'attempt', n.attempt, 'at', n.at, 'rushed', n.rushed)
-                      order by n.at)
-                    from answer n join question q on q.id = n.question_id
-                    where n.ticket_id = k.id),
-                  'spells',
-                  (
-                    select json_agg(
-                      json_build_object('page', s.page, 'seconds', s.seconds, 'startedAt', s.started_at)
-                      order by s.started_at)
-                    from spell s
-                    where s.ticket_id = k.id)) order by a.assigned_at)
-                from ticket k
-                  join assignment a on a.id = k.assignment_id
-                  join text t on t.id = a.text_id
-                  join version v on v.id = k.version_id
-                where k.reader_id = r.id),
-              'oralReadings',
-              (
-                select json_agg(
-                  to_jsonb(k) - 'reader_id' - 'sound' || jsonb_build_object('sound', encode(k.sound, 'base64'))
-                  order by k.read_at)
-                from running_record k
-                where k.reader_id = r.id),
-              'levelChecks',
-              (select json_agg(json_build_object(
-                  'title', k.staff_title, 'season', k.season, 'givenAt', s.made_at, 'withdrawnAt', s.withdrawn_at,
-                  'before', s.before_mean, 'after', s.after_mean,
-                  'parts',
-                  (
-                    select json_agg(
-                      to_jsonb(p) - 'sitting_id' || jsonb_build_object(
-                        'stages',
-                        (
-                          select json_agg(
-                            json_build_object(
-                              'title', g.title, 'seconds', g.seconds, 'items', g.items,
-                              'answers',
-                              (
-                                select json_agg(to_jsonb(n) - 'stage_id' order by n.at)
-                                from check_answer n
-                                where n.stage_id = g.id))
-                            order by g.position)
-                          from stage g
-                          where g.part_id = p.id))
-                      order by p.round, p.position)
-                    from sitting_part p
-                    where p.sitting_id = s.id)) order by s.made_at)
-                from sitting s join level_check k on k.id = s.check_id
-                where s.reader_id = r.id),
-              'levelsSet',
-              (
-                select json_agg(
-                  json_build_object(
-                    'level', v.value, 'setAt', v.at, 'until', v.until_at, 'reason', v.reason, 'endedAt', v.ended_at)
-                  order by v.at)
-                from level_set v
-                where v.reader_id = r.id),
-              'setAside',
-              (
-                select json_agg(
-                  json_build_object(
-                    'kind', z.kind, 'why', z.code, 'answers', z.answers, 'work', z.body, 'givenAt', z.given_at)
-                  order by z.given_at)
-                from set_aside z
-                where z.reader_id = r.id),
-              'loans',
-              (
-                select json_agg(
-                  json_build_object(
-                    'title', y.title, 'copy', y.code, 'lentAt', l.lent_at, 'dueOn', l.due_on, 'returnedAt',
-                    l.returned_at)
-                  order by l.lent_at)
-                from loan l join copy y on y.id = l.copy_id
-                where l.reader_id = r.id),
-              'goals',
-              (
-                select json_agg(
-                  json_build_object(
-                    'term', m.name, 'kind', g.kind, 'target', g.target, 'reason', g.reason, 'setAt', g.set_at,
-                    'replacedAt', g.replaced_at)
-                  order by g.set_at)
-                from goal g join term m on m.id = g.term_id
-                where g.reader_id = r.id),
-              'groups',
-              (
-                select json_agg(
-                  json_build_object('group', g.name, 'from', g.formed_at, 'to', g.closed_at) order by g.formed_at)
-                from group_member m join guided_group g on g.id = m.group_id
-                where m.reader_id = r.id),
-              'guardians',
-              (
-                select json_agg(
-                  json_build_object('name', a.name, 'mail', a.mail, 'since', w.since, 'endedAt', w.ended_at))
-                from guardianship w join adult a on a.id = w.adult_id
-                where w.reader_id = r.id),
-              'changes',
-              (
-                select json_agg(
-                  json_build_object(
-                    'at', h.at, 'by', a.name, 'what',
-                    case
-                      when (select count(*) from change_reader z where z.change_id = h.id) = 1 then h.summary
-                      else 'A change to several readers'
-                      end)
-                  order by h.at)
-                from change_reader x join change h on h.id = x.change_id join adult a on a.id = h.adult_id
-                where x.reader_id = r.id),
-              'lookedAt',
-              (
-                select json_agg(json_build_object('at', l.at, 'by', a.name, 'what', l.what) order by l.at)
-                from looked l left join adult a on a.id = l.adult_id
-                where l.reader_id = r.id))::text
-            from reader r where r.id = @readerId and r.school_id = @schoolId
-            """,
-            new { readerId, schoolId }
-        );
+        var json = await db.Single<string>(WholeSql, new { readerId, schoolId });
         return JsonNode.Parse(json)!;
     }
 
@@ -188,6 +187,38 @@ public sealed class RecordStore(NpgsqlDataSource db)
         );
     }
 
+    private const string DeleteSql = """
+        update change h set summary = replace(h.summary, @FullName, 'a reader')
+        where h.school_id = @schoolId
+          and strpos(h.summary, @FullName) > 0
+          and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids));
+        update list_draft d
+        set rows = coalesce(
+          (
+            select jsonb_agg(r)
+            from jsonb_array_elements(d.rows) r
+            where r ->> 'sameAs' is null or r ->> 'sameAs' <> all(@texts)),
+          '[]')
+        from class k
+        where k.id = d.class_id
+          and k.school_id = @schoolId
+          and exists (select 1 from jsonb_array_elements(d.rows) r where r ->> 'sameAs' = any(@texts));
+        delete from mail m using guardianship g, adult a
+        where g.reader_id = any(@ids)
+          and a.id = g.adult_id
+          and m.school_id = @schoolId
+          and m.to_address = a.mail
+          and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
+        delete from adult a using guardianship g
+        where g.adult_id = a.id
+          and g.reader_id = any(@ids)
+          and a.kind = 'Guardian'
+          and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
+        delete from check_aim where kind = 'Reader' and key = any(@texts);
+        delete from known_device where key = any(@doors);
+        delete from sign_in_try where key like any(@tries)
+        """;
+
     /// <summary>Deletes a reader and everything about them, by id and nothing else: also out of the kept steps of
     /// changes, of lists somebody is typing, and of roster files; guardians of nobody else go too. False if there is no
     /// such reader.</summary>
@@ -206,69 +237,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
             await c.QueryAsync<ReaderId>("select id from reader where merged_into = @Id", new { reader.Id }, t)
         ).ToList();
         ReaderId[] ids = [reader.Id, .. twins];
-        await OutOfSteps(c, t, ids);
-        foreach (var (id, body) in files)
-            await c.ExecuteAsync(
-                "update import set body = @body where id = @id and school_id = @schoolId",
-                new
-                {
-                    id,
-                    body,
-                    schoolId,
-                },
-                t
-            );
-        await c.ExecuteAsync(
-            """
-            update change h set summary = replace(h.summary, @FullName, 'a reader')
-            where h.school_id = @schoolId
-              and strpos(h.summary, @FullName) > 0
-              and exists (select 1 from change_reader x where x.change_id = h.id and x.reader_id = any(@ids));
-            update list_draft d
-            set rows = coalesce(
-              (
-                select jsonb_agg(r)
-                from jsonb_array_elements(d.rows) r
-                where r ->> 'sameAs' is null or r ->> 'sameAs' <> all(@texts)),
-              '[]')
-            from class k
-            where k.id = d.class_id
-              and k.school_id = @schoolId
-              and exists (select 1 from jsonb_array_elements(d.rows) r where r ->> 'sameAs' = any(@texts));
-            delete from mail m using guardianship g, adult a
-            where g.reader_id = any(@ids)
-              and a.id = g.adult_id
-              and m.school_id = @schoolId
-              and m.to_address = a.mail
-              and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
-            delete from adult a using guardianship g
-            where g.adult_id = a.id
-              and g.reader_id = any(@ids)
-              and a.kind = 'Guardian'
-              and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
-            delete from check_aim where kind = 'Reader' and key = any(@texts);
-            delete from known_device where key = any(@doors);
-            delete from sign_in_try where key like any(@tries)
-            """,
-            new
-            {
-                reader.FullName,
-                schoolId,
-                ids,
-                texts = ids.Select(i => i.ToString()).ToArray(),
-                doors = ids.Select(i => $"reader {i}").ToArray(),
-                tries = ids.Select(i => $"reader {i} %").ToArray(),
-            },
-            t
-        );
-        foreach (var x in ReaderThings.All.Where(x => x.Table != "reader" && x.Delete is not OnDelete.Cascades))
-            await c.ExecuteAsync(
-                x.Delete is OnDelete.Forgets
-                    ? $"update {x.Table} set {x.Column} = null where {x.Column} = any(@ids)"
-                    : $"delete from {x.Table} where {x.Column} = any(@ids)",
-                new { ids },
-                t
-            );
+        await Forget(c, t, reader, ids, schoolId, files);
         await c.ExecuteAsync("delete from reader where id = any(@twins)", new { twins = twins.ToArray() }, t);
         if (
             await c.ExecuteAsync(
@@ -293,6 +262,51 @@ public sealed class RecordStore(NpgsqlDataSource db)
         );
         await t.CommitAsync();
         return true;
+    }
+
+    /// <summary>Everything that is kept about a reader, and where else their name or id stands.</summary>
+    private static async Task Forget(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        RosterReader reader,
+        ReaderId[] ids,
+        SchoolId schoolId,
+        IReadOnlyDictionary<ImportId, byte[]> files
+    )
+    {
+        await OutOfSteps(c, t, ids);
+        foreach (var (id, body) in files)
+            await c.ExecuteAsync(
+                "update import set body = @body where id = @id and school_id = @schoolId",
+                new
+                {
+                    id,
+                    body,
+                    schoolId,
+                },
+                t
+            );
+        await c.ExecuteAsync(
+            DeleteSql,
+            new
+            {
+                reader.FullName,
+                schoolId,
+                ids,
+                texts = ids.Select(i => i.ToString()).ToArray(),
+                doors = ids.Select(i => $"reader {i}").ToArray(),
+                tries = ids.Select(i => $"reader {i} %").ToArray(),
+            },
+            t
+        );
+        foreach (var x in ReaderThings.All.Where(x => x.Table != "reader" && x.Delete is not OnDelete.Cascades))
+            await c.ExecuteAsync(
+                x.Delete is OnDelete.Forgets
+                    ? $"update {x.Table} set {x.Column} = null where {x.Column} = any(@ids)"
+                    : $"delete from {x.Table} where {x.Column} = any(@ids)",
+                new { ids },
+                t
+            );
     }
 
     private static async Task OutOfSteps(NpgsqlConnection c, NpgsqlTransaction t, ReaderId[] ids)

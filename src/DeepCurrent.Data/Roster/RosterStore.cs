@@ -40,16 +40,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             where c.school_id = $1
             """,
             schoolId,
-            r =>
-                Put(
-                    state.Teachings,
-                    new Teaching(
-                        TeachingId.From(r.GetGuid(0)),
-                        ClassId.From(r.GetGuid(1)),
-                        AdultId.From(r.GetGuid(2)),
-                        Enum.Parse<Part>(r.GetString(3))
-                    )
-                )
+            r => Put(state.Teachings, Taught(r))
         );
         await Read(
             c,
@@ -75,18 +66,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
-        var meant = (
-            await c.QueryAsync<ReaderId>(
-                "select reader_id from enrolment where class_id = @classId and to_day is null",
-                new { classId }
-            )
-        ).ToHashSet();
-        await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r =>
-        {
-            if (means(ReaderId.From(r.GetGuid(0)), Text(r, 1), r.GetString(2), r.GetString(3)))
-                meant.Add(ReaderId.From(r.GetGuid(0)));
-        });
-        var ids = meant.ToArray();
+        var ids = await Meant(c, schoolId, classId, means);
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
             Put(state.Classes, Class(r))
         );
@@ -120,6 +100,27 @@ public sealed class RosterStore(NpgsqlDataSource db)
             ids
         );
         return state;
+    }
+
+    private static async Task<ReaderId[]> Meant(
+        NpgsqlConnection c,
+        SchoolId schoolId,
+        ClassId classId,
+        Func<ReaderId, string?, string, string, bool> means
+    )
+    {
+        var meant = (
+            await c.QueryAsync<ReaderId>(
+                "select reader_id from enrolment where class_id = @classId and to_day is null",
+                new { classId }
+            )
+        ).ToHashSet();
+        await Read(c, "select id, source_id, given_name, family_name from reader where school_id = $1", schoolId, r =>
+        {
+            if (means(ReaderId.From(r.GetGuid(0)), Text(r, 1), r.GetString(2), r.GetString(3)))
+                meant.Add(ReaderId.From(r.GetGuid(0)));
+        });
+        return [.. meant];
     }
 
     public async Task<RosterReader?> Reader(ReaderId id, SchoolId schoolId)
@@ -370,6 +371,14 @@ public sealed class RosterStore(NpgsqlDataSource db)
         while (await r.ReadAsync())
             take(r);
     }
+
+    internal static Teaching Taught(NpgsqlDataReader r) =>
+        new(
+            TeachingId.From(r.GetGuid(0)),
+            ClassId.From(r.GetGuid(1)),
+            AdultId.From(r.GetGuid(2)),
+            Enum.Parse<Part>(r.GetString(3))
+        );
 
     private static void Put<TId, T>(Dictionary<TId, T> things, T thing)
         where TId : struct, IId<TId>

@@ -121,13 +121,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             ("role", NpgsqlDbType.Text),
         ],
         t => [t.Id, t.ClassId, t.AdultId, t.Role.ToString()],
-        r =>
-            new(
-                TeachingId.From(r.GetGuid(0)),
-                ClassId.From(r.GetGuid(1)),
-                AdultId.From(r.GetGuid(2)),
-                Enum.Parse<Part>(r.GetString(3))
-            ),
+        RosterStore.Taught,
         []
     );
 
@@ -192,24 +186,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         {
             throw new BuiltOn("Something with this ID is there already. Nothing was changed. Reload and try again.");
         }
-        await c.ExecuteAsync(
-            """
-            insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
-            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @Summary, '{}')
-            """,
-            new
-            {
-                id,
-                change.SchoolId,
-                change.ClassId,
-                change.AdultId,
-                change.At,
-                kind = nameof(ChangeKind.Roster),
-                change.Summary,
-            },
-            t
-        );
-        await Keep(c, id, steps);
+        await Keep(c, t, id, change, steps);
         if (with is not null)
             await with(c, t, id);
         await Tell(c, steps);
@@ -293,6 +270,19 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         done?.Invoke(0.8);
         await Levels.Put(c, s.Levels);
         await SessionStore.EndAll(c, t, Ended(s), now);
+        await Depths(c, t, s, starts, yardstick, now);
+    }
+
+    /// <summary>Where those who are new begin, and where those whose stated level changed are now.</summary>
+    private static async Task Depths(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ChangeSet s,
+        Starts starts,
+        Yardstick yardstick,
+        DateTimeOffset now
+    )
+    {
         var added = s.Readers.Where(r => r.Before is null).ToDictionary(r => r.Thing.Id, r => r.After!);
         await StepTable<StatedLevel>.Copy(
             c,
@@ -316,7 +306,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
         );
         foreach (
             var reader in s
-                .Levels.Select(l => (l.After ?? l.Before)!.ReaderId)
+                .Levels.Select(l => l.Thing.ReaderId)
                 .Distinct()
                 .Where(id => !added.ContainsKey(id))
                 .Except(s.Readers.Where(r => r.After is null).Select(r => r.Thing.Id))
@@ -354,9 +344,36 @@ public sealed class RosterWriter(NpgsqlDataSource db)
     /// <summary>Readers and classes that have been worked with cannot be taken away again.</summary>
     private static async Task Removable(NpgsqlConnection c, NpgsqlTransaction t, ChangeSet s)
     {
+        var enrolments = s.Enrolments.Select(e => e.Thing.Id).ToArray();
+        await ReadersRemovable(c, t, s, enrolments);
+        var classes = s.Classes.Where(r => r.After is null).Select(r => r.Thing.Id).ToArray();
+        var used = (
+            await c.QueryAsync<string>(
+                """
+                with gone as (select unnest(@classes) as id), used as (
+                  select k.class_id as id from assignment k join gone g on g.id = k.class_id
+                  union all select k.class_id
+                  from enrolment k join gone g on g.id = k.class_id left join unnest(@enrolments) x (id) on x.id = k.id
+                  where x.id is null)
+                select c.name from class c where c.id in (select id from used) order by c.name limit 3
+                """,
+                new { classes, enrolments },
+                t
+            )
+        ).ToList();
+        if (used.Count > 0)
+            throw new BuiltOn($"{string.Join(", ", used)} has been used since. Undo that first.");
+    }
+
+    private static async Task ReadersRemovable(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ChangeSet s,
+        EnrolmentId[] enrolments
+    )
+    {
         var readers = s.Readers.Where(r => r.After is null).Select(r => r.Thing.Id).ToArray();
         var levels = s.Levels.Select(l => l.Thing.Id).ToArray();
-        var enrolments = s.Enrolments.Select(e => e.Thing.Id).ToArray();
         // Joined and not looked up one by one: a district's undo has a hundred thousand readers and more enrolments.
         var work = ReaderThings
             .All.Where(x => x.Work)
@@ -391,23 +408,6 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                     + $"{(busy.Count > 3 ? " and others have" : busy.Count > 1 ? " have" : " has")} been given work "
                     + "or been changed since. Undo that first."
             );
-        var classes = s.Classes.Where(r => r.After is null).Select(r => r.Thing.Id).ToArray();
-        var used = (
-            await c.QueryAsync<string>(
-                """
-                with gone as (select unnest(@classes) as id), used as (
-                  select k.class_id as id from assignment k join gone g on g.id = k.class_id
-                  union all select k.class_id
-                  from enrolment k join gone g on g.id = k.class_id left join unnest(@enrolments) x (id) on x.id = k.id
-                  where x.id is null)
-                select c.name from class c where c.id in (select id from used) order by c.name limit 3
-                """,
-                new { classes, enrolments },
-                t
-            )
-        ).ToList();
-        if (used.Count > 0)
-            throw new BuiltOn($"{string.Join(", ", used)} has been used since. Undo that first.");
     }
 
     private static async Task<string> Who(
@@ -448,8 +448,32 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             : $"{later.By} has built on this ({later.Summary}, {later.At:d MMM HH:mm}). Undo that first.";
     }
 
-    private static async Task Keep(NpgsqlConnection c, ChangeId id, ChangeSet steps)
+    /// <summary>Lists the change, and keeps its steps and whom they are about.</summary>
+    private static async Task Keep(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        ChangeId id,
+        RosterChange change,
+        ChangeSet steps
+    )
     {
+        await c.ExecuteAsync(
+            """
+            insert into change (id, school_id, class_id, adult_id, at, kind, summary, detail)
+            values (@id, @SchoolId, @ClassId, @AdultId, @At, @kind, @Summary, '{}')
+            """,
+            new
+            {
+                id,
+                change.SchoolId,
+                change.ClassId,
+                change.AdultId,
+                change.At,
+                kind = nameof(ChangeKind.Roster),
+                change.Summary,
+            },
+            t
+        );
         var part = 0;
         foreach (var piece in Pieces(steps))
         {

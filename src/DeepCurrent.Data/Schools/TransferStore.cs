@@ -94,6 +94,8 @@ public sealed class TransferStore(NpgsqlDataSource db)
         );
     }
 
+    private sealed record Offered(ReaderId ReaderId, SchoolId From, SchoolId To);
+
     /// <summary>Takes or declines an offer (or, for the school that made it, takes it back).</summary>
     /// <param name="userName">The reader's user name at the new school.</param>
     public async Task<bool> Decide(
@@ -108,9 +110,9 @@ public sealed class TransferStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
-        var found = await c.QuerySingleOrDefaultAsync<(ReaderId ReaderId, SchoolId From, SchoolId To)>(
+        var found = await c.QuerySingleOrDefaultAsync<Offered>(
             """
-            select reader_id, from_school_id, to_school_id
+            select reader_id, from_school_id as "from", to_school_id as "to"
             from transfer
             where id = @id
               and decided_at is null
@@ -125,7 +127,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
             },
             t
         );
-        if (found.ReaderId == default)
+        if (found is null)
             return false;
         await c.ExecuteAsync(
             "update transfer set decided_at = @now, taken = @take where id = @id",
@@ -138,93 +140,94 @@ public sealed class TransferStore(NpgsqlDataSource db)
             t
         );
         if (take)
-        {
-            var taken = (
-                await c.QueryAsync<string>(
-                    "select user_name from reader where school_id = @schoolId",
-                    new { schoolId },
-                    t
-                )
-            ).ToHashSet();
-            var had = await c.QuerySingleAsync<string>(
-                "select user_name from reader where id = @ReaderId",
-                new { found.ReaderId },
-                t
-            );
-            await c.ExecuteAsync(
-                """
-                update enrolment set to_day = greatest(from_day, @today) where reader_id = @ReaderId and to_day is null;
-                delete from group_member m
-                using guided_group g
-                where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
-                update reader
-                set school_id = @schoolId, moved_from = @From, source_id = null, source = '', user_name = @name,
-                  left_school = false
-                where id = @ReaderId;
-                update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
-                """,
-                new
-                {
-                    found.ReaderId,
-                    found.From,
-                    schoolId,
-                    today,
-                    now,
-                    name = userName(taken, had),
-                },
-                t
-            );
-        }
-        // Each school's log tells its own side.
-        var (name, from, to) = await c.QuerySingleAsync<(string, string, string)>(
+            await Move(c, t, found, userName, today, now);
+        await List(c, t, id, found, adultId, schoolId, take, now);
+        await t.CommitAsync();
+        return true;
+    }
+
+    private static async Task Move(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        Offered found,
+        Func<IReadOnlySet<string>, string, string> userName,
+        DateOnly today,
+        DateTimeOffset now
+    )
+    {
+        var taken = (
+            await c.QueryAsync<string>("select user_name from reader where school_id = @To", new { found.To }, t)
+        ).ToHashSet();
+        var had = await c.QuerySingleAsync<string>(
+            "select user_name from reader where id = @ReaderId",
+            new { found.ReaderId },
+            t
+        );
+        await c.ExecuteAsync(
             """
-            select trim(r.given_name || ' ' || r.family_name), f.name, s.name
-            from reader r
-              join school f on f.id = @From
-              join school s on s.id = @To
-            where r.id = @ReaderId
+            update enrolment set to_day = greatest(from_day, @today) where reader_id = @ReaderId and to_day is null;
+            delete from group_member m
+            using guided_group g
+            where g.id = m.group_id and m.reader_id = @ReaderId and g.closed_at is null;
+            update reader
+            set school_id = @To, moved_from = @From, source_id = null, source = '', user_name = @name,
+              left_school = false
+            where id = @ReaderId;
+            update guardian_code set withdrawn_at = @now where reader_id = @ReaderId and withdrawn_at is null
             """,
             new
             {
                 found.ReaderId,
                 found.From,
                 found.To,
+                today,
+                now,
+                name = userName(taken, had),
             },
             t
         );
-        var by = await c.ExecuteScalarAsync<AdultId>("select asked_by from transfer where id = @id", new { id }, t);
-        foreach (
-            var (school, adult, summary) in new[]
-            {
-                (found.From, by, take ? $"{name} has moved to {to}" : $"{name} has not moved to {to}"),
-                (
-                    found.To,
-                    schoolId == found.To ? adultId : by,
-                    take ? $"{name} has come from {from}" : $"{name} has not come from {from}"
-                ),
-            }
-        )
+    }
+
+    /// <summary>Each school's log tells its own side.</summary>
+    private static async Task List(
+        NpgsqlConnection c,
+        NpgsqlTransaction t,
+        TransferId id,
+        Offered found,
+        AdultId adultId,
+        SchoolId schoolId,
+        bool take,
+        DateTimeOffset now
+    )
+    {
+        var (name, from, to, by) = await c.QuerySingleAsync<(string, string, string, AdultId)>(
+            """
+            select trim(r.given_name || ' ' || r.family_name), f.name, s.name, x.asked_by
+            from transfer x
+              join reader r on r.id = x.reader_id
+              join school f on f.id = x.from_school_id
+              join school s on s.id = x.to_school_id
+            where x.id = @id
+            """,
+            new { id },
+            t
+        );
+        await List(found.From, by, take ? $"{name} has moved to {to}" : $"{name} has not moved to {to}");
+        await List(
+            found.To,
+            schoolId == found.To ? adultId : by,
+            take ? $"{name} has come from {from}" : $"{name} has not come from {from}"
+        );
+
+        async Task List(SchoolId school, AdultId adult, string summary)
         {
-            var change = await ChangeStore.Add(
-                c,
-                t,
-                new(school, null, adult, now),
-                ChangeKind.Transferred,
-                summary,
-                new
-                {
-                    found.ReaderId,
-                    found.From,
-                    found.To,
-                }
-            );
+            var whose = new ChangeBy(school, null, adult, now);
+            var change = await ChangeStore.Add(c, t, whose, ChangeKind.Transferred, summary, found);
             await c.ExecuteAsync(
                 "insert into change_reader (change_id, reader_id) values (@change, @ReaderId)",
                 new { change, found.ReaderId },
                 t
             );
         }
-        await t.CommitAsync();
-        return true;
     }
 }

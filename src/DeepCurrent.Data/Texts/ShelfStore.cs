@@ -25,36 +25,35 @@ public sealed class ShelfStore(NpgsqlDataSource db)
         MostRanked = 5_000,
         MostWords = 12;
 
+    private const string CardsSql = """
+        select v.text_id, v.id, v.label, v.words, v.depth, v.depth_error from version v
+        where not v.retired and (@textId::uuid is null or v.text_id = @textId) order by v.position;
+        select t.id, t.school_id, t.owner_id, t.mine, t.retired_at is not null as retired, t.title, t.kind, t.topic,
+          t.fiction, t.blurb, t.season, t.changed_at, coalesce(x.patterns, '') as patterns, x.number,
+               coalesce(q.n, 0) as questions, coalesce(w.n, 0) as deck
+        from text t
+        join text_terms x on x.text_id = t.id
+        left join (
+          select text_id, count(*)::int as n
+          from question
+          where not retired and place is null and (@textId::uuid is null or text_id = @textId)
+          group by text_id) q on q.text_id = t.id
+        left join (
+          select text_id, count(*)::int as n
+          from word
+          where @textId::uuid is null or text_id = @textId
+          group by text_id) w on w.text_id = t.id
+        where @textId::uuid is null or t.id = @textId;
+        select distinct v.text_id, s.school_id
+        from version_sound s join version v on v.id = s.version_id
+        where @textId::uuid is null or v.text_id = @textId
+        """;
+
     /// <summary>The cards of all texts, or of one.</summary>
     public async Task<IReadOnlyList<Card>> Cards(TextId? textId = null)
     {
         await using var c = await db.OpenConnectionAsync();
-        await using var all = await c.QueryMultipleAsync(
-            """
-            select v.text_id, v.id, v.label, v.words, v.depth, v.depth_error from version v
-            where not v.retired and (@textId::uuid is null or v.text_id = @textId) order by v.position;
-            select t.id, t.school_id, t.owner_id, t.mine, t.retired_at is not null as retired, t.title, t.kind, t.topic,
-              t.fiction, t.blurb, t.season, t.changed_at, coalesce(x.patterns, '') as patterns, x.number,
-                   coalesce(q.n, 0) as questions, coalesce(w.n, 0) as deck
-            from text t
-            join text_terms x on x.text_id = t.id
-            left join (
-              select text_id, count(*)::int as n
-              from question
-              where not retired and place is null and (@textId::uuid is null or text_id = @textId)
-              group by text_id) q on q.text_id = t.id
-            left join (
-              select text_id, count(*)::int as n
-              from word
-              where @textId::uuid is null or text_id = @textId
-              group by text_id) w on w.text_id = t.id
-            where @textId::uuid is null or t.id = @textId;
-            select distinct v.text_id, s.school_id
-            from version_sound s join version v on v.id = s.version_id
-            where @textId::uuid is null or v.text_id = @textId
-            """,
-            new { textId }
-        );
+        await using var all = await c.QueryMultipleAsync(CardsSql, new { textId });
         var versions = (
             await all.ReadAsync<(TextId TextId, VersionId Id, string Label, int Words, double Depth, double Error)>()
         ).ToLookup(v => v.TextId, v => new CardVersion(v.Id, v.Label, v.Words, v.Depth, v.Error));
@@ -100,15 +99,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
             return null;
         await using var c = await db.OpenConnectionAsync();
         var instead = await Meant(c, [.. parts.SelectMany(p => p).Distinct()]);
-        var queries = parts
-            .Select(
-                (p, i) =>
-                    p.Count > 1
-                        ? $"({string.Join(" <-> ", p.Select(w => instead.GetValueOrDefault(w, w)))})"
-                        : $"{instead.GetValueOrDefault(p[0], p[0])}"
-                            + $"{(i == parts.Count - 1 && p[0].Length > 1 && !instead.ContainsKey(p[0]) ? ":*" : "")}"
-            )
-            .ToArray();
+        var queries = parts.Select((p, i) => QueryOf(p, instead, i == parts.Count - 1)).ToArray();
         var query = string.Join(" & ", queries);
         IReadOnlyList<(string, string)> said = [.. instead.Select(i => (i.Key, i.Value))];
         // The planner takes reading a long document for as cheap as reading a number, and would read them all.
@@ -139,6 +130,16 @@ public sealed class ShelfStore(NpgsqlDataSource db)
                 )
             ).ToDictionary(r => r.Number, r => r.Rank);
         return new(new(numbers, ranks is null ? null : [.. numbers.Select(n => ranks.GetValueOrDefault(n))]), said);
+    }
+
+    /// <summary>One word, or several side by side; the last one that is being typed also by its beginning.</summary>
+    private static string QueryOf(IReadOnlyList<string> words, Dictionary<string, string> instead, bool last)
+    {
+        var meant = words.Select(w => instead.GetValueOrDefault(w, w)).ToList();
+        if (meant.Count > 1)
+            return $"({string.Join(" <-> ", meant)})";
+        var begins = last && words[0].Length > 1 && !instead.ContainsKey(words[0]);
+        return begins ? $"{meant[0]}:*" : meant[0];
     }
 
     /// <summary>What misspelt words were meant to be. A word of English is never exchanged, whether a text has it or

@@ -158,6 +158,31 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
             t
         );
 
+    private const string VersionSql = """
+        insert into version (
+          id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
+        values (
+          @Id, @text, @Label, @Position, @pages::jsonb, @Words, @Depth, @DepthError, @Depth, @DepthError,
+          @Measure::jsonb)
+        on conflict (id) do update
+        set label = @Label, position = @Position, pages = @pages::jsonb, words = @Words,
+          measure = @Measure::jsonb, formula_depth = @Depth, formula_error = @DepthError, retired = false,
+          shown_depth = case when version.pages = @pages::jsonb then version.shown_depth end,
+          shown_error = case when version.pages = @pages::jsonb then version.shown_error end,
+          shown_answers = case when version.pages = @pages::jsonb then version.shown_answers else 0 end,
+          shown_readers = case when version.pages = @pages::jsonb then version.shown_readers else 0 end,
+          shown_weight = case when version.pages = @pages::jsonb then version.shown_weight end,
+          shown_alone = case when version.pages = @pages::jsonb then version.shown_alone end,
+          depth = coalesce(
+            version.stated_depth, case when version.pages = @pages::jsonb then version.shown_depth end, @Depth),
+          depth_error = case
+            when version.stated_depth is not null then version.depth_error
+            when version.pages = @pages::jsonb then coalesce(version.shown_error, @DepthError)
+            else @DepthError
+            end
+        where version.text_id = @text
+        """;
+
     private static async Task Versions(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
     {
         await c.ExecuteAsync(
@@ -168,30 +193,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         // A depth that a person stated stays; what readers showed of an earlier wording does not.
         foreach (var v in x.Versions)
             await c.ExecuteAsync(
-                """
-                insert into version (
-                  id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
-                values (
-                  @Id, @text, @Label, @Position, @pages::jsonb, @Words, @Depth, @DepthError, @Depth, @DepthError,
-                  @Measure::jsonb)
-                on conflict (id) do update
-                set label = @Label, position = @Position, pages = @pages::jsonb, words = @Words,
-                  measure = @Measure::jsonb, formula_depth = @Depth, formula_error = @DepthError, retired = false,
-                  shown_depth = case when version.pages = @pages::jsonb then version.shown_depth end,
-                  shown_error = case when version.pages = @pages::jsonb then version.shown_error end,
-                  shown_answers = case when version.pages = @pages::jsonb then version.shown_answers else 0 end,
-                  shown_readers = case when version.pages = @pages::jsonb then version.shown_readers else 0 end,
-                  shown_weight = case when version.pages = @pages::jsonb then version.shown_weight end,
-                  shown_alone = case when version.pages = @pages::jsonb then version.shown_alone end,
-                  depth = coalesce(
-                    version.stated_depth, case when version.pages = @pages::jsonb then version.shown_depth end, @Depth),
-                  depth_error = case
-                    when version.stated_depth is not null then version.depth_error
-                    when version.pages = @pages::jsonb then coalesce(version.shown_error, @DepthError)
-                    else @DepthError
-                    end
-                where version.text_id = @text
-                """,
+                VersionSql,
                 new
                 {
                     v.Id,
@@ -216,6 +218,24 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         );
     }
 
+    private const string QuestionSql = """
+        insert into question (
+          id, text_id, position, strand, stem, choices, proofs, kind, evidence, harder, place, rubric)
+        values (
+          @Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb, @kind, @Evidence, @Offset,
+          @place::jsonb, @rubric::jsonb)
+        on conflict (id) do update
+        set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb,
+          proofs = @proofs::jsonb, retired = false,
+          kind = @kind, evidence = @Evidence, harder = @Offset, place = @place::jsonb, rubric = @rubric::jsonb,
+          shown_harder = case
+            when question.stem = @Stem
+              and question.choices = @choices::jsonb
+              and question.strand = @strand then question.shown_harder
+            end
+        where question.text_id = @text
+        """;
+
     private static async Task Questions(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
     {
         await c.ExecuteAsync(
@@ -225,23 +245,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         );
         foreach (var q in x.Questions)
             await c.ExecuteAsync(
-                """
-                insert into question (
-                  id, text_id, position, strand, stem, choices, proofs, kind, evidence, harder, place, rubric)
-                values (
-                  @Id, @text, @Position, @strand, @Stem, @choices::jsonb, @proofs::jsonb, @kind, @Evidence, @Offset,
-                  @place::jsonb, @rubric::jsonb)
-                on conflict (id) do update
-                set position = @Position, strand = @strand, stem = @Stem, choices = @choices::jsonb,
-                  proofs = @proofs::jsonb, retired = false,
-                  kind = @kind, evidence = @Evidence, harder = @Offset, place = @place::jsonb, rubric = @rubric::jsonb,
-                  shown_harder = case
-                    when question.stem = @Stem
-                      and question.choices = @choices::jsonb
-                      and question.strand = @strand then question.shown_harder
-                    end
-                where question.text_id = @text
-                """,
+                QuestionSql,
                 new
                 {
                     q.Id,
@@ -291,6 +295,30 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
             );
     }
 
+    private const string TermsSql = """
+        with h as (
+          select setweight(
+            to_tsvector('english', @Title), 'A'
+          ) || setweight(to_tsvector('english', @about), 'B') || setweight(to_tsvector('english', @Blurb),
+          'C') as head
+        )
+        insert into text_terms (text_id, head, terms, patterns)
+        select @Id, head, head || setweight(to_tsvector('english', @body), 'D'), @patterns
+        from h
+        on conflict (text_id) do update
+        set head = excluded.head, terms = excluded.terms, patterns = excluded.patterns
+        """;
+
+    private const string WordsSql = """
+        insert into search_word (word, texts)
+        select w, 1
+        from unnest(@words) w
+        order by w
+        on conflict (word) do update
+        set texts = search_word.texts + @more
+        where @more > 0
+        """;
+
     /// <summary>Makes the text findable: title before topic and words to know, those before the description, that
     /// before the text itself.</summary>
     private static async Task Index(NpgsqlConnection c, NpgsqlTransaction t, NewText x)
@@ -317,19 +345,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         var known =
             await c.QueryFirstOrDefaultAsync<int>("select 1 from text_terms where text_id = @Id", new { x.Id }, t) == 1;
         await c.ExecuteAsync(
-            """
-            with h as (
-              select setweight(
-                to_tsvector('english', @Title), 'A'
-              ) || setweight(to_tsvector('english', @about), 'B') || setweight(to_tsvector('english', @Blurb),
-              'C') as head
-            )
-            insert into text_terms (text_id, head, terms, patterns)
-            select @Id, head, head || setweight(to_tsvector('english', @body), 'D'), @patterns
-            from h
-            on conflict (text_id) do update
-            set head = excluded.head, terms = excluded.terms, patterns = excluded.patterns
-            """,
+            TermsSql,
             new
             {
                 x.Id,
@@ -342,19 +358,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
             t
         );
         // In one order, so that two texts that come in at once do not wait for each other.
-        await c.ExecuteAsync(
-            """
-            insert into search_word (word, texts)
-            select w, 1
-            from unnest(@words) w
-            order by w
-            on conflict (word) do update
-            set texts = search_word.texts + @more
-            where @more > 0
-            """,
-            new { words, more = known ? 0 : 1 },
-            t
-        );
+        await c.ExecuteAsync(WordsSql, new { words, more = known ? 0 : 1 }, t);
     }
 
     private static Task Tell(NpgsqlConnection c, NpgsqlTransaction t, TextId id) => c.Tell(t, "text", id);

@@ -168,6 +168,34 @@ public sealed class TextStore(NpgsqlDataSource db)
         ).ToDictionary(t => t.Slug);
     }
 
+    private const string SomeSql = """
+        select t.id, t.slug, t.title, t.kind, t.topic, t.fiction, t.blurb,
+               (
+                 select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null
+               ) as questions,
+               (
+                 select count(*)::int
+                 from question q
+                 where q.text_id = t.id and not q.retired and q.place is not null) as on_the_way,
+               (
+                 select count(*)::int
+                 from assignment a join ticket k on k.assignment_id = a.id
+                 where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
+        from text t
+        where case
+          when @ids::uuid[] is null then t.school_id is null
+          else t.id = any(@ids)
+            and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
+          end
+        order by t.title
+        limit 1000;
+        select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
+        from version v join text t on t.id = v.text_id
+        where not v.retired and case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) end
+        order by v.text_id, v.position
+        limit 5000
+        """;
+
     /// <summary>Some texts as somebody of a school sees them.</summary>
     /// <param name="ids">Which; null for all that ship.</param>
     public async Task<IReadOnlyList<TextRow>> Some(
@@ -179,33 +207,7 @@ public sealed class TextStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
-            """
-            select t.id, t.slug, t.title, t.kind, t.topic, t.fiction, t.blurb,
-                   (
-                     select count(*)::int from question q where q.text_id = t.id and not q.retired and q.place is null
-                   ) as questions,
-                   (
-                     select count(*)::int
-                     from question q
-                     where q.text_id = t.id and not q.retired and q.place is not null) as on_the_way,
-                   (
-                     select count(*)::int
-                     from assignment a join ticket k on k.assignment_id = a.id
-                     where a.text_id = t.id and a.class_id = @classId and k.handed_in_at is not null) as used
-            from text t
-            where case
-              when @ids::uuid[] is null then t.school_id is null
-              else t.id = any(@ids)
-                and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
-              end
-            order by t.title
-            limit 1000;
-            select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
-            from version v join text t on t.id = v.text_id
-            where not v.retired and case when @ids::uuid[] is null then t.school_id is null else t.id = any(@ids) end
-            order by v.text_id, v.position
-            limit 5000
-            """,
+            SomeSql,
             new
             {
                 ids = ids?.ToArray(),

@@ -40,56 +40,58 @@ public sealed class UseStore(NpgsqlDataSource db)
     /// <summary>Below this many readers nothing is said of a school, so that nobody can be made out.</summary>
     public const int FewestReaders = 5;
 
+    private static readonly string UseSql = $"""
+        select count(*)::int as given, count(k.handed_in_at)::int as handed_in,
+          count(distinct k.reader_id) filter (where k.handed_in_at is not null)::int as readers,
+               avg(k.forecast) filter (where k.score is not null) as forecast, avg(k.score) as score,
+               percentile_cont(0.5) within group (
+                 order by (select sum(s.seconds) from spell s where s.ticket_id = k.id)
+               ) filter (where k.handed_in_at is not null) / 60 as minutes,
+               max(k.handed_in_at) as last
+        from assignment a join class c on c.id = a.class_id join ticket k on k.assignment_id = a.id
+        where a.text_id = @textId
+          and c.school_id = @schoolId
+          and (@classId::uuid is null or c.id = @classId)
+          and k.state <> {TicketStates.Withdrawn};
+        with first as (
+          select w.question_id, w.correct, q.kind, q.choices, w.response
+          from assignment a
+            join class c on c.id = a.class_id
+            join ticket k on k.assignment_id = a.id
+            join answer w on w.ticket_id = k.id
+            join question q on q.id = w.question_id
+          where a.text_id = @textId
+            and c.school_id = @schoolId
+            and (@classId::uuid is null or c.id = @classId)
+            and k.handed_in_at is not null
+            and w.attempt = 1
+            and w.correct is not null
+            and not w.rushed
+            and not q.retired
+        ), wrong as (
+          select question_id, choices -> ((response -> 'picks' ->> 0)::int) ->> 'text' as text,
+            count(*)::int as times,
+                 row_number() over (
+                   partition by question_id
+                   order by count(*) desc, min(choices -> ((response -> 'picks' ->> 0)::int) ->> 'text')) as place
+          from first where not correct and kind = 'Single' group by question_id, 2
+        )
+        select f.question_id, count(*)::int as answered, avg(f.correct::int) as right, max(w.text) as wrong,
+          coalesce(max(w.times), 0)::int as wrong_times, max(q.shown_harder) as harder,
+          max(q.shown_answers) as harder_from
+        from first f
+          join question q on q.id = f.question_id
+          left join wrong w on w.question_id = f.question_id and w.place = 1
+        group by f.question_id
+        limit 200
+        """;
+
     /// <param name="classId">Null for the whole school.</param>
     public async Task<TextUse> Of(TextId textId, SchoolId schoolId, ClassId? classId)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
-            $"""
-            select count(*)::int as given, count(k.handed_in_at)::int as handed_in,
-              count(distinct k.reader_id) filter (where k.handed_in_at is not null)::int as readers,
-                   avg(k.forecast) filter (where k.score is not null) as forecast, avg(k.score) as score,
-                   percentile_cont(0.5) within group (
-                     order by (select sum(s.seconds) from spell s where s.ticket_id = k.id)
-                   ) filter (where k.handed_in_at is not null) / 60 as minutes,
-                   max(k.handed_in_at) as last
-            from assignment a join class c on c.id = a.class_id join ticket k on k.assignment_id = a.id
-            where a.text_id = @textId
-              and c.school_id = @schoolId
-              and (@classId::uuid is null or c.id = @classId)
-              and k.state <> {TicketStates.Withdrawn};
-            with first as (
-              select w.question_id, w.correct, q.kind, q.choices, w.response
-              from assignment a
-                join class c on c.id = a.class_id
-                join ticket k on k.assignment_id = a.id
-                join answer w on w.ticket_id = k.id
-                join question q on q.id = w.question_id
-              where a.text_id = @textId
-                and c.school_id = @schoolId
-                and (@classId::uuid is null or c.id = @classId)
-                and k.handed_in_at is not null
-                and w.attempt = 1
-                and w.correct is not null
-                and not w.rushed
-                and not q.retired
-            ), wrong as (
-              select question_id, choices -> ((response -> 'picks' ->> 0)::int) ->> 'text' as text,
-                count(*)::int as times,
-                     row_number() over (
-                       partition by question_id
-                       order by count(*) desc, min(choices -> ((response -> 'picks' ->> 0)::int) ->> 'text')) as place
-              from first where not correct and kind = 'Single' group by question_id, 2
-            )
-            select f.question_id, count(*)::int as answered, avg(f.correct::int) as right, max(w.text) as wrong,
-              coalesce(max(w.times), 0)::int as wrong_times, max(q.shown_harder) as harder,
-              max(q.shown_answers) as harder_from
-            from first f
-              join question q on q.id = f.question_id
-              left join wrong w on w.question_id = f.question_id and w.place = 1
-            group by f.question_id
-            limit 200
-            """,
+            UseSql,
             new
             {
                 textId,

@@ -133,12 +133,8 @@ public sealed class AnswerWriter
         // Without a network an answer can be the first that is heard of a text.
         if (TicketLife.After(ticket.State, TicketStep.Opened) is not TicketState.UnderWay)
             return AnswerOutcome.NotOpen;
-        if (
-            (await texts.Questions(c, t, ticket.TextId)).FirstOrDefault(q =>
-                q.Id == given.QuestionId && (ticket.Guided || !q.Guided)
-            )
-            is not { } question
-        )
+        var asked = await texts.Questions(c, t, ticket.TextId);
+        if (asked.FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question)
             return AnswerOutcome.NoSuchQuestion;
         var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         var said = given.Said(question);
@@ -172,18 +168,20 @@ public sealed class AnswerWriter
         return AnswerOutcome.Kept;
     }
 
+    private const string InsertSql = """
+        insert into answer (
+          id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+        select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, rushed
+        from unnest(
+          @ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @rusheds)
+          x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
+        """;
+
     private static async Task Insert(NpgsqlConnection c, NpgsqlTransaction t, List<Row> rows)
     {
         var a = rows.ConvertAll(r => r.Answer);
         await c.ExecuteAsync(
-            """
-            insert into answer (
-              id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
-            select id, ticket_id, question_id, attempt, response::jsonb, correct, at, received_at, milliseconds, rushed
-            from unnest(
-              @ids, @tickets, @questions, @attempts, @responses, @corrects, @ats, @receiveds, @times, @rusheds)
-              x (id, ticket_id, question_id, attempt, response, correct, at, received_at, milliseconds, rushed)
-            """,
+            InsertSql,
             new
             {
                 ids = a.Select(x => x.Id).ToArray(),

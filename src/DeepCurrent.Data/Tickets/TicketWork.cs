@@ -53,6 +53,25 @@ internal sealed class TicketWork
     private double Score =>
         TicketLife.Score([.. quiz.Select(q => TicketLife.MarkOf([.. answers[q.Id].Select(a => a.Right)]))]);
 
+    private const string MarkedSql = """
+        update evidence e
+        set correct = a.correct
+        from answer a
+        where a.id = e.id
+          and a.ticket_id = @Id
+          and e.correct is distinct from a.correct
+          and a.correct is not null
+        """;
+
+    private const string SettleSql = """
+        update ticket
+        set state = @state, handed_in_at = coalesce(handed_in_at, @handedInAt, @now),
+          received_at = coalesce(received_at, @now), changed_at = @now, score = @score,
+          before_mean = coalesce(before_mean, @bm), before_sd = coalesce(before_sd, @bs), after_mean = @am,
+          after_sd = @asd, version_depth = @VersionDepth
+        where id = @Id
+        """;
+
     /// <summary>Puts the ticket into a state, with its score once everything is marked, and runs the reader's evidence
     /// again, all inside the caller's transaction.</summary>
     /// <param name="handedInAt">When it was handed in; null where it was before.</param>
@@ -74,29 +93,10 @@ internal sealed class TicketWork
         await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
         // A mark that was changed changes its evidence.
         if (handedInAt is null)
-            await c.ExecuteAsync(
-                """
-                update evidence e
-                set correct = a.correct
-                from answer a
-                where a.id = e.id
-                  and a.ticket_id = @Id
-                  and e.correct is distinct from a.correct
-                  and a.correct is not null
-                """,
-                new { ticket.Id },
-                t
-            );
+            await c.ExecuteAsync(MarkedSql, new { ticket.Id }, t);
         var after = await DepthKeeper.Recompute(c, t, ticket.ReaderId, year, chart, now);
         await c.ExecuteAsync(
-            """
-            update ticket
-            set state = @state, handed_in_at = coalesce(handed_in_at, @handedInAt, @now),
-              received_at = coalesce(received_at, @now), changed_at = @now, score = @score,
-              before_mean = coalesce(before_mean, @bm), before_sd = coalesce(before_sd, @bs), after_mean = @am,
-              after_sd = @asd, version_depth = @VersionDepth
-            where id = @Id
-            """,
+            SettleSql,
             new
             {
                 ticket.Id,

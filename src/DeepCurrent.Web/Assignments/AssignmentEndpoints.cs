@@ -107,18 +107,17 @@ public static class AssignmentEndpoints
         ClassId classId,
         FitRequest request,
         Desk desk,
-        SchoolStore schools,
         ReaderStore readers,
         TextStore texts,
         AssignmentStore assignments
     )
     {
-        var place = await desk.Class(classId, Deed.SeeClass);
-        var school = await schools.Get(place.SchoolId);
+        await desk.Class(classId, Deed.SeeClass);
+        var school = await desk.School();
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
         var fits = new List<FitView>();
         foreach (var textId in request.TextIds.Distinct().Take(20))
-            fits.AddRange(await Fits(textId, chosen, school, texts, assignments));
+            fits.AddRange(await Fits(textId, await texts.Versions(textId, school.Id), chosen, school, assignments));
         return fits;
     }
 
@@ -126,7 +125,6 @@ public static class AssignmentEndpoints
         ClassId classId,
         AssignRequest request,
         Desk desk,
-        SchoolStore schools,
         ReaderStore readers,
         TextStore texts,
         AssignmentStore assignments,
@@ -143,8 +141,37 @@ public static class AssignmentEndpoints
                 "This day has passed. Choose today or a later day."
             )
             .Refuse();
-        var school = await schools.Get(place.SchoolId);
+        var school = await desk.School();
         var chosen = await Chosen(classId, request.ReaderIds, readers, desk);
+        var wanted = Wanted(request);
+        // The same request again, after a lost answer, is what it was.
+        if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b)
+            return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
+        var given = new List<(string Title, NewAssignment Assignment)>();
+        foreach (var w in wanted)
+            if (await ToGive(w, request, place, chosen, school, desk, texts, assignments) is { } one)
+                given.Add(one);
+        if (given.Count == 0)
+            throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
+        var tickets = given.SelectMany(g => g.Assignment.Tickets).ToList();
+        var what = given.Count == 1 ? given[0].Title : $"{given.Count} texts";
+        var to = Counted.Readers(tickets.Select(k => k.ReaderId).Distinct().Count());
+        var change = await changes.Do(
+            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
+            ChangeKind.Assigned,
+            async (c, t) =>
+            {
+                foreach (var (_, g) in given)
+                    if (!await AssignmentStore.Add(c, t, g))
+                        throw Refused.Conflict("given", "This has been assigned already.");
+                return new(new Assigned([.. given.Select(g => g.Assignment.Id)]), $"Assigned {what} to {to}");
+            }
+        );
+        return new(given[0].Assignment.Id, change!.Id, tickets.Count, given.Count);
+    }
+
+    private static IReadOnlyList<TextToGive> Wanted(AssignRequest request)
+    {
         var wanted = request.Texts
             ??
             [
@@ -156,56 +183,46 @@ public static class AssignmentEndpoints
             ];
         if (wanted.Count is 0 or > MostTexts || wanted.Select(w => w.Id).Distinct().Count() < wanted.Count)
             throw Refused.Field("texts", $"Choose 1 to {MostTexts} texts.");
-        // The same request again, after a lost answer, is what it was.
-        if (await assignments.Given([.. wanted.Select(w => w.Id)], classId) is { } b)
-            return new(b.AssignmentId, b.ChangeId, b.Tickets, b.Texts);
-        var given = new List<NewAssignment>();
-        var titles = new List<string>();
-        foreach (var w in wanted)
-        {
-            var title = (await texts.Find(w.TextId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
-            if ((await texts.Questions(w.TextId)).All(q => q.Guided))
-                throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
-            var fits = (await Fits(w.TextId, chosen, school, texts, assignments))
-                .Where(f => !request.SkipGiven || f.Before is null)
-                .ToList();
-            if (fits.Count == 0)
-                continue;
-            var versions = await texts.Versions(w.TextId, place.SchoolId);
-            given.Add(
-                new(
-                    w.Id,
-                    classId,
-                    w.TextId,
-                    desk.Who.Adult,
-                    desk.Now,
-                    request.DueOn,
-                    request.Attempts,
-                    request.Directions?.Trim() ?? "",
-                    [.. fits.Select(f => Fixed(f, w.Versions, versions, chosen))],
-                    request.Guided ?? true,
-                    request.Aloud ?? false
-                )
-            );
-            titles.Add(title);
-        }
-        if (given.Count == 0)
-            throw Refused.Field("readerIds", "Everyone selected has had this text. Choose others.");
-        var readerCount = given.SelectMany(g => g.Tickets).Select(k => k.ReaderId).Distinct().Count();
-        var summary =
-            $"Assigned {(titles.Count == 1 ? titles[0] : $"{titles.Count} texts")} to {Counted.Readers(readerCount)}";
-        var change = await changes.Do(
-            new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),
-            ChangeKind.Assigned,
-            async (c, t) =>
-            {
-                foreach (var g in given)
-                    if (!await AssignmentStore.Add(c, t, g))
-                        throw Refused.Conflict("given", "This has been assigned already.");
-                return new(new Assigned([.. given.Select(g => g.Id)]), summary);
-            }
+        return wanted;
+    }
+
+    /// <summary>One text with a ticket for each who is to have it; null where nobody is left to give it to.</summary>
+    private static async Task<(string Title, NewAssignment Assignment)?> ToGive(
+        TextToGive wanted,
+        AssignRequest request,
+        ClassPlace place,
+        IReadOnlyList<RosterRow> chosen,
+        School school,
+        Desk desk,
+        TextStore texts,
+        AssignmentStore assignments
+    )
+    {
+        var title = (await texts.Find(wanted.TextId, place.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound()).Title;
+        if ((await texts.Questions(wanted.TextId)).All(q => q.Guided))
+            throw Refused.Field("textIds", $"“{title}” has no questions yet, so nothing could be handed in.");
+        var versions = await texts.Versions(wanted.TextId, place.SchoolId);
+        var fits = (await Fits(wanted.TextId, versions, chosen, school, assignments))
+            .Where(f => !request.SkipGiven || f.Before is null)
+            .ToList();
+        if (fits.Count == 0)
+            return null;
+        return (
+            title,
+            new(
+                wanted.Id,
+                place.Id,
+                wanted.TextId,
+                desk.Who.Adult,
+                desk.Now,
+                request.DueOn,
+                request.Attempts,
+                request.Directions?.Trim() ?? "",
+                [.. fits.Select(f => Fixed(f, wanted.Versions, versions, chosen))],
+                request.Guided ?? true,
+                request.Aloud ?? false
+            )
         );
-        return new(given[0].Id, change!.Id, given.Sum(g => g.Tickets.Count), given.Count);
     }
 
     private static NewTicket Fixed(
@@ -251,13 +268,12 @@ public static class AssignmentEndpoints
 
     private static async Task<IReadOnlyList<FitView>> Fits(
         TextId textId,
+        IReadOnlyList<VersionHead> versions,
         IReadOnlyList<RosterRow> readers,
         School school,
-        TextStore texts,
         AssignmentStore assignments
     )
     {
-        var versions = await texts.Versions(textId, school.Id);
         if (versions.Count == 0)
             throw Refused.NotFound();
         var depths = versions.Select(v => new Fathoms(v.Depth)).ToList();

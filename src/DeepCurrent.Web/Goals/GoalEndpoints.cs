@@ -97,6 +97,24 @@ public static class GoalEndpoints
         return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, left, [.. lines]);
     }
 
+    private static void Check(SetGoalsRequest request)
+    {
+        var faults = new Faults();
+        foreach (var t in request.Targets)
+            faults
+                .If(
+                    t.Comprehension is { } c && !(c is >= 1 and <= 100),
+                    $"comprehension.{t.ReaderId}",
+                    "Comprehension lies between 1 and 100 %."
+                )
+                .If(
+                    t.Words is { } w && !(w is >= 1 and <= MostWords),
+                    $"words.{t.ReaderId}",
+                    "Words lie between 1 and 1,000,000."
+                );
+        faults.Refuse();
+    }
+
     private static async Task<SetGoalsView> Set(
         ClassId classId,
         SetGoalsRequest request,
@@ -115,21 +133,7 @@ public static class GoalEndpoints
         var roster = (await readers.Roster(classId, await desk.Moment())).Select(r => r.Id).ToHashSet();
         if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId)))
             throw Refused.NotFound();
-        foreach (var t in request.Targets)
-        {
-            new Faults()
-                .If(
-                    t.Comprehension is { } c && !(c is >= 1 and <= 100),
-                    $"comprehension.{t.ReaderId}",
-                    "Comprehension lies between 1 and 100 %."
-                )
-                .If(
-                    t.Words is { } w && !(w is >= 1 and <= MostWords),
-                    $"words.{t.ReaderId}",
-                    "Words lie between 1 and 1,000,000."
-                )
-                .Refuse();
-        }
+        Check(request);
         var wanted = request
             .Targets.SelectMany(t =>
                 new (ReaderId ReaderId, GoalKind Kind, double? Target)[]

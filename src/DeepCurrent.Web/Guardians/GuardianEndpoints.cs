@@ -96,18 +96,17 @@ public static class GuardianEndpoints
             .Of("password", PasswordRules.FaultOf(request.Password, name, mail))
             .Refuse();
         GuardianCode? code = null;
+        var typed = Secrets.HashOf(GuardianCodes.Plain(request.Code ?? ""));
         if (
             !await limits.Code(http, "guardian", async () =>
-                (code = await guardians.ByHash(Secrets.HashOf(GuardianCodes.Plain(request.Code ?? "")), desk.Now))
-                    is not null
+                (code = await guardians.ByHash(typed, desk.Now)) is not null
             )
         )
             throw Refused.Field(
                 "code",
                 "This code is not right, or does not work any more. Ask the school for a new letter."
             );
-        var known = await adults.Find(mail);
-        if (known is not null)
+        if (await adults.Find(mail) is { } known)
         {
             // Somebody who is registered adds another child with the password they have.
             if (
@@ -135,6 +134,21 @@ public static class GuardianEndpoints
         );
         await adults.Add(adult);
         await guardians.Link(adult.Id, code, desk.Now);
+        await AskToConfirm(adult, adults, mailer, desk.Now, PrintRoom.Address(http));
+        return new(
+            Confirm: true,
+            "We sent you a mail. Open the link in it, then sign in with your address and password."
+        );
+    }
+
+    private static async Task AskToConfirm(
+        Adult adult,
+        AdultStore adults,
+        IMailer mailer,
+        DateTimeOffset now,
+        string address
+    )
+    {
         var (token, hash) = Secrets.NewToken();
         await adults.AddPass(
             Guid.CreateVersion7(),
@@ -142,20 +156,16 @@ public static class GuardianEndpoints
             adult.Id,
             PassPurpose.Confirmation,
             hash,
-            desk.Now,
-            desk.Now + ConfirmWithin
+            now,
+            now + ConfirmWithin
         );
         await mailer.Send(
             adult.SchoolId,
-            mail,
+            adult.UserName,
             "Confirm your address",
-            $"Good day {name},\n\nopen this link to confirm that this is your address:\n"
-                + $"{PrintRoom.Address(http)}/guardian/confirm#{token}\n\nIt works for three days. If you have not "
+            $"Good day {adult.Name},\n\nopen this link to confirm that this is your address:\n"
+                + $"{address}/guardian/confirm#{token}\n\nIt works for three days. If you have not "
                 + "registered, leave this mail be; nothing happens then."
-        );
-        return new(
-            Confirm: true,
-            "We sent you a mail. Open the link in it, then sign in with your address and password."
         );
     }
 

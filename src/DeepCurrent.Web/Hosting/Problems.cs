@@ -11,94 +11,68 @@ namespace DeepCurrent.Web.Hosting;
 /// <summary>Turns refusals and failures into problem details (RFC 9457).</summary>
 public sealed class Problems(RequestDelegate next, ILogger<Problems> log)
 {
+    private const string TooLarge =
+            "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 MB. "
+            + "Nothing was changed.",
+        StalePage = "This page is no longer signed in the way it was. Load it again and repeat the last step.",
+        NoSuchValue = "This is none of the values that can stand here.",
+        NoSuchSign = "There is a sign in this that cannot be kept. Type it again.",
+        Away = "The database does not answer just now. Nothing that was saved is lost. Try again in a moment.",
+        Failed = "Something went wrong on the server. What was saved before is kept.";
+
     public async Task InvokeAsync(HttpContext http)
     {
         try
         {
             await next(http);
         }
-        catch (Refused refused)
+        catch (Exception e) when (Refusal(e) is not null || !http.RequestAborted.IsCancellationRequested)
         {
-            await Write(http, refused.Status, refused.Code, refused.Message, refused.Fields);
+            Log(e);
+            var said = Refusal(e) ?? new(StatusCodes.Status500InternalServerError, "failed", Failed);
+            await Write(http, said.Status, said.Code, said.Message, said.Fields);
         }
-        catch (BuiltOn built)
+    }
+
+    /// <summary>What is said of a failure that is understood; null of any other.</summary>
+    private static Refused? Refusal(Exception e) =>
+        e switch
         {
-            await Write(http, StatusCodes.Status409Conflict, "built-on", built.Message);
-        }
-        catch (Unreadable unreadable)
-        {
-            if (unreadable.InnerException is { } inner)
-                log.LogWarning("A file could not be read: {Kind}", inner.GetType().Name);
-            await Write(http, StatusCodes.Status422UnprocessableEntity, "unreadable", unreadable.Message);
-        }
-        catch (AntiforgeryValidationException)
-        {
-            await Write(
-                http,
-                StatusCodes.Status400BadRequest,
-                "stale-page",
-                "This page is no longer signed in the way it was. Load it again and repeat the last step."
-            );
-        }
-        catch (BadHttpRequestException large) when (large.StatusCode == StatusCodes.Status413PayloadTooLarge)
-        {
-            await Write(
-                http,
-                large.StatusCode,
-                "too-large",
-                "This is larger than can be taken in: a list may have 20 MB, a sound 30 MB, a roster zip 60 "
-                    + "MB. Nothing was changed."
-            );
-        }
-        catch (BadHttpRequestException e) when (e.InnerException is JsonException { Path: ['$', '.', ..] path })
-        {
-            const string sentence = "This is none of the values that can stand here.";
-            var fields = new Dictionary<string, string[]> { [path[2..]] = [sentence] };
-            await Write(http, StatusCodes.Status422UnprocessableEntity, "invalid", sentence, fields);
-        }
-        catch (BadHttpRequestException bad)
-        {
-            await Write(http, bad.StatusCode, "bad-request", "The request could not be read.");
-        }
-        catch (PostgresException e)
-            when (e.SqlState
+            Refused refused => refused,
+            BuiltOn built => Refused.Conflict("built-on", built.Message),
+            Unreadable file => new(StatusCodes.Status422UnprocessableEntity, "unreadable", file.Message),
+            AntiforgeryValidationException => new(StatusCodes.Status400BadRequest, "stale-page", StalePage),
+            BadHttpRequestException bad => OfRequest(bad),
+            PostgresException { SqlState: var state }
+                when state
                     is PostgresErrorCodes.CharacterNotInRepertoire
-                        or PostgresErrorCodes.UntranslatableCharacter
-            )
-        {
-            await Write(
-                http,
+                        or PostgresErrorCodes.UntranslatableCharacter => new(
                 StatusCodes.Status422UnprocessableEntity,
                 "invalid",
-                "There is a sign in this that cannot be kept. Type it again."
-            );
-        }
-        catch (PostgresException e)
-            when (e.SqlState is PostgresErrorCodes.UniqueViolation && e.ConstraintName?.EndsWith("_pkey") == true)
+                NoSuchSign
+            ),
+            PostgresException { SqlState: PostgresErrorCodes.UniqueViolation } taken
+                when taken.ConstraintName?.EndsWith("_pkey", StringComparison.Ordinal) == true => Refused.Taken(),
+            _ when DatabaseAway(e) => new(StatusCodes.Status503ServiceUnavailable, "database-away", Away),
+            _ => null,
+        };
+
+    private static Refused OfRequest(BadHttpRequestException bad) =>
+        bad switch
         {
-            var taken = Refused.Taken();
-            await Write(http, taken.Status, taken.Code, taken.Message);
-        }
-        catch (Exception e) when (DatabaseAway(e))
-        {
+            { StatusCode: StatusCodes.Status413PayloadTooLarge } => new(bad.StatusCode, "too-large", TooLarge),
+            { InnerException: JsonException { Path: ['$', '.', ..] path } } => Refused.Field(path[2..], NoSuchValue),
+            _ => new(bad.StatusCode, "bad-request", "The request could not be read."),
+        };
+
+    private void Log(Exception e)
+    {
+        if (e is Unreadable { InnerException: { } inner })
+            log.LogWarning("A file could not be read: {Kind}", inner.GetType().Name);
+        else if (DatabaseAway(e))
             log.LogWarning("The database did not answer: {Kind}", e.GetType().Name);
-            await Write(
-                http,
-                StatusCodes.Status503ServiceUnavailable,
-                "database-away",
-                "The database does not answer just now. Nothing that was saved is lost. Try again in a moment."
-            );
-        }
-        catch (Exception e) when (!http.RequestAborted.IsCancellationRequested)
-        {
+        else if (Refusal(e) is null)
             log.LogError(e, "Request failed");
-            await Write(
-                http,
-                StatusCodes.Status500InternalServerError,
-                "failed",
-                "Something went wrong on the server. What was saved before is kept."
-            );
-        }
     }
 
     private static bool DatabaseAway(Exception e) =>

@@ -111,6 +111,40 @@ public static class CheckEndpoints
         };
     }
 
+    /// <summary>A check that readers have begun keeps its parts; one that was given is no draft again.</summary>
+    private static async Task Changeable(LevelCheck before, CheckPlan plan, bool draft, CheckStore checks)
+    {
+        if (
+            Database.ToJson(plan) != Database.ToJson(before.Plan)
+            && (await checks.Sittings(before.Id, null)).Any(s => s.Parts.Any(p => p.StartedAt is not null))
+        )
+            throw Refused.Conflict(
+                "begun",
+                "Somebody has begun, so the parts stay as they are. Titles, days and readers can still be changed."
+            );
+        if (!before.Draft && draft)
+            throw Refused.Field("draft", "It has been given already. Take it back from its readers instead.");
+    }
+
+    private static NewCheck CheckOf(CheckId checkId, CheckRequest r, CheckPlan plan, YearId yearId, Desk desk) =>
+        new()
+        {
+            Id = checkId,
+            SchoolId = desk.Who.SchoolId,
+            SchoolYearId = yearId,
+            Season = r.Season,
+            StaffTitle = Title(r.StaffTitle, "staffTitle", "colleagues"),
+            ReaderTitle = Title(r.ReaderTitle, "readerTitle", "readers"),
+            Directions = r.Directions?.Trim() ?? "",
+            Plan = plan,
+            Draft = r.Draft,
+            OpensOn = r.OpensOn,
+            ClosesOn = r.ClosesOn,
+            MadeBy = desk.Who.Adult,
+            At = desk.Now,
+            Revision = r.Revision,
+        };
+
     private static async Task<CheckChanged> Save(
         CheckId checkId,
         CheckRequest r,
@@ -127,35 +161,10 @@ public static class CheckEndpoints
             throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
         await at.Allow(aims);
         var plan = await Plan(r, checks, desk);
-        if (
-            before is not null
-            && Database.ToJson(plan) != Database.ToJson(before.Plan)
-            && (await checks.Sittings(checkId, null)).Any(s => s.Parts.Any(p => p.StartedAt is not null))
-        )
-            throw Refused.Conflict(
-                "begun",
-                "Somebody has begun, so the parts stay as they are. Titles, days and readers can still be changed."
-            );
-        if (before is { Draft: false } && r.Draft)
-            throw Refused.Field("draft", "It has been given already. Take it back from its readers instead.");
+        if (before is not null)
+            await Changeable(before, plan, r.Draft, checks);
         var (_, year) = await at.Yardstick();
-        var check = new NewCheck
-        {
-            Id = checkId,
-            SchoolId = desk.Who.SchoolId,
-            SchoolYearId = before?.SchoolYearId ?? year.Id,
-            Season = r.Season,
-            StaffTitle = Title(r.StaffTitle, "staffTitle", "colleagues"),
-            ReaderTitle = Title(r.ReaderTitle, "readerTitle", "readers"),
-            Directions = r.Directions?.Trim() ?? "",
-            Plan = plan,
-            Draft = r.Draft,
-            OpensOn = r.OpensOn,
-            ClosesOn = r.ClosesOn,
-            MadeBy = desk.Who.Adult,
-            At = desk.Now,
-            Revision = r.Revision,
-        };
+        var check = CheckOf(checkId, r, plan, before?.SchoolYearId ?? year.Id, desk);
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
         new Faults()
             .If(!r.Draft && meant.Count == 0, "for", "Nobody is there to take it. Choose classes, groups or readers.")

@@ -183,21 +183,9 @@ public static class ReaderEndpoints
         var makers = await roster.Makers();
         string given = Names.Tidy(request.GivenName),
             family = Names.Tidy(request.FamilyName);
-        var (kind, secret) = makers.Secret(request.Grade);
-        var reader = new RosterReader
+        var reader = Admission.Of(makers, given, family, request.Grade, request.Id) with
         {
-            Id = request.Id ?? makers.New<ReaderId>(),
-            SourceId = null,
-            GivenName = given,
-            FamilyName = family,
-            UserName = makers.ReaderName(given, family),
-            Grade = request.Grade,
-            HomeLanguage = null,
             GuardianMail = Mail.Several(request.GuardianMail),
-            SecretKind = kind,
-            Secret = secret,
-            Supports = Supports.None,
-            Left = false,
         };
         var steps = ChangeSet.Nothing with
         {
@@ -209,7 +197,7 @@ public static class ReaderEndpoints
             Levels = [new(null, new StatedLevel(makers.New<StatedLevelId>(), reader.Id, request.Level, desk.Now))],
         };
         var change = await roster.Apply(steps, classId, $"Added {reader.FullName} to {place.Name}");
-        return new(reader.Id, reader.UserName, kind, secrets.Open(secret), change);
+        return new(reader.Id, reader.UserName, reader.SecretKind, secrets.Open(reader.Secret), change);
     }
 
     private static async Task<SignInView> SignIn(ReaderId readerId, Desk desk, Secrets secrets)

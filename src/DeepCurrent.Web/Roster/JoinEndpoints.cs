@@ -53,6 +53,20 @@ public static class JoinEndpoints
             );
     }
 
+    /// <summary>Whoever asked as a new reader of the school, in the class.</summary>
+    private static (ChangeSet Steps, ReaderId ReaderId) Added(
+        JoiningRow asked,
+        int grade,
+        ClassId classId,
+        Makers makers,
+        DateOnly today
+    )
+    {
+        var reader = Admission.Of(makers, asked.GivenName, asked.FamilyName, grade);
+        var stay = new Enrolment(makers.New<EnrolmentId>(), null, classId, reader.Id, today, null);
+        return (ChangeSet.Nothing with { Readers = [new(null, reader)], Enrolments = [new(null, stay)] }, reader.Id);
+    }
+
     private static async Task<RosterChanged> Decide(
         ClassId classId,
         JoiningId joiningId,
@@ -99,35 +113,7 @@ public static class JoinEndpoints
         }
         else
         {
-            var makers = await roster.Makers();
-            var (kind, secret) = makers.Secret(decision.Grade);
-            var reader = new RosterReader
-            {
-                Id = makers.New<ReaderId>(),
-                SourceId = null,
-                GivenName = asked.GivenName,
-                FamilyName = asked.FamilyName,
-                UserName = makers.ReaderName(asked.GivenName, asked.FamilyName),
-                Grade = decision.Grade,
-                HomeLanguage = null,
-                GuardianMail = null,
-                SecretKind = kind,
-                Secret = secret,
-                Supports = Supports.None,
-                Left = false,
-            };
-            readerId = reader.Id;
-            steps = ChangeSet.Nothing with
-            {
-                Readers = [new(null, reader)],
-                Enrolments =
-                [
-                    new(
-                        null,
-                        new Enrolment(makers.New<EnrolmentId>(), null, classId, reader.Id, await desk.Today(), null)
-                    ),
-                ],
-            };
+            (steps, readerId) = Added(asked, decision.Grade, classId, await roster.Makers(), await desk.Today());
         }
         var done = await MemberEndpoints.Done(
             roster,

@@ -385,39 +385,14 @@ public static class MemberEndpoints
             .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
             .If(request.Supports is { Holds: false }, "supports", "More time lies between 100 and 300 percent.")
             .Refuse();
-        var kind = request.SecretKind;
-        Core.Depth.Fathoms? level =
-            string.IsNullOrWhiteSpace(request.Level) ? null
-            : Core.Depth.LevelLabels.Read(
-                request.Level,
-                request.LevelSystem ?? Core.Depth.LevelLabels.InFathoms,
-                school.Chart
-            )
-                is { } read
-            && read.Value is >= Core.Depth.Fathoms.Shallowest and <= Core.Depth.Fathoms.Deepest
-                ? read
-            : throw Refused.Field("level", "This level is in none of the school's label systems.");
+        var level = LevelOf(request, school.Chart);
         var chance = Secrets.Chance();
-        string NewSecret(RosterReader r) =>
-            secrets.Seal(Core.Readers.SignInRules.NewSecret(kind ?? r.SecretKind, chance));
         var steps = ChangeSet.Nothing with
         {
             Readers =
             [
                 .. readers
-                    .Select(r => new Step<RosterReader>(
-                        r,
-                        r with
-                        {
-                            Grade = request.Grade ?? r.Grade,
-                            Supports = request.Supports ?? r.Supports,
-                            SecretKind = kind ?? r.SecretKind,
-                            Secret =
-                                request.NewSecrets || (kind is { } other && other != r.SecretKind)
-                                    ? NewSecret(r)
-                                    : r.Secret,
-                        }
-                    ))
+                    .Select(r => new Step<RosterReader>(r, Changed(r, request, secrets, chance)))
                     .Where(s => s.Before != s.After),
             ],
             Levels = level is { } depth
@@ -435,11 +410,38 @@ public static class MemberEndpoints
             (request.Grade is not null, "grade"),
             (level is not null, "level"),
             (request.Supports is not null, "supports"),
-            (kind is not null || request.NewSecrets, "secret"),
+            (request.SecretKind is not null || request.NewSecrets, "secret"),
         }
             .Where(x => x.Item1)
             .Select(x => x.Item2);
         return await Done(roster, steps, classId, $"Changed the {string.Join(" and ", what)} of {People(readers)}");
+    }
+
+    private static Core.Depth.Fathoms? LevelOf(BulkRequest request, Core.Depth.LevelChart chart)
+    {
+        if (string.IsNullOrWhiteSpace(request.Level))
+            return null;
+        var system = request.LevelSystem ?? Core.Depth.LevelLabels.InFathoms;
+        return
+            Core.Depth.LevelLabels.Read(request.Level, system, chart) is { } level
+            && level.Value is >= Core.Depth.Fathoms.Shallowest and <= Core.Depth.Fathoms.Deepest
+            ? level
+            : throw Refused.Field("level", "This level is in none of the school's label systems.");
+    }
+
+    private static RosterReader Changed(RosterReader r, BulkRequest request, Secrets secrets, Random chance)
+    {
+        var kind = request.SecretKind ?? r.SecretKind;
+        return r with
+        {
+            Grade = request.Grade ?? r.Grade,
+            Supports = request.Supports ?? r.Supports,
+            SecretKind = kind,
+            Secret =
+                request.NewSecrets || kind != r.SecretKind
+                    ? secrets.Seal(Core.Readers.SignInRules.NewSecret(kind, chance))
+                    : r.Secret,
+        };
     }
 
     private static async Task<RosterChanged> Details(

@@ -155,6 +155,32 @@ public static class LibraryEndpoints
             .Produces(StatusCodes.Status204NoContent);
     }
 
+    /// <param name="rate">Words a minute, by which minutes are words.</param>
+    private static ShelfQuery QueryOf(LibraryRequest q, FoundTexts? found, double rate) =>
+        new()
+        {
+            Found = found?.Words,
+            Kinds = Set(q.Kind, ','),
+            Topics = Set(q.Topic, '|'),
+            Fiction = q.Fiction,
+            DepthFrom = q.DepthFrom,
+            DepthTo = q.DepthTo,
+            WordsFrom = q.WordsFrom,
+            WordsTo = q.MinutesTo is { } minutes
+                ? Math.Min(q.WordsTo ?? int.MaxValue, (int)(minutes * rate))
+                : q.WordsTo,
+            Pattern = q.Pattern,
+            Quiz = q.Quiz == true,
+            Deck = q.Deck == true,
+            Audio = q.Audio == true,
+            Read = q.Read,
+            Whose = q.Whose ?? Whose.Any,
+            Retired = q.Retired == true,
+            Season = q.Season,
+            Sort = q.Sort ?? (found is null ? ShelfSort.Fit : ShelfSort.Match),
+            Down = q.Down == true,
+        };
+
     private static async Task<LibraryAnswer> Search(
         [AsParameters] LibraryRequest q,
         Desk desk,
@@ -181,30 +207,7 @@ public static class LibraryEndpoints
         var whom = await Whom(q, desk, readers);
         var found = await wordsFound;
         var middle = whom.Count == 0 ? new Fathoms(30) : whom.OrderBy(d => d.Value).ElementAt(whom.Count / 2);
-        var wordsTo = q.MinutesTo is { } minutes
-            ? Math.Min(q.WordsTo ?? int.MaxValue, (int)(minutes * GoalRules.SilentRate(middle, school.Chart)))
-            : q.WordsTo;
-        var query = new ShelfQuery
-        {
-            Found = found?.Words,
-            Kinds = Set(q.Kind, ','),
-            Topics = Set(q.Topic, '|'),
-            Fiction = q.Fiction,
-            DepthFrom = q.DepthFrom,
-            DepthTo = q.DepthTo,
-            WordsFrom = q.WordsFrom,
-            WordsTo = wordsTo,
-            Pattern = q.Pattern,
-            Quiz = q.Quiz == true,
-            Deck = q.Deck == true,
-            Audio = q.Audio == true,
-            Read = q.Read,
-            Whose = q.Whose ?? Whose.Any,
-            Retired = q.Retired == true,
-            Season = q.Season,
-            Sort = q.Sort ?? (found is null ? ShelfSort.Fit : ShelfSort.Match),
-            Down = q.Down == true,
-        };
+        var rate = GoalRules.SilentRate(middle, school.Chart);
         var asker = new ShelfAsker(
             school.Id,
             desk.Who.Adult,
@@ -213,7 +216,7 @@ public static class LibraryEndpoints
             whom,
             new ZoneCuts(school.ZoneLow, school.ZoneHigh)
         );
-        var answer = (await shelf).Search(query, asker, q.From ?? 0, Page);
+        var answer = (await shelf).Search(QueryOf(q, found, rate), asker, q.From ?? 0, Page);
         return new(
             answer.All,
             whom.Count,

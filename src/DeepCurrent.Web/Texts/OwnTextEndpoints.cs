@@ -200,6 +200,42 @@ public static class OwnTextEndpoints
             ? text
             : null;
 
+    /// <summary>The versions as they were written, each with the id it had.</summary>
+    private static List<NewVersion> VersionsOf(OwnTextRequest r, IReadOnlyList<VersionBody> bodies)
+    {
+        var known = bodies.Select(v => v.Id).ToHashSet();
+        VersionId IdOf(OwnVersion v, string label) =>
+            v.Id is { } vid && known.Contains(vid)
+                ? vid
+                : bodies.FirstOrDefault(b => b.Label == label && r.Versions.All(o => o.Id != b.Id))?.Id
+                    ?? VersionId.New();
+        return r
+            .Versions.Select((v, i) => (Version: v, Label: Short(v.Label, ((char)('a' + i)).ToString(), 20)))
+            .Select(
+                (x, i) =>
+                    TextMeasuring.Version(
+                        IdOf(x.Version, x.Label),
+                        x.Label,
+                        i,
+                        new VersionFile("", 0, x.Version.Body),
+                        x.Version.Body.Contains("\n---\n", StringComparison.Ordinal)
+                    )
+            )
+            .ToList();
+    }
+
+    private static List<Word> WordsOf(OwnTextRequest r) =>
+        [
+            .. (r.Words ?? [])
+                .Where(w => !string.IsNullOrWhiteSpace(w.Text))
+                .Select(w => new Word(
+                    w.Text.Trim(),
+                    w.Part?.Trim() ?? "",
+                    w.Meaning?.Trim() ?? "",
+                    w.Example?.Trim() ?? ""
+                )),
+        ];
+
     private static async Task<SavedTextView> Save(
         TextId? textId,
         OwnTextRequest r,
@@ -213,25 +249,7 @@ public static class OwnTextEndpoints
         var before = textId is { } id ? await Changeable(id, desk, texts) : null;
         Check(r);
         var bodies = before is null ? [] : await texts.Bodies(before.Id);
-        var known = bodies.Select(v => v.Id).ToHashSet();
-        VersionId IdOf(OwnVersion v, string label) =>
-            v.Id is { } vid && known.Contains(vid)
-                ? vid
-                : bodies.FirstOrDefault(b => b.Label == label && r.Versions.All(o => o.Id != b.Id))?.Id
-                    ?? VersionId.New();
-        var versions = r
-            .Versions.Select((v, i) => (Version: v, Label: Short(v.Label, ((char)('a' + i)).ToString(), 20)))
-            .Select(
-                (x, i) =>
-                    TextMeasuring.Version(
-                        IdOf(x.Version, x.Label),
-                        x.Label,
-                        i,
-                        new VersionFile("", 0, x.Version.Body),
-                        x.Version.Body.Contains("\n---\n", StringComparison.Ordinal)
-                    )
-            )
-            .ToList();
+        var versions = VersionsOf(r, bodies);
         var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
         var made = new NewText
         {
@@ -246,17 +264,7 @@ public static class OwnTextEndpoints
             Blurb = r.Blurb?.Trim() ?? "",
             Versions = versions,
             Questions = questions,
-            Words =
-            [
-                .. (r.Words ?? [])
-                    .Where(w => !string.IsNullOrWhiteSpace(w.Text))
-                    .Select(w => new Word(
-                        w.Text.Trim(),
-                        w.Part?.Trim() ?? "",
-                        w.Meaning?.Trim() ?? "",
-                        w.Example?.Trim() ?? ""
-                    )),
-            ],
+            Words = WordsOf(r),
             OwnerId = before?.OwnerId ?? desk.Who.Adult,
             Mine = r.Mine,
             Season = r.Season?.Trim() ?? "",

@@ -138,13 +138,22 @@ public static class QuizEndpoints
         var asked = request.Questions ?? [];
         if (asked.Count > MostQuestions)
             throw Refused.Field("questions", $"A text has at most {MostQuestions} questions.");
+        var faults = new Faults();
+        foreach (var (q, i) in asked.Select((q, i) => (q, i)))
+            Look(q, i, faults);
+        faults.Refuse();
         return [.. asked.Select((q, i) => Read(q, i, known))];
     }
 
-    private static Question Read(OwnQuestion q, int at, HashSet<QuestionId> known)
+    private static void Look(OwnQuestion q, int at, Faults faults)
     {
         string Field(string name) => $"questions[{at}].{name}";
-        new Faults()
+        var parts = (q.Choices ?? [])
+            .Take(MostChoices)
+            .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
+            .Concat(q.Rubric?.Marks ?? [])
+            .Concat(q.Rubric?.Samples ?? []);
+        faults
             .If(q.Stem?.Length > LongestStem, Field("stem"), $"A question has at most {LongestStem} letters.")
             .If(q.Choices?.Count > MostChoices, Field("choices"), $"A question has at most {MostChoices} choices.")
             .If(
@@ -152,12 +161,6 @@ public static class QuizEndpoints
                 Field("offset"),
                 "A question is at most 20 fm harder or easier than its strand."
             )
-            .Refuse();
-        var parts = (q.Choices ?? [])
-            .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
-            .Concat(q.Rubric?.Marks ?? [])
-            .Concat(q.Rubric?.Samples ?? []);
-        new Faults()
             .If(
                 parts.Any(p => p?.Length > LongestPart),
                 Field("choices"),
@@ -170,8 +173,11 @@ public static class QuizEndpoints
                     || q.Rubric?.Samples?.Count > 5,
                 Field("proofs"),
                 "That is more than a question can have."
-            )
-            .Refuse();
+            );
+    }
+
+    private static Question Read(OwnQuestion q, int at, HashSet<QuestionId> known)
+    {
         bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
             listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
         return new(
