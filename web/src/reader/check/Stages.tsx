@@ -77,9 +77,10 @@ export function WordsStage({ check, stage, work }: Props) {
   const go = () => {
     if (chosen === undefined) return;
     work.answer(at, chosen);
-    setChosen(undefined);
-    if (at + 1 < stage.items.length) setAt(at + 1);
-    else work.finish();
+    if (at + 1 < stage.items.length) {
+      setChosen(undefined);
+      setAt(at + 1);
+    } else work.finish();
   };
   return (
     <form
