@@ -140,12 +140,12 @@ public static class QuizEndpoints
             throw Refused.Field("questions", $"A text has at most {MostQuestions} questions.");
         var faults = new Faults();
         foreach (var (q, i) in asked.Select((q, i) => (q, i)))
-            Look(q, i, faults);
+            Faulty(q, i, faults);
         faults.Refuse();
         return [.. asked.Select((q, i) => Read(q, i, known))];
     }
 
-    private static void Look(OwnQuestion q, int at, Faults faults)
+    private static void Faulty(OwnQuestion q, int at, Faults faults)
     {
         string Field(string name) => $"questions[{at}].{name}";
         var parts = (q.Choices ?? [])

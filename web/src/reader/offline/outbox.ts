@@ -9,7 +9,8 @@ let waiting: Entry[] = [];
 let away = false;
 let state = { answers: 0, away: false, refused: [] as Entry[] };
 const listeners = new Set<() => void>();
-const asked = new Map<string, { resolve: (said: unknown) => void; reject: (e: unknown) => void }>();
+/** Who waits for what the server says, by the entry that was sent and not by its id: a newer one may have the same. */
+const asked = new Map<Entry, { resolve: (said: unknown) => void; reject: (e: unknown) => void }>();
 const isAnswer = (k: Entry) => k.kind === 'answer' || k.kind === 'stage';
 
 function tell() {
@@ -51,7 +52,8 @@ const deliver = (k: Entry) => sendKept(k.method, k.path, k.body, headers());
 
 async function forget(k: Entry) {
   waiting = waiting.filter((x) => x !== k);
-  await deleteEntry(k);
+  // What is kept under its id may be a newer one that has not been sent.
+  if (!waiting.some((x) => x.id === k.id)) await deleteEntry(k);
   tell();
 }
 
@@ -69,12 +71,15 @@ const passes = new Set([401, 408, 425, 429, 503]);
 
 type Outcome = 'sent' | 'away' | 'later' | 'refused';
 
+let underWay: Entry | null = null;
+
 async function trySend(k: Entry): Promise<Outcome> {
+  underWay = k;
   try {
     const said = await deliver(k);
     away = false;
     await forget(k);
-    asked.get(k.id)?.resolve(said);
+    asked.get(k)?.resolve(said);
     return 'sent';
   } catch (e) {
     const problem = e instanceof Problem ? e : null;
@@ -88,8 +93,10 @@ async function trySend(k: Entry): Promise<Outcome> {
       ...k,
       refused: { id: crypto.randomUUID(), code: problem.code, sentence: problem.message, told: false },
     });
-    asked.get(k.id)?.reject(e);
+    asked.get(k)?.reject(e);
     return 'refused';
+  } finally {
+    underWay = null;
   }
 }
 
@@ -98,7 +105,7 @@ const mostTogether = 50;
 /** Answers to one text that wait behind one another and that nobody is looking at: they can travel together. */
 function together(k: Entry): Entry[] {
   const lane = waiting.filter((x) => x.about === k.about && !x.refused);
-  const end = lane.findIndex((x) => x.kind !== 'answer' || x.tries > 0 || asked.has(x.id));
+  const end = lane.findIndex((x) => x.kind !== 'answer' || x.tries > 0 || asked.has(x));
   return lane.slice(0, end < 0 ? mostTogether : Math.min(end, mostTogether));
 }
 
@@ -174,7 +181,7 @@ async function tellRefused(k: Entry) {
 let pumping = false,
   again = false;
 const answer = (k: Entry, said: null) => {
-  asked.get(k.id)?.resolve(said);
+  asked.get(k)?.resolve(said);
 };
 
 /** Sends what is kept, oldest first. What belongs to one ticket goes in order; what fails holds up nothing else. */
@@ -219,17 +226,19 @@ export async function send<K extends Kind>(
     at: Date.now(),
     tries: 0,
   };
+  const said = new Promise<Said<K> | null>((resolve, reject) =>
+    asked.set(entry, { resolve: resolve as (s: unknown) => void, reject }),
+  );
+  // One that has not set out yet never will; one that is on its way brings its own answer.
+  for (const old of waiting) if (old.id === entry.id && old !== underWay) asked.get(old)?.resolve(null);
   waiting = [...waiting.filter((x) => x.id !== entry.id), entry];
   await saveEntry(entry);
   tell();
-  const said = new Promise<Said<K> | null>((resolve, reject) =>
-    asked.set(entry.id, { resolve: resolve as (s: unknown) => void, reject }),
-  );
   void pump();
   try {
     return await said;
   } finally {
-    asked.delete(entry.id);
+    asked.delete(entry);
   }
 }
 

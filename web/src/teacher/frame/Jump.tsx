@@ -72,8 +72,8 @@ export function Jump({ data }: Place) {
   const waits = useRef('');
   const wait = async () => {
     waits.current = word;
-    const answer = await client.ensureQueryData(options);
-    if (waits.current === word) go(targets(answer.rows)[at]);
+    const answer = await client.ensureQueryData(options).catch(() => null);
+    if (answer && waits.current === word) go(targets(answer.rows)[at]);
   };
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>

@@ -74,15 +74,21 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
   };
   // Enter may come before what was typed has been found: then it, and the second one, wait for that.
   const ready = !found.isPlaceholderData;
-  const waits = useRef({ asked: '', enters: 0 });
+  const waits = useRef<{ enters: number } | null>(null);
   const wait = async () => {
-    if (waits.current.enters++ > 0) return;
-    waits.current.asked = asked;
-    const row = free(await client.ensureQueryData(options))[at];
-    const enters = waits.current.asked === asked ? waits.current.enters : 0;
-    waits.current.enters = 0;
-    if (row && enters > 1) add([...chosen, row]);
-    else if (enters > 0) choose(row);
+    if (waits.current) {
+      waits.current.enters++;
+      return;
+    }
+    const mine = { enters: 1 };
+    waits.current = mine;
+    // Where nothing could be found out, the list says so.
+    const all = await client.ensureQueryData(options).catch(() => []);
+    if (waits.current !== mine) return;
+    waits.current = null;
+    const row = free(all)[at];
+    if (row && mine.enters > 1) add([...chosen, row]);
+    else choose(row);
   };
   return (
     <Window title={t('From the school’s readers')} close={close} wide>
@@ -97,7 +103,7 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
           onChange={(e) => {
             setAsked(e.target.value);
             setAt(0);
-            waits.current = { asked: '', enters: 0 };
+            waits.current = null;
           }}
           onKeyDown={onKey}
         />
