@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 
 // Accessibility of each view, at the width of a desk and of a tablet.

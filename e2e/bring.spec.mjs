@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, teacher } from './people.mjs';
 
 // Texts from files and back: a document of two chapters, a book that was saved here, and what is no text.

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, reader, signIn, teacher, view } from './people.mjs';
 
 const checks = async (page) => {

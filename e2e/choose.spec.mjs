@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, reader, teacher, view } from './people.mjs';
 
 // Reading of one's own choosing, and the words that go with reading.

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { api, axe, classOf, teacher, view } from './people.mjs';
 
 test('an assistant who tries everything sees the class and comes no further', async ({ page }) => {

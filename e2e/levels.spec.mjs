@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, teacher } from './people.mjs';
 
 // What a level is built from, and the teacher's own word.

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { api, axe, give, pictures, reader, teacher, toQuestions } from './people.mjs';
 
 const next = (page) => page.getByRole('button', { name: 'Next question' }).click();

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, reader, teacher } from './people.mjs';
 
 const profile = async (page, name) => {

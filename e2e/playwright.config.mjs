@@ -5,14 +5,13 @@ export default defineConfig({
   testMatch: '*.spec.mjs',
   outputDir: '.out',
   fullyParallel: false,
-  workers: 1,
-  // The machine may be slow for a moment; a walk that needs its second try is listed as flaky.
-  retries: 1,
+  // Each file of walks has a school of its own (world.mjs), unless one application is named for all.
+  workers: process.env.DEEPCURRENT_URL ? 1 : 2,
+  retries: 0,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: 'list',
   use: {
-    baseURL: process.env.DEEPCURRENT_URL ?? 'http://127.0.0.1:8350',
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     launchOptions: {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, reader, teacher } from './people.mjs';
 
 // A quiz from its first question to the reader's result: written, checked, given, answered, marked, released.

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { api, axe, classOf, password, paste, place, signIn, teacher, view } from './people.mjs';
 import { zip } from './zip.mjs';
 

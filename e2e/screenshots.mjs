@@ -8,7 +8,8 @@ import { zip } from './zip.mjs';
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(out, { recursive: true });
 const browser = await chromium.launch(config.use.launchOptions);
-const open = () => browser.newPage({ baseURL: config.use.baseURL, viewport: config.use.viewport });
+const open = () =>
+  browser.newPage({ baseURL: process.env.DEEPCURRENT_URL ?? 'http://127.0.0.1:8350', viewport: config.use.viewport });
 const settle = (page) => page.waitForLoadState('networkidle');
 const shot = async (page, name) => {
   await settle(page);

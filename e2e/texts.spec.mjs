@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { axe, place, teacher } from './people.mjs';
 
 // The library as a teacher uses it: finding, looking why, bringing and changing. Copies are made, so that the texts that ship stay as they are.
@@ -69,6 +69,26 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
       .or(page.getByText('Nobody here has been given this text yet.')),
   ).toBeVisible();
   await axe(page, 'how a text was used');
+});
+
+test('a text that is opened right after typing stays open on a slow machine', async ({ page }) => {
+  await teacher(page);
+  await place(page, 'Texts');
+  await expect(page.getByRole('link', { name: 'Salt Letters' })).toBeVisible();
+  const slow = await page.context().newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 20 });
+  // The last key and the click fall into the moment before the search follows the typing.
+  await page.getByRole('searchbox', { name: 'Search texts' }).evaluate((box) => {
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(box, 'salt');
+    box.dispatchEvent(new Event('input', { bubbles: true }));
+    const link = [...document.querySelectorAll('a')].find((a) => a.textContent === 'Salt Letters');
+    return new Promise((done) => setTimeout(() => done(link.click()), 100));
+  });
+  await expect(page.getByRole('heading', { name: 'Salt Letters', level: 1 })).toBeVisible();
+  // Nothing is still to come that could call the teacher back.
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await expect(page.getByRole('heading', { name: /^Depth/ })).toBeVisible();
+  await expect(page).toHaveURL(/texts\/[0-9a-f-]{36}$/);
 });
 
 test('what has been taught is ticked, and the words of an early text that break it are named', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { place, reader, teacher, toQuestions } from './people.mjs';
 
 test('an answer given without a network is kept on the device and sent later, once', async ({ page, context }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './world.mjs';
 import { place, reader, teacher, toQuestions } from './people.mjs';
 
 // The whole job once, from a roster to a group, as a teacher and a reader would do it.

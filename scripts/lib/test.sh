@@ -57,22 +57,37 @@ page_checks() {
   check "units of the pages" npm --prefix "$ROOT/web" test
 }
 
-browser_suite() {
-  local status=0 port walks=()
-  say "Starting the application for the browser"
-  sql "drop database if exists deepcurrent_e2e with (force)" >/dev/null 2>&1
-  database deepcurrent_e2e
-  stand_ins 8475
+# The demo's school in a database that is only copied: made once for the same code, texts and day.
+demo() {
+  [ "$(sql "select 1 from pg_database where datname = 'deepcurrent_demo'")" = 1 ] || rm -f "$ROOT/.data/stamps/demo"
+  unless_same demo "$(date +%F) $(fingerprint src content)" demo_now
+}
+demo_now() {
+  local port
+  say "Making the demo's school"
+  sql "drop database if exists deepcurrent_demo with (force)" >/dev/null 2>&1
+  database deepcurrent_demo
   port=$(free_port 8450)
-  ConnectionStrings__DeepCurrent=$(connection deepcurrent_e2e) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" SignIn__FreeTries=200 SignIn__FreeTriesOfAnAddress=5000 \
-    dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/e2e-server.log" 2>&1 &
+  ConnectionStrings__DeepCurrent=$(connection deepcurrent_demo) Content__Folder="$ROOT/content" Demo__Load=true ASPNETCORE_WEBROOT="$ROOT/web/dist" \
+    dotnet "$ROOT/src/DeepCurrent.Web/bin/Release/net10.0/DeepCurrent.Web.dll" --urls "http://127.0.0.1:$port" >"$ROOT/.data/demo.log" 2>&1 &
   app=$!
-  for _ in $(seq 1 600); do curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready" && break; kill -0 "$app" 2>/dev/null || { tail -20 "$ROOT/.data/e2e-server.log"; break; }; sleep 0.5; done
+  until curl -fs -o /dev/null "http://127.0.0.1:$port/health/ready"; do
+    kill -0 "$app" 2>/dev/null || { tail -20 "$ROOT/.data/demo.log"; app=; return 1; }
+    sleep 0.5
+  done
+  kill "$app"; wait "$app" 2>/dev/null || true; app=
+}
+
+browser_suite() {
+  local status=0 walks=()
+  if ! demo; then count "browser" 0 1 1; return; fi
+  told "the demo's school"
+  stand_ins 8475
   if [ -n "$filter" ]; then if [ -f "$ROOT/e2e/$filter.spec.mjs" ]; then walks=("$filter"); else walks=(-g "$filter"); fi; fi
-  (cd "$ROOT/e2e" && DEEPCURRENT_URL="http://127.0.0.1:$port" npx --no-install playwright test "${walks[@]}") >"$log" 2>&1 || status=$?
+  (cd "$ROOT/e2e" && npx --no-install playwright test "${walks[@]}") >"$log" 2>&1 || status=$?
   [ "$status" = 0 ] || tail -150 "$log"
   count "browser" "$(number 's/^ *([0-9]+) passed.*/\1/p' <"$log")" "$(number 's/^ *([0-9]+) failed.*/\1/p' <"$log")" "$status"
-  kill "$app" $STAND_INS 2>/dev/null; wait "$app" 2>/dev/null || true; app=
+  kill $STAND_INS 2>/dev/null || true
 }
 
 if wanted layout; then

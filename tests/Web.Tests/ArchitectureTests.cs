@@ -1,11 +1,12 @@
 using System.Reflection;
+using System.Text.RegularExpressions;
 using DeepCurrent.Web.Hosting;
 using NetArchTest.Rules;
 
 namespace Web.Tests;
 
 /// <summary>Layers point one way: Web → Data → Core, Formats → Core; nothing points back.</summary>
-public sealed class ArchitectureTests
+public sealed partial class ArchitectureTests
 {
     private static readonly Assembly Web = typeof(Program).Assembly,
         Data = typeof(DeepCurrent.Data.Storage.Database).Assembly,
@@ -46,11 +47,39 @@ public sealed class ArchitectureTests
             .ShouldBe(folders, ignoreOrder: true, "a folder without a feature is joined to nothing");
     }
 
-    [Fact]
-    public void Only_the_schools_clock_reckons_with_time_zones()
+    /// <summary>The files of the sources, with their lines.</summary>
+    private static IEnumerable<(string Path, int Line, string Text)> Sources(params string[] extensions)
     {
         var root = Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")
             ?? throw new InvalidOperationException("Run these through ./test, which sets DEEPCURRENT_ROOT.");
+        return Directory
+            .EnumerateFiles(Path.Combine(root, "src"), "*.*", SearchOption.AllDirectories)
+            .Where(f => extensions.Contains(Path.GetExtension(f)) && !f.Contains("/obj/") && !f.Contains("/bin/"))
+            .SelectMany(f => File.ReadLines(f).Select((line, i) => (f, i + 1, line)));
+    }
+
+    [Fact]
+    public void No_member_of_a_closed_set_is_a_literal_in_a_query()
+    {
+        var members = typeof(DeepCurrent.Core.Tickets.TicketState)
+            .Assembly.GetTypes()
+            .Where(t => t.IsEnum)
+            .SelectMany(Enum.GetNames)
+            .Select(name => $"'{name}'")
+            .ToHashSet();
+        Sources(".cs")
+            .Where(l => !l.Path.Contains("DeepCurrent.Core"))
+            .Where(l => Literal().Matches(l.Text).Any(m => members.Contains(m.Value)))
+            .Select(l => $"{Path.GetFileName(l.Path)}:{l.Line}")
+            .ShouldBeEmpty("a query names it by nameof, or by a list made from its rule");
+    }
+
+    [GeneratedRegex("'[A-Z][A-Za-z]+'")]
+    private static partial Regex Literal();
+
+    [Fact]
+    public void Only_the_schools_clock_reckons_with_time_zones()
+    {
         string[] never =
         [
             "TimeZoneInfo",
@@ -63,15 +92,9 @@ public sealed class ArchitectureTests
             "at time zone",
             "now()::date",
         ];
-        var found = Directory
-            .EnumerateFiles(Path.Combine(root, "src"), "*.*", SearchOption.AllDirectories)
-            .Where(f =>
-                Path.GetExtension(f) is ".cs" or ".sql"
-                && !f.Contains("/obj/")
-                && !f.Contains("/bin/")
-                && Path.GetFileName(f) != "SchoolClock.cs"
-            )
-            .SelectMany(f => File.ReadLines(f).Select((line, i) => (Where: $"{Path.GetFileName(f)}:{i + 1}", line)))
+        var found = Sources(".cs", ".sql")
+            .Where(l => Path.GetFileName(l.Path) != "SchoolClock.cs")
+            .Select(l => (Where: $"{Path.GetFileName(l.Path)}:{l.Line}", line: l.Text))
             .Where(x => never.Any(n => x.line.Contains(n, StringComparison.OrdinalIgnoreCase)))
             .Select(x => x.Where);
         found.ShouldBeEmpty();

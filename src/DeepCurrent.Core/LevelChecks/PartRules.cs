@@ -74,6 +74,9 @@ public static class PartRules
     public static bool Mastered(PartFlag flag, double? shareRight) =>
         flag is PartFlag.Fine && shareRight >= MasteredFrom;
 
+    /// <summary>Whether a part is still to do.</summary>
+    public static bool Left(PartState state) => state is PartState.Waiting or PartState.UnderWay;
+
     /// <summary>Whether a part should be given to a reader again.</summary>
     /// <param name="over">The check is over, so that what was not done is missing.</param>
     public static bool Again(PartState state, PartFlag flag, bool over) =>

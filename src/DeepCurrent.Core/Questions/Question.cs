@@ -28,6 +28,13 @@ public enum QuestionKind
     Long,
 }
 
+/// <summary>What sets kinds of questions apart.</summary>
+public static class QuestionKindRules
+{
+    /// <summary>Answered in the reader's own words, which a person marks.</summary>
+    public static bool Written(this QuestionKind kind) => kind is QuestionKind.Short or QuestionKind.Long;
+}
+
 /// <summary>One choice, one thing to put in order, or one half of a pair.</summary>
 /// <param name="Text">Empty for a second half that belongs to nothing, which is there to be left over.</param>
 /// <param name="Right">Of single and multiple choice only.</param>
@@ -79,7 +86,7 @@ public sealed record Question(
     public bool Guided => After is { Count: > 0 };
 
     /// <summary>Needs a person to mark it.</summary>
-    public bool Written => Kind is QuestionKind.Short or QuestionKind.Long;
+    public bool Written => Kind.Written();
 
     public string? Proof(string version) => Proofs.GetValueOrDefault(version) ?? Proofs.GetValueOrDefault("all");
 

@@ -145,7 +145,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
                            and p.expires_at > @now) as invited,
                        a.source_id is not null as from_source, a.post
                 from adult a
-                where a.school_id = @schoolId and a.kind = 'Staff'
+                where a.school_id = @schoolId and a.kind = '{nameof(AdultKind.Staff)}'
                 order by a.left_school, a.name
                 limit 10000
                 """,

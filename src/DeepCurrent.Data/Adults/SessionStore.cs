@@ -80,9 +80,9 @@ public sealed class SessionStore
     {
         var standing = (
             await db.All<Standing>(
-                """
+                $"""
                 select s.id, s.person_id, s.reader, coalesce(a.lead, false) as lead,
-                  coalesce(a.post, 'Teacher') as post, s.seen_at
+                  coalesce(a.post, '{nameof(Post.Teacher)}') as post, s.seen_at
                 from session s
                   left join reader r on s.reader and r.id = s.person_id
                   left join adult a on not s.reader and a.id = s.person_id
@@ -180,10 +180,10 @@ public sealed class SessionStore
     public async Task Note(DoorSubject about, SignInEvent kind, string device, DateTimeOffset now)
     {
         await db.Run(
-            """
+            $"""
             insert into sign_in_event (school_id, at, kind, adult_id, reader_id, class_id, device)
             select @SchoolId, @now, @kind, @AdultId, @ReaderId, @ClassId, @device
-            where @kind in ('SignedIn', 'SignedOut') or not exists (
+            where @kind in ('{nameof(SignInEvent.SignedIn)}', '{nameof(SignInEvent.SignedOut)}') or not exists (
               select 1 from sign_in_event e
               where e.school_id = @SchoolId and e.kind = @kind and e.at > @now - interval '15 minutes'
                 and e.adult_id is not distinct from @AdultId
@@ -226,7 +226,7 @@ public sealed class SessionStore
     {
         return
             await db.Value<DateTime?>(
-                "select max(at) from sign_in_event where class_id = @classId and kind = 'Guessing' and at > @since",
+                $"select max(at) from sign_in_event where class_id = @classId and kind = '{nameof(SignInEvent.Guessing)}' and at > @since",
                 new { classId, since }
             )
                 is { } at

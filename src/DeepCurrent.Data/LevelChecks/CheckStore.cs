@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Access;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Schools;
@@ -312,13 +313,13 @@ public sealed class CheckStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<ClassId>> Classes(CheckId checkId)
     {
         return await db.All<ClassId>(
-            """
+            $"""
             select distinct class_id
             from sitting
             where check_id = @checkId and class_id is not null
             union select key::uuid
             from check_aim
-            where check_id = @checkId and kind = 'Class'
+            where check_id = @checkId and kind = '{nameof(AimKind.Class)}'
             limit 2000
             """,
             new { checkId }
@@ -339,14 +340,16 @@ public sealed class CheckStore(NpgsqlDataSource db)
         where level_check.revision = @Revision and level_check.school_id = @SchoolId and level_check.gone_at is null
         """;
 
-    private const string AimsSql = """
+    private const string AimsSql = $"""
         delete from check_aim where check_id = @Id;
         insert into check_aim (check_id, kind, key) select @Id, * from unnest(@kinds, @keys);
         delete from check_colleague where check_id = @Id;
         insert into check_colleague (check_id, adult_id)
         select @Id, a.id
         from adult a
-        where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = 'Staff' and not a.left_school
+        where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = '{nameof(
+            AdultKind.Staff
+        )}' and not a.left_school
         """;
 
     /// <summary>Keeps a check. The same once more changes nothing but the revision.</summary>
@@ -478,12 +481,14 @@ public sealed class CheckStore(NpgsqlDataSource db)
         returning reader_id
         """;
 
-    private const string PartsSql = """
+    private const string PartsSql = $"""
         delete from sitting_part p
         using sitting s
-        where s.id = p.sitting_id and s.check_id = @checkId and p.state = 'Waiting' and p.part <> all(@parts);
+        where s.id = p.sitting_id and s.check_id = @checkId and p.state = '{nameof(
+            PartState.Waiting
+        )}' and p.part <> all(@parts);
         insert into sitting_part (id, sitting_id, part, round, position, state)
-        select gen_random_uuid(), s.id, p.part, 1, p.position, 'Waiting'
+        select gen_random_uuid(), s.id, p.part, 1, p.position, '{nameof(PartState.Waiting)}'
         from sitting s cross join unnest(@parts, @positions) p (part, position)
         where s.check_id = @checkId and s.withdrawn_at is null
         on conflict (sitting_id, part, round) do nothing
@@ -536,17 +541,19 @@ public sealed class CheckStore(NpgsqlDataSource db)
     {
         return await db.All<CheckRow>(
             Rows(
-                """
+                $"""
                 exists (select 1 from sitting s where s.check_id = k.id and s.class_id = @classId)
                   or exists (
                     select 1
                     from check_aim m
-                    where m.check_id = k.id and m.kind = 'Class' and m.key = @classId::text)
+                    where m.check_id = k.id and m.kind = '{nameof(AimKind.Class)}' and m.key = @classId::text)
                   or exists (select 1 from check_colleague l where l.check_id = k.id and l.adult_id = @adultId)
                   or (
                     k.draft
                       and k.made_by = @adultId
-                      and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = 'Class'))
+                      and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = '{nameof(
+                    AimKind.Class
+                )}'))
                 """
             ),
             new { classId, adultId }
@@ -567,7 +574,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
             from level_check k join adult a on a.id = k.made_by
               left join sitting s on s.check_id = k.id and s.withdrawn_at is null
               left join lateral (
-                select bool_or(p.state in ('Waiting', 'UnderWay')) as left_over,
+                select bool_or(p.state in ({PartStates.Left})) as left_over,
                   bool_or(p.started_at is not null) as begun
                 from sitting_part p
                 where p.sitting_id = s.id) p on true
@@ -624,9 +631,9 @@ public sealed class CheckStore(NpgsqlDataSource db)
     {
         var made = (
             await c.QueryAsync<CheckPartId>(
-                """
+                $"""
                 insert into sitting_part (id, sitting_id, part, round, position, state)
-                select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, 'Waiting'
+                select gen_random_uuid(), p.sitting_id, p.part, p.round + 1, p.position, '{nameof(PartState.Waiting)}'
                 from sitting_part p join sitting s on s.id = p.sitting_id
                 where p.id = any(@partIds) and s.check_id = @checkId and s.withdrawn_at is null
                 on conflict (sitting_id, part, round) do nothing
@@ -638,10 +645,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
         ).ToList();
         // What was never begun does not stand in the way of its next round.
         await c.ExecuteAsync(
-            """
+            $"""
             update sitting_part
-            set state = 'Skipped', note = 'given again', finished_at = @now
-            where id = any(@partIds) and state in ('Waiting', 'UnderWay')
+            set state = '{nameof(PartState.Skipped)}', note = 'given again', finished_at = @now
+            where id = any(@partIds) and state in ({PartStates.Left})
             """,
             new { partIds = partIds.ToArray(), now },
             t
@@ -654,17 +661,19 @@ public sealed class CheckStore(NpgsqlDataSource db)
     public static async Task<int> UndoAgain(NpgsqlConnection c, NpgsqlTransaction t, IReadOnlyList<CheckPartId> made)
     {
         return await c.ExecuteAsync(
-            """
+            $"""
             update sitting_part o
-            set state = case when o.started_at is null then 'Waiting' else 'UnderWay' end, note = '', finished_at = null
+            set state = case when o.started_at is null then '{nameof(PartState.Waiting)}' else '{nameof(
+                PartState.UnderWay
+            )}' end, note = '', finished_at = null
             from sitting_part n
             where n.id = any(@made)
-              and n.state = 'Waiting'
+              and n.state = '{nameof(PartState.Waiting)}'
               and o.sitting_id = n.sitting_id
               and o.part = n.part
               and o.round = n.round - 1
               and o.note = 'given again';
-            delete from sitting_part where id = any(@made) and state = 'Waiting'
+            delete from sitting_part where id = any(@made) and state = '{nameof(PartState.Waiting)}'
             """,
             new { made = made.ToArray() },
             t

@@ -3,6 +3,7 @@ using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
+using DeepCurrent.Data.Questions;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
 using Npgsql;
@@ -16,8 +17,8 @@ internal sealed class PassagePool(TextStore texts)
     public const int FewestQuestions = 4;
 
     /// <summary>What <see cref="CheckItem.Asks"/> says, of a row of questions q.</summary>
-    public const string AskedOf =
-        "not q.retired and q.place is null and not q.evidence and q.kind not in ('Short', 'Long')";
+    public static readonly string AskedOf =
+        $"not q.retired and q.place is null and not q.evidence and q.kind not in ({QuestionKinds.Written})";
 
     private const int FewestMazeWords = 60,
         MostCandidates = 150;

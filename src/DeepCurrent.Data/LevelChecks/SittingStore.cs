@@ -82,9 +82,9 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     public async Task<IReadOnlyList<MyCheck>> Mine(ReaderId readerId, SchoolId schoolId, DateOnly today)
     {
         return await db.All<MyCheck>(
-            """
+            $"""
             select s.id, k.reader_title as title, k.closes_on, bool_or(p.started_at is not null) as begun,
-              count(*) filter (where p.state in ('Waiting', 'UnderWay'))::int as left
+              count(*) filter (where p.state in ({PartStates.Left}))::int as left
             from sitting s join level_check k on k.id = s.check_id join sitting_part p on p.sitting_id = s.id
             where s.reader_id = @readerId
               and k.school_id = @schoolId
@@ -95,7 +95,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
               and coalesce(k.opens_on, @today) <= @today
               and coalesce(k.closes_on, @today) >= @today
             group by s.id, k.id
-            having bool_or(p.state in ('Waiting', 'UnderWay'))
+            having bool_or(p.state in ({PartStates.Left}))
             order by k.closes_on nulls last, k.made_at
             limit 20
             """,
@@ -137,7 +137,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             if (s.Now is { State: PartState.Waiting } part && !s.Tomorrow)
             {
                 await c.ExecuteAsync(
-                    "update sitting_part set state = 'UnderWay', started_at = @now where id = @Id",
+                    $"update sitting_part set state = '{nameof(PartState.UnderWay)}', started_at = @now where id = @Id",
                     new { part.Id, now },
                     t
                 );
@@ -264,10 +264,10 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         await using var c = await db.OpenConnectionAsync();
         var open = (
             await c.QueryAsync<(SittingId Sitting, ReaderId Reader)>(
-                """
+                $"""
                 select distinct s.id, s.reader_id
                 from sitting s join sitting_part p on p.sitting_id = s.id
-                where s.check_id = @Id and s.withdrawn_at is null and p.state = 'UnderWay'
+                where s.check_id = @Id and s.withdrawn_at is null and p.state = '{nameof(PartState.UnderWay)}'
                 limit 20000
                 """,
                 new { check.Id }
@@ -465,10 +465,12 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 ? Maze.Score(right, answers.Count - right, TimeSpan.FromSeconds(Math.Max(1, seconds)))
                 : null;
         await c.ExecuteAsync(
-            """
+            $"""
             update stage set done_at = coalesce(done_at, @now) where part_id = @Id;
             update sitting_part
-            set state = 'Done', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right,
+            set state = '{nameof(
+                PartState.Done
+            )}', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right,
               rushed = @rushed, seconds = @seconds, score = @score, finished_at = coalesce(finished_at, @now)
             where id = @Id
             """,
@@ -502,11 +504,13 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean;
         var mastered = (
             await c.QueryAsync<PartFlat>(
-                """
+                $"""
                 select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
                   p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
                 from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
-                where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = 'Done'
+                where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = '{nameof(
+                    PartState.Done
+                )}'
                 limit 500
                 """,
                 new
@@ -529,7 +533,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             )
                 break;
             await c.ExecuteAsync(
-                "update sitting_part set state = 'Skipped', note = @why, finished_at = @now where id = @Id",
+                $"update sitting_part set state = '{nameof(PartState.Skipped)}', note = @why, finished_at = @now where id = @Id",
                 new
                 {
                     part.Id,

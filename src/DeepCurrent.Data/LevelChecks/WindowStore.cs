@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -31,7 +32,7 @@ public sealed class WindowStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         await using var all = await c.QueryMultipleAsync(
-            """
+            $"""
             select id, name as year, first_day
             from school_year
             where school_id = @schoolId
@@ -39,10 +40,10 @@ public sealed class WindowStore(NpgsqlDataSource db)
             limit 20;
             select k.school_year_id as year_id, k.season, s.grade, s.reader_id,
               bool_or(p.started_at is not null) as begun,
-              bool_or(p.state in ('Waiting', 'UnderWay') and k.closed_at is null) as left,
+              bool_or(p.state in ({PartStates.Left}) and k.closed_at is null) as left,
               bool_or(
-                p.state = 'Done'
-                  and p.flag in ('Rushed', 'Thin')
+                p.state = '{nameof(PartState.Done)}'
+                  and p.flag in ({PartStates.Doubtful})
                   and not exists (
                     select 1 from sitting_part n where n.sitting_id = s.id and n.part = p.part and n.round > p.round)
               ) as again,

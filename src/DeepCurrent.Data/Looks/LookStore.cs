@@ -42,15 +42,15 @@ public sealed class LookStore(NpgsqlDataSource db)
     public async Task Seen(SchoolId schoolId, AdultId adultId, DateTimeOffset at, ReaderId readerId)
     {
         await db.Run(
-            """
+            $"""
             insert into looked (school_id, adult_id, at, what, reader_id)
-            select @schoolId, @adultId, @at, 'ReaderSeen', @readerId
+            select @schoolId, @adultId, @at, '{nameof(LookKind.ReaderSeen)}', @readerId
             where not exists (
               select 1
               from looked
               where reader_id = @readerId
                 and adult_id = @adultId
-                and what = 'ReaderSeen'
+                and what = '{nameof(LookKind.ReaderSeen)}'
                 and at > @at - interval '1 hour')
             """,
             new

@@ -363,10 +363,10 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     public async Task<bool> KeepSound(RecordId id, ReaderId readerId, Sound sound, double seconds, bool listen)
     {
         return await db.Run(
-                """
+                $"""
                 update running_record
                 set sound = @Bytes, sound_type = @Type, sound_seconds = @seconds, heard = null,
-                  listening = case when @listen then 'Waiting' end, listen_note = ''
+                  listening = case when @listen then '{nameof(ListeningState.Waiting)}' end, listen_note = ''
                 where id = @id and reader_id = @readerId and not done and gone_at is null
                 """,
                 new
@@ -431,13 +431,13 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     public async Task<bool> ListenAgain(RecordId id, ReaderId readerId)
     {
         return await db.Run(
-                """
+                $"""
                 update running_record
-                set listening = 'Waiting', heard = null, listen_note = ''
+                set listening = '{nameof(ListeningState.Waiting)}', heard = null, listen_note = ''
                 where id = @id
                   and reader_id = @readerId
                   and sound is not null
-                  and (listening is null or listening in ('Failed', 'Heard'))
+                  and (listening is null or listening in ({ListeningStates.Over}))
                 """,
                 new { id, readerId }
             ) > 0;
@@ -448,12 +448,14 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     public async Task<ToHear?> Take(DateTimeOffset now)
     {
         return await db.One<ToHear>(
-            """
-            update running_record set listening = 'Listening', listen_from = @now
+            $"""
+            update running_record set listening = '{nameof(ListeningState.Listening)}', listen_from = @now
             where id = (
               select id
               from running_record
-              where listening = 'Waiting' or (listening = 'Listening' and listen_from < @now - interval '5 minutes')
+              where listening = '{nameof(ListeningState.Waiting)}' or (listening = '{nameof(
+                ListeningState.Listening
+            )}' and listen_from < @now - interval '5 minutes')
               order by made_at
               limit 1
               for update skip locked)
@@ -467,12 +469,14 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     public async Task Heard(RecordId id, IReadOnlyList<HeardWord>? heard, string note)
     {
         await db.Run(
-            """
+            $"""
             with k as (
               update running_record
-              set heard = @words::jsonb, listening = case when @words::jsonb is null then 'Failed' else 'Heard' end,
+              set heard = @words::jsonb, listening = case when @words::jsonb is null then '{nameof(
+                ListeningState.Failed
+            )}' else '{nameof(ListeningState.Heard)}' end,
                 listen_note = @note
-              where id = @id and listening = 'Listening'
+              where id = @id and listening = '{nameof(ListeningState.Listening)}'
               returning reader_id)
             select pg_notify('ticket', e.class_id::text)
             from k join enrolment e on e.reader_id = k.reader_id

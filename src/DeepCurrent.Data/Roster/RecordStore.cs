@@ -1,5 +1,7 @@
 using System.Text.Json.Nodes;
 using Dapper;
+using DeepCurrent.Core.Access;
+using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Readers;
 using DeepCurrent.Data.Storage;
@@ -187,7 +189,7 @@ public sealed class RecordStore(NpgsqlDataSource db)
         );
     }
 
-    private const string DeleteSql = """
+    private const string DeleteSql = $"""
         update change h set summary = replace(h.summary, @FullName, 'a reader')
         where h.school_id = @schoolId
           and strpos(h.summary, @FullName) > 0
@@ -212,9 +214,9 @@ public sealed class RecordStore(NpgsqlDataSource db)
         delete from adult a using guardianship g
         where g.adult_id = a.id
           and g.reader_id = any(@ids)
-          and a.kind = 'Guardian'
+          and a.kind = '{nameof(AdultKind.Guardian)}'
           and not exists (select 1 from guardianship o where o.adult_id = a.id and o.reader_id <> all(@ids));
-        delete from check_aim where kind = 'Reader' and key = any(@texts);
+        delete from check_aim where kind = '{nameof(AimKind.Reader)}' and key = any(@texts);
         delete from known_device where key = any(@doors);
         delete from sign_in_try where key like any(@tries)
         """;
@@ -248,9 +250,11 @@ public sealed class RecordStore(NpgsqlDataSource db)
         )
             return false;
         await c.ExecuteAsync(
-            """
+            $"""
             insert into looked (school_id, adult_id, at, what, note)
-            values (@schoolId, @adultId, @now, 'ReaderDeleted', 'A reader and everything kept about them')
+            values (@schoolId, @adultId, @now, '{nameof(
+                LookKind.ReaderDeleted
+            )}', 'A reader and everything kept about them')
             """,
             new
             {

@@ -23,8 +23,11 @@ public sealed class RosterStore(NpgsqlDataSource db)
     {
         await using var c = await db.OpenConnectionAsync();
         var state = new RosterState();
-        await Read(c, $"select {AdultColumns} from adult where school_id = $1 and kind = 'Staff'", schoolId, r =>
-            Put(state.Adults, Adult(r))
+        await Read(
+            c,
+            $"select {AdultColumns} from adult where school_id = $1 and kind = '{nameof(AdultKind.Staff)}'",
+            schoolId,
+            r => Put(state.Adults, Adult(r))
         );
         await Read(c, $"select {ClassColumns} from class where school_id = $1", schoolId, r =>
             Put(state.Classes, Class(r))
@@ -206,7 +209,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
         return await One(
             c,
             null,
-            $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = 'Staff'",
+            $"select {AdultColumns} from adult where id = $1 and school_id = $2 and kind = '{nameof(AdultKind.Staff)}'",
             id.Value,
             schoolId,
             Adult

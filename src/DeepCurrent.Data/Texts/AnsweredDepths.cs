@@ -44,7 +44,9 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
           join sitting_part p on p.id = s.part_id
           join sitting n on n.id = p.sitting_id
           join version v on v.id = s.version_id
-        where p.part = 'Passages' and e.kind = {EvidenceKinds.Answer} and e.left_out is null and not v.retired
+        where p.part = '{nameof(
+            CheckPart.Passages
+        )}' and e.kind = {EvidenceKinds.Answer} and e.left_out is null and not v.retired
         order by 1, 2
         limit 5000000
         """;
@@ -124,7 +126,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             join stage s on s.id = a.stage_id
             join sitting_part p on p.id = s.part_id
             join sitting n on n.id = p.sitting_id
-          where p.part = 'Passages' and e.kind = {EvidenceKinds.Answer} and e.left_out is null
+          where p.part = '{nameof(CheckPart.Passages)}' and e.kind = {EvidenceKinds.Answer} and e.left_out is null
         ), counted as (select *, count(*) over (partition by question_id) as answers
         from answered
         where guess < 0.8)
@@ -189,15 +191,17 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             join stage s on s.id = a.stage_id
             join sitting_part p on p.id = s.part_id
             join sitting n on n.id = p.sitting_id
-          where p.part in ('WordReading', 'WordMeaning')
-            and p.state = 'Done'
-            and p.flag = 'Fine'
+          where p.part in ('{nameof(CheckPart.WordReading)}', '{nameof(CheckPart.WordMeaning)}')
+            and p.state = '{nameof(PartState.Done)}'
+            and p.flag = '{nameof(PartFlag.Fine)}'
             and not a.rushed
             and n.withdrawn_at is null
             and not exists (
               select 1
               from evidence e
-              where e.part_id = p.id and (p.part = 'WordReading' or e.id = a.id) and e.left_out is not null)
+              where e.part_id = p.id and (p.part = '{nameof(
+            CheckPart.WordReading
+        )}' or e.id = a.id) and e.left_out is not null)
         ), counted as (select *, count(*) over (partition by part, word) as answers from answered)
         select part, word, mean, sd, guess, correct
         from counted

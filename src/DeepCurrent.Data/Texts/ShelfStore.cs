@@ -1,5 +1,6 @@
 using System.Text;
 using Dapper;
+using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Storage;
@@ -237,7 +238,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     {
         return (
             await db.All<(TextId, int)>(
-                """
+                $"""
                 select text_id, count(*)::int
                 from (
                   select a.text_id
@@ -247,7 +248,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
                   select s.text_id
                   from sitting n join sitting_part p on p.sitting_id = n.id join stage s on s.part_id = p.id
                   where n.class_id = @classId
-                    and p.part = 'Passages'
+                    and p.part = '{nameof(CheckPart.Passages)}'
                     and s.done_at is not null
                     and s.text_id is not null
                 ) had

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
 
@@ -74,7 +75,7 @@ public sealed class UseStore(NpgsqlDataSource db)
                  row_number() over (
                    partition by question_id
                    order by count(*) desc, min(choices -> ((response -> 'picks' ->> 0)::int) ->> 'text')) as place
-          from first where not correct and kind = 'Single' group by question_id, 2
+          from first where not correct and kind = '{nameof(QuestionKind.Single)}' group by question_id, 2
         )
         select f.question_id, count(*)::int as answered, avg(f.correct::int) as right, max(w.text) as wrong,
           coalesce(max(w.times), 0)::int as wrong_times, max(q.shown_harder) as harder,

@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
+using DeepCurrent.Data.Questions;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Texts;
@@ -40,7 +41,7 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                 and exists (
                   select 1
                   from question q
-                  where q.id = w.question_id and q.kind in ('Short', 'Long') and q.place is null and not q.retired)
+                  where q.id = w.question_id and q.kind in ({QuestionKinds.Written}) and q.place is null and not q.retired)
             where a.class_id = @classId and k.state in ({TicketStates.AtMarking})
             group by k.id, k.reader_id, r.given_name, r.family_name, x.title
             order by k.handed_in_at
@@ -72,11 +73,11 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
         )
             return null;
         var changed = await c.ExecuteAsync(
-            """
+            $"""
             update answer w
             set mark = @mark, comment = @comment, correct = @mark >= @right, marked_by = @adultId, marked_at = @now
             from question q
-            where q.id = w.question_id and w.id = @answerId and w.ticket_id = @ticketId and q.kind in ('Short', 'Long')
+            where q.id = w.question_id and w.id = @answerId and w.ticket_id = @ticketId and q.kind in ({QuestionKinds.Written})
             """,
             new
             {

@@ -1,7 +1,7 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { createQuerySerializer } from 'openapi-fetch';
 import { useEffect, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
 
@@ -55,6 +55,7 @@ export function queryOf(params: URLSearchParams): string {
 
 export function useAsk(): Ask {
   const [search, setSearch] = useSearchParams();
+  const { pathname } = useLocation();
   const address = search.toString();
   // The address follows what is chosen a moment later; the filters show it at once.
   const [text, setText] = useState(address);
@@ -76,7 +77,8 @@ export function useAsk(): Ask {
       else next.delete(name);
     latest.current = next.toString();
     setText(latest.current);
-    setSearch(next, { replace: true });
+    // Whoever has gone on to another page, which may still be loading, is not called back.
+    if (window.location.pathname === pathname) setSearch(next, { replace: true });
   };
   const list = (name: 'kind' | 'topic') => (params.get(name) ?? '').split(between[name]).filter(Boolean);
   return {
