@@ -463,8 +463,8 @@ public sealed class DemoWorld(
             }
         if (
             stopAfter < int.MaxValue
-            || await tickets.HandIn(ticketId, reader.Id, year, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
-                is not TicketState.ToMark
+            || await tickets.HandIn(ticketId, reader.Id, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
+                is not { State: TicketState.ToMark }
             || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)
         )
             return;

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.OralReading;
+using DeepCurrent.Core.Roster;
 
 namespace Core.Tests;
 
@@ -43,6 +44,15 @@ public sealed class SharedVectorTests
             Forecast.Comprehension(new(c.Reader), new(c.Text)).Percent.ShouldBe(c.Percent, $"{c}");
         foreach (var z in all.Zones)
             Forecast.ZoneOf(new(z.Percent / 100.0), new(z.Low, z.High)).ToString().ShouldBe(z.Zone, $"{z}");
+    }
+
+    private sealed record Names(IReadOnlyList<string> InOrder);
+
+    [Fact]
+    public void Names_stand_in_the_order_of_the_pages_and_the_database()
+    {
+        var names = Read<Names>("names.json").InOrder;
+        names.Reverse().Order(NameOrder.Comparer).ShouldBe(names);
     }
 
     [Fact]

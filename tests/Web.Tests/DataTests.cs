@@ -1,7 +1,10 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Readers;
@@ -127,6 +130,26 @@ public sealed class DataTests(Harness harness)
         // From there to Friday noon in Greenwich, which is Saturday there, no school day passes.
         auckland.SchoolWeeks(noon, noon.AddDays(1)).ShouldBe(0);
         london.SchoolWeeks(noon, noon.AddDays(1)).ShouldBe(0.2, 1e-9);
+    }
+
+    [Fact]
+    public async Task Names_stand_in_the_order_of_the_core_and_the_pages()
+    {
+        var file = Path.Combine(Environment.GetEnvironmentVariable("DEEPCURRENT_ROOT")!, "tests/vectors/names.json");
+        var names = JsonNode.Parse(await File.ReadAllTextAsync(file))!["inOrder"]!.Deserialize<string[]>()!;
+        await using var db = Get<NpgsqlDataSource>()
+            .CreateCommand(
+                """
+                with kept as (
+                  insert into saved_search (id, adult_id, name, query, created_at)
+                  select gen_random_uuid(), a.id, n.name, '', now()
+                  from unnest($1) n (name) cross join (select id from adult where user_name = 'ana') a
+                  returning name)
+                select array_agg(name order by name) from kept
+                """
+            );
+        db.Parameters.AddWithValue(names.Reverse().ToArray());
+        ((string[])(await db.ExecuteScalarAsync())!).ShouldBe(names);
     }
 
     [Fact]

@@ -344,7 +344,19 @@ public sealed class UndoTests(Harness harness)
             (
                 await ana.Put(
                     $"/api/classes/{room.Id}/goals",
-                    new { targets = new[] { new { readerId = room.Readers[0].Id, words = 1234 } }, reason = "" }
+                    new
+                    {
+                        targets = new[]
+                        {
+                            new
+                            {
+                                readerId = room.Readers[0].Id,
+                                kind = "Words",
+                                target = 1234,
+                            },
+                        },
+                        reason = "",
+                    }
                 )
             ).StatusCode.ShouldBe(HttpStatusCode.InternalServerError);
             (await Rows<long>("select count(*) from goal where reader_id = $1", Guid.Parse(room.Readers[0].Id)))[0]

@@ -269,8 +269,14 @@ public sealed class WalkTests(Harness harness)
                             new
                             {
                                 readerId = id,
-                                comprehension = 80.0,
-                                words,
+                                kind = "Comprehension",
+                                target = 80.0,
+                            },
+                            new
+                            {
+                                readerId = id,
+                                kind = "Words",
+                                target = words,
                             },
                         },
                         reason = "",
@@ -281,9 +287,9 @@ public sealed class WalkTests(Harness harness)
             (double)
                 (await teacher.Get($"/api/classes/{room.Id}/goals"))["lines"]!
                     .AsArray()
-                    .Single(l => (string)l!["readerId"]! == id)!["goals"]!
+                    .Single(l => (string)l!["readerId"]! == id)!["kinds"]!
                     .AsArray()
-                    .Single(g => (string)g!["kind"]! == "Words")!["target"]!;
+                    .Single(g => (string)g!["kind"]! == "Words")!["goal"]!["target"]!;
         await Set(5000);
         var second = await Set(7000);
         ((int)second["changed"]!).ShouldBe(1);

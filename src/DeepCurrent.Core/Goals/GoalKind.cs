@@ -9,3 +9,23 @@ public enum GoalKind
     /// <summary>Words of texts that were read and understood.</summary>
     Words,
 }
+
+/// <summary>What can be asked for in a goal of a kind.</summary>
+public static class GoalKindRules
+{
+    /// <summary>The least and the most a goal can ask for, in the kind's own unit.</summary>
+    public static (double Least, double Most) Bounds(this GoalKind kind) =>
+        kind switch
+        {
+            GoalKind.Words => (1, 1_000_000),
+            _ => (1, 100),
+        };
+
+    /// <summary>What is said of a goal outside its bounds.</summary>
+    public static string Fault(this GoalKind kind) =>
+        kind switch
+        {
+            GoalKind.Words => "Words lie between 1 and 1,000,000.",
+            _ => "Comprehension lies between 1 and 100 %.",
+        };
+}

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Roster;
 
 namespace DeepCurrent.Core.Library;
 
@@ -15,7 +16,7 @@ public sealed class Shelf
 
     public Shelf(IEnumerable<Card> cards)
     {
-        this.cards = [.. cards.OrderBy(c => c.Title, StringComparer.OrdinalIgnoreCase).ThenBy(c => c.Id)];
+        this.cards = [.. cards.OrderBy(c => c.Title, NameOrder.Comparer).ThenBy(c => c.Id)];
         codes = new(this.cards);
         places = this.cards.Select((c, i) => (c.Id, i)).ToDictionary(x => x.Id, x => x.i);
         placeOfNumber = new int[this.cards.Select(c => c.Number).DefaultIfEmpty(0).Max() + 1];

@@ -16,3 +16,19 @@ public enum EvidenceSource
     RunningRecord,
     LevelCheck,
 }
+
+/// <summary>What follows from a kind of evidence.</summary>
+public static class EvidenceKindRules
+{
+    /// <summary>Where a piece came from.</summary>
+    /// <param name="inCheck">It was given in a level check.</param>
+    public static EvidenceSource SourceOf(this EvidenceKind kind, bool inCheck) =>
+        inCheck
+            ? EvidenceSource.LevelCheck
+            : kind switch
+            {
+                EvidenceKind.Answer => EvidenceSource.Quiz,
+                EvidenceKind.Level => EvidenceSource.Level,
+                _ => EvidenceSource.RunningRecord,
+            };
+}

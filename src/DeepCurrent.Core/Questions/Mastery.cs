@@ -34,4 +34,14 @@ public static class Mastery
             b = PriorWrong + asked - right;
         return new(right, asked, a / (a + b), Beta.InvCDF(a, b, 0.05), Beta.InvCDF(a, b, 0.95));
     }
+
+    /// <summary>Every strand by a reader's first attempts, in the strands' order; one that was not asked rests on what
+    /// readers show on average.</summary>
+    public static IReadOnlyList<(Strand Strand, MasteryEstimate Mastery)> OfStrands(
+        IEnumerable<(Strand Strand, bool Right)> attempts
+    )
+    {
+        var by = attempts.ToLookup(a => a.Strand, a => a.Right);
+        return [.. Enum.GetValues<Strand>().Select(s => (s, Estimate(by[s].Count(right => right), by[s].Count())))];
+    }
 }

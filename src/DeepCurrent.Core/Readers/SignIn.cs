@@ -26,91 +26,6 @@ public static class SignInRules
     /// <summary>Pictures in a secret.</summary>
     public const int SecretLength = 3;
 
-    // Written out, since the runtime's own decomposition needs a system library that small servers lack.
-    private static readonly Dictionary<char, string> Spelled = new (string Letters, string Plain)[]
-    {
-        ("àáâãäåāăąǎạảấầẩẫậắằẳẵặ", "a"),
-        ("çćĉċč", "c"),
-        ("ďđð", "d"),
-        ("èéêëēĕėęěẹẻẽếềểễệ", "e"),
-        ("ĝğġģ", "g"),
-        ("ĥħ", "h"),
-        ("ìíîïĩīĭįıǐỉị", "i"),
-        ("ĵ", "j"),
-        ("ķ", "k"),
-        ("ĺļľŀł", "l"),
-        ("ñńņňŋ", "n"),
-        ("òóôõöøōŏőơǒọỏốồổỗộớờởỡợ", "o"),
-        ("ŕŗř", "r"),
-        ("śŝşšș", "s"),
-        ("ţťŧț", "t"),
-        ("ùúûüũūŭůűųưǔụủứừửữự", "u"),
-        ("ŵẁẃẅ", "w"),
-        ("ýÿŷỳỵỷỹ", "y"),
-        ("źżž", "z"),
-        ("æ", "ae"),
-        ("œ", "oe"),
-        ("ß", "ss"),
-        ("þ", "th"),
-        ("а", "a"),
-        ("б", "b"),
-        ("в", "v"),
-        ("гґ", "g"),
-        ("дђ", "d"),
-        ("еэє", "e"),
-        ("ё", "yo"),
-        ("ж", "zh"),
-        ("з", "z"),
-        ("иыі", "i"),
-        ("йј", "j"),
-        ("ї", "yi"),
-        ("к", "k"),
-        ("л", "l"),
-        ("м", "m"),
-        ("н", "n"),
-        ("о", "o"),
-        ("п", "p"),
-        ("р", "r"),
-        ("с", "s"),
-        ("тћ", "t"),
-        ("уў", "u"),
-        ("ф", "f"),
-        ("х", "h"),
-        ("ц", "ts"),
-        ("ч", "ch"),
-        ("ш", "sh"),
-        ("щ", "sch"),
-        ("ю", "yu"),
-        ("я", "ya"),
-        ("љ", "lj"),
-        ("њ", "nj"),
-        ("џ", "dz"),
-        ("αά", "a"),
-        ("β", "v"),
-        ("γ", "g"),
-        ("δ", "d"),
-        ("εέ", "e"),
-        ("ζ", "z"),
-        ("ηήιίϊΐ", "i"),
-        ("θ", "th"),
-        ("κ", "k"),
-        ("λ", "l"),
-        ("μ", "m"),
-        ("ν", "n"),
-        ("ξ", "x"),
-        ("οόωώ", "o"),
-        ("π", "p"),
-        ("ρ", "r"),
-        ("σς", "s"),
-        ("τ", "t"),
-        ("υύϋΰ", "y"),
-        ("φ", "f"),
-        ("χ", "ch"),
-        ("ψ", "ps"),
-    }
-        .SelectMany(row => row.Letters.Select(letter => (letter, row.Plain)))
-        .ToDictionary(x => x.letter, x => x.Plain);
-
     // Letters and digits that are not mistaken for one another.
     private const string CodeSigns = "ABCDEFGHJKMNPQRTUVWXY346789";
     private const string SmallCodeSigns = "abcdefghjkmnpqrtuvwxy346789";
@@ -189,7 +104,7 @@ public static class SignInRules
         {
             if (char.IsAsciiLetter(c))
                 plain.Append(c);
-            else if (Spelled.TryGetValue(c, out var letters))
+            else if (Letters.TryLatin(c, out var letters))
                 plain.Append(letters);
         }
         return plain.Length > 20 ? plain.ToString(0, 20) : plain.ToString();

@@ -132,7 +132,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
                              c.name || case when p.role = {ClassParts.Teacher} then '' else ' (' || {ClassParts.Words(
                     "p.role"
                 )} || ')' end, ', '
-                             order by c.name)
+                             order by c.name, c.id)
                            from class_adult p join class c on c.id = p.class_id
                            where p.adult_id = a.id and not c.closed),
                          '') as classes,
@@ -146,7 +146,7 @@ public sealed class AdultStore(NpgsqlDataSource db)
                        a.source_id is not null as from_source, a.post
                 from adult a
                 where a.school_id = @schoolId and a.kind = '{nameof(AdultKind.Staff)}'
-                order by a.left_school, a.name
+                order by a.left_school, a.name, a.id
                 limit 10000
                 """,
             new { schoolId, now }

@@ -238,7 +238,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<TicketRow>> Tickets(AssignmentId assignmentId)
     {
         return await db.All<TicketRow>(
-            TicketSql + " where k.assignment_id = @assignmentId order by r.given_name limit 1000",
+            TicketSql + " where k.assignment_id = @assignmentId order by r.given_name, r.family_name, r.id limit 1000",
             new { assignmentId }
         );
     }
@@ -315,9 +315,7 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
     }
 
     /// <summary>Finished and open readings of one reader, latest first.</summary>
-    public async Task<
-        IReadOnlyList<(TicketRow Ticket, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn)>
-    > History(ReaderId readerId)
+    public async Task<IReadOnlyList<HistoryRow>> History(ReaderId readerId)
     {
         await using var c = await db.OpenConnectionAsync();
         var tickets = (
@@ -342,7 +340,10 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
                 new { readerId }
             )
         ).ToDictionary(h => h.Id);
-        return [.. tickets.Select(k => (k, heads[k.Id].Title, heads[k.Id].AssignedAt, heads[k.Id].DueOn))];
+        return
+        [
+            .. tickets.Select(k => new HistoryRow(k, heads[k.Id].Title, heads[k.Id].AssignedAt, heads[k.Id].DueOn)),
+        ];
     }
 
     /// <summary>Words of the version of each of a reader's tickets.</summary>
@@ -433,6 +434,9 @@ public sealed class AssignmentStore(NpgsqlDataSource db)
 
 /// <summary>First attempts of one reader at questions of one strand.</summary>
 public sealed record StrandCount(ReaderId ReaderId, Strand Strand, int Right, int Asked);
+
+/// <summary>A ticket in its reader's history.</summary>
+public sealed record HistoryRow(TicketRow Ticket, string Title, DateTimeOffset AssignedAt, DateOnly? DueOn);
 
 public sealed record ClassReading(
     ReaderId ReaderId,

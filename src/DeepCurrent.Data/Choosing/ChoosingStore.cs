@@ -64,7 +64,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
                       and (e.to_day is null or e.to_day >= @today)
                       and not c.closed
                       and c.choosing->>'open' = 'true'
-                    order by c.name limit 20
+                    order by c.name, c.id limit 20
                     """,
                     new { readerId, today }
                 )

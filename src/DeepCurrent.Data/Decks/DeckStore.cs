@@ -30,9 +30,9 @@ public sealed class DeckStore(NpgsqlDataSource db)
     {
         return
         [
-            .. (
-                await db.All<Flat>(RowSql + " order by lower(d.name), d.id limit 1000", new { schoolId, adultId })
-            ).Select(d => d.Row()),
+            .. (await db.All<Flat>(RowSql + " order by d.name, d.id limit 1000", new { schoolId, adultId })).Select(d =>
+                d.Row()
+            ),
         ];
     }
 

@@ -53,7 +53,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
                      (
                        select string_agg(
                          a.name || case when a.confirmed_at is null then ' (not confirmed)' else '' end, ', '
-                         order by a.name)
+                         order by a.name, a.id)
                        from guardianship g join adult a on a.id = g.adult_id
                        where g.reader_id = r.id and g.ended_at is null),
                      '') as guardians,
@@ -172,7 +172,7 @@ public sealed class GuardianStore(NpgsqlDataSource db)
               and r.school_id = @schoolId
               and s.guardians_allowed
               and r.merged_into is null
-            order by r.given_name
+            order by r.given_name, r.family_name, r.id
             limit 20
             """,
             new

@@ -69,7 +69,7 @@ internal static class CheckEvidence
         {
             PartId = part.Id,
             TextDepth = a.Stage.TextDepth,
-            LeftOut = a.Answer.Rushed ? "rushed" : left,
+            LeftOut = a.Answer.Rushed ? LeftOut.Rushed : left,
             Note =
                 part.Part is CheckPart.Passages
                     ? $"{check.StaffTitle}: {a.Stage.Title}"

@@ -302,7 +302,7 @@ public sealed class CheckStore(NpgsqlDataSource db)
             select a.id, a.name
             from check_colleague l join adult a on a.id = l.adult_id
             where l.check_id = @checkId
-            order by a.name
+            order by a.name, a.id
             limit 100
             """,
             new { checkId }

@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -15,10 +16,6 @@ public sealed record DepthDay(DateOnly Day, double Mean, double Sd, double Low, 
 /// <summary>Keeps evidence, and each reader's depth current with it.</summary>
 public sealed class DepthKeeper(NpgsqlDataSource db)
 {
-    /// <summary>What a teacher's reason for leaving a piece out begins with, to tell it from what is left out by
-    /// rule.</summary>
-    public const string ByTeacher = "teacher: ";
-
     private const string Columns =
         "id, at, kind, difficulty, guess, correct, value, sd, text_depth, words, errors, strand, ticket_id, "
         + "left_out, note, record_id, part_id";
@@ -77,7 +74,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
     )
     {
         await Lock(c, t, readerId);
-        var wanted = reason is null ? null : ByTeacher + reason;
+        var wanted = reason is null ? null : LeftOut.ByTeacher(reason);
         var before = (
             await c.QueryAsync<LeftOutBefore>(
                 """
@@ -85,14 +82,14 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
                 where reader_id = @readerId
                   and id = any(@ids)
                   and left_out is distinct from @wanted
-                  and (left_out is null or starts_with(left_out, @ByTeacher))
+                  and (left_out is null or starts_with(left_out, @TeacherMark))
                 """,
                 new
                 {
                     readerId,
                     ids = ids.ToArray(),
                     wanted,
-                    ByTeacher,
+                    LeftOut.TeacherMark,
                 },
                 t
             )
@@ -253,9 +250,7 @@ public sealed class DepthKeeper(NpgsqlDataSource db)
             )
         ).ToDictionary(b => b.Id, b => b.Before);
         string? Kept(EvidenceRow r) =>
-            before.GetValueOrDefault(r.Id) is { } reason && reason.StartsWith(ByTeacher, StringComparison.Ordinal)
-                ? reason
-                : r.LeftOut;
+            before.GetValueOrDefault(r.Id) is { } kept && LeftOut.ReasonOfTeacher(kept) is not null ? kept : r.LeftOut;
         await Insert(c, t, readerId, [.. rows.Select(r => r with { LeftOut = Kept(r) })], null);
     }
 

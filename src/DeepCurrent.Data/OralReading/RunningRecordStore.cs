@@ -1,6 +1,8 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.OralReading;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -342,8 +344,8 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
     {
         await c.ExecuteAsync("select 1 from reader where id = @ReaderId for update", new { record.ReaderId }, t);
         var left = await c.QueryFirstOrDefaultAsync<string?>(
-            "select left_out from evidence where record_id = @Id and starts_with(left_out, @ByTeacher) limit 1",
-            new { record.Id, DepthKeeper.ByTeacher },
+            "select left_out from evidence where record_id = @Id and starts_with(left_out, @TeacherMark) limit 1",
+            new { record.Id, LeftOut.TeacherMark },
             t
         );
         await c.ExecuteAsync("delete from evidence where record_id = @Id", new { record.Id }, t);

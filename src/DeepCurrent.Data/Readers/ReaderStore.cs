@@ -128,7 +128,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
                 order by g.position
                 limit 1) g on true
             where e.class_id = @classId and e.to_day is null
-            order by r.depth_mean, r.given_name
+            order by r.depth_mean, r.given_name, r.family_name, r.id
             limit 500
             """,
             new
@@ -184,7 +184,7 @@ public sealed class ReaderStore(NpgsqlDataSource db)
             """
             select r.id, r.given_name, r.secret_kind from enrolment e join reader r on r.id = e.reader_id
             where e.class_id = @classId and e.to_day is null and not r.left_school
-            order by r.given_name, r.id
+            order by r.given_name, r.family_name, r.id
             limit 500
             """,
             new { classId }

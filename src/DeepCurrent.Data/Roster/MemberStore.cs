@@ -122,7 +122,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
             select a.id as adult_id, a.name, p.role, a.left_school
             from class_adult p join adult a on a.id = p.adult_id
             where p.class_id = @classId
-            order by {ClassParts.ByRank("p.role")}, a.name
+            order by {ClassParts.ByRank("p.role")}, a.name, a.id
             limit 100
             """,
             new { classId }
@@ -133,7 +133,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
         select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.left_school,
                coalesce(
                  (
-                   select string_agg(k.name, ', ' order by k.name)
+                   select string_agg(k.name, ', ' order by k.name, k.id)
                    from enrolment e join class k on k.id = e.class_id
                    where e.reader_id = r.id and e.to_day is null and not k.closed),
                  '') as classes,
@@ -207,7 +207,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
               coalesce(g.n, 0)::int as guardians
             from reader r
             left join (
-              select e.reader_id, string_agg(c.name, ', ' order by c.name) as names
+              select e.reader_id, string_agg(c.name, ', ' order by c.name, c.id) as names
               from enrolment e join class c on c.id = e.class_id
               where c.school_id = @schoolId and e.to_day is null and not c.closed
               group by e.reader_id) k on k.reader_id = r.id

@@ -5,6 +5,7 @@ using DeepCurrent.Core.Changes;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Changes;
 using DeepCurrent.Data.Measuring;
@@ -355,7 +356,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                   union all select k.class_id
                   from enrolment k join gone g on g.id = k.class_id left join unnest(@enrolments) x (id) on x.id = k.id
                   where x.id is null)
-                select c.name from class c where c.id in (select id from used) order by c.name limit 3
+                select c.name from class c where c.id in (select id from used) order by c.name, c.id limit 3
                 """,
                 new { classes, enrolments },
                 t
@@ -391,7 +392,7 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             await c.QueryAsync<string>(
                 $"""
                 with gone as (select unnest(@readers) as id), busy as ({string.Join(" union all ", work)})
-                select r.given_name from reader r where r.id in (select id from busy) order by r.given_name limit 4
+                select r.given_name from reader r where r.id in (select id from busy) order by r.given_name, r.id limit 4
                 """,
                 new
                 {

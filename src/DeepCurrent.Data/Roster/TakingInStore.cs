@@ -26,7 +26,7 @@ public sealed class TakingInStore(NpgsqlDataSource db)
         select q.id, q.reader_id, r.given_name, r.family_name, q.class_id, c.name as class,
                coalesce(
                  (
-                   select string_agg(k.name, ', ' order by k.name)
+                   select string_agg(k.name, ', ' order by k.name, k.id)
                    from enrolment e join class k on k.id = e.class_id
                    where e.reader_id = r.id and e.to_day is null and not k.closed),
                  '') as "from",

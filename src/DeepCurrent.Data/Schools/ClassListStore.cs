@@ -30,7 +30,7 @@ public sealed class ClassListStore(NpgsqlDataSource db)
               c.source_id is not null as from_source
             from class c join school_year y on y.id = c.school_year_id
             left join (
-              select p.class_id, string_agg(a.name, ', ' order by {ClassParts.ByRank("p.role")}, a.name) as names
+              select p.class_id, string_agg(a.name, ', ' order by {ClassParts.ByRank("p.role")}, a.name, a.id) as names
               from class_adult p join adult a on a.id = p.adult_id
               where a.school_id = @schoolId
               group by p.class_id) t on t.class_id = c.id
@@ -40,7 +40,7 @@ public sealed class ClassListStore(NpgsqlDataSource db)
               where r.school_id = @schoolId and e.to_day is null
               group by e.class_id) r on r.class_id = c.id
             where c.school_id = @schoolId
-            order by c.closed, c.name
+            order by c.closed, c.name, c.id
             limit 10000
             """,
             new { schoolId }

@@ -1,10 +1,11 @@
+using System.Data;
+using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Data.Storage;
 
 namespace DeepCurrent.Data.Schools;
 
-/// <summary>A school's level chart as it is kept; a school without one has the chart every school starts
-/// with.</summary>
+/// <summary>A school's own level chart as it is kept.</summary>
 public sealed record LevelChartJson(IReadOnlyList<string> OwnColumns, IReadOnlyList<LevelChartJson.Row> Rows)
 {
     public sealed record Row(
@@ -16,10 +17,8 @@ public sealed record LevelChartJson(IReadOnlyList<string> OwnColumns, IReadOnlyL
         IReadOnlyList<string> Own
     );
 
-    public static LevelChart Read(string? json)
+    private static LevelChart Read(string json)
     {
-        if (json is null)
-            return LevelChart.Default;
         var kept = Database.FromJson<LevelChartJson>(json);
         return new(
             [.. kept.Rows.Select(r => new LevelRow(r.Grade, r.Label, r.SchoolYear, r.Ages, new(r.Depth), r.Own))],
@@ -27,11 +26,20 @@ public sealed record LevelChartJson(IReadOnlyList<string> OwnColumns, IReadOnlyL
         );
     }
 
-    public static string Write(LevelChart chart) =>
+    private static string Write(LevelChart chart) =>
         Database.ToJson(
             new LevelChartJson(
                 chart.OwnColumns,
                 [.. chart.Rows.Select(r => new Row(r.Grade, r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))]
             )
         );
+
+    /// <summary>A chart in the database.</summary>
+    internal sealed class Handler : SqlMapper.TypeHandler<LevelChart>
+    {
+        public override LevelChart? Parse(object value) => Read((string)value);
+
+        public override void SetValue(IDbDataParameter parameter, LevelChart? value) =>
+            parameter.Value = value is null ? DBNull.Value : Write(value);
+    }
 }

@@ -9,45 +9,6 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Schools;
 
-public sealed record School
-{
-    public required SchoolId Id { get; init; }
-
-    public required string Name { get; init; }
-
-    public required string TimeZone { get; init; }
-
-    public required double PassingScore { get; init; }
-
-    public required double ZoneLow { get; init; }
-
-    public required double ZoneHigh { get; init; }
-
-    public required int MinutesADay { get; init; }
-
-    /// <summary>Last grade that signs in with pictures.</summary>
-    public int PicturesTo { get; init; } = 4;
-
-    /// <summary>Last grade that signs in with a short code; passwords from there on.</summary>
-    public int CodesTo { get; init; } = 7;
-
-    public bool SurnamesOnCards { get; init; }
-
-    public bool GuardiansAllowed { get; init; } = true;
-
-    /// <summary>The school's own level chart, as it is kept; null for the usual one.</summary>
-    public string? LevelChart { get; init; }
-
-    public string? Letter { get; init; }
-
-    public int Version { get; init; } = 1;
-
-    /// <summary>The chart that turns depth into this school's labels.</summary>
-    public LevelChart Chart => field ??= LevelChartJson.Read(LevelChart);
-}
-
-public sealed record Term(TermId Id, YearId SchoolYearId, string Name, DateOnly FirstDay, DateOnly LastDay);
-
 /// <param name="Readers">Readers enrolled today.</param>
 /// <param name="Role">The asker's part in the class.</param>
 public sealed record ClassHead(ClassId Id, string Name, string Code, Part Role, bool Closed, int Readers);
@@ -63,51 +24,6 @@ public sealed record ClassPlace(
     bool AssistantsPrint
 );
 
-/// <summary>A school year with its terms and days off.</summary>
-/// <param name="Clock">The school's own: it says what day it is there.</param>
-public sealed record YearCalendar(
-    YearId Id,
-    string Name,
-    DateOnly FirstDay,
-    DateOnly LastDay,
-    IReadOnlyList<Term> Terms,
-    IReadOnlyList<DateOnly> DaysOff,
-    SchoolClock Clock
-)
-{
-    public SchoolCalendar Calendar { get; } = new([.. Terms.Select(t => (t.FirstDay, t.LastDay))], DaysOff.ToHashSet());
-
-    /// <summary>School weeks between two instants, by the school's own days.</summary>
-    public double SchoolWeeks(DateTimeOffset from, DateTimeOffset to) =>
-        Calendar.SchoolWeeks(Clock.DayOf(from), Clock.DayOf(to));
-
-    /// <summary>The term a day is in, or the last that began before it, or the first.</summary>
-    public Term? TermOn(DateOnly day) =>
-        Terms.LastOrDefault(t => t.FirstDay <= day) ?? (Terms.Count > 0 ? Terms[0] : null);
-
-    /// <summary>Three terms of equal length, until the school sets its own.</summary>
-    public static IReadOnlyList<Term> Thirds(YearId yearId, DateOnly first, DateOnly last)
-    {
-        var days = last.DayNumber - first.DayNumber + 1;
-        return
-        [
-            .. Enumerable
-                .Range(0, 3)
-                .Select(i => new Term(
-                    TermId.New(),
-                    yearId,
-                    $"Term {i + 1}",
-                    first.AddDays(days * i / 3),
-                    first.AddDays(days * (i + 1) / 3 - 1)
-                )),
-        ];
-    }
-
-    /// <summary>Share of the school year gone on a day, 0 to 1.</summary>
-    public double Gone(DateOnly day) =>
-        Math.Clamp((day.DayNumber - FirstDay.DayNumber) / (double)(LastDay.DayNumber - FirstDay.DayNumber), 0, 1);
-}
-
 /// <summary>Schools, their adults, years and classes.</summary>
 public sealed class SchoolStore(NpgsqlDataSource db)
 {
@@ -121,7 +37,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.All<School>(
             """
             select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
-              surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
+              surnames_on_cards, guardians_allowed, level_chart::text as own_chart, letter::text, version
             from school
             order by id
             limit 5000
@@ -134,7 +50,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
         return await db.Single<School>(
             """
             select id, name, time_zone, passing_score, zone_low, zone_high, minutes_a_day, pictures_to, codes_to,
-              surnames_on_cards, guardians_allowed, level_chart::text, letter::text, version
+              surnames_on_cards, guardians_allowed, level_chart::text as own_chart, letter::text, version
             from school
             where id = @schoolId
             """,
@@ -187,7 +103,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
                 set name = @Name, time_zone = @TimeZone, passing_score = @PassingScore, zone_low = @ZoneLow,
                   zone_high = @ZoneHigh, minutes_a_day = @MinutesADay, pictures_to = @PicturesTo, codes_to = @CodesTo,
                   surnames_on_cards = @SurnamesOnCards, guardians_allowed = @GuardiansAllowed,
-                  level_chart = @LevelChart::jsonb, letter = @Letter::jsonb, version = version + 1
+                  level_chart = @OwnChart::jsonb, letter = @Letter::jsonb, version = version + 1
                 where id = @Id and version = @Version
                 """,
                 school
@@ -254,7 +170,7 @@ public sealed class SchoolStore(NpgsqlDataSource db)
               (select count(*)::int from enrolment e where e.class_id = c.id and e.to_day is null) as readers
             from class_adult a join class c on c.id = a.class_id
             where a.adult_id = @adultId
-            order by c.closed, c.name
+            order by c.closed, c.name, c.id
             limit 100
             """,
             new { adultId }

@@ -26,7 +26,7 @@ public sealed class TransferStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<(SchoolId Id, string Name)>> OtherSchools(SchoolId schoolId)
     {
         return await db.All<(SchoolId, string)>(
-            "select id, name from school where id <> @schoolId order by name limit 500",
+            "select id, name from school where id <> @schoolId order by name, id limit 500",
             new { schoolId }
         );
     }

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Storage;
 using Npgsql;
 

@@ -31,6 +31,7 @@ public static class Database
         DefaultTypeMap.MatchNamesWithUnderscores = true;
         SqlMapper.AddTypeHandler(new TimeHandler());
         SqlMapper.AddTypeHandler(new DayHandler());
+        SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
         IdHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.
         return NpgsqlDataSource.Create(

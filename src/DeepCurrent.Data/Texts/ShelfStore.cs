@@ -280,7 +280,7 @@ public sealed class ShelfStore(NpgsqlDataSource db)
     public async Task<IReadOnlyList<SavedSearch>> Saved(AdultId adultId)
     {
         return await db.All<SavedSearch>(
-            "select id, name, query from saved_search where adult_id = @adultId order by name limit 100",
+            "select id, name, query from saved_search where adult_id = @adultId order by name, id limit 100",
             new { adultId }
         );
     }

@@ -187,7 +187,7 @@ public sealed class TextStore(NpgsqlDataSource db)
           else t.id = any(@ids)
             and (t.school_id is null or (t.school_id = @schoolId and (not t.mine or t.owner_id = @adultId)))
           end
-        order by t.title
+        order by t.title, t.id
         limit 1000;
         select v.id, v.text_id, v.label, v.position, v.words, v.depth, v.depth_error
         from version v join text t on t.id = v.text_id

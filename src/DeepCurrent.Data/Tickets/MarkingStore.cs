@@ -1,6 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Questions;
 using DeepCurrent.Data.Schools;

@@ -2,6 +2,7 @@ using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -296,11 +297,11 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
     /// <summary>Hands a ticket in: scores it, turns first attempts into evidence, moves the reader's depth. Doing it
     /// again changes nothing.</summary>
     /// <param name="given">When the reader handed it in; it may be heard of later.</param>
-    /// <returns>The ticket's state afterwards, or null if it cannot be handed in.</returns>
-    public async Task<TicketState?> HandIn(
+    /// <returns>The ticket as it is afterwards, not done if it cannot be handed in; null if it is not this
+    /// reader's.</returns>
+    public async Task<OpenTicket?> HandIn(
         TicketId ticketId,
         ReaderId readerId,
-        YearCalendar year,
         LevelChart chart,
         DateTimeOffset given,
         DateTimeOffset now
@@ -309,18 +310,19 @@ public sealed class TicketStore(NpgsqlDataSource db, TextStore texts, Notices no
         await using var c = await db.OpenConnectionAsync();
         await using var t = await c.BeginTransactionAsync();
         var ticket = await Find(c, t, ticketId, readerId, lockRow: true);
-        if (ticket is null)
-            return null;
-        if (TicketLife.Done(ticket.State))
-            return ticket.State;
-        if (TicketLife.After(ticket.State, TicketStep.HandedIn) is not { } handedIn)
-            return null;
+        if (
+            ticket is null
+            || TicketLife.Done(ticket.State)
+            || TicketLife.After(ticket.State, TicketStep.HandedIn) is not { } handedIn
+        )
+            return ticket;
         var answers = await Answers(c, t, ticketId);
         var work = await TicketWork.Of(c, t, texts, ticket, answers);
         var done = TicketLife.After(handedIn, work.ToMark > 0 ? TicketStep.NeedsPerson : TicketStep.ScoredWhole)!.Value;
-        await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
+        var year = await SchoolStore.Year(c, ticket.SchoolYearId);
+        var settled = await work.Settle(c, t, year, chart, done, now, GivenTime.After(given, LastContact(answers)));
         await t.CommitAsync();
         notices.Changed(ticket.ClassId);
-        return done;
+        return settled;
     }
 }

@@ -1,7 +1,7 @@
 using Dapper;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
-using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Measuring;
 using DeepCurrent.Data.Texts;
@@ -9,27 +9,16 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Tickets;
 
-/// <summary>The answers of one ticket beside the questions they answer: its score, its evidence, and what it does to
-/// the reader's depth.</summary>
+/// <summary>The answers of one ticket beside the questions they answer: kept as a score, as evidence, and as what it
+/// does to the reader's depth.</summary>
 internal sealed class TicketWork
 {
     private readonly OpenTicket ticket;
-    private readonly IReadOnlyList<Question> quiz;
-    private readonly ILookup<QuestionId, AnswerRow> answers;
+    private readonly AnsweredQuiz quiz;
     private readonly int sentences;
 
-    private TicketWork(
-        OpenTicket ticket,
-        IReadOnlyList<Question> quiz,
-        IReadOnlyList<AnswerRow> answers,
-        int sentences
-    ) =>
-        (this.ticket, this.quiz, this.answers, this.sentences) = (
-            ticket,
-            quiz,
-            answers.OrderBy(a => a.Attempt).ToLookup(a => a.QuestionId),
-            sentences
-        );
+    private TicketWork(OpenTicket ticket, AnsweredQuiz quiz, int sentences) =>
+        (this.ticket, this.quiz, this.sentences) = (ticket, quiz, sentences);
 
     public static async Task<TicketWork> Of(
         NpgsqlConnection c,
@@ -39,19 +28,16 @@ internal sealed class TicketWork
         IReadOnlyList<AnswerRow> answers
     )
     {
-        // A question that was taken out of the quiz meanwhile says nothing any more, and guided questions only help.
-        var asked = (await texts.Questions(c, t, ticket.TextId)).Where(q => !q.Guided).ToList();
-        var ofText = asked.Exists(q => q.Kind is QuestionKind.Sentence)
-            ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count
-            : 0;
-        return new(ticket, asked, answers, ofText);
+        var answered = new AnsweredQuiz(
+            await texts.Questions(c, t, ticket.TextId),
+            answers.Select(a => new Attempted(a.Id, a.QuestionId, a.Attempt, a.Correct, a.Rushed, a.At))
+        );
+        var ofText = answered.AsksForSentences ? (await TextStore.Sentences(c, t, ticket.VersionId)).Count : 0;
+        return new(ticket, answered, ofText);
     }
 
     /// <summary>Written answers that wait for a person.</summary>
-    public int ToMark => quiz.Count(q => q.Written && answers[q.Id].Any(a => a.Correct is null));
-
-    private double Score =>
-        TicketLife.Score([.. quiz.Select(q => TicketLife.MarkOf([.. answers[q.Id].Select(a => a.Right)]))]);
+    public int ToMark => quiz.ToMark;
 
     private const string MarkedSql = """
         update evidence e
@@ -75,10 +61,11 @@ internal sealed class TicketWork
     /// <summary>Puts the ticket into a state, with its score once everything is marked, and runs the reader's evidence
     /// again, all inside the caller's transaction.</summary>
     /// <param name="handedInAt">When it was handed in; null where it was before.</param>
-    public async Task Settle(
+    /// <returns>The ticket as it is now.</returns>
+    public async Task<OpenTicket> Settle(
         NpgsqlConnection c,
         NpgsqlTransaction t,
-        Schools.YearCalendar year,
+        YearCalendar year,
         LevelChart chart,
         TicketState state,
         DateTimeOffset now,
@@ -86,25 +73,23 @@ internal sealed class TicketWork
     )
     {
         var before = (await DepthKeeper.Trail(c, t, ticket.ReaderId, year, chart, now)).Now;
-        var pieces = quiz.SelectMany(
-                (q, i) => answers[q.Id].Where(a => a is { Attempt: 1, Correct: not null }).Select(a => Piece(a, q, i))
-            )
-            .ToList();
+        var pieces = quiz.Pieces(new(ticket.VersionDepth), sentences).Select(Row).ToList();
         await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
         // A mark that was changed changes its evidence.
         if (handedInAt is null)
             await c.ExecuteAsync(MarkedSql, new { ticket.Id }, t);
         var after = await DepthKeeper.Recompute(c, t, ticket.ReaderId, year, chart, now);
+        var settled = ticket with { State = state, Score = quiz.Score };
         await c.ExecuteAsync(
             SettleSql,
             new
             {
                 ticket.Id,
                 ticket.VersionDepth,
-                state = state.ToString(),
+                state = settled.State.ToString(),
                 now,
                 handedInAt,
-                score = ToMark == 0 && quiz.Count > 0 && quiz.Any(q => answers[q.Id].Any()) ? Score : (double?)null,
+                score = settled.Score,
                 bm = before.Mean,
                 bs = before.Sd,
                 am = after.Mean,
@@ -112,26 +97,13 @@ internal sealed class TicketWork
             },
             t
         );
+        return settled;
     }
 
-    private EvidenceRow Piece(AnswerRow a, Question q, int at) =>
-        EvidenceRow.Answer(
-            EvidenceId.From(a.Id.Value),
-            a.At,
-            q.Difficulty(new(ticket.VersionDepth), sentences).Value,
-            q.Guess(sentences),
-            a.Correct,
-            q.Strand
-        ) with
+    private EvidenceRow Row(AnswerPiece p) =>
+        EvidenceRow.Answer(EvidenceId.From(p.Id.Value), p.At, p.Difficulty.Value, p.Guess, p.Correct, p.Strand) with
         {
             TicketId = ticket.Id,
-            LeftOut = LeftOut(a, q, at),
+            LeftOut = p.LeftOut,
         };
-
-    /// <summary>Whoever missed a question cannot find its proof: that says nothing new.</summary>
-    private string? LeftOut(AnswerRow a, Question q, int at) =>
-        a.Rushed ? "rushed"
-        : q.Evidence && at > 0 && answers[quiz[at - 1].Id].FirstOrDefault() is { Right: false }
-            ? "rests on a wrong answer"
-        : null;
 }

@@ -98,7 +98,7 @@ public static class OneRosterWriter
             (this.school, this.state) = (school, state);
             classes = state
                 .Classes.Values.Where(c => !c.Closed)
-                .OrderBy(c => c.Name, StringComparer.Ordinal)
+                .OrderBy(c => c.Name, NameOrder.Comparer)
                 .ThenBy(c => c.Id)
                 .ToDictionary(c => c.Id);
             readers = state

@@ -1,4 +1,3 @@
-using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
@@ -10,7 +9,7 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Goals;
 
-/// <param name="Course">Reached, OnCourse, SlightlyBehind or Behind.</param>
+/// <param name="Target">In the kind's own unit: percent or words.</param>
 public sealed record GoalStandingView(
     GoalKind Kind,
     double Target,
@@ -19,53 +18,18 @@ public sealed record GoalStandingView(
     double Chance,
     Course Course,
     DateTimeOffset SetAt
-);
-
-/// <summary>Works out how goals stand from what was read.</summary>
-public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, SchoolStore schools, Desk desk)
+)
 {
-    /// <summary>The term's weeks so far of one reader.</summary>
-    public static IReadOnlyList<WeekOfReading> Weeks(
-        IEnumerable<ClassReading> readings,
-        Term term,
-        DateOnly today,
-        SchoolClock clock,
-        double passing
-    )
+    internal static GoalStandingView Of(GoalRow goal, TermSoFar term, IReadOnlyList<WeekOfReading> weeks)
     {
-        var weeks = Math.Max(1, (Math.Min(today.DayNumber, term.LastDay.DayNumber) - term.FirstDay.DayNumber) / 7 + 1);
-        var byWeek = readings
-            .Select(r => (Reading: r, Day: clock.DayOf(r.At)))
-            .Where(r => r.Day >= term.FirstDay)
-            .ToLookup(r => (r.Day.DayNumber - term.FirstDay.DayNumber) / 7, r => r.Reading);
-        return
-        [
-            .. Enumerable
-                .Range(0, weeks)
-                .Select(w => new WeekOfReading(
-                    byWeek[w].Where(r => r.Score >= passing).Sum(r => r.Words),
-                    [.. byWeek[w].Select(r => r.Score)]
-                )),
-        ];
-    }
-
-    public static GoalStandingView Standing(
-        GoalRow goal,
-        IReadOnlyList<WeekOfReading> weeks,
-        YearCalendar year,
-        Term term,
-        DateOnly today
-    )
-    {
-        var all = year.Calendar.SchoolDays(term.FirstDay, term.LastDay);
-        var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
-        var s =
-            goal.Kind is GoalKind.Words
-                ? GoalRules.Words(goal.Target, weeks, left / 5.0, all == 0 ? 1 : (all - left) / (double)all)
-                : GoalRules.Comprehension(goal.Target, weeks, left / 5.0);
+        var s = term.Standing(goal.Kind, goal.Target, weeks);
         return new(goal.Kind, goal.Target, s.Done, s.DueNow, s.Chance, s.Course, goal.SetAt);
     }
+}
 
+/// <summary>One reader's goals of this term.</summary>
+public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, SchoolStore schools, Desk desk)
+{
     /// <summary>The current goals of one reader and how they stand.</summary>
     public async Task<IReadOnlyList<GoalStandingView>> OfReader(ReaderHead reader, School school)
     {
@@ -75,20 +39,13 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
         var rows = await goals.OfReader(reader.Id, term.Id);
         if (rows.Count == 0)
             return [];
-        var history = (await assignments.History(reader.Id))
-            .Where(h => h.Ticket is { Score: not null, HandedInAt: not null, State: TicketState.Released })
-            .ToList();
         var words = await assignments.WordsOf(reader.Id);
-        var readings = history.Select(h => new ClassReading(
-            reader.Id,
-            h.Title,
-            h.Ticket.HandedInAt!.Value,
-            h.Ticket.Score!.Value,
-            h.Ticket.Forecast,
-            words.GetValueOrDefault(h.Ticket.Id),
-            h.Ticket.Seconds
-        ));
-        var weeks = Weeks(readings, term, today, await desk.Clock(), school.PassingScore);
-        return [.. rows.OrderBy(g => g.Kind).Select(g => Standing(g, weeks, year, term, today))];
+        var readings = (await assignments.History(reader.Id))
+            .Select(h => h.Ticket)
+            .Where(k => k is { Score: not null, HandedInAt: not null, State: TicketState.Released })
+            .Select(k => new ReadingDone(k.HandedInAt!.Value, k.Score!.Value, words.GetValueOrDefault(k.Id)));
+        var soFar = new TermSoFar(year, term, today);
+        var weeks = soFar.Weeks(readings, school.PassingScore);
+        return [.. rows.OrderBy(g => g.Kind).Select(g => GoalStandingView.Of(g, soFar, weeks))];
     }
 }

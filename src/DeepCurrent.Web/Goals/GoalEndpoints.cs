@@ -13,22 +13,22 @@ using DeepCurrent.Web.SignIn;
 
 namespace DeepCurrent.Web.Goals;
 
+/// <param name="SoFar">In the kind's own unit; null where nothing says it yet.</param>
+/// <param name="Goal">Null where none is set.</param>
+public sealed record GoalOfKind(GoalKind Kind, double? SoFar, double Suggested, GoalStandingView? Goal);
+
+/// <param name="Kinds">Every kind of goal, in one order.</param>
 public sealed record GoalLine(
     ReaderId ReaderId,
     string GivenName,
     string FamilyName,
     double Depth,
-    double WordsSoFar,
-    double? MeanScore,
-    int Quizzes,
-    double SuggestedWords,
-    double SuggestedComprehension,
-    IReadOnlyList<GoalStandingView> Goals
+    IReadOnlyList<GoalOfKind> Kinds
 );
 
 public sealed record GoalsView(TermView? Term, int MinutesADay, int SchoolDaysLeft, IReadOnlyList<GoalLine> Lines);
 
-public sealed record GoalTarget(ReaderId ReaderId, double? Comprehension, double? Words);
+public sealed record GoalTarget(ReaderId ReaderId, GoalKind Kind, double Target);
 
 public sealed record SetGoalsRequest(IReadOnlyList<GoalTarget> Targets, string? Reason);
 
@@ -37,8 +37,6 @@ public sealed record SetGoalsView(ChangeId? ChangeId, int Changed);
 /// <summary>Term goals of a class.</summary>
 public static class GoalEndpoints
 {
-    private const double MostWords = 1_000_000;
-
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/classes/{classId:guid}/goals", View);
@@ -60,58 +58,50 @@ public static class GoalEndpoints
         var today = await desk.Today();
         if (year.TermOn(today) is not { } term)
             return new(null, school.MinutesADay, 0, []);
-        var left = year.Calendar.SchoolDays(today.AddDays(1), term.LastDay);
+        var soFar = new TermSoFar(year, term, today);
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
-        var clock = year.Clock;
-        var readings = (await assignments.Readings(classId, clock.Begin(term.FirstDay))).ToLookup(r => r.ReaderId);
-        var roster = await readers.Roster(classId, await desk.Moment());
-        var read = roster.ToDictionary(
-            r => r.Id,
-            r => GoalBook.Weeks(readings[r.Id], term, today, clock, school.PassingScore)
+        var readings = (await assignments.Readings(classId, year.Clock.Begin(term.FirstDay))).ToLookup(
+            r => r.ReaderId,
+            r => new ReadingDone(r.At, r.Score, r.Words)
         );
+        var roster = await readers.Roster(classId, await desk.Moment());
+        var read = roster.ToDictionary(r => r.Id, r => soFar.Weeks(readings[r.Id], school.PassingScore));
         var perWeek = read.Values.Select(weeks => weeks.Average(w => w.Words)).DefaultIfEmpty(0).Average();
-        var lines = roster.Select(r =>
-        {
-            var weeks = read[r.Id];
-            var scores = weeks.SelectMany(w => w.Scores).ToList();
-            var words = weeks.Sum(w => w.Words);
-            var rate = GoalRules.SilentRate(new(r.Depth), school.Chart);
-            return new GoalLine(
-                r.Id,
-                r.GivenName,
-                r.FamilyName,
-                r.Depth,
-                words,
-                scores.Count == 0 ? null : scores.Average() * 100,
-                scores.Count,
-                GoalRules.SuggestWords(
-                    words,
-                    words > 0 ? weeks.Average(w => w.Words) : perWeek / 2,
-                    school.MinutesADay * rate * 5,
-                    left / 5.0
-                ),
-                GoalRules.SuggestComprehension(scores),
-                [.. set[r.Id].OrderBy(g => g.Kind).Select(g => GoalBook.Standing(g, weeks, year, term, today))]
-            );
-        });
-        return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, left, [.. lines]);
+        var lines = roster.Select(r => new GoalLine(
+            r.Id,
+            r.GivenName,
+            r.FamilyName,
+            r.Depth,
+            Kinds(
+                soFar,
+                new(read[r.Id], perWeek, school.MinutesADay * GoalRules.SilentRate(new(r.Depth), school.Chart) * 5),
+                [.. set[r.Id]]
+            )
+        ));
+        return new(ClassEndpoints.TermOf(year, today), school.MinutesADay, soFar.DaysLeft, [.. lines]);
     }
+
+    private static IReadOnlyList<GoalOfKind> Kinds(TermSoFar term, GoalFacts facts, IReadOnlyList<GoalRow> set) =>
+        [
+            .. Enum.GetValues<GoalKind>()
+                .Select(kind => new GoalOfKind(
+                    kind,
+                    TermSoFar.SoFar(kind, facts.Weeks),
+                    term.Suggest(kind, facts),
+                    set.FirstOrDefault(g => g.Kind == kind) is { } goal
+                        ? GoalStandingView.Of(goal, term, facts.Weeks)
+                        : null
+                )),
+        ];
 
     private static void Check(SetGoalsRequest request)
     {
         var faults = new Faults();
         foreach (var t in request.Targets)
-            faults
-                .If(
-                    t.Comprehension is { } c && !(c is >= 1 and <= 100),
-                    $"comprehension.{t.ReaderId}",
-                    "Comprehension lies between 1 and 100 %."
-                )
-                .If(
-                    t.Words is { } w && !(w is >= 1 and <= MostWords),
-                    $"words.{t.ReaderId}",
-                    "Words lie between 1 and 1,000,000."
-                );
+        {
+            var (least, most) = t.Kind.Bounds();
+            faults.If(!(t.Target >= least && t.Target <= most), $"{t.Kind}.{t.ReaderId}", t.Kind.Fault());
+        }
         faults.Refuse();
     }
 
@@ -134,16 +124,7 @@ public static class GoalEndpoints
         if (request.Targets.Count == 0 || request.Targets.Any(t => !roster.Contains(t.ReaderId)))
             throw Refused.NotFound();
         Check(request);
-        var wanted = request
-            .Targets.SelectMany(t =>
-                new (ReaderId ReaderId, GoalKind Kind, double? Target)[]
-                {
-                    (t.ReaderId, GoalKind.Comprehension, t.Comprehension),
-                    (t.ReaderId, GoalKind.Words, t.Words),
-                }
-            )
-            .Where(x => x.Target is not null)
-            .Select(x => (x.ReaderId, x.Kind, x.Target!.Value));
+        var wanted = request.Targets.Select(t => (t.ReaderId, t.Kind, t.Target));
         var set = 0;
         var change = await changes.Do(
             new(desk.Who.SchoolId, classId, desk.Who.Adult, desk.Now),

@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Adults;
 using DeepCurrent.Data.Guardians;
 using DeepCurrent.Data.Looks;

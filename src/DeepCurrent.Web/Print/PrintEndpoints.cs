@@ -223,7 +223,7 @@ public sealed class PrintRoom(
         Marks[id.ToString().Aggregate(7, (sum, c) => (sum * 31 + c) % 9973) % Marks.Length];
 
     private async Task<IReadOnlyList<Letter>> Letters(
-        Data.Schools.School school,
+        Core.Schools.School school,
         IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers,
         string address
     )

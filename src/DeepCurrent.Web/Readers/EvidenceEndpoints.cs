@@ -169,46 +169,51 @@ public static class EvidenceEndpoints
     {
         var counted = rows.Where(e => effects.ContainsKey(e.Id)).ToList();
         var last = counted.Count == 0 ? null : effects[counted[^1].Id].After;
-        var byTeacher = rows.Where(e => e.LeftOut?.StartsWith(DepthKeeper.ByTeacher, StringComparison.Ordinal) == true)
-            .ToList();
-        var byRule = rows.Except(byTeacher)
-            .Where(e => e.LeftOut is not null)
-            .GroupBy(e => e.LeftOut!)
-            .Select(g =>
-                $"{g.Count()} {(g.Key == "rushed" ? "answered faster than the question could be read" : g.Key)}"
-            );
+        var byTeacher = rows.Select(e => LeftOut.ReasonOfTeacher(e.LeftOut)).OfType<string>().ToList();
+        // The running record or the level itself, where questions hang on it.
         var first = rows.FirstOrDefault(e => e.Kind is not EvidenceKind.Answer) ?? rows[0];
-        var quiz = first.Kind is EvidenceKind.Answer;
-        var right = rows.Count(e => e.Correct == true);
-        if (first.PartId is not null)
-            quiz = false;
-        var note =
-            first.PartId is not null ? CheckNote(first, right, rows)
-            : quiz
-                ? $"{titles.GetValueOrDefault(first.TicketId ?? default, "a text")}: {right} of {rows.Count} "
-                    + "right at the first try"
-            : first.Kind is EvidenceKind.Level ? $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}"
-            : rows.Count == 1 ? first.Note
-            : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right";
+        var source = first.Kind.SourceOf(first.PartId is not null);
         return new()
         {
             Ids = [.. rows.Select(e => e.Id)],
             At = rows[^1].At,
-            What =
-                first.PartId is not null ? EvidenceSource.LevelCheck
-                : quiz ? EvidenceSource.Quiz
-                : first.Kind is EvidenceKind.Level ? EvidenceSource.Level
-                : EvidenceSource.RunningRecord,
-            Note = note,
+            What = source,
+            Note = Note(source, first, rows, titles),
             TicketId = first.TicketId,
             Counted = counted.Count,
-            LeftOut = [.. byRule],
+            LeftOut = LeftOutByRule(rows),
             Moved = counted.Sum(e => effects[e.Id].Moved),
             After = last?.Mean,
             SdAfter = last?.Sd,
-            Reason = byTeacher.Count > 0 ? byTeacher[0].LeftOut![DepthKeeper.ByTeacher.Length..] : null,
+            Reason = byTeacher.FirstOrDefault(),
             May = counted.Count + byTeacher.Count > 0,
             RecordId = first.RecordId,
+        };
+    }
+
+    private static List<string> LeftOutByRule(IReadOnlyList<EvidenceRow> rows) =>
+        [
+            .. rows.Where(e => e.LeftOut is not null && LeftOut.ReasonOfTeacher(e.LeftOut) is null)
+                .GroupBy(e => e.LeftOut!)
+                .Select(g => $"{g.Count()} {LeftOut.Said(g.Key)}"),
+        ];
+
+    /// <summary>What a piece says, in words.</summary>
+    private static string Note(
+        EvidenceSource source,
+        EvidenceRow first,
+        IReadOnlyList<EvidenceRow> rows,
+        Dictionary<TicketId, string> titles
+    )
+    {
+        var right = rows.Count(e => e.Correct == true);
+        return source switch
+        {
+            EvidenceSource.LevelCheck => CheckNote(first, right, rows),
+            EvidenceSource.Quiz => $"{titles.GetValueOrDefault(first.TicketId ?? default, "a text")}: "
+                + $"{right} of {rows.Count} right at the first try",
+            EvidenceSource.Level => $"{Ranged(first)}{(first.Note.Length > 0 ? $", {first.Note}" : "")}",
+            _ => rows.Count == 1 ? first.Note : $"{first.Note}; asked aloud, {right} of {rows.Count - 1} right",
         };
     }
 

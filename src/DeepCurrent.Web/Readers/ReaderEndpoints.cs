@@ -223,25 +223,7 @@ public static class ReaderEndpoints
         var evidence = await keeper.Evidence(readerId);
         var history = await assignments.History(readerId);
         var reach = Forecast.Reach(new(r.Depth), new(school.ZoneLow, school.ZoneHigh));
-        var readings = history
-            .Select(h => new ReadingView
-            {
-                TicketId = h.Ticket.Id,
-                Title = h.Title,
-                Version = h.Ticket.Version,
-                VersionDepth = h.Ticket.VersionDepth,
-                State = h.Ticket.State,
-                Forecast = h.Ticket.Forecast,
-                Score = h.Ticket.Score,
-                Seconds = h.Ticket.Seconds,
-                AssignedAt = h.AssignedAt,
-                DueOn = h.DueOn,
-                OpenedAt = h.Ticket.OpenedAt,
-                HandedInAt = h.Ticket.HandedInAt,
-                BeforeMean = h.Ticket.BeforeMean,
-                AfterMean = h.Ticket.AfterMean,
-            })
-            .ToList();
+        var readings = history.Select(Reading).ToList();
         return new()
         {
             Id = r.Id,
@@ -267,6 +249,25 @@ public static class ReaderEndpoints
         };
     }
 
+    private static ReadingView Reading(HistoryRow h) =>
+        new()
+        {
+            TicketId = h.Ticket.Id,
+            Title = h.Title,
+            Version = h.Ticket.Version,
+            VersionDepth = h.Ticket.VersionDepth,
+            State = h.Ticket.State,
+            Forecast = h.Ticket.Forecast,
+            Score = h.Ticket.Score,
+            Seconds = h.Ticket.Seconds,
+            AssignedAt = h.AssignedAt,
+            DueOn = h.DueOn,
+            OpenedAt = h.Ticket.OpenedAt,
+            HandedInAt = h.Ticket.HandedInAt,
+            BeforeMean = h.Ticket.BeforeMean,
+            AfterMean = h.Ticket.AfterMean,
+        };
+
     /// <summary>Evidence as marks on the trail: quizzes and parts of level checks as one mark each, levels and running
     /// records by themselves.</summary>
     private static List<MarkView> Marks(IReadOnlyList<EvidenceRow> evidence, IReadOnlyList<ReadingView> readings)
@@ -276,8 +277,7 @@ public static class ReaderEndpoints
             .Select(r => new MarkView(
                 r.HandedInAt!.Value,
                 EvidenceSource.Quiz,
-                Forecast.TextDepthFor(new(r.VersionDepth), 0.8).Value
-                    + Fathoms.PerLogit * (Logit(r.Score!.Value) - Logit(0.8)),
+                Placement.OfScore(new(r.VersionDepth), r.Score!.Value).Value,
                 $"{r.Title}, {r.Score:P0}",
                 r.TicketId,
                 r.AfterMean - r.BeforeMean,
@@ -285,71 +285,52 @@ public static class ReaderEndpoints
             ));
         var others = evidence
             .Where(e => e.Kind is not EvidenceKind.Answer && e.PartId is null)
-            .Select(e =>
-                e.Kind is EvidenceKind.Level
-                    ? new MarkView(
-                        e.At,
-                        EvidenceSource.Level,
-                        e.Value!.Value,
-                        e.Note,
-                        null,
-                        null,
-                        e.LeftOut is not null
-                    )
-                    : new MarkView(
-                        e.At,
-                        EvidenceSource.RunningRecord,
-                        e.TextDepth!.Value + RunningRecordModel.Shift(e.Words!.Value, e.Errors!.Value),
-                        e.Note,
-                        null,
-                        null,
-                        e.LeftOut is not null
-                    )
-            );
+            .Select(e => Mark([e], e.Note));
         var checks = evidence
             .Where(e => e.PartId is not null)
             .GroupBy(e => e.PartId)
-            .Select(g => g.ToList())
-            .Select(g => new MarkView(
-                g[^1].At,
-                EvidenceSource.LevelCheck,
-                g[0].Value ?? Placed(g),
-                g[0].Note.Split(": ")[0],
-                null,
-                null,
-                g.All(e => e.LeftOut is not null)
-            ));
+            .Select(g => Mark([.. g], g.First().Note.Split(": ")[0]));
         return [.. quizzes.Concat(others).Concat(checks).OrderBy(m => m.At)];
     }
 
-    /// <summary>Where answers by themselves would put a reader: their difficulty, moved by the share that was right
-    /// beyond guessing.</summary>
-    private static double Placed(IReadOnlyList<EvidenceRow> answers)
-    {
-        var guess = answers.Average(e => e.Guess!.Value);
-        var known = (answers.Count(e => e.Correct == true) / (double)answers.Count - guess) / (1 - guess);
-        return answers.Average(e => e.Difficulty!.Value) + Fathoms.PerLogit * Logit(known);
-    }
+    private static MarkView Mark(IReadOnlyList<EvidenceRow> rows, string note) =>
+        new(
+            rows[^1].At,
+            rows[0].Kind.SourceOf(rows[0].PartId is not null),
+            Place([.. rows.Select(r => r.Piece())]).Value,
+            note,
+            null,
+            null,
+            rows.All(r => r.LeftOut is not null)
+        );
 
-    // Where a score of all or nothing would put a reader is not a place on the scale; a little is taken off both ends.
-    private static double Logit(double score) =>
-        Math.Log(Math.Clamp(score, 0.1, 0.95) / (1 - Math.Clamp(score, 0.1, 0.95)));
+    private static Fathoms Place(IReadOnlyList<Evidence> pieces) =>
+        pieces[0] switch
+        {
+            LevelEvidence level => level.Value,
+            RunningRecordEvidence record => Placement.OfRecord(record),
+            _ => Placement.OfAnswers([.. pieces.OfType<AnswerEvidence>()]),
+        };
 
     /// <summary>The same figures that groups are proposed by: first attempts of the last twelve weeks.</summary>
-    private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence, DateTimeOffset now)
-    {
-        var asked = evidence
-            .Where(e =>
-                e is { Kind: EvidenceKind.Answer, LeftOut: null, Strand: not null } && e.At >= now - Mastery.Span
-            )
-            .ToLookup(e => e.Strand!.Value);
-        return
+    private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence, DateTimeOffset now) =>
         [
-            .. Enum.GetValues<Strand>()
-                .Select(s => (s, m: Mastery.Estimate(asked[s].Count(e => e.Correct == true), asked[s].Count())))
-                .Select(x => new StrandView(x.s, x.m.Right, x.m.Asked, x.m.Mean, x.m.Low, x.m.High)),
+            .. Mastery
+                .OfStrands(
+                    evidence
+                        .Where(e => e is { Kind: EvidenceKind.Answer, LeftOut: null, Strand: not null })
+                        .Where(e => e.At >= now - Mastery.Span)
+                        .Select(e => (e.Strand!.Value, e.Correct == true))
+                )
+                .Select(x => new StrandView(
+                    x.Strand,
+                    x.Mastery.Right,
+                    x.Mastery.Asked,
+                    x.Mastery.Mean,
+                    x.Mastery.Low,
+                    x.Mastery.High
+                )),
         ];
-    }
 
     private static async Task<IResult> Export(ClassId classId, Desk desk, ReaderStore readers)
     {

@@ -1,6 +1,7 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Readers;
 using DeepCurrent.Core.Roster;
+using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Web.Hosting;

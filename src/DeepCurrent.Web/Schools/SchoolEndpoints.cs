@@ -93,7 +93,7 @@ public static class SchoolEndpoints
     {
         api.MapGet("/school", async (Desk desk) => View(await desk.Lead()));
         api.MapPut("/school", Change);
-        api.MapGet("/school/level-chart", async (Desk desk) => View(await desk.Lead(), LevelChart.Default));
+        api.MapGet("/school/level-chart", async (Desk desk) => ChartOf(await desk.Lead()));
         api.MapPost("/school/level-chart/effect", Effect);
         api.MapPut("/school/level-chart", PutChart);
         api.MapGet("/school/readers", async (Desk desk, MemberStore members) =>
@@ -195,11 +195,11 @@ public static class SchoolEndpoints
         return View(next with { Version = r.Version + 1 });
     }
 
-    private static ChartView View(School school, LevelChart usual) =>
+    private static ChartView ChartOf(School school) =>
         new(
             school.Chart.OwnColumns,
             [.. school.Chart.Rows.Select(r => new ChartRow(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))],
-            ReferenceEquals(school.Chart, usual),
+            school.OwnChart is null,
             school.Version
         );
 
@@ -243,23 +243,9 @@ public static class SchoolEndpoints
     private static async Task<ChartView> PutChart(ChartRequest request, Desk desk, SchoolStore schools)
     {
         var school = await desk.Lead();
-        var next = school with { LevelChart = LevelChartJson.Write(Read(request)), Version = request.Version };
+        var next = school with { OwnChart = Read(request), Version = request.Version };
         await Write(schools, next);
-        return View(
-            new School
-            {
-                Id = next.Id,
-                Name = next.Name,
-                TimeZone = next.TimeZone,
-                PassingScore = next.PassingScore,
-                ZoneLow = next.ZoneLow,
-                ZoneHigh = next.ZoneHigh,
-                MinutesADay = next.MinutesADay,
-                LevelChart = next.LevelChart,
-                Version = request.Version + 1,
-            },
-            LevelChart.Default
-        );
+        return ChartOf(next with { Version = request.Version + 1 });
     }
 
     private static LevelChart Read(ChartRequest r)

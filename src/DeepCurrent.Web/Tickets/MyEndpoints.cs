@@ -319,21 +319,19 @@ public static class MyEndpoints
         DateTimeOffset? at,
         Desk desk,
         TicketStore tickets,
-        TextStore texts,
-        SchoolStore schools
+        TextStore texts
     )
     {
-        var ticket = await Mine(ticketId, desk, tickets);
-        var year = await schools.Year(ticket.SchoolYearId);
-        var state = await tickets.HandIn(
+        var ticket = await tickets.HandIn(
             ticketId,
-            ticket.ReaderId,
-            year,
+            desk.Self(),
             (await desk.School()).Chart,
             desk.Given(at ?? desk.Now),
             desk.Now
-        ) ?? throw Refused.Conflict("not-open", "This text cannot be handed in now.");
-        return state is TicketState.Released ? await Result(ticketId, desk, tickets, texts) : null;
+        ) ?? throw Refused.NotFound();
+        if (!TicketLife.Done(ticket.State))
+            throw Refused.Conflict("not-open", "This text cannot be handed in now.");
+        return ticket.State is TicketState.Released ? await ResultOf(ticket, tickets, texts) : null;
     }
 
     private static async Task<MyResult> Result(TicketId ticketId, Desk desk, TicketStore tickets, TextStore texts)
@@ -341,6 +339,11 @@ public static class MyEndpoints
         var ticket = await Mine(ticketId, desk, tickets);
         if (ticket.State is not TicketState.Released)
             throw Refused.Conflict("not-released", "The result is not ready yet.");
+        return await ResultOf(ticket, tickets, texts);
+    }
+
+    private static async Task<MyResult> ResultOf(OpenTicket ticket, TicketStore tickets, TextStore texts)
+    {
         var title = (await texts.Body(ticket.VersionId)).Title;
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
         var lines = sheet.Questions.Where(q => !q.Guided).Select(q => Line(q, sheet, ticket.VersionLabel)).ToList();

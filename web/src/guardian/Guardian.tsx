@@ -1,20 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { type Api, api, ok } from '../shared/api';
-import { dayOf, minutes, number, percent, shortDay } from '../shared/format';
+import { api, ok } from '../shared/api';
+import { dayOf, minutes, percent, shortDay } from '../shared/format';
+import { courseWord, goalKinds } from '../shared/goalKinds';
 import { keys } from '../shared/keys';
 import { signOut, useSignInBy, type Session } from '../shared/session';
 import { Empty, Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { Mark } from '../teacher/frame/Mark';
 import './guardian.css';
-
-const courses: Record<Api<'Course'>, string> = {
-  Reached: 'reached',
-  OnCourse: 'on course',
-  SlightlyBehind: 'slightly behind',
-  Behind: 'behind',
-};
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
@@ -59,16 +53,7 @@ export default function Guardian({ session }: { session: Session }) {
                         <ul>
                           {c.goals.map((g) => (
                             <li key={g.kind}>
-                              {g.kind === 'Words'
-                                ? t('Read {{target}} words: {{done}} so far', {
-                                    target: number(g.target),
-                                    done: number(g.done),
-                                  })
-                                : t('Answer {{target}} % right at the first try: {{done}} % so far', {
-                                    target: g.target,
-                                    done: Math.round(g.done),
-                                  })}
-                              , {t(courses[g.course] ?? g.course)}
+                              {goalKinds[g.kind].forGuardian(g.target, g.done)}, {courseWord(g.course)}
                             </li>
                           ))}
                         </ul>

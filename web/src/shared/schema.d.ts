@@ -8017,17 +8017,15 @@ export interface components {
       familyName: string;
       /** Format: double */
       depth: number;
+      kinds: components['schemas']['GoalOfKind'][];
+    };
+    GoalOfKind: {
+      kind: components['schemas']['GoalKind'];
       /** Format: double */
-      wordsSoFar: number;
+      soFar: null | number;
       /** Format: double */
-      meanScore: null | number;
-      /** Format: int32 */
-      quizzes: number;
-      /** Format: double */
-      suggestedWords: number;
-      /** Format: double */
-      suggestedComprehension: number;
-      goals: components['schemas']['GoalStandingView'][];
+      suggested: number;
+      goal: null | components['schemas']['GoalStandingView'];
     };
     GoalStandingView: {
       kind: components['schemas']['GoalKind'];
@@ -8045,10 +8043,9 @@ export interface components {
     };
     GoalTarget: {
       readerId: components['schemas']['ReaderId'];
+      kind: components['schemas']['GoalKind'];
       /** Format: double */
-      comprehension?: null | number;
-      /** Format: double */
-      words?: null | number;
+      target: number;
     };
     GoalsView: {
       term: null | components['schemas']['TermView'];
@@ -9879,6 +9876,7 @@ export interface components {
      * @description The id of a request to take readers into a class.
      */
     TakingInId: string;
+    /** @description A part of a school year that goals are set for; both days count. */
     Term: {
       id: components['schemas']['TermId'];
       schoolYearId: components['schemas']['YearId'];

@@ -3,6 +3,7 @@ import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { t } from '../../shared/words';
 import { Menu } from './Menu';
 import { sure } from '../../shared/sure';
+import { compare } from '../../shared/compare';
 
 type Named = { key: string; name: string };
 
@@ -98,7 +99,7 @@ export function useTable<T>({ list, columns, id, name, open }: Of<T>) {
     });
   };
   const table = (all: T[]) => {
-    const rows = [...all].sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
+    const rows = [...all].sort((a, b) => compare(by(a), by(b)) * (sort.down ? -1 : 1));
     const [first, ...rest] = chosen.shown;
     return (
       <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">

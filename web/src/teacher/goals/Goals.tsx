@@ -1,21 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
-import { chanceWords, fm, number, shortDay } from '../../shared/format';
+import { chanceWords, fm, shortDay } from '../../shared/format';
+import { courseWord, type GoalKind, goalKinds } from '../../shared/goalKinds';
 import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { courseWord } from '../readers/ReaderPieces';
 import { useKept } from '../../shared/useKept';
 import { useTray } from '../tray/useTray';
 
 type Line = Api<'GoalLine'>;
-type Draft = Record<string, { comprehension: string; words: string }>;
+/** What is typed for each reader, by kind. */
+type Draft = Record<string, Partial<Record<GoalKind, string>>>;
 const nothing: Draft = {};
+const kinds = Object.keys(goalKinds) as GoalKind[];
 
 /** Term goals: suggest for those picked up, change one by one, save, see how each stands. */
 export default function Goals() {
@@ -27,40 +29,33 @@ export default function Goals() {
   const tray = useTray();
   const said = useSaid();
   const changed = useChanged();
-  const { value: draft, set: setDraft } = useKept<Draft>(`dc-goals-${data.id}`, nothing);
+  const { value: draft, set: setDraft } = useKept<Draft>(`dc-goals-of-${data.id}`, nothing);
   const [error, setError] = useState<unknown>();
 
   const suggest = (lines: Line[]) =>
     setDraft(
       Object.fromEntries(
-        lines.map((l) => [
-          l.readerId,
-          { comprehension: String(l.suggestedComprehension), words: String(l.suggestedWords) },
-        ]),
+        lines.map((l) => [l.readerId, Object.fromEntries(l.kinds.map((k) => [k.kind, String(k.suggested)]))]),
       ),
     );
-  const change = (l: Line, key: 'comprehension' | 'words', value: string) =>
-    setDraft((d) => ({ ...d, [l.readerId]: { ...(d[l.readerId] ?? { comprehension: '', words: '' }), [key]: value } }));
-  const wanted = Object.entries(draft).filter(([, v]) => v.comprehension.trim() || v.words.trim());
+  const change = (l: Line, kind: GoalKind, value: string) =>
+    setDraft((d) => ({ ...d, [l.readerId]: { ...d[l.readerId], [kind]: value } }));
+  const targets = Object.entries(draft).flatMap(([readerId, typed]) =>
+    kinds.filter((kind) => typed[kind]?.trim()).map((kind) => ({ readerId, kind, target: Number(typed[kind]) })),
+  );
+  const wanted = new Set(targets.map((x) => x.readerId)).size;
   const save = async () => {
     try {
       const done = await ok(
         api.PUT('/classes/{classId}/goals', {
           params: { path: { classId: data.id } },
-          body: {
-            targets: wanted.map(([readerId, v]) => ({
-              readerId,
-              comprehension: v.comprehension.trim() ? Number(v.comprehension) : null,
-              words: v.words.trim() ? Number(v.words) : null,
-            })),
-            reason: '',
-          },
+          body: { targets, reason: '' },
         }),
       );
       setDraft(nothing);
       setError(undefined);
       said(
-        done.changed === 0 ? t('Nothing had changed') : t('Set goals for {{count}} readers', { count: wanted.length }),
+        done.changed === 0 ? t('Nothing had changed') : t('Set goals for {{count}} readers', { count: wanted }),
         done.changeId,
       );
       await changed('goals');
@@ -89,7 +84,7 @@ export default function Goals() {
                   ? t('Suggest for the {{n}} picked up', { n: chosen.length })
                   : t('Suggest for everybody')}
               </button>
-              {wanted.length > 0 && (
+              {wanted > 0 && (
                 <button
                   className="btn"
                   onClick={() => {
@@ -100,11 +95,11 @@ export default function Goals() {
                   {t('Put away')}
                 </button>
               )}
-              <button className="btn main" disabled={wanted.length === 0} onClick={() => void save()}>
-                {t('Set goals for {{count}} readers', { count: wanted.length })}
+              <button className="btn main" disabled={wanted === 0} onClick={() => void save()}>
+                {t('Set goals for {{count}} readers', { count: wanted })}
               </button>
             </div>
-            {wanted.length > 0 && (
+            {wanted > 0 && (
               <p className="note" role="status">
                 {t(
                   'Nothing is saved yet. Edit what you like, then set the goals. Words start from what each reader reads in a week, with a quarter more.',
@@ -136,36 +131,16 @@ export default function Goals() {
                       </th>
                       <th>{t('Reader')}</th>
                       <th className="num">{t('Depth')}</th>
-                      <th>{t('Comprehension')}</th>
-                      <th>{t('How it stands')}</th>
-                      <th>{t('Words')}</th>
-                      <th>{t('How it stands')}</th>
+                      {kinds.map((kind) => (
+                        <Fragment key={kind}>
+                          <th>{goalKinds[kind].name()}</th>
+                          <th>{t('How it stands')}</th>
+                        </Fragment>
+                      ))}
                     </tr>
                   </thead>
                   <tbody>
                     {g.lines.map((l) => {
-                      const d = draft[l.readerId];
-                      const of = (kind: Api<'GoalKind'>) => l.goals.find((x) => x.kind === kind);
-                      const cell = (key: 'comprehension' | 'words', name: string) => {
-                        const now = of(key === 'words' ? 'Words' : 'Comprehension');
-                        return (
-                          <>
-                            <input
-                              type="number"
-                              className={key}
-                              min="1"
-                              aria-label={t('{{name}} goal for {{reader}}', { name, reader: l.givenName })}
-                              aria-invalid={!!fieldOf(error, `${key}.${l.readerId}`)}
-                              value={d?.[key] ?? ''}
-                              placeholder={now ? String(now.target) : '–'}
-                              onChange={(e) => change(l, key, e.target.value)}
-                            />
-                            {fieldOf(error, `${key}.${l.readerId}`) && (
-                              <p className="error">{fieldOf(error, `${key}.${l.readerId}`)}</p>
-                            )}
-                          </>
-                        );
-                      };
                       const on = tray.readers.includes(l.readerId);
                       return (
                         <tr key={l.readerId} className={on ? 'on' : undefined}>
@@ -185,17 +160,22 @@ export default function Goals() {
                             </Link>
                           </th>
                           <td className="num">{fm(l.depth)}</td>
-                          <td>{cell('comprehension', t('Comprehension'))}</td>
-                          <td>
-                            <Standing
-                              goal={of('Comprehension')}
-                              so={l.meanScore == null ? '–' : `${Math.round(l.meanScore)} %`}
-                            />
-                          </td>
-                          <td>{cell('words', t('Words'))}</td>
-                          <td>
-                            <Standing goal={of('Words')} so={number(l.wordsSoFar)} />
-                          </td>
+                          {l.kinds.map((k) => (
+                            <Fragment key={k.kind}>
+                              <td>
+                                <Target
+                                  of={k}
+                                  reader={l.givenName}
+                                  typed={draft[l.readerId]?.[k.kind] ?? ''}
+                                  fault={fieldOf(error, `${k.kind}.${l.readerId}`)}
+                                  change={(value) => change(l, k.kind, value)}
+                                />
+                              </td>
+                              <td>
+                                <Standing of={k} />
+                              </td>
+                            </Fragment>
+                          ))}
                         </tr>
                       );
                     })}
@@ -210,7 +190,35 @@ export default function Goals() {
   );
 }
 
-function Standing({ goal, so }: { goal: Line['goals'][number] | undefined; so: string }) {
+type OfKind = Line['kinds'][number];
+
+function Target(p: {
+  of: OfKind;
+  reader: string;
+  typed: string;
+  fault: string | undefined;
+  change: (value: string) => void;
+}) {
+  return (
+    <>
+      <input
+        type="number"
+        className={p.of.kind}
+        min="1"
+        aria-label={t('{{name}} goal for {{reader}}', { name: goalKinds[p.of.kind].name(), reader: p.reader })}
+        aria-invalid={!!p.fault}
+        value={p.typed}
+        placeholder={p.of.goal ? String(p.of.goal.target) : '–'}
+        onChange={(e) => p.change(e.target.value)}
+      />
+      {p.fault && <p className="error">{p.fault}</p>}
+    </>
+  );
+}
+
+function Standing({ of: { kind, soFar, goal } }: { of: OfKind }) {
+  const { write } = goalKinds[kind];
+  const so = soFar == null ? '–' : write(soFar);
   if (!goal)
     return (
       <span className="soft">
@@ -227,7 +235,7 @@ function Standing({ goal, so }: { goal: Line['goals'][number] | undefined; so: s
         <path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--ink)" strokeWidth="2" />
       </svg>
       <span>
-        {so} {t('of')} {goal.kind === 'Words' ? number(goal.target) : `${goal.target} %`}
+        {so} {t('of')} {write(goal.target)}
       </span>{' '}
       <span className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</span>
     </span>

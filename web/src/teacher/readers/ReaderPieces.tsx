@@ -1,47 +1,28 @@
 import { Link } from 'react-router';
 import type { Api } from '../../shared/api';
-import {
-  chanceWords,
-  dayOf,
-  fm,
-  halfRange,
-  minutes,
-  number,
-  percent,
-  shortDay,
-  signed,
-  strandName,
-} from '../../shared/format';
+import { chanceWords, dayOf, fm, halfRange, minutes, percent, shortDay, signed, strandName } from '../../shared/format';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 
 type ReaderData = Api<'ReaderView'>;
-type Goal = Api<'GoalStandingView'>;
+import { courseWord, goalKinds } from '../../shared/goalKinds';
 
-const courses: Record<Api<'Course'>, string> = {
-  Reached: 'reached',
-  OnCourse: 'on course',
-  SlightlyBehind: 'slightly behind',
-  Behind: 'behind',
-};
-export const courseWord = (course: Api<'Course'>) => t(courses[course]);
+type Goal = Api<'GoalStandingView'>;
 
 export function GoalBar({ goal }: { goal: Goal }) {
   const share = Math.min(1, goal.done / goal.target),
     due = Math.min(1, goal.dueNow / goal.target);
-  const words = goal.kind === 'Words';
+  const kind = goalKinds[goal.kind];
   return (
     <div className="goalbar">
       <p>
-        <b>{words ? t('Words') : t('Comprehension')}</b>{' '}
-        {words
-          ? t('{{done}} of {{target}}', { done: number(goal.done), target: number(goal.target) })
-          : t('{{done}} of {{target}} %', { done: Math.round(goal.done), target: goal.target })}
+        <b>{kind.name()}</b>{' '}
+        {t('{{done}} of {{target}}', { done: kind.write(goal.done), target: kind.write(goal.target) })}
       </p>
       <svg viewBox="0 0 180 12" preserveAspectRatio="none" aria-hidden>
         <rect x=".5" y="3" width="179" height="6" fill="var(--paper)" stroke="var(--ink)" />
         <rect x=".5" y="3" width={share * 179} height="6" fill="var(--depth-6)" />
-        {words && <path d={`M${due * 179} 0v12`} stroke="var(--ink)" strokeWidth="2" />}
+        {kind.grows && <path d={`M${due * 179} 0v12`} stroke="var(--ink)" strokeWidth="2" />}
       </svg>
       <p className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</p>
     </div>

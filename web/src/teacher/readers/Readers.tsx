@@ -14,6 +14,7 @@ import { readerMatches } from './readerMatches';
 import { RosterTabs } from './RosterTabs';
 import { SetMark } from './SetMark';
 import { sure } from '../../shared/sure';
+import { compare } from '../../shared/compare';
 
 type Column = { key: string; name: string; num?: boolean; by: (r: ReaderRow) => string | number };
 const columns: Column[] = [
@@ -39,7 +40,7 @@ export default function Readers() {
   const by = sure(columns.find((c) => c.key === sort.key)).by;
   const rows = data.readers
     .filter((r) => readerMatches(r, asked))
-    .sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
+    .sort((a, b) => compare(by(a), by(b)) * (sort.down ? -1 : 1));
   const picked = rows.filter((r) => tray.readers.includes(r.id)).length;
   const open = (id: string) =>
     setSearch((s) => {

@@ -14,6 +14,7 @@ import { useColumns } from '../frame/columns';
 import { Menu } from '../frame/Menu';
 import { ReaderActions } from './ReaderActions';
 import { sure } from '../../shared/sure';
+import { compare } from '../../shared/compare';
 
 export type SchoolReader = Api<'SchoolReader'>;
 type Column = {
@@ -84,7 +85,7 @@ function List({ all }: { all: SchoolReader[] }) {
     const by = sure(columns.find((c) => c.key === sort.key)).by;
     return all
       .map((r) => ({ r, key: by(r), text: `${r.givenName} ${r.familyName} ${r.userName} ${r.classes}`.toLowerCase() }))
-      .sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0) * (sort.down ? -1 : 1));
+      .sort((a, b) => compare(a.key, b.key) * (sort.down ? -1 : 1));
   }, [all, sort]);
   const rows = useMemo(() => {
     const fits = (r: SchoolReader) =>

@@ -22,6 +22,7 @@ import { supportWords } from './supports';
 import { TakingIn } from './TakingIn';
 import { useRoster, useRosterChange, type Member, type Roster } from './rosterQueries';
 import { sure } from '../../../shared/sure';
+import { compare } from '../../../shared/compare';
 
 /** The roster: who is in the class, how they sign in, and whatever is to be done with several at once. */
 export default function RosterPage() {
@@ -66,7 +67,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
   const words = asked.trim().toLowerCase();
   const rows = roster.members
     .filter((m) => `${m.givenName} ${m.familyName} ${m.userName}`.toLowerCase().includes(words))
-    .sort((a, b) => (by(a) < by(b) ? -1 : by(a) > by(b) ? 1 : 0) * (sort.down ? -1 : 1));
+    .sort((a, b) => compare(by(a), by(b)) * (sort.down ? -1 : 1));
   const picked = roster.members.filter((m) => tray.readers.includes(m.id));
   const pickedHere = rows.filter((m) => tray.readers.includes(m.id)).length;
   const ids = picked.map((m) => m.id);

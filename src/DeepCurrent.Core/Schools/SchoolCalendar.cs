@@ -1,4 +1,4 @@
-namespace DeepCurrent.Core.Goals;
+namespace DeepCurrent.Core.Schools;
 
 /// <summary>The school days of one school year: weekdays inside a term, less the days off.</summary>
 public sealed class SchoolCalendar(
