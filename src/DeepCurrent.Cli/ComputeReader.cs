@@ -25,15 +25,7 @@ public static class ComputeReader
             .Select(f => (Evidence: Piece(f, prior), Said: f.Text("at")))
             .OrderBy(x => x.Evidence.At)
             .ToList();
-        DepthTrail trail;
-        try
-        {
-            trail = ReaderEstimator.Run(prior, pieces.Select(x => x.Evidence), movement, asOf);
-        }
-        catch (InvalidOperationException e)
-        {
-            throw new BadInput(e.Message, "evidence");
-        }
+        var trail = Estimate(prior, pieces.Select(x => x.Evidence), movement, asOf);
         return new()
         {
             ["mean"] = trail.Now.Mean,
@@ -52,6 +44,23 @@ public static class ComputeReader
                 ),
             ]),
         };
+    }
+
+    private static DepthTrail Estimate(
+        Prior prior,
+        IEnumerable<Evidence> pieces,
+        Movement movement,
+        DateTimeOffset asOf
+    )
+    {
+        try
+        {
+            return ReaderEstimator.Run(prior, pieces, movement, asOf);
+        }
+        catch (InvalidOperationException e)
+        {
+            throw new BadInput(e.Message, "evidence");
+        }
     }
 
     private static Evidence Piece(Field f, Prior prior)

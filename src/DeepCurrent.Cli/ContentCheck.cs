@@ -19,38 +19,12 @@ public static class ContentCheck
         var misses = new List<double>();
         foreach (var path in Directory.EnumerateDirectories(folder).Order())
         {
-            TextFolder text;
-            try
+            if (Read(path, output) is not { } text)
             {
-                text = ContentReader.Read(path);
-            }
-            catch (ContentFault fault)
-            {
-                output.WriteLine($"{Path.GetFileName(path)}: {fault.Message}");
                 faults++;
                 continue;
             }
-            foreach (var v in text.Versions)
-            {
-                var m = TextMeasurer.Measure(v.Prose);
-                misses.Add(m.Depth.Value - v.Target);
-                output.WriteLine(
-                    string.Create(
-                        CultureInfo.InvariantCulture,
-                        $"{text.Slug, -28} {v.Label, -12} {m.Words, 4} words  target {v.Target, 4:0}  measured "
-                            + $"{m.Depth.Value, 5:0.0} ± {m.DepthError:0.0}"
-                    )
-                );
-            }
-            var strands = text.Questions.GroupBy(q => q.Strand).Select(g => $"{g.Key} {g.Count()}");
-            var rights = text
-                .Questions.Where(q => q.Kind is Core.Questions.QuestionKind.Single)
-                .Select(q => "ABCDEF"[q.Choices.ToList().FindIndex(c => c.Right)]);
-            output.WriteLine(
-                $"{"", -28} {text.Questions.Count(q => !q.Guided)} questions and "
-                    + $"{text.Questions.Count(q => q.Guided)} on the way, strands {string.Join(", ", strands)}; "
-                    + $"right at {string.Concat(rights)}"
-            );
+            Tell(text, misses, output);
             foreach (var fault in ContentRules.Faults(text))
             {
                 output.WriteLine($"{"", -28} FAULT {fault}");
@@ -67,5 +41,44 @@ public static class ContentCheck
             )
         );
         return faults == 0 ? 0 : 1;
+    }
+
+    private static TextFolder? Read(string path, TextWriter output)
+    {
+        try
+        {
+            return ContentReader.Read(path);
+        }
+        catch (ContentFault fault)
+        {
+            output.WriteLine($"{Path.GetFileName(path)}: {fault.Message}");
+            return null;
+        }
+    }
+
+    /// <summary>Says how deep each version is and what its quiz is made of.</summary>
+    private static void Tell(TextFolder text, List<double> misses, TextWriter output)
+    {
+        foreach (var v in text.Versions)
+        {
+            var m = TextMeasurer.Measure(v.Prose);
+            misses.Add(m.Depth.Value - v.Target);
+            output.WriteLine(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{text.Slug, -28} {v.Label, -12} {m.Words, 4} words  target {v.Target, 4:0}  measured "
+                        + $"{m.Depth.Value, 5:0.0} ± {m.DepthError:0.0}"
+                )
+            );
+        }
+        var strands = text.Questions.GroupBy(q => q.Strand).Select(g => $"{g.Key} {g.Count()}");
+        var rights = text
+            .Questions.Where(q => q.Kind is Core.Questions.QuestionKind.Single)
+            .Select(q => "ABCDEF"[q.Choices.ToList().FindIndex(c => c.Right)]);
+        output.WriteLine(
+            $"{"", -28} {text.Questions.Count(q => !q.Guided)} questions and "
+                + $"{text.Questions.Count(q => q.Guided)} on the way, strands {string.Join(", ", strands)}; "
+                + $"right at {string.Concat(rights)}"
+        );
     }
 }

@@ -82,32 +82,8 @@ public sealed class DemoWorld(
     {
         say("Demo world: the school and its year");
         var clock = new SchoolClock(TimeZone);
-        var today = clock.DayOf(now);
-        var school = new School
-        {
-            Id = SchoolId.New(),
-            Name = "Port Ellery School",
-            TimeZone = TimeZone,
-            PassingScore = 0.6,
-            ZoneLow = 0.7,
-            ZoneHigh = 0.9,
-            MinutesADay = 15,
-        };
-        Adult Staff(string name, string userName, bool lead = false) =>
-            new(
-                AdultId.New(),
-                school.Id,
-                name,
-                userName,
-                hash(Password),
-                Lead: lead,
-                Mail: $"{userName}@port-ellery.example",
-                ConfirmedAt: now
-            );
-        var ines = Staff("Inês Achterberg", LeadUserName, lead: true);
-        var marit = Staff("Marit Oyelaran", TeacherUserName);
-        var teo = Staff("Teo Baptiste", OtherUserName);
-        var bram = Staff("Bram Quaye", AssistantUserName) with { Post = Post.Assistant };
+        var school = PortEllery();
+        var (ines, marit, teo, bram) = Staff(school.Id, hash(Password), now);
         var year = Year(clock, now);
         await schools.Create(school, ines, year, now, onlyIfNone: false);
         foreach (var adult in new[] { marit, teo, bram })
@@ -139,11 +115,50 @@ public sealed class DemoWorld(
             if (people.Find(p => p.Name == KnownReader) is { } known)
                 await Guardian(school, known.Id, hash, seal, now);
             await choosing.Put(classId, new(Open: true));
-            await Live(classId, year, teacher, people, library, today, now, done =>
-                say($"Demo world: {name}, week {done} of {WeeksGone + 1}")
-            );
+            void Told(int done) => say($"Demo world: {name}, week {done} of {WeeksGone + 1}");
+            await Live(classId, year, teacher, people, library, clock.DayOf(now), now, Told);
         }
         await Neighbour(hash, seal, clock, now);
+    }
+
+    private static School PortEllery() =>
+        new()
+        {
+            Id = SchoolId.New(),
+            Name = "Port Ellery School",
+            TimeZone = TimeZone,
+            PassingScore = 0.6,
+            ZoneLow = 0.7,
+            ZoneHigh = 0.9,
+            MinutesADay = 15,
+        };
+
+    private static (Adult Ines, Adult Marit, Adult Teo, Adult Bram) Staff(
+        SchoolId school,
+        string hash,
+        DateTimeOffset now
+    )
+    {
+        Adult One(string name, string userName, bool lead = false) =>
+            new(
+                AdultId.New(),
+                school,
+                name,
+                userName,
+                hash,
+                Lead: lead,
+                Mail: $"{userName}@port-ellery.example",
+                ConfirmedAt: now
+            );
+        return (
+            One("Inês Achterberg", LeadUserName, lead: true),
+            One("Marit Oyelaran", TeacherUserName),
+            One("Teo Baptiste", OtherUserName),
+            One("Bram Quaye", AssistantUserName) with
+            {
+                Post = Post.Assistant,
+            }
+        );
     }
 
     /// <summary>A second school up the estuary, for readers who change schools.</summary>
@@ -215,6 +230,34 @@ public sealed class DemoWorld(
         return library;
     }
 
+    private RosterReader Admitted(
+        ReaderId id,
+        string given,
+        string family,
+        int grade,
+        School school,
+        Func<string, string> seal
+    )
+    {
+        var kind = SignInRules.KindFor(grade, school.PicturesTo, school.CodesTo);
+        var secret = given == KnownReader ? string.Join(' ', KnownPictures) : SignInRules.NewSecret(kind, random);
+        return new RosterReader
+        {
+            Id = id,
+            SourceId = null,
+            GivenName = given,
+            FamilyName = family,
+            UserName = userNames.Take(SignInRules.UserName(given, family)),
+            Grade = grade,
+            HomeLanguage = People.LanguageOf(given),
+            GuardianMail = null,
+            SecretKind = kind,
+            Secret = seal(secret),
+            Supports = People.SupportsOf(given),
+            Left = false,
+        };
+    }
+
     private async Task<List<SimulatedReader>> Enrol(
         School school,
         RosterClass room,
@@ -239,28 +282,7 @@ public sealed class DemoWorld(
                 Chart.Typical(grade, 0).Value + 7.5 * Normal.Quantile((i * 7 % names.Length + 0.5) / names.Length);
             var person = new SimulatedReader(ReaderId.New(), given, depth, random);
             people.Add(person);
-            var kind = SignInRules.KindFor(grade, school.PicturesTo, school.CodesTo);
-            var secret = given == KnownReader ? string.Join(' ', KnownPictures) : SignInRules.NewSecret(kind, random);
-            added.Add(
-                new(
-                    null,
-                    new RosterReader
-                    {
-                        Id = person.Id,
-                        SourceId = null,
-                        GivenName = given,
-                        FamilyName = family,
-                        UserName = userNames.Take(SignInRules.UserName(given, family)),
-                        Grade = grade,
-                        HomeLanguage = People.LanguageOf(given),
-                        GuardianMail = null,
-                        SecretKind = kind,
-                        Secret = seal(secret),
-                        Supports = People.SupportsOf(given),
-                        Left = false,
-                    }
-                )
-            );
+            added.Add(new(null, Admitted(person.Id, given, family, grade, school, seal)));
             enrolled.Add(new(null, new Enrolment(EnrolmentId.New(), null, room.Id, person.Id, year.FirstDay, null)));
             levels.Add(
                 new(
@@ -365,14 +387,7 @@ public sealed class DemoWorld(
             r => r.Id,
             r => new Fathoms(r.Depth)
         );
-        // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
-        var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
-        var chosen = people
-            .Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id])))
-            .Where(x => x.Text is not null)
-            .GroupBy(x => x.Text!)
-            .ToList();
-        foreach (var same in chosen)
+        foreach (var same in Chosen(people, library, depths, thisWeek))
         {
             var given = same.Select(x =>
                     (x.Reader, Version: same.Key.Best(depths[x.Reader.Id]), Ticket: TicketId.New())
@@ -409,6 +424,22 @@ public sealed class DemoWorld(
         }
     }
 
+    private static List<IGrouping<SimulatedText, (SimulatedReader Reader, SimulatedText? Text)>> Chosen(
+        List<SimulatedReader> people,
+        List<SimulatedText> library,
+        Dictionary<ReaderId, Fathoms> depths,
+        bool thisWeek
+    )
+    {
+        // Whoever tries the application as a reader finds the same text, whatever else there is in the library.
+        var kept = thisWeek ? library.Find(t => t.Row.Slug == KeptForThisWeek) : null;
+        return people
+            .Select(p => (Reader: p, Text: (p.Name == KnownReader ? kept : null) ?? p.NextText(library, depths[p.Id])))
+            .Where(x => x.Text is not null)
+            .GroupBy(x => x.Text!)
+            .ToList();
+    }
+
     private async Task Read(
         SimulatedReader reader,
         SimulatedText text,
@@ -433,6 +464,28 @@ public sealed class DemoWorld(
             ?? throw new InvalidOperationException("A ticket was given and is not there.");
         await tickets.Open(ticket, when, when);
         await adults.SignedIn(reader.Id.Value, reader: true, when);
+        var clock = when.AddSeconds(await TurnPages(reader, ticket, version, when));
+        var stopAfter = thisWeek && random.NextDouble() < 0.25 ? 3 : int.MaxValue;
+        clock = await Answer(reader, text, version, ticketId, stopAfter, clock);
+        if (
+            stopAfter < int.MaxValue
+            || await tickets.HandIn(ticketId, reader.Id, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
+                is not { State: TicketState.ToMark }
+            || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)
+        )
+            return;
+        await MarkWritten(reader, text, ticketId, classId, year, teacher, clock);
+    }
+
+    /// <summary>Reads page by page.</summary>
+    /// <returns>Seconds it took.</returns>
+    private async Task<double> TurnPages(
+        SimulatedReader reader,
+        OpenTicket ticket,
+        VersionHead version,
+        DateTimeOffset when
+    )
+    {
         var seconds = version.Words / reader.Rate * 60 * (reader.Hurries ? 0.18 : 1);
         var pages = (await texts.Body(version.Id)).Pages.Count;
         for (var page = 0; page < pages; page++)
@@ -443,8 +496,18 @@ public sealed class DemoWorld(
                 seconds / pages * (0.85 + 0.3 * random.NextDouble()),
                 when.AddSeconds(seconds * page / pages)
             );
-        var clock = when.AddSeconds(seconds);
-        var stopAfter = thisWeek && random.NextDouble() < 0.25 ? 3 : int.MaxValue;
+        return seconds;
+    }
+
+    private async Task<DateTimeOffset> Answer(
+        SimulatedReader reader,
+        SimulatedText text,
+        VersionHead version,
+        TicketId ticketId,
+        int stopAfter,
+        DateTimeOffset clock
+    )
+    {
         foreach (var q in text.Questions.Where(q => !q.Guided).Take(stopAfter))
             for (var attempt = 0; attempt < 2; attempt++)
             {
@@ -461,13 +524,19 @@ public sealed class DemoWorld(
                 if (right)
                     break;
             }
-        if (
-            stopAfter < int.MaxValue
-            || await tickets.HandIn(ticketId, reader.Id, Chart, clock.AddSeconds(5), clock.AddSeconds(5))
-                is not { State: TicketState.ToMark }
-            || (at > now.AddDays(-LeftToMark) && random.NextDouble() < 0.5)
-        )
-            return;
+        return clock;
+    }
+
+    private async Task MarkWritten(
+        SimulatedReader reader,
+        SimulatedText text,
+        TicketId ticketId,
+        ClassId classId,
+        YearCalendar year,
+        Adult teacher,
+        DateTimeOffset clock
+    )
+    {
         foreach (var q in text.Questions.Where(q => q is { Written: true, Guided: false }))
         foreach (var a in (await tickets.Answers(ticketId)).Where(a => a.QuestionId == q.Id))
             await marking.Mark(

@@ -82,36 +82,33 @@ public sealed class Roster
             },
         ];
         foreach (var (title, grade) in new[] { ("3 Curlew", 3), ("5 Gannet", 5) })
-        {
-            var room = $"class-{title[0]}";
-            Classes.Add(
-                new
-                {
-                    sourcedId = room,
-                    status = "active",
-                    dateLastModified = Modified,
-                    title,
-                    grades = new[] { $"{grade:00}" },
-                    classCode = title,
-                    school = new { sourcedId = Org },
-                    terms = new[] { new { sourcedId = "session-year" } },
-                }
-            );
-            var teacher = $"teacher-{grade}";
-            User(teacher, Given[random.Next(Given.Length)], Family[random.Next(Family.Length)], "teacher", null);
-            Enrol(room, teacher, "teacher");
-            for (var i = 0; i < size; i++)
+            Class(title, grade, size, random);
+    }
+
+    private void Class(string title, int grade, int size, Random random)
+    {
+        var room = $"class-{title[0]}";
+        Classes.Add(
+            new
             {
-                var reader = $"reader-{grade}-{i}";
-                User(
-                    reader,
-                    Given[(i * 7 + grade) % Given.Length],
-                    Family[random.Next(Family.Length)],
-                    "student",
-                    grade
-                );
-                Enrol(room, reader, "student");
+                sourcedId = room,
+                status = "active",
+                dateLastModified = Modified,
+                title,
+                grades = new[] { $"{grade:00}" },
+                classCode = title,
+                school = new { sourcedId = Org },
+                terms = new[] { new { sourcedId = "session-year" } },
             }
+        );
+        var teacher = $"teacher-{grade}";
+        User(teacher, Given[random.Next(Given.Length)], Family[random.Next(Family.Length)], "teacher", null);
+        Enrol(room, teacher, "teacher");
+        for (var i = 0; i < size; i++)
+        {
+            var reader = $"reader-{grade}-{i}";
+            User(reader, Given[(i * 7 + grade) % Given.Length], Family[random.Next(Family.Length)], "student", grade);
+            Enrol(room, reader, "student");
         }
     }
 

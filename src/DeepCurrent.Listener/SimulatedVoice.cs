@@ -87,14 +87,7 @@ public sealed class SimulatedVoice(VoiceTraits traits, int seed)
         }
         if ((draw -= traits.Substitutions) < 0 && Misread(word, around) is { } wrong)
         {
-            var told = random.NextDouble() < traits.Told;
-            Say(wrong);
-            if (told)
-            {
-                clock += 1;
-                Say(word.Shown, told: true);
-            }
-            truth.Add(new(i, word.Shown, wrong, told ? MarkKind.Told : MarkKind.Substitution));
+            Wrong(word, i, wrong);
             return;
         }
         if ((draw -= traits.SelfCorrections) < 0 && Misread(word, around) is { } first)
@@ -109,6 +102,18 @@ public sealed class SimulatedVoice(VoiceTraits traits, int seed)
         truth.Add(new(i, word.Shown, word.Shown, MarkKind.Correct));
         if ((draw -= traits.Repetitions) < 0)
             Again(passage, i);
+    }
+
+    private void Wrong(PassageWord word, int i, string wrong)
+    {
+        var told = random.NextDouble() < traits.Told;
+        Say(wrong);
+        if (told)
+        {
+            clock += 1;
+            Say(word.Shown, told: true);
+        }
+        truth.Add(new(i, word.Shown, wrong, told ? MarkKind.Told : MarkKind.Substitution));
     }
 
     /// <summary>Goes back one to three words that were read right, and reads them again.</summary>

@@ -189,11 +189,7 @@ public static class TextCounter
             var odd = word.Unfamiliar && !word.Name && !opens;
             var oddSpache = word.Times == 1 && word.NotSpache && !word.Name && !opens;
             if (word.Syllables >= 3)
-            {
-                poly++;
-                if (!word.Name && Fog(lower.AsSpan(0, token.Length), word.Syllables))
-                    complex++;
-            }
+                CountLong(lower.AsSpan(0, token.Length), word.Syllables, word.Name);
             unfamiliar += One(odd);
             notSpache += One(oddSpache);
             current = current with
@@ -209,6 +205,13 @@ public static class TextCounter
                 NewToSpache = current.NewToSpache + One(oddSpache),
                 Sentences = 1,
             };
+        }
+
+        private void CountLong(ReadOnlySpan<char> word, int count, bool name)
+        {
+            poly++;
+            if (!name && Fog(word, count))
+                complex++;
         }
 
         private static int One(bool counts) => counts ? 1 : 0;

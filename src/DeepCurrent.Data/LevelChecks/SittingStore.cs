@@ -502,26 +502,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
     )
     {
         var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean;
-        var mastered = (
-            await c.QueryAsync<PartFlat>(
-                $"""
-                select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
-                  p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
-                from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
-                where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId and p.state = '{nameof(
-                    PartState.Done
-                )}'
-                limit 500
-                """,
-                new
-                {
-                    s.ReaderId,
-                    s.Id,
-                    s.Check.SchoolYearId,
-                },
-                t
-            )
-        ).Select(p => p.Row()).Where(p => PartRules.Mastered(p.Flag, p.ShareRight)).Select(p => p.Part).ToHashSet();
+        var mastered = await Mastered(c, t, s);
         var words = s
             .Parts.LastOrDefault(p => p is { Part: CheckPart.WordReading, State: PartState.Done, Flag: PartFlag.Fine })
             ?.ShareRight;
@@ -543,6 +524,30 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 t
             );
         }
+    }
+
+    /// <summary>Parts mastered in another check of the school year.</summary>
+    private static async Task<HashSet<CheckPart>> Mastered(NpgsqlConnection c, NpgsqlTransaction t, Sitting s)
+    {
+        return (
+            await c.QueryAsync<PartFlat>(
+                $"""
+                select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
+                  p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
+                from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
+                where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId
+                  and p.state = '{nameof(PartState.Done)}'
+                limit 500
+                """,
+                new
+                {
+                    s.ReaderId,
+                    s.Id,
+                    s.Check.SchoolYearId,
+                },
+                t
+            )
+        ).Select(p => p.Row()).Where(p => PartRules.Mastered(p.Flag, p.ShareRight)).Select(p => p.Part).ToHashSet();
     }
 
     private static async Task<Sitting?> Load(

@@ -251,22 +251,8 @@ public static class OneRosterZip
         var name = file + ".csv";
         if (!csv.Read())
             return counted.Bytes;
-        var columns = (csv.Record ?? [])
-            .Select((heading, i) => (heading, i))
-            .GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase)
-            .ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
-        if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing)
-            throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
-        Action<ISourceRow> take = file switch
-        {
-            "orgs" => builder.Org,
-            "academicSessions" => builder.Session,
-            "courses" => builder.Course,
-            "classes" => builder.Class,
-            "roles" => builder.Role,
-            "users" => builder.User,
-            _ => builder.Enrolment,
-        };
+        var columns = Columns(csv, file, name);
+        var take = TakerOf(file, builder);
         var mended = mends.Cells.Keys.Where(k => k.File == name).Select(k => k.Line).ToHashSet();
         var line = 1;
         try
@@ -296,6 +282,30 @@ public static class OneRosterZip
         }
         return counted.Bytes;
     }
+
+    /// <summary>Where each column stands; refused where one is missing that is needed.</summary>
+    private static Dictionary<string, int> Columns(CsvParser csv, string file, string name)
+    {
+        var columns = (csv.Record ?? [])
+            .Select((heading, i) => (heading, i))
+            .GroupBy(x => x.heading.Trim().TrimStart('\uFEFF'), StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(g => g.Key, g => g.First().i, StringComparer.OrdinalIgnoreCase);
+        if (Needed[file].Where(n => !columns.ContainsKey(n)).ToList() is { Count: > 0 } missing)
+            throw new Unreadable($"{name} has no column {string.Join(" and no column ", missing)}.");
+        return columns;
+    }
+
+    private static Action<ISourceRow> TakerOf(string file, RosterBuilder builder) =>
+        file switch
+        {
+            "orgs" => builder.Org,
+            "academicSessions" => builder.Session,
+            "courses" => builder.Course,
+            "classes" => builder.Class,
+            "roles" => builder.Role,
+            "users" => builder.User,
+            _ => builder.Enrolment,
+        };
 
     private static StreamReader Text(Counted stream)
     {

@@ -105,24 +105,27 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             && terms.TrueForAll(t => Refers(row, "termSourcedIds", t, "academicSessions", sessionIds))
         )
         {
-            // Where a session could not be read, the days the class has stay as they are.
-            var known = terms.Exists(heldSessions.Contains)
-                ? []
-                : terms.Select(t => sessions.GetValueOrDefault(t)).ToList();
-            classes.Add(
-                new(
-                    row.At,
-                    Pooled(id),
-                    title,
-                    known.Min(t => t.First),
-                    known.Max(t => t.Last),
-                    One(row.Get("grades")),
-                    gone
-                )
-            );
+            classes.Add(ClassOf(row, id, title, terms, gone));
             return;
         }
         held.Class(row.At, Pooled(id), title);
+    }
+
+    private SourceClass ClassOf(ISourceRow row, string id, string title, List<string> terms, bool gone)
+    {
+        // Where a session could not be read, the days the class has stay as they are.
+        var known = terms.Exists(heldSessions.Contains)
+            ? []
+            : terms.Select(t => sessions.GetValueOrDefault(t)).ToList();
+        return new(
+            row.At,
+            Pooled(id),
+            title,
+            known.Min(t => t.First),
+            known.Max(t => t.Last),
+            One(row.Get("grades")),
+            gone
+        );
     }
 
     public void Role(ISourceRow row)
@@ -192,15 +195,6 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
             homeless.Add(id);
         var off = row.Get("enabledUser").Equals("false", StringComparison.OrdinalIgnoreCase);
         var reader = new SourceReader(row.At, id, given, family, One(row.Get("grades")), gone);
-        // Switched off: an adult may not sign in; a reader is still on the roster.
-        var adult = new SourceAdult(
-            row.At,
-            id,
-            $"{given} {family}".Trim(),
-            Text(row.Get("username")),
-            Text(row.Get("email")),
-            gone || off
-        );
         if (of.Contains("student"))
         {
             readers.Add(reader);
@@ -213,7 +207,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
                 );
         }
         else if (of.Overlaps(AdultRoles))
-            adults.Add(adult);
+            adults.Add(AdultOf(row, id, given, family, gone || off));
         else if (of.Overlaps(GuardianRoles))
         {
             outside.Add(id);
@@ -227,8 +221,13 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
                 Note(row, "role", $"No use for the role {of.First()}. The row changes nothing.");
         }
         else
-            unsaid.Add(new(reader, adult));
+            unsaid.Add(new(reader, AdultOf(row, id, given, family, gone || off)));
     }
+
+    /// <param name="gone">Switched off counts, too: an adult may not sign in, while a reader is still on the
+    /// roster.</param>
+    private static SourceAdult AdultOf(ISourceRow row, string id, string given, string family, bool gone) =>
+        new(row.At, id, $"{given} {family}".Trim(), Text(row.Get("username")), Text(row.Get("email")), gone);
 
     public void Enrolment(ISourceRow row)
     {

@@ -58,41 +58,31 @@ public static class RecordPrint
         ("lookedAt", "Looked at", [("at", "When", 80), ("by", "Who", 150), ("what", "What", 200)]),
     ];
 
+    private static readonly (string Key, string Label)[] Fields =
+    [
+        ("user_name", "User name"),
+        ("grade", "Grade"),
+        ("home_language", "Home language"),
+        ("guardian_mail", "Guardian e-mail"),
+        ("depth_mean", "Depth, fm"),
+        ("depth_low", "90 % range from"),
+        ("depth_high", "to"),
+        ("supports", "Supports"),
+        ("created_at", "On the roster since"),
+    ];
+
     public static void Write(Stream stream, string school, string name, JsonNode record, DateTimeOffset now)
     {
         using var paper = new Paper(stream, PaperSize.A4, $"Record of {name}");
         float y = 0;
         void Page()
         {
-            paper.NewPage();
-            paper.Text(name, Left, 52, 16, bold: true, most: 330);
-            paper.Text(
-                $"{school}, {now:d MMMM yyyy}, page {paper.Pages}",
-                paper.Width - Left,
-                52,
-                9,
-                colour: Paper.Soft,
-                align: SKTextAlign.Right
-            );
-            paper.Rule(Left, 62, paper.Width - Left, 62, width: 1);
+            Head(paper, school, name, now);
             y = 84;
         }
         Page();
         var reader = record["reader"]!.AsObject();
-        foreach (
-            var (key, label) in new[]
-            {
-                ("user_name", "User name"),
-                ("grade", "Grade"),
-                ("home_language", "Home language"),
-                ("guardian_mail", "Guardian e-mail"),
-                ("depth_mean", "Depth, fm"),
-                ("depth_low", "90 % range from"),
-                ("depth_high", "to"),
-                ("supports", "Supports"),
-                ("created_at", "On the roster since"),
-            }
-        )
+        foreach (var (key, label) in Fields)
         {
             paper.Text(label, Left, y, Size, colour: Paper.Soft);
             paper.Text(Value(reader[key]), Left + 130, y, Size, most: paper.Width - 2 * Left - 130);
@@ -128,6 +118,21 @@ public static class RecordPrint
             x += width;
         }
         paper.Rule(Left, y + 4, paper.Width - Left, y + 4, heading ? Paper.Ink : Paper.Line);
+    }
+
+    private static void Head(Paper paper, string school, string name, DateTimeOffset now)
+    {
+        paper.NewPage();
+        paper.Text(name, Left, 52, 16, bold: true, most: 330);
+        paper.Text(
+            $"{school}, {now:d MMMM yyyy}, page {paper.Pages}",
+            paper.Width - Left,
+            52,
+            9,
+            colour: Paper.Soft,
+            align: SKTextAlign.Right
+        );
+        paper.Rule(Left, 62, paper.Width - Left, 62, width: 1);
     }
 
     private static string Value(JsonNode? node) =>

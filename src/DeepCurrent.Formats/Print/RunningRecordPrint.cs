@@ -85,28 +85,25 @@ public static class RunningRecordPrint
                 Columns();
             }
             Line(paper, r, line, y);
-            var on = r
-                .Marks.Where(m => line.Any(w => w.Index == m.Index) || (m.Index < 0 && line[0].Index == 0))
-                .ToList();
-            var corrected = on.Where(m => m.Kind is MarkKind.SelfCorrection).ToList();
-            var errors = on.Where(m =>
-                    m.Kind is MarkKind.Substitution or MarkKind.Omission or MarkKind.Insertion or MarkKind.Told
-                )
-                .ToList();
-            foreach (
-                var (x, text) in new[]
-                {
-                    (e, Number(errors.Count)),
-                    (sc, Number(corrected.Count)),
-                    (usedE, Used(errors)),
-                    (usedSc, Used(corrected)),
-                }
-            )
+            var counts = CountsOf(r, line);
+            foreach (var (x, text) in new[] { e, sc, usedE, usedSc }.Zip(counts))
                 paper.Text(text, x, y, 10, align: SKTextAlign.Center, most: 40);
             paper.Rule(Left, y + 9, right, y + 9, Paper.Line);
             y += Leading;
         }
         Foot(paper, r, y - Leading + 34);
+    }
+
+    /// <summary>What stands in the margin of a line: errors, self-corrections, and the cues used in each.</summary>
+    private static string[] CountsOf(PrintedRecord r, IReadOnlyList<Placed> line)
+    {
+        var on = r.Marks.Where(m => line.Any(w => w.Index == m.Index) || (m.Index < 0 && line[0].Index == 0)).ToList();
+        var corrected = on.Where(m => m.Kind is MarkKind.SelfCorrection).ToList();
+        var errors = on.Where(m =>
+                m.Kind is MarkKind.Substitution or MarkKind.Omission or MarkKind.Insertion or MarkKind.Told
+            )
+            .ToList();
+        return [Number(errors.Count), Number(corrected.Count), Used(errors), Used(corrected)];
     }
 
     private static float Head(Paper paper, PrintedRecord r)

@@ -32,16 +32,7 @@ internal static class ItemReader
             "qti-order-interaction" => (Ordered(at, right), QuestionKind.Order),
             "qti-match-interaction" => (Matched(at, right), QuestionKind.Match),
             "qti-hottext-interaction" => ([], QuestionKind.Sentence),
-            "qti-extended-text-interaction" => (
-                [],
-                (string?)Ours(body, Written) is { } w
-                    ? w == "short"
-                        ? QuestionKind.Short
-                        : QuestionKind.Long
-                    : (int?)at.Attribute("expected-lines") is > ShortLines
-                        ? QuestionKind.Long
-                        : QuestionKind.Short
-            ),
+            "qti-extended-text-interaction" => ([], Short(body, at) ? QuestionKind.Short : QuestionKind.Long),
             "qti-text-entry-interaction" => ([], QuestionKind.Short),
             _ => ((List<Choice>?)null, default),
         };
@@ -57,18 +48,22 @@ internal static class ItemReader
             proof is null ? new Dictionary<string, string>() : new Dictionary<string, string> { [version] = proof },
             asked,
             (string?)Ours(body, Evidence) == "true",
-            double.TryParse(
-                (string?)Ours(body, Offset),
-                NumberStyles.Float,
-                CultureInfo.InvariantCulture,
-                out var offset
-            )
-                ? Math.Clamp(offset, -20, 20)
-                : 0,
+            OffsetOf(body),
             (int?)Ours(body, After) is { } place ? new Dictionary<string, int> { [version] = place } : null,
-            asked is QuestionKind.Short or QuestionKind.Long ? Marks(body) : null
+            asked.Written() ? Marks(body) : null
         );
     }
+
+    /// <summary>As it says itself, or by the lines it leaves for the answer.</summary>
+    private static bool Short(XElement body, XElement interaction) =>
+        (string?)Ours(body, Written) is { } said
+            ? said == "short"
+            : (int?)interaction.Attribute("expected-lines") is null or <= ShortLines;
+
+    private static double OffsetOf(XElement body) =>
+        double.TryParse((string?)Ours(body, Offset), NumberStyles.Float, CultureInfo.InvariantCulture, out var offset)
+            ? Math.Clamp(offset, -20, 20)
+            : 0;
 
     private static XAttribute? Ours(XElement body, string name) => body.Descendants().Attributes(name).FirstOrDefault();
 

@@ -41,24 +41,23 @@ public static class QtiWriter
                     Resource($"test-{n}", "imsqti_test_xmlv3p0", $"test-{n}.xml", [.. items.Select(i => i.Name)])
                 );
             }
-            Put(
-                zip,
-                "imsmanifest.xml",
-                new XElement(
-                    Manifest + "manifest",
-                    At("identifier", "package"),
-                    new XElement(
-                        Manifest + "metadata",
-                        new XElement(Manifest + "schema", "QTI Package"),
-                        new XElement(Manifest + "schemaversion", "3.0.0")
-                    ),
-                    new XElement(Manifest + "organizations"),
-                    new XElement(Manifest + "resources", resources)
-                )
-            );
+            Put(zip, "imsmanifest.xml", ManifestOf(resources));
         }
         return bytes.ToArray();
     }
+
+    private static XElement ManifestOf(IEnumerable<XElement> resources) =>
+        new(
+            Manifest + "manifest",
+            At("identifier", "package"),
+            new XElement(
+                Manifest + "metadata",
+                new XElement(Manifest + "schema", "QTI Package"),
+                new XElement(Manifest + "schemaversion", "3.0.0")
+            ),
+            new XElement(Manifest + "organizations"),
+            new XElement(Manifest + "resources", resources)
+        );
 
     private static int Number(QtiText text, QtiVersion v) => text.Versions.ToList().IndexOf(v) + 1;
 
@@ -177,36 +176,38 @@ public static class QtiWriter
                 At("href", $"../stimuli/text-{n}.xml"),
                 At("title", text.Title)
             ),
-            El(
-                "qti-item-body",
-                El(
-                    "div",
-                    At(OfStrand, Strands.Name(q.Strand)),
-                    q.Evidence ? At(Evidence, "true") : null,
-                    q.Offset != 0 ? At(Offset, q.Offset.ToString("R", CultureInfo.InvariantCulture)) : null,
-                    q.Written ? At(Written, q.Kind is QuestionKind.Short ? "short" : "long") : null,
-                    q.Proof(v.Label) is { } proof ? At(Proof, proof) : null,
-                    q.Place(v.Label) is { } place ? At(After, place) : null,
-                    Body(q, v, sentences)
-                )
-            ),
+            El("qti-item-body", Ours(q, v, sentences)),
             Processing(q, feedback),
-            feedback
-                ? q
-                    .Choices.Select((c, i) => (c, i))
-                    .Where(x => x.c.Reason.Length > 0)
-                    .Select(x =>
-                        El(
-                            "qti-modal-feedback",
-                            At("outcome-identifier", "FEEDBACK"),
-                            At("identifier", $"C{x.i}"),
-                            At("show-hide", "show"),
-                            El("qti-content-body", El("p", x.c.Reason))
-                        )
-                    )
-                : null
+            feedback ? Feedback(q) : null
         );
     }
+
+    /// <summary>The question, with what only we write about it.</summary>
+    private static XElement Ours(Question q, QtiVersion v, IReadOnlyList<string> sentences) =>
+        El(
+            "div",
+            At(OfStrand, Strands.Name(q.Strand)),
+            q.Evidence ? At(Evidence, "true") : null,
+            q.Offset != 0 ? At(Offset, q.Offset.ToString("R", CultureInfo.InvariantCulture)) : null,
+            q.Written ? At(Written, q.Kind is QuestionKind.Short ? "short" : "long") : null,
+            q.Proof(v.Label) is { } proof ? At(Proof, proof) : null,
+            q.Place(v.Label) is { } place ? At(After, place) : null,
+            Body(q, v, sentences)
+        );
+
+    private static IEnumerable<XElement> Feedback(Question q) =>
+        q
+            .Choices.Select((c, i) => (c, i))
+            .Where(x => x.c.Reason.Length > 0)
+            .Select(x =>
+                El(
+                    "qti-modal-feedback",
+                    At("outcome-identifier", "FEEDBACK"),
+                    At("identifier", $"C{x.i}"),
+                    At("show-hide", "show"),
+                    El("qti-content-body", El("p", x.c.Reason))
+                )
+            );
 
     private static XElement Outcome(string name, string cardinality, string type, int most, bool human) =>
         El(
@@ -262,97 +263,98 @@ public static class QtiWriter
     private static IEnumerable<int> Proving(Question q, QtiVersion v, IReadOnlyList<string> sentences) =>
         Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(v.Label)));
 
+    private static XAttribute Here() => At("response-identifier", "RESPONSE");
+
     private static IEnumerable<XElement> Body(Question q, QtiVersion v, IReadOnlyList<string> sentences)
     {
         var prompt = El("qti-prompt", q.Stem);
-        XAttribute here = At("response-identifier", "RESPONSE");
         var all = Enumerable.Range(0, q.Choices.Count).ToList();
         // The right order is not the order of the file.
         var mixed = Scoring.Shuffled(new(q.Stem.Length, 0, 0, new byte[8]), default, all.Count);
-        XElement Choice(int i) => El("qti-simple-choice", At("identifier", $"C{i}"), q.Choices[i].Text);
-        switch (q.Kind)
+        return q.Kind switch
         {
-            case QuestionKind.Single or QuestionKind.Multiple:
-                yield return El(
+            QuestionKind.Single or QuestionKind.Multiple =>
+            [
+                El(
                     "qti-choice-interaction",
-                    here,
+                    Here(),
                     At("shuffle", "false"),
                     At("max-choices", q.Wanted),
                     prompt,
-                    all.Select(Choice)
-                );
-                break;
-            case QuestionKind.Order:
-                yield return El("qti-order-interaction", here, At("shuffle", "false"), prompt, mixed.Select(Choice));
-                break;
-            case QuestionKind.Match:
-                XElement Half(string id, string text) =>
-                    El("qti-simple-associable-choice", At("identifier", id), At("match-max", 1), text);
-                yield return El(
-                    "qti-match-interaction",
-                    here,
-                    At("shuffle", "false"),
-                    At("max-associations", q.Lefts),
-                    prompt,
-                    El(
-                        "qti-simple-match-set",
-                        all.Where(i => q.Choices[i].Text.Length > 0).Select(i => Half($"L{i}", q.Choices[i].Text))
-                    ),
-                    El(
-                        "qti-simple-match-set",
-                        mixed
-                            .Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))
-                            .Select(i => Half($"R{i}", q.Choices[i].Match!))
-                    )
-                );
-                break;
-            case QuestionKind.Sentence:
-                var number = 0;
-                yield return El(
-                    "qti-hottext-interaction",
-                    here,
-                    At("max-choices", 1),
-                    prompt,
-                    v.Pages.SelectMany(p => p)
-                        .Where(Paragraphs.IsProse)
-                        .Select(p =>
-                            El(
-                                "p",
-                                Sentences
-                                    .Of(p)
-                                    .SelectMany(s =>
-                                        new object[]
-                                        {
-                                            El("qti-hottext", At("identifier", $"S{number++}"), Inline(s)),
-                                            " ",
-                                        }
-                                    )
-                                    .ToList()
-                            )
-                        )
-                        .ToList()
-                );
-                break;
-            default:
-                yield return El(
-                    "qti-extended-text-interaction",
-                    here,
-                    At("expected-lines", q.Kind is QuestionKind.Short ? 2 : 8),
-                    prompt
-                );
-                if (q.Rubric is { } r)
-                    yield return El(
-                        "qti-rubric-block",
-                        At("use", "scoring"),
-                        At("view", "scorer"),
-                        El(
-                            "qti-content-body",
-                            El("ol", r.Marks.Select(m => El("li", m))),
-                            El("ul", r.Samples.Select(s => El("li", s)))
-                        )
-                    );
-                break;
-        }
+                    all.Select(i => Choice(q, i))
+                ),
+            ],
+            QuestionKind.Order =>
+            [
+                El("qti-order-interaction", Here(), At("shuffle", "false"), prompt, mixed.Select(i => Choice(q, i))),
+            ],
+            QuestionKind.Match => [Match(q, prompt, all, mixed)],
+            QuestionKind.Sentence => [Hottext(v, prompt)],
+            _ => Writing(q, prompt),
+        };
+    }
+
+    private static XElement Choice(Question q, int i) =>
+        El("qti-simple-choice", At("identifier", $"C{i}"), q.Choices[i].Text);
+
+    private static XElement Match(Question q, XElement prompt, IEnumerable<int> all, IEnumerable<int> mixed)
+    {
+        XElement Half(string id, string text) =>
+            El("qti-simple-associable-choice", At("identifier", id), At("match-max", 1), text);
+        return El(
+            "qti-match-interaction",
+            Here(),
+            At("shuffle", "false"),
+            At("max-associations", q.Lefts),
+            prompt,
+            El(
+                "qti-simple-match-set",
+                all.Where(i => q.Choices[i].Text.Length > 0).Select(i => Half($"L{i}", q.Choices[i].Text))
+            ),
+            El(
+                "qti-simple-match-set",
+                mixed
+                    .Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))
+                    .Select(i => Half($"R{i}", q.Choices[i].Match!))
+            )
+        );
+    }
+
+    private static XElement Hottext(QtiVersion v, XElement prompt)
+    {
+        var number = 0;
+        object[] Hot(string sentence) => [El("qti-hottext", At("identifier", $"S{number++}"), Inline(sentence)), " "];
+        return El(
+            "qti-hottext-interaction",
+            Here(),
+            At("max-choices", 1),
+            prompt,
+            v.Pages.SelectMany(p => p)
+                .Where(Paragraphs.IsProse)
+                .Select(p => El("p", Sentences.Of(p).SelectMany(Hot).ToList()))
+                .ToList()
+        );
+    }
+
+    private static IEnumerable<XElement> Writing(Question q, XElement prompt)
+    {
+        yield return El(
+            "qti-extended-text-interaction",
+            Here(),
+            At("expected-lines", q.Kind is QuestionKind.Short ? 2 : 8),
+            prompt
+        );
+        if (q.Rubric is { } r)
+            yield return El(
+                "qti-rubric-block",
+                At("use", "scoring"),
+                At("view", "scorer"),
+                El(
+                    "qti-content-body",
+                    El("ol", r.Marks.Select(m => El("li", m))),
+                    El("ul", r.Samples.Select(s => El("li", s)))
+                )
+            );
     }
 
     private static XElement? Processing(Question q, bool feedback)

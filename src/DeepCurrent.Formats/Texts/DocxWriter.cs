@@ -124,17 +124,7 @@ internal static class DocxWriter
         var number = (uint)main.ImageParts.Count();
         var wide = Math.Min(Widest, size.Width * Point);
         var high = wide * size.Height / size.Width;
-        var drawn = new Pic.Picture(
-            new Pic.NonVisualPictureProperties(
-                new Pic.NonVisualDrawingProperties { Id = number, Name = picture.Name },
-                new Pic.NonVisualPictureDrawingProperties()
-            ),
-            new Pic.BlipFill(new A.Blip { Embed = main.GetIdOfPart(part) }, new A.Stretch(new A.FillRectangle())),
-            new Pic.ShapeProperties(
-                new A.Transform2D(new A.Offset { X = 0, Y = 0 }, new A.Extents { Cx = wide, Cy = high }),
-                new A.PresetGeometry(new A.AdjustValueList()) { Preset = A.ShapeTypeValues.Rectangle }
-            )
-        );
+        var drawn = Drawn(picture.Name, main.GetIdOfPart(part), number, wide, high);
         return new Paragraph(
             new Run(
                 new Drawing(
@@ -157,4 +147,17 @@ internal static class DocxWriter
             )
         );
     }
+
+    private static Pic.Picture Drawn(string name, string part, uint number, long wide, long high) =>
+        new(
+            new Pic.NonVisualPictureProperties(
+                new Pic.NonVisualDrawingProperties { Id = number, Name = name },
+                new Pic.NonVisualPictureDrawingProperties()
+            ),
+            new Pic.BlipFill(new A.Blip { Embed = part }, new A.Stretch(new A.FillRectangle())),
+            new Pic.ShapeProperties(
+                new A.Transform2D(new A.Offset { X = 0, Y = 0 }, new A.Extents { Cx = wide, Cy = high }),
+                new A.PresetGeometry(new A.AdjustValueList()) { Preset = A.ShapeTypeValues.Rectangle }
+            )
+        );
 }

@@ -12,17 +12,11 @@ internal static class Epub
 {
     private const int FewestWords = 20;
 
+    private sealed record Item(string Href, string Type, bool Nav);
+
     public static DraftFile Read(ZipArchive zip)
     {
-        if (
-            zip.GetEntry("META-INF/encryption.xml") is { } locks
-            && Xml(locks)
-                .Descendants()
-                .Any(e =>
-                    e.Name.LocalName == "EncryptionMethod"
-                    && !((string?)e.Attribute("Algorithm") ?? "").Contains("embedding", StringComparison.Ordinal)
-                )
-        )
+        if (Locked(zip))
             throw new Unreadable("This book is locked by its seller and cannot be read here.");
         var path = Xml(zip.GetEntry("META-INF/container.xml")!)
             .Descendants()
@@ -32,64 +26,73 @@ internal static class Epub
         if (path is null || zip.GetEntry(path) is not { } opf)
             throw new Unreadable("This book says nowhere what is in it.");
         var package = Xml(opf);
-        var items = package
+        var items = Items(package, path);
+        var names = Names(
+            zip,
+            items.Values.FirstOrDefault(i => i.Nav)?.Href,
+            items.Values.FirstOrDefault(i => i.Type == "application/x-dtbncx+xml")?.Href
+        );
+        var notes = new List<string>();
+        var texts = package
+            .Descendants()
+            .Where(e => e.Name.LocalName == "itemref")
+            .Select(e => items.GetValueOrDefault((string?)e.Attribute("idref") ?? ""))
+            .OfType<Item>()
+            .Where(item => !item.Nav && item.Type == "application/xhtml+xml")
+            .Select(item => Chapter(zip, item, names, notes))
+            .OfType<TextDraft>()
+            .ToList();
+        // Covers and title pages are no chapters, unless there is nothing else.
+        if (texts.Exists(t => !Few(t)))
+            texts.RemoveAll(Few);
+        return texts.Count > 0 ? new(texts, notes) : throw new Unreadable("This book has no chapter with text in it.");
+    }
+
+    /// <summary>Whether anything but its fonts is enciphered.</summary>
+    private static bool Locked(ZipArchive zip) =>
+        zip.GetEntry("META-INF/encryption.xml") is { } locks
+        && Xml(locks)
+            .Descendants()
+            .Any(e =>
+                e.Name.LocalName == "EncryptionMethod"
+                && !((string?)e.Attribute("Algorithm") ?? "").Contains("embedding", StringComparison.Ordinal)
+            );
+
+    private static Dictionary<string, Item> Items(XElement package, string path) =>
+        package
             .Descendants()
             .Where(e => e.Name.LocalName == "item")
             .Where(e => e.Attribute("id") is not null)
             .GroupBy(e => e.Attribute("id")!.Value)
             .ToDictionary(
                 g => g.Key,
-                g =>
-                    (
-                        Href: Resolve(path, (string?)g.First().Attribute("href") ?? ""),
-                        Type: (string?)g.First().Attribute("media-type") ?? "",
-                        Nav: ((string?)g.First().Attribute("properties") ?? "").Split(' ').Contains("nav")
-                    )
+                g => new Item(
+                    Resolve(path, (string?)g.First().Attribute("href") ?? ""),
+                    (string?)g.First().Attribute("media-type") ?? "",
+                    ((string?)g.First().Attribute("properties") ?? "").Split(' ').Contains("nav")
+                )
             );
-        var names = Names(
-            zip,
-            items.Values.FirstOrDefault(i => i.Nav).Href,
-            items.Values.FirstOrDefault(i => i.Type == "application/x-dtbncx+xml").Href
+
+    /// <summary>One file of the book as a text; null if it is not there or has no words.</summary>
+    private static TextDraft? Chapter(ZipArchive zip, Item item, Dictionary<string, string> names, List<string> notes)
+    {
+        if (zip.GetEntry(item.Href) is not { } entry)
+            return null;
+        var page = Decoding.Read(Pictures.Bytes(entry), out _);
+        var file = Path.GetFileNameWithoutExtension(item.Href);
+        if (page.Contains("<script", StringComparison.OrdinalIgnoreCase))
+            notes.Add($"“{names.GetValueOrDefault(item.Href, file)}” had scripts. They were left out.");
+        var draft = Html.Read(page, file, src =>
+            zip.GetEntry(Resolve(item.Href, Uri.UnescapeDataString(src))) is { } picture
+            && Pictures.Named(picture.Name)
+            && picture.Length <= Pictures.Most
+                ? Pictures.Bytes(picture)
+                : null
         );
-        var notes = new List<string>();
-        var texts = new List<TextDraft>();
-        foreach (
-            var id in package
-                .Descendants()
-                .Where(e => e.Name.LocalName == "itemref")
-                .Select(e => (string?)e.Attribute("idref") ?? "")
-        )
-        {
-            if (
-                !items.TryGetValue(id, out var item)
-                || item.Nav
-                || item.Type != "application/xhtml+xml"
-                || zip.GetEntry(item.Href) is not { } entry
-            )
-                continue;
-            var page = Decoding.Read(Pictures.Bytes(entry), out _);
-            if (page.Contains("<script", StringComparison.OrdinalIgnoreCase))
-                notes.Add(
-                    $"“{names.GetValueOrDefault(item.Href, Path.GetFileNameWithoutExtension(item.Href))}” had "
-                        + "scripts. They were left out."
-                );
-            var draft = Html.Read(page, Path.GetFileNameWithoutExtension(item.Href), src =>
-                zip.GetEntry(Resolve(item.Href, Uri.UnescapeDataString(src))) is { } picture
-                && Pictures.Named(picture.Name)
-                && picture.Length <= Pictures.Most
-                    ? Pictures.Bytes(picture)
-                    : null
-            );
-            draft = Chapters.Split(draft) is { Texts: [var one] } ? one : draft;
-            if (names.TryGetValue(item.Href, out var name))
-                draft = draft with { Title = name };
-            if (draft.Versions[0].Body.Length > 0)
-                texts.Add(draft);
-        }
-        // Covers and title pages are no chapters, unless there is nothing else.
-        if (texts.Exists(t => !Few(t)))
-            texts.RemoveAll(Few);
-        return texts.Count > 0 ? new(texts, notes) : throw new Unreadable("This book has no chapter with text in it.");
+        draft = Chapters.Split(draft) is { Texts: [var one] } ? one : draft;
+        if (names.TryGetValue(item.Href, out var name))
+            draft = draft with { Title = name };
+        return draft.Versions[0].Body.Length > 0 ? draft : null;
     }
 
     private static bool Few(TextDraft text) => text.Versions[0].Body.Split(' ').Length < FewestWords;

@@ -10,6 +10,16 @@ namespace DeepCurrent.Formats.Texts;
 /// <remarks>W3C, EPUB 3.3; EPUB Accessibility 1.1 for the metadata.</remarks>
 internal static class EpubWriter
 {
+    private const string Container =
+        "<container version=\"1.0\" "
+        + "xmlns=\"urn:oasis:names:tc:opendocument:xmlns:container\"><rootfiles><rootfile "
+        + "full-path=\"book/package.opf\" "
+        + "media-type=\"application/oebps-package+xml\"/></rootfiles></container>";
+
+    private const string Style =
+        "body { font-family: serif; line-height: 1.6; margin: 1em; } img { max-width: 100%; } dt { "
+        + "font-weight: bold; }";
+
     public static byte[] Write(
         TextFolder text,
         VersionFile version,
@@ -22,24 +32,12 @@ internal static class EpubWriter
             .Where(p => version.Body.Contains($"]({p.Name})", StringComparison.Ordinal))
             .Select((p, i) => (Picture: p, Href: $"picture-{i + 1}{Path.GetExtension(p.Name).ToLowerInvariant()}"))
             .ToList();
-        var meanings = string.Concat(text.Words.Select(w => $"<dt>{Safe(w.Word)}</dt><dd>{Safe(w.Meaning)}</dd>"));
-        var words =
-            text.Words.Count == 0
-                ? ""
-                : $"<section epub:type=\"glossary\"><h2>Words to know</h2><dl>{meanings}</dl></section>\n";
         using var bytes = new MemoryStream();
         using (var zip = new ZipArchive(bytes, ZipArchiveMode.Create, leaveOpen: true))
         {
             // First and unpacked, so that a reader knows the book by its first bytes.
             TextWriters.Put(zip, "mimetype", "application/epub+zip"u8.ToArray(), CompressionLevel.NoCompression);
-            Put(
-                zip,
-                "META-INF/container.xml",
-                "<container version=\"1.0\" "
-                    + "xmlns=\"urn:oasis:names:tc:opendocument:xmlns:container\"><rootfiles><rootfile "
-                    + "full-path=\"book/package.opf\" "
-                    + "media-type=\"application/oebps-package+xml\"/></rootfiles></container>"
-            );
+            Put(zip, "META-INF/container.xml", Container);
             Put(zip, "book/package.opf", Package(text, used.Select(u => u.Href), id, changed));
             Put(
                 zip,
@@ -57,19 +55,22 @@ internal static class EpubWriter
                     text.Title,
                     $"<section epub:type=\"chapter\"><h1>{Safe(text.Title)}</h1>\n"
                         + $"{TextWriters.Blocks(version, n => used.FirstOrDefault(u => u.Picture.Name == n).Href)}"
-                        + $"</section>\n{words}"
+                        + $"</section>\n{Glossary(text)}"
                 )
             );
-            Put(
-                zip,
-                "book/book.css",
-                "body { font-family: serif; line-height: 1.6; margin: 1em; } img { max-width: 100%; } dt { "
-                    + "font-weight: bold; }"
-            );
+            Put(zip, "book/book.css", Style);
             foreach (var (picture, href) in used)
                 TextWriters.Put(zip, $"book/{href}", picture.Bytes);
         }
         return bytes.ToArray();
+    }
+
+    private static string Glossary(TextFolder text)
+    {
+        var meanings = string.Concat(text.Words.Select(w => $"<dt>{Safe(w.Word)}</dt><dd>{Safe(w.Meaning)}</dd>"));
+        return text.Words.Count == 0
+            ? ""
+            : $"<section epub:type=\"glossary\"><h2>Words to know</h2><dl>{meanings}</dl></section>\n";
     }
 
     private static string Package(TextFolder text, IEnumerable<string> pictures, Guid id, DateTimeOffset changed)

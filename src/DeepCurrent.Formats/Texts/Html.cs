@@ -111,31 +111,10 @@ internal static partial class Html
                     line.Append(Break);
                     break;
                 case IElement { LocalName: "img" } e:
-                    var alt = Tidy(e.GetAttribute("alt") ?? "");
-                    if (picture(e.GetAttribute("src") ?? "", alt) is { } name)
-                    {
-                        Flush(blocks, line, "");
-                        blocks.Add($"![{alt.Replace(']', ')')}]({name})");
-                    }
+                    Shown(e, blocks, line, picture);
                     break;
                 case IElement e when Blocks.Contains(e.LocalName):
-                    Flush(blocks, line, "");
-                    // Two tables after one another stay two.
-                    if (e.LocalName == "table")
-                        blocks.Add("");
-                    Walk(e, blocks, line, picture);
-                    if (e.LocalName == "tr")
-                        FlushRow(blocks, line);
-                    Flush(
-                        blocks,
-                        line,
-                        e.LocalName switch
-                        {
-                            ['h', >= '1' and <= '6'] h => $"{new string('#', h[1] - '0')} ",
-                            "li" => "• ",
-                            _ => "",
-                        }
-                    );
+                    Block(e, blocks, line, picture);
                     break;
                 case IElement { LocalName: "td" or "th" } e:
                     Walk(e, blocks, line, picture);
@@ -151,6 +130,47 @@ internal static partial class Html
                     Walk(e, blocks, line, picture);
                     break;
             }
+    }
+
+    private static void Shown(
+        IElement e,
+        List<string> blocks,
+        StringBuilder line,
+        Func<string, string, string?> picture
+    )
+    {
+        var alt = Tidy(e.GetAttribute("alt") ?? "");
+        if (picture(e.GetAttribute("src") ?? "", alt) is { } name)
+        {
+            Flush(blocks, line, "");
+            blocks.Add($"![{alt.Replace(']', ')')}]({name})");
+        }
+    }
+
+    private static void Block(
+        IElement e,
+        List<string> blocks,
+        StringBuilder line,
+        Func<string, string, string?> picture
+    )
+    {
+        Flush(blocks, line, "");
+        // Two tables after one another stay two.
+        if (e.LocalName == "table")
+            blocks.Add("");
+        Walk(e, blocks, line, picture);
+        if (e.LocalName == "tr")
+            FlushRow(blocks, line);
+        Flush(
+            blocks,
+            line,
+            e.LocalName switch
+            {
+                ['h', >= '1' and <= '6'] h => $"{new string('#', h[1] - '0')} ",
+                "li" => "• ",
+                _ => "",
+            }
+        );
     }
 
     private static void Marked(

@@ -133,34 +133,7 @@ public static class TextFiles
             var slug = folder.TrimEnd('/').Split('/')[^1];
             try
             {
-                var text = ContentReader.Read(
-                    slug.Length == 0 ? "text" : slug,
-                    entries
-                        .Where(e =>
-                            e.Name.EndsWith(".md", StringComparison.Ordinal)
-                            || e.Name.EndsWith(".yaml", StringComparison.Ordinal)
-                        )
-                        .ToDictionary(e => e.Name, e => Decoding.Read(Pictures.Bytes(e), out _))
-                );
-                var pictures = entries
-                    .Where(e => Pictures.Named(e.Name))
-                    .Select(e => new DraftPicture(e.Name, Pictures.Bytes(e), ""))
-                    .ToList();
-                texts.Add(
-                    new(
-                        text.Title,
-                        text.Versions,
-                        pictures,
-                        text.Questions,
-                        text.Words,
-                        text.Kind,
-                        text.Topic,
-                        text.Fiction,
-                        text.Spelling,
-                        text.Blurb,
-                        text.Season
-                    )
-                );
+                texts.Add(Folder(slug, entries));
             }
             catch (ContentFault fault)
             {
@@ -168,6 +141,36 @@ public static class TextFiles
             }
         }
         return texts.Count > 0 ? new(texts, notes) : throw new Unreadable(notes[0]);
+    }
+
+    private static TextDraft Folder(string slug, IReadOnlyList<ZipArchiveEntry> entries)
+    {
+        var text = ContentReader.Read(
+            slug.Length == 0 ? "text" : slug,
+            entries
+                .Where(e =>
+                    e.Name.EndsWith(".md", StringComparison.Ordinal)
+                    || e.Name.EndsWith(".yaml", StringComparison.Ordinal)
+                )
+                .ToDictionary(e => e.Name, e => Decoding.Read(Pictures.Bytes(e), out _))
+        );
+        var pictures = entries
+            .Where(e => Pictures.Named(e.Name))
+            .Select(e => new DraftPicture(e.Name, Pictures.Bytes(e), ""))
+            .ToList();
+        return new(
+            text.Title,
+            text.Versions,
+            pictures,
+            text.Questions,
+            text.Words,
+            text.Kind,
+            text.Topic,
+            text.Fiction,
+            text.Spelling,
+            text.Blurb,
+            text.Season
+        );
     }
 }
 

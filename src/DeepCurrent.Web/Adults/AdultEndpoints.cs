@@ -67,6 +67,17 @@ public static class AdultEndpoints
         api.MapPost("/school/adults/passes.pdf", Sheets).Produces<byte[]>(contentType: "application/pdf");
         api.MapPost("/pass/look", Look).AllowAnonymous();
         api.MapPost("/pass", Use).AllowAnonymous();
+        api.MapGet("/school/sign-ins", async (Desk desk, SessionStore sessions) =>
+        {
+            await desk.Lead();
+            return await sessions.Events(desk.Who.SchoolId);
+        });
+        MapOwn(api);
+    }
+
+    /// <summary>What everybody does with their own sign-in.</summary>
+    private static void MapOwn(RouteGroupBuilder api)
+    {
         api.MapPut("/me/password", OwnPassword);
         api.MapPost("/me/sign-out", async (Desk desk, SessionStore sessions) =>
         {
@@ -85,11 +96,6 @@ public static class AdultEndpoints
             Me(desk);
             if (!await sessions.End(sessionId, desk.Who.Id, desk.Now))
                 throw Refused.NotFound();
-        });
-        api.MapGet("/school/sign-ins", async (Desk desk, SessionStore sessions) =>
-        {
-            await desk.Lead();
-            return await sessions.Events(desk.Who.SchoolId);
         });
     }
 

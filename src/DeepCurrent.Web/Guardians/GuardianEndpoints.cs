@@ -96,27 +96,10 @@ public static class GuardianEndpoints
             .If(!Mail.Holds(mail), "mail", "This is no e-mail address.")
             .Of("password", PasswordRules.FaultOf(request.Password, name, mail))
             .Refuse();
-        GuardianCode? code = null;
-        var typed = Secrets.HashOf(GuardianCodes.Plain(request.Code ?? ""));
-        if (
-            !await limits.Code(http, "guardian", async () =>
-                (code = await guardians.ByHash(typed, desk.Now)) is not null
-            )
-        )
-            throw Refused.Field(
-                "code",
-                "This code is not right, or does not work any more. Ask the school for a new letter."
-            );
+        var code = await CodeOf(request.Code, guardians, limits, desk, http);
         if (await adults.Find(mail) is { } known)
         {
-            // Somebody who is registered adds another child with the password they have.
-            if (
-                known.Kind is not AdultKind.Guardian
-                || known.SchoolId != code!.SchoolId
-                || !await limits.Account(http, $"adult {mail}", new(known.SchoolId, AdultId: known.Id), () =>
-                    secrets.Matches(known, request.Password)
-                )
-            )
+            if (!await IsThem(known, code, request.Password, secrets, limits, http))
                 throw Refused.Field(
                     "password",
                     "Somebody is registered with this address already. If it is you, type the password you chose then."
@@ -126,7 +109,7 @@ public static class GuardianEndpoints
         }
         var adult = new Adult(
             AdultId.New(),
-            code!.SchoolId,
+            code.SchoolId,
             name,
             mail,
             secrets.Hash(request.Password),
@@ -141,6 +124,46 @@ public static class GuardianEndpoints
             "We sent you a mail. Open the link in it, then sign in with your address and password."
         );
     }
+
+    private static async Task<GuardianCode> CodeOf(
+        string? written,
+        GuardianStore guardians,
+        SignInLimits limits,
+        Desk desk,
+        HttpContext http
+    )
+    {
+        GuardianCode? code = null;
+        var typed = Secrets.HashOf(GuardianCodes.Plain(written ?? ""));
+        if (
+            !await limits.Code(http, "guardian", async () =>
+                (code = await guardians.ByHash(typed, desk.Now)) is not null
+            )
+        )
+            throw Refused.Field(
+                "code",
+                "This code is not right, or does not work any more. Ask the school for a new letter."
+            );
+        return code!;
+    }
+
+    /// <summary>Somebody who is registered adds another child with the password they have.</summary>
+    private static async Task<bool> IsThem(
+        Adult known,
+        GuardianCode code,
+        string password,
+        Secrets secrets,
+        SignInLimits limits,
+        HttpContext http
+    ) =>
+        known.Kind is AdultKind.Guardian
+        && known.SchoolId == code.SchoolId
+        && await limits.Account(
+            http,
+            $"adult {known.UserName.ToLowerInvariant()}",
+            new(known.SchoolId, AdultId: known.Id),
+            () => secrets.Matches(known, password)
+        );
 
     private static async Task AskToConfirm(
         Adult adult,

@@ -110,18 +110,7 @@ public sealed class ImportWork(
                 await imports.Ready(head.Id, Database.ToJson(preview));
                 return;
             }
-            await Report(head, 0.5, "Writing");
-            var counts = preview
-                .Counts.Where(c => c.All > 0)
-                .Select(c => $"{c.All:N0} {c.Kind.ToString().ToLowerInvariant()}");
-            var sentence = $"Imported {head.Name}: {string.Join(", ", counts)}";
-            await writer.Apply(
-                result.Change,
-                new(head.SchoolId, null, head.AdultId, sentence, now),
-                yardstick,
-                (c, t, change) => ImportStore.Apply(c, t, head.Id, change),
-                p => _ = Report(head, 0.5 + p / 2, "Writing")
-            );
+            await Write(head, result.Change, preview, yardstick, now);
         }
         catch (Unreadable e)
         {
@@ -131,6 +120,28 @@ public sealed class ImportWork(
         {
             await imports.Failed(head.Id, e.Message);
         }
+    }
+
+    private async Task Write(
+        ImportHead head,
+        ChangeSet steps,
+        ImportPreview preview,
+        Yardstick yardstick,
+        DateTimeOffset now
+    )
+    {
+        await Report(head, 0.5, "Writing");
+        var counts = preview
+            .Counts.Where(c => c.All > 0)
+            .Select(c => $"{c.All:N0} {c.Kind.ToString().ToLowerInvariant()}");
+        var sentence = $"Imported {head.Name}: {string.Join(", ", counts)}";
+        await writer.Apply(
+            steps,
+            new(head.SchoolId, null, head.AdultId, sentence, now),
+            yardstick,
+            (c, t, change) => ImportStore.Apply(c, t, head.Id, change),
+            p => _ = Report(head, 0.5 + p / 2, "Writing")
+        );
     }
 
     private async Task<(SourceResult Result, FileHead File, Yardstick Yardstick, DateTimeOffset Now)> Reckon(

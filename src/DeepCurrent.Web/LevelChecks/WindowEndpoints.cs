@@ -24,36 +24,39 @@ public static class WindowEndpoints
             .OrderByDescending(w => begun[w.Key.YearId].FirstDay)
             .ThenByDescending(w => w.Key.Season)
             .ToList();
-        return
-        [
-            .. all.Select(
-                (w, i) =>
-                {
-                    var last = i + 1 < all.Count ? all[i + 1] : null;
-                    var current = w.Key.YearId == years[0].Id;
-                    var rows = w.GroupBy(r => r.Grade)
-                        .OrderBy(g => g.Key)
-                        .Select(g => new WindowGrade(
-                            g.Key,
-                            current ? Math.Max(g.Count(), grades.GetValueOrDefault(g.Key)) : g.Count(),
-                            g.Count(),
-                            g.Count(r => !r.Left),
-                            g.Count(r => r.Again),
-                            WindowPicture.Spread(Depths(g)),
-                            last is null ? null : WindowPicture.Spread(Depths(last.Where(r => r.Grade == g.Key)))
-                        ));
-                    return new WindowView(
-                        w.Key.YearId,
-                        begun[w.Key.YearId].Year,
-                        w.Key.Season,
-                        last is null
-                            ? null
-                            : $"{last.Key.Season.ToString().ToLowerInvariant()} {begun[last.Key.YearId].Year}",
-                        [.. rows]
-                    );
-                }
-            ),
-        ];
+        return [.. all.Select((w, i) => View(w, all.ElementAtOrDefault(i + 1), begun, years[0].Id, grades))];
+    }
+
+    /// <param name="last">The window before; null if there is none.</param>
+    /// <param name="latest">The latest year: its grades may hold readers who were not given the check.</param>
+    private static WindowView View(
+        IGrouping<(YearId YearId, Season Season), WindowReader> window,
+        IGrouping<(YearId YearId, Season Season), WindowReader>? last,
+        Dictionary<YearId, WindowYear> years,
+        YearId latest,
+        IReadOnlyDictionary<int, int> grades
+    )
+    {
+        var current = window.Key.YearId == latest;
+        var rows = window
+            .GroupBy(r => r.Grade)
+            .OrderBy(g => g.Key)
+            .Select(g => new WindowGrade(
+                g.Key,
+                current ? Math.Max(g.Count(), grades.GetValueOrDefault(g.Key)) : g.Count(),
+                g.Count(),
+                g.Count(r => !r.Left),
+                g.Count(r => r.Again),
+                WindowPicture.Spread(Depths(g)),
+                last is null ? null : WindowPicture.Spread(Depths(last.Where(r => r.Grade == g.Key)))
+            ));
+        return new(
+            window.Key.YearId,
+            years[window.Key.YearId].Year,
+            window.Key.Season,
+            last is null ? null : $"{last.Key.Season.ToString().ToLowerInvariant()} {years[last.Key.YearId].Year}",
+            [.. rows]
+        );
     }
 
     private static List<double> Depths(IEnumerable<WindowReader> readers) =>

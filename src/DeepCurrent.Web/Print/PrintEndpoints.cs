@@ -132,19 +132,7 @@ public sealed class PrintRoom(
         var school = await desk.School();
         var size = string.Equals(paper, "letter", StringComparison.OrdinalIgnoreCase) ? PaperSize.Letter : PaperSize.A4;
         var address = Address(http.HttpContext!);
-        await looks.Add(
-            school.Id,
-            desk.Who.Adult,
-            desk.Now,
-            form switch
-            {
-                PrintForm.Cards => LookKind.CardsPrinted,
-                PrintForm.List => LookKind.ListPrinted,
-                _ => LookKind.LettersPrinted,
-            },
-            readers.Count == 1 ? readers[0].Reader.Id : null,
-            $"{readers.Count} readers"
-        );
+        await Noted(school.Id, form, readers);
         using var body = new MemoryStream();
         IEnumerable<(PrintedClass, PrintedReader)> Printed() =>
             readers.Select(r =>
@@ -169,6 +157,25 @@ public sealed class PrintRoom(
         }
         return Results.File(body.ToArray(), "application/pdf", $"{name}.pdf");
     }
+
+    private Task Noted(
+        SchoolId school,
+        PrintForm form,
+        IReadOnlyList<(string Class, string Code, RosterReader Reader)> readers
+    ) =>
+        looks.Add(
+            school,
+            desk.Who.Adult,
+            desk.Now,
+            form switch
+            {
+                PrintForm.Cards => LookKind.CardsPrinted,
+                PrintForm.List => LookKind.ListPrinted,
+                _ => LookKind.LettersPrinted,
+            },
+            readers.Count == 1 ? readers[0].Reader.Id : null,
+            $"{readers.Count} readers"
+        );
 
     /// <summary>Sends the letter, as it would be printed, to the addresses of guardians that are on the
     /// roster.</summary>

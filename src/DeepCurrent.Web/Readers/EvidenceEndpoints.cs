@@ -229,6 +229,12 @@ public static class EvidenceEndpoints
         return $"{check}: {string.Join(", ", titles)}, {right} of {rows.Count} right";
     }
 
+    private static Fathoms LevelOf(string? typed, string? system, LevelChart chart) =>
+        LevelLabels.Read(typed ?? "", system ?? LevelLabels.InFathoms, chart)
+            is { Value: >= Fathoms.Shallowest and <= Fathoms.Deepest } level
+            ? level
+            : throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+
     private static async Task<RosterChanged> LeaveOut(
         ClassId classId,
         ReaderId readerId,
@@ -290,12 +296,7 @@ public static class EvidenceEndpoints
             .If(!Sures.Contains(request.Sd), "sd", "Say how sure you are.")
             .Refuse();
         var yardstick = await roster.Yardstick();
-        if (
-            LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart)
-                is not { } level
-            || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest
-        )
-            throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        var level = LevelOf(request.Level, request.System, yardstick.Chart);
         var id = request.Id ?? EvidenceId.New();
         if (await changes.Made(classId, ChangeKind.Evidence, new { readerId, stated = id }) is { } before)
             return new(before.Id, before.Summary);
@@ -340,12 +341,7 @@ public static class EvidenceEndpoints
             .If(request.Until < await desk.Today(), "until", "Choose today or a later day.")
             .Refuse();
         var yardstick = await roster.Yardstick();
-        if (
-            LevelLabels.Read(request.Level ?? "", request.System ?? LevelLabels.InFathoms, yardstick.Chart)
-                is not { } level
-            || level.Value is < Fathoms.Shallowest or > Fathoms.Deepest
-        )
-            throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
+        var level = LevelOf(request.Level, request.System, yardstick.Chart);
         if (await changes.Made(classId, ChangeKind.Evidence, new { set = new { id = request.Id } }) is { } before)
             return new(before.Id, before.Summary);
         DateTimeOffset? untilAt = request.Until is { } last ? (await desk.Clock()).End(last) : null;

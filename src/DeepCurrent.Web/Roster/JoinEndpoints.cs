@@ -91,24 +91,14 @@ public static class JoinEndpoints
         ReaderId readerId;
         if (decision.SameAs is { } known)
         {
-            var readers = await rosters.Readers([known], place.SchoolId);
-            if (readers.Count == 0)
+            if (await rosters.Readers([known], place.SchoolId) is not [var reader])
                 throw Refused.NotFound();
             readerId = known;
-            (steps, var others) = await roster.AskFor(
-                RosterMoves.Enrol(
-                    readers,
-                    await rosters.Enrolments([known]),
-                    classId,
-                    await desk.Today(),
-                    EnrolmentId.New
-                ),
-                classId
-            );
+            (steps, var others) = await roster.AskFor(await Joined(reader, classId, desk, rosters), classId);
             if (others > 0)
             {
                 await members.Decide(joiningId, classId, known, desk.Now);
-                return new(null, $"Asked for {readers[0].FullName}", others);
+                return new(null, $"Asked for {reader.FullName}", others);
             }
         }
         else
@@ -124,4 +114,13 @@ public static class JoinEndpoints
         await members.Decide(joiningId, classId, readerId, desk.Now);
         return done;
     }
+
+    private static async Task<ChangeSet> Joined(RosterReader reader, ClassId classId, Desk desk, RosterStore rosters) =>
+        RosterMoves.Enrol(
+            [reader],
+            await rosters.Enrolments([reader.Id]),
+            classId,
+            await desk.Today(),
+            EnrolmentId.New
+        );
 }

@@ -121,18 +121,7 @@ public static class ListEndpoints
         var found = ListColumns.Recognise(table.Rows, chart);
         var width = ListColumns.Width(table.Rows);
         if (fields is not null)
-            found = new(
-                heading == false ? -1 : Math.Max(found.Heading, heading == true ? 0 : -1),
-                [
-                    .. fields
-                        .Split(',')
-                        .Select(f =>
-                            Enum.TryParse<ListField>(f, ignoreCase: true, out var field) ? field : ListField.None
-                        )
-                        .Concat(Enumerable.Repeat(ListField.None, width))
-                        .Take(width),
-                ]
-            );
+            found = Chosen(found, fields, heading, width);
         var headings = Enumerable
             .Range(0, width)
             .Select(c => found.Heading < 0 ? "" : table.Rows[found.Heading].ElementAtOrDefault(c) ?? "")
@@ -145,23 +134,25 @@ public static class ListEndpoints
             [.. found.Fields.Select(f => f.ToString())],
             [.. Enumerable.Range(0, width).Select(c => found.Samples(table.Rows, c))],
             found.LevelSystem(table.Rows),
-            [
-                .. found
-                    .Rows(table.Rows)
-                    .Select(r => new ListRowView(
-                        r.SourceId,
-                        r.GivenName,
-                        r.FamilyName,
-                        r.Grade,
-                        r.Level,
-                        r.Class,
-                        r.GuardianMail,
-                        r.HomeLanguage,
-                        null
-                    )),
-            ]
+            [.. found.Rows(table.Rows).Select(View)]
         );
     }
+
+    private static ListRowView View(ListRow r) =>
+        new(r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, null);
+
+    /// <summary>The columns as somebody has chosen them.</summary>
+    private static ListColumns Chosen(ListColumns found, string fields, bool? heading, int width) =>
+        new(
+            heading == false ? -1 : Math.Max(found.Heading, heading == true ? 0 : -1),
+            [
+                .. fields
+                    .Split(',')
+                    .Select(f => Enum.TryParse<ListField>(f, ignoreCase: true, out var field) ? field : ListField.None)
+                    .Concat(Enumerable.Repeat(ListField.None, width))
+                    .Take(width),
+            ]
+        );
 
     private static async Task<CheckedListView> Check(
         ClassId classId,
@@ -239,22 +230,7 @@ public static class ListEndpoints
         var rows = request.Rows ?? [];
         if (rows.Count > TableFile.MostRows)
             throw Refused.Field("rows", $"A list may have at most {TableFile.MostRows:N0} rows.");
-        var list = rows.Select(
-                (r, i) =>
-                    new ListRow(
-                        i + 1,
-                        r.SourceId,
-                        r.GivenName,
-                        r.FamilyName,
-                        r.Grade,
-                        r.Level,
-                        r.Class,
-                        r.GuardianMail,
-                        r.HomeLanguage,
-                        r.SameAs
-                    )
-            )
-            .ToList();
+        List<ListRow> list = [.. rows.Select(Row)];
         var meant = new ListMeaning(list);
         var state = await rosters.LoadFor(place.SchoolId, classId, meant.Holds);
         var school = await desk.School();
@@ -284,6 +260,20 @@ public static class ListEndpoints
         var result = ListReconciler.Reconcile(state, list, frame, await roster.Makers(pretend));
         return (result, place);
     }
+
+    private static ListRow Row(ListRowView r, int i) =>
+        new(
+            i + 1,
+            r.SourceId,
+            r.GivenName,
+            r.FamilyName,
+            r.Grade,
+            r.Level,
+            r.Class,
+            r.GuardianMail,
+            r.HomeLanguage,
+            r.SameAs
+        );
 
     /// <param name="asked">Readers in other hands, who are asked for and do not join yet.</param>
     private static CheckedListView View(ListResult result, int asked)

@@ -395,15 +395,7 @@ public static class MemberEndpoints
                     .Select(r => new Step<RosterReader>(r, Changed(r, request, secrets, chance)))
                     .Where(s => s.Before != s.After),
             ],
-            Levels = level is { } depth
-                ?
-                [
-                    .. readers.Select(r => new Step<StatedLevel>(
-                        null,
-                        new StatedLevel(StatedLevelId.New(), r.Id, depth.Value, desk.Now)
-                    )),
-                ]
-                : [],
+            Levels = level is { } depth ? [.. readers.Select(r => Stated(r.Id, depth, desk.Now))] : [],
         };
         var what = new[]
         {
@@ -416,6 +408,9 @@ public static class MemberEndpoints
             .Select(x => x.Item2);
         return await Done(roster, steps, classId, $"Changed the {string.Join(" and ", what)} of {People(readers)}");
     }
+
+    private static Step<StatedLevel> Stated(ReaderId reader, Core.Depth.Fathoms depth, DateTimeOffset now) =>
+        new(null, new StatedLevel(StatedLevelId.New(), reader, depth.Value, now));
 
     private static Core.Depth.Fathoms? LevelOf(BulkRequest request, Core.Depth.LevelChart chart)
     {
@@ -468,8 +463,26 @@ public static class MemberEndpoints
             .If(mail is not null && !Mail.HoldsSeveral(mail), "guardianMail", "This is no e-mail address.")
             .If(!request.Supports.Holds, "moreTime", "More time lies between 100 and 300 percent.")
             .Refuse();
+        Unchanged(reader, request.Before);
+        var language = Names.Tidy(request.HomeLanguage) is { Length: > 0 and <= 40 } l ? l : null;
+        var next = reader with
+        {
+            GivenName = given,
+            FamilyName = family,
+            Grade = request.Grade,
+            HomeLanguage = language,
+            GuardianMail = mail,
+            Supports = request.Supports == Supports.None ? Supports.None : request.Supports,
+        };
+        var steps = next == reader ? ChangeSet.Nothing : ChangeSet.Nothing with { Readers = [new(reader, next)] };
+        return await Done(roster, steps, classId, $"Changed the details of {next.FullName}");
+    }
+
+    /// <summary>Refuses where somebody has changed the reader since they were looked at.</summary>
+    private static void Unchanged(RosterReader reader, SeenDetails? before)
+    {
         if (
-            request.Before is { } seen
+            before is { } seen
             && seen
                 != new SeenDetails(
                     reader.GivenName,
@@ -484,18 +497,6 @@ public static class MemberEndpoints
                 $"Somebody has changed this reader meanwhile: now {reader.FullName}, grade {reader.Grade}. "
                     + "Close this and look again."
             );
-        var language = Names.Tidy(request.HomeLanguage) is { Length: > 0 and <= 40 } l ? l : null;
-        var next = reader with
-        {
-            GivenName = given,
-            FamilyName = family,
-            Grade = request.Grade,
-            HomeLanguage = language,
-            GuardianMail = mail,
-            Supports = request.Supports == Supports.None ? Supports.None : request.Supports,
-        };
-        var steps = next == reader ? ChangeSet.Nothing : ChangeSet.Nothing with { Readers = [new(reader, next)] };
-        return await Done(roster, steps, classId, $"Changed the details of {next.FullName}");
     }
 
     private static async Task<RosterChanged> Secret(

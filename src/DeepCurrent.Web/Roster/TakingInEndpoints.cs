@@ -45,11 +45,34 @@ public static class TakingInEndpoints
             await store.Decide(takingInId, accepted: false, desk.Who.Adult, desk.Now);
             return new(null, $"{name} stays where they are");
         }
+        var steps = await Steps(asked, decision.Move, own, desk, rosters);
+        var change = await roster.Apply(
+            steps,
+            asked.ClassId,
+            $"{(decision.Move ? "Moved" : "Added")} {name} to {asked.Class}, as {asked.AskedBy} asked",
+            async (c, t, _) =>
+            {
+                if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Adult, desk.Now))
+                    throw Refused.Conflict("answered", "Someone has answered this already.");
+            }
+        );
+        return new(change, $"{name} is in {asked.Class} now");
+    }
+
+    /// <summary>Brings the reader into the class; moved, they leave the classes of whoever answers.</summary>
+    private static async Task<ChangeSet> Steps(
+        TakingIn asked,
+        bool move,
+        IReadOnlySet<ClassId> own,
+        Desk desk,
+        RosterStore rosters
+    )
+    {
         var readers = await rosters.Readers([asked.ReaderId], desk.Who.SchoolId);
         var enrolments = await rosters.Enrolments([asked.ReaderId]);
         var today = await desk.Today();
         var steps = RosterMoves.Enrol(readers, enrolments, asked.ClassId, today, EnrolmentId.New);
-        if (decision.Move)
+        if (move)
             steps = steps with
             {
                 Enrolments =
@@ -64,17 +87,7 @@ public static class TakingInEndpoints
                     .. steps.Enrolments,
                 ],
             };
-        var change = await roster.Apply(
-            steps,
-            asked.ClassId,
-            $"{(decision.Move ? "Moved" : "Added")} {name} to {asked.Class}, as {asked.AskedBy} asked",
-            async (c, t, _) =>
-            {
-                if (!await TakingInStore.Decide(c, t, takingInId, accepted: true, desk.Who.Adult, desk.Now))
-                    throw Refused.Conflict("answered", "Someone has answered this already.");
-            }
-        );
-        return new(change, $"{name} is in {asked.Class} now");
+        return steps;
     }
 
     /// <summary>Takes a request back, for a teacher of the class that made it.</summary>

@@ -145,6 +145,27 @@ public static class SchoolEndpoints
         var school = await desk.Lead();
         var name = Names.Tidy(r.Name);
         var letter = new LetterWords((r.LetterTitle ?? "").Trim(), (r.LetterBody ?? "").Trim());
+        Check(r, name, letter);
+        var next = school with
+        {
+            Name = name,
+            TimeZone = r.TimeZone!,
+            PassingScore = r.PassingScore,
+            ZoneLow = r.ZoneLow,
+            ZoneHigh = r.ZoneHigh,
+            MinutesADay = r.MinutesADay,
+            PicturesTo = r.PicturesTo,
+            CodesTo = r.CodesTo,
+            SurnamesOnCards = r.SurnamesOnCards,
+            GuardiansAllowed = r.GuardiansAllowed,
+            Letter = letter == LetterWords.Usual ? null : Database.ToJson(letter),
+            Version = r.Version,
+        };
+        await Write(schools, next);
+        return View(next with { Version = r.Version + 1 });
+    }
+
+    private static void Check(SchoolRequest r, string name, LetterWords letter) =>
         new Faults()
             .If(name.Length is 0 or > 120, "name", "Give the school a name of at most 120 letters.")
             .If(!SchoolClock.Knows(r.TimeZone), "timeZone", "This is not a time zone, such as Europe/London.")
@@ -176,24 +197,6 @@ public static class SchoolEndpoints
                 "The letter needs {code}: without it nobody can register."
             )
             .Refuse();
-        var next = school with
-        {
-            Name = name,
-            TimeZone = r.TimeZone!,
-            PassingScore = r.PassingScore,
-            ZoneLow = r.ZoneLow,
-            ZoneHigh = r.ZoneHigh,
-            MinutesADay = r.MinutesADay,
-            PicturesTo = r.PicturesTo,
-            CodesTo = r.CodesTo,
-            SurnamesOnCards = r.SurnamesOnCards,
-            GuardiansAllowed = r.GuardiansAllowed,
-            Letter = letter == LetterWords.Usual ? null : Database.ToJson(letter),
-            Version = r.Version,
-        };
-        await Write(schools, next);
-        return View(next with { Version = r.Version + 1 });
-    }
 
     private static ChartView ChartOf(School school) =>
         new(
@@ -251,25 +254,7 @@ public static class SchoolEndpoints
     private static LevelChart Read(ChartRequest r)
     {
         var columns = (r.OwnColumns ?? []).Select(c => Names.Tidy(c)).ToList();
-        new Faults()
-            .If(
-                columns.Count > MostColumns
-                    || columns.Any(c => c.Length is 0 or > LongestLabel)
-                    || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count,
-                "ownColumns",
-                $"At most {MostColumns} columns, each with a name of its own of at most {LongestLabel} letters."
-            )
-            .If(
-                columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase)),
-                "ownColumns",
-                "This name is one of the usual systems. Choose another."
-            )
-            .If(
-                r.Rows is not { Count: Grades.Highest + 1 },
-                "rows",
-                "The chart has one row for each grade from K to 12."
-            )
-            .Refuse();
+        CheckColumns(r, columns);
         var rows = r
             .Rows.Select(
                 (row, i) =>
@@ -294,6 +279,27 @@ public static class SchoolEndpoints
             throw Refused.Field("rows", "Each grade must be deeper than the one before it.");
         }
     }
+
+    private static void CheckColumns(ChartRequest r, IReadOnlyList<string> columns) =>
+        new Faults()
+            .If(
+                columns.Count > MostColumns
+                    || columns.Any(c => c.Length is 0 or > LongestLabel)
+                    || columns.Distinct(StringComparer.OrdinalIgnoreCase).Count() < columns.Count,
+                "ownColumns",
+                $"At most {MostColumns} columns, each with a name of its own of at most {LongestLabel} letters."
+            )
+            .If(
+                columns.Any(c => LevelLabels.Systems(LevelChart.Default).Contains(c, StringComparer.OrdinalIgnoreCase)),
+                "ownColumns",
+                "This name is one of the usual systems. Choose another."
+            )
+            .If(
+                r.Rows is not { Count: Grades.Highest + 1 },
+                "rows",
+                "The chart has one row for each grade from K to 12."
+            )
+            .Refuse();
 
     private static string Label(string? text) =>
         Names.Tidy(text) is { Length: <= LongestLabel } label

@@ -221,17 +221,16 @@ public static class BringEndpoints
     private static string Alt(TakenText t, DraftPicture p) =>
         (t.Alts?.GetValueOrDefault(p.Name) ?? p.Alt).Replace('[', '(').Replace(']', ')').Replace('\n', ' ').Trim();
 
-    private static async Task<BroughtText> Take(
+    /// <summary>Keeps the pictures that have words for those who do not see them.</summary>
+    /// <returns>How each is written in the text, by its name.</returns>
+    private static async Task<Dictionary<string, string>> KeepPictures(
         TakenText taken,
         TextDraft draft,
-        bool mine,
         Desk desk,
-        TextKeeper keeper,
-        LibraryShelf shelf,
-        PictureStore pictures
+        PictureStore pictures,
+        List<string> warnings
     )
     {
-        var warnings = new List<string>();
         var kept = new Dictionary<string, string>();
         foreach (var p in draft.Pictures)
         {
@@ -250,21 +249,12 @@ public static class BringEndpoints
             await pictures.Add(new(id, clean.Type, clean.Bytes), desk.Who.SchoolId, desk.Now);
             kept[p.Name] = $"![{alt}]({id})";
         }
-        var versions = draft
-            .Versions.Select(
-                (v, i) =>
-                    TextMeasuring.Version(
-                        VersionId.New(),
-                        v.Label,
-                        i,
-                        v with
-                        {
-                            Body = Pictured(v.Body, kept),
-                        },
-                        v.Body.Contains("\n---\n", StringComparison.Ordinal)
-                    )
-            )
-            .ToList();
+        return kept;
+    }
+
+    /// <summary>The questions that can be asked; of the others it says why not.</summary>
+    private static List<Question> Asked(TextDraft draft, IReadOnlyList<NewVersion> versions, List<string> warnings)
+    {
         var questions = draft.Questions.Select(q => q with { Id = QuestionId.New() }).ToList();
         var faults = QuizCheck.Faults(
             questions,
@@ -272,12 +262,28 @@ public static class BringEndpoints
         );
         foreach (var fault in faults.Where(f => f.Stops))
             warnings.Add($"Question {fault.At + 1} was left out: it {fault.Sentence}");
-        questions =
+        return
         [
             .. questions
                 .Where((_, i) => !faults.Any(f => f.Stops && f.At == i))
                 .Select((q, i) => q with { Position = i }),
         ];
+    }
+
+    private static async Task<BroughtText> Take(
+        TakenText taken,
+        TextDraft draft,
+        bool mine,
+        Desk desk,
+        TextKeeper keeper,
+        LibraryShelf shelf,
+        PictureStore pictures
+    )
+    {
+        var warnings = new List<string>();
+        var kept = await KeepPictures(taken, draft, desk, pictures, warnings);
+        var versions = VersionsOf(draft, kept);
+        var questions = Asked(draft, versions, warnings);
         var words = draft
             .Words.Select(w => new Word(w.Word, w.PartOfSpeech, w.Meaning, w.Example))
             .Concat(taken.Words ?? [])
@@ -305,6 +311,25 @@ public static class BringEndpoints
         };
         await OwnTextEndpoints.Keep(text, 0, "Brought from a file", desk, keeper, shelf);
         return new(text.Id, title, warnings);
+    }
+
+    private static List<NewVersion> VersionsOf(TextDraft draft, Dictionary<string, string> pictures)
+    {
+        return draft
+            .Versions.Select(
+                (v, i) =>
+                    TextMeasuring.Version(
+                        VersionId.New(),
+                        v.Label,
+                        i,
+                        v with
+                        {
+                            Body = Pictured(v.Body, pictures),
+                        },
+                        v.Body.Contains("\n---\n", StringComparison.Ordinal)
+                    )
+            )
+            .ToList();
     }
 
     /// <summary>The body with its pictures by their ids; a picture that is not kept leaves no trace.</summary>
@@ -355,24 +380,46 @@ public static class BringEndpoints
         var whole = await texts.Whole(textId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound();
         if (format is null || !TextWriters.Formats.Contains(format))
             throw Refused.Field("format", "There is no such format.");
+        var shown = await PicturesIn(whole, pictures, desk.Who.SchoolId);
+        var folder = Folder(whole, shown);
+        var label = version ?? folder.Versions[0].Label;
+        if (folder.Versions.All(v => v.Label != label))
+            throw Refused.NotFound();
+        var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!.ChangedAt;
+        var file = TextWriters.Write(folder, [.. shown.Values], format, label, textId.Value, changed);
+        return Results.File(file.Bytes, file.Type, file.Name);
+    }
+
+    /// <summary>The pictures of a text by the names they have in it, each with the name of its file.</summary>
+    private static async Task<Dictionary<string, DraftPicture>> PicturesIn(
+        NewText whole,
+        PictureStore pictures,
+        SchoolId schoolId
+    )
+    {
         var shown = new Dictionary<string, DraftPicture>();
         foreach (var p in whole.Versions.SelectMany(v => v.Pages).SelectMany(p => p))
             if (
                 Paragraphs.PictureOf(p) is { } at
                 && Ids.TryParse<PictureId>(at.Name, out var id)
                 && !shown.ContainsKey(at.Name)
-                && await pictures.Find(id, desk.Who.SchoolId) is { } found
+                && await pictures.Find(id, schoolId) is { } found
             )
                 shown[at.Name] = new(
                     $"picture-{shown.Count + 1}{(found.Type == "image/png" ? ".png" : ".jpg")}",
                     found.Bytes,
                     at.Alt
                 );
+        return shown;
+    }
+
+    private static TextFolder Folder(NewText whole, Dictionary<string, DraftPicture> shown)
+    {
         string Named(string body) =>
             shown.Aggregate(body, (text, p) =>
                 text.Replace($"]({p.Key})", $"]({p.Value.Name})", StringComparison.Ordinal)
             );
-        var folder = new TextFolder(
+        return new TextFolder(
             whole.Slug,
             whole.Title,
             whole.Kind,
@@ -391,12 +438,6 @@ public static class BringEndpoints
             whole.Questions,
             [.. whole.Words.Select(w => new WordFile(w.Text, w.Part, w.Meaning, w.Example))]
         );
-        var label = version ?? folder.Versions[0].Label;
-        if (folder.Versions.All(v => v.Label != label))
-            throw Refused.NotFound();
-        var changed = (await texts.Owning(textId, desk.Who.SchoolId, desk.Who.Adult))!.ChangedAt;
-        var file = TextWriters.Write(folder, [.. shown.Values], format, label, textId.Value, changed);
-        return Results.File(file.Bytes, file.Type, file.Name);
     }
 
     private static async Task<IResult> Shown(PictureId pictureId, Desk desk, PictureStore pictures)

@@ -217,10 +217,20 @@ public static class LibraryEndpoints
             new ZoneCuts(school.ZoneLow, school.ZoneHigh)
         );
         var answer = (await shelf).Search(QueryOf(q, found, rate), asker, q.From ?? 0, Page);
+        return Answer(answer, whom.Count, found, r => Row(r, desk.Who.Adult, middle, school.Chart));
+    }
+
+    private static LibraryAnswer Answer(
+        ShelfAnswer answer,
+        int readers,
+        FoundTexts? found,
+        Func<ShelfRow, LibraryRow> row
+    )
+    {
         return new(
             answer.All,
-            whom.Count,
-            [.. answer.Rows.Select(r => Row(r, desk.Who.Adult, middle, school.Chart))],
+            readers,
+            [.. answer.Rows.Select(r => row(r))],
             [
                 .. answer.Facets.Select(f => new FacetView(
                     f.Name,

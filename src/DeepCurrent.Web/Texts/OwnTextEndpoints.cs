@@ -142,20 +142,7 @@ public static class OwnTextEndpoints
             return new(null, null, null, plain, null, null, remarks, [], [], null);
         var chart = (await desk.School()).Chart;
         var m = TextMeasurer.Measure(plain);
-        double? changed = null;
-        if (request.SentenceLength is not null || request.Unfamiliar is not null)
-        {
-            try
-            {
-                changed = TextReasons
-                    .WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1)
-                    .Value;
-            }
-            catch (ArgumentOutOfRangeException e)
-            {
-                throw Refused.Field(e.ParamName ?? "text", e.Message);
-            }
-        }
+        var changed = WhatIf(request, plain);
         var patterns =
             m.Depth.Value > LetterSounds.DeepestOfUse
                 ? []
@@ -177,6 +164,23 @@ public static class OwnTextEndpoints
                 : LetterSounds.Breaks(plain, LetterSounds.All.Select(p => p.Key).Intersect(taught).ToHashSet()),
             changed
         );
+    }
+
+    /// <summary>The depth with other sentences or other words, where that is asked.</summary>
+    private static double? WhatIf(MeasureRequest request, string plain)
+    {
+        if (request.SentenceLength is null && request.Unfamiliar is null)
+            return null;
+        try
+        {
+            return TextReasons
+                .WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1)
+                .Value;
+        }
+        catch (ArgumentOutOfRangeException e)
+        {
+            throw Refused.Field(e.ParamName ?? "text", e.Message);
+        }
     }
 
     /// <summary>A new text. Sent again before anybody has changed it, it is the same text, as it is written by
