@@ -346,17 +346,7 @@ public sealed class DemoWorld(
                 continue;
             foreach (var p in people)
                 p.Grow(Chart);
-            if (w is 0 or 6)
-                foreach (var p in people)
-                    await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
-            if (w == 1)
-                await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
-            if (w == WeeksGone && classId == tern)
-                await windows.Winter(classId, year, teacher, people, now);
-            if (w == 2)
-                await SetGoals(classId, year, teacher, people, At(monday, 15));
-            if (w == 4)
-                await Form(classId, year, teacher, people, At(monday, 16));
+            await Apart(w, classId, year, teacher, people, library, now);
             var thisWeek = w == WeeksGone;
             // Two texts are kept back, so that there is something new to give: one for this week, one for whoever tries
             // the application.
@@ -367,6 +357,31 @@ public sealed class DemoWorld(
             if (w % 4 != 3 || thisWeek)
                 await Assign(classId, year, teacher, people, open, at, monday.AddDays(4), thisWeek, now);
         }
+    }
+
+    /// <summary>What happens in some weeks only: records, level checks, goals, groups.</summary>
+    private async Task Apart(
+        int w,
+        ClassId classId,
+        YearCalendar year,
+        Adult teacher,
+        List<SimulatedReader> people,
+        List<SimulatedText> library,
+        DateTimeOffset now
+    )
+    {
+        var monday = year.FirstDay.AddDays(7 * w);
+        if (w is 0 or 6)
+            foreach (var p in people)
+                await Record(p, teacher, year, library, At(monday, 10).AddMinutes(random.Next(180)));
+        if (w == 1)
+            await windows.Autumn(classId, year, teacher, people, At(monday.AddDays(2), 9));
+        if (w == WeeksGone && classId == tern)
+            await windows.Winter(classId, year, teacher, people, now);
+        if (w == 2)
+            await SetGoals(classId, year, teacher, people, At(monday, 15));
+        if (w == 4)
+            await Form(classId, year, teacher, people, At(monday, 16));
     }
 
     /// <summary>Each reader gets the unread text that fits best; those who get the same one share an assignment. This

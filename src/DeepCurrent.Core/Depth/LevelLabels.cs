@@ -33,32 +33,36 @@ public static class LevelLabels
         if (own >= 0 && chart.Rows.FirstOrDefault(r => Same(r.Own[own], asked)) is { } labelled)
             return labelled.Depth;
         if (Number(asked) is { } number)
-            return system switch
-            {
-                InFathoms => new Fathoms(number),
-                InGrades => number is >= -1 and <= 13 ? chart.DepthAt(number) : null,
-                InSchoolYears => chart.Rows.FirstOrDefault(r => Same(Digits(r.SchoolYear), asked))?.Depth,
-                InAges => AtAge(number, chart),
-                _ => null,
-            };
+            return Numbered(number, asked, system, chart);
         // Whatever is shown is taken: "9–10" is an age, "8-9" the same with another dash.
         var ages = Dashed(asked.StartsWith("age ", StringComparison.OrdinalIgnoreCase) ? asked[4..] : asked);
         if (chart.Rows.FirstOrDefault(r => Same(Dashed(r.Ages), ages)) is { } aged)
             return chart.DepthAt(aged.Grade - 0.5);
-        foreach (var row in chart.Rows)
-            if (
-                Same(row.SchoolYear, asked)
-                || Same($"grade {row.GradeLabel}", asked)
-                || (Number(row.GradeLabel) is null && Same(row.GradeLabel, asked))
-                || row.Own.Any(o => o.Length > 0 && Same(o, asked))
-            )
-                return row.Depth;
+        if (chart.Rows.FirstOrDefault(r => Named(r, asked)) is { } row)
+            return row.Depth;
         if (asked.StartsWith("age ", StringComparison.OrdinalIgnoreCase) && Number(asked[4..]) is { } age)
             return AtAge(age, chart);
         return asked.StartsWith("grade ", StringComparison.OrdinalIgnoreCase) && Number(asked[6..]) is { } grade
             ? chart.DepthAt(grade)
             : null;
     }
+
+    private static Fathoms? Numbered(double number, string asked, string system, LevelChart chart) =>
+        system switch
+        {
+            InFathoms => new Fathoms(number),
+            InGrades => number is >= -1 and <= 13 ? chart.DepthAt(number) : null,
+            InSchoolYears => chart.Rows.FirstOrDefault(r => Same(Digits(r.SchoolYear), asked))?.Depth,
+            InAges => AtAge(number, chart),
+            _ => null,
+        };
+
+    /// <summary>Whether a row of the chart goes by what was written, in any of its columns.</summary>
+    private static bool Named(LevelRow row, string asked) =>
+        Same(row.SchoolYear, asked)
+        || Same($"grade {row.GradeLabel}", asked)
+        || (Number(row.GradeLabel) is null && Same(row.GradeLabel, asked))
+        || row.Own.Any(o => o.Length > 0 && Same(o, asked));
 
     /// <summary>A depth as it is written in a label system: fathoms and grades with one decimal, else the label of the
     /// row it falls in.</summary>

@@ -202,31 +202,24 @@ public static class WordItems
     }
 
     /// <summary>Could be an English word to look at: letters stand where English lets them stand.</summary>
-    private static bool Readable(string word)
-    {
-        bool Vowel(int i) => "aeiou".Contains(word[i]);
-        if (
-            word.Length < 2
-            || word[0] == word[1]
-            || !word.Any(c => "aeiouy".Contains(c))
-            || "aiuj".Contains(word[^1])
-            || word.EndsWith("ea", StringComparison.Ordinal)
-        )
-            return false;
-        if (word[^1] == word[^2] && !"lsfze".Contains(word[^1]))
-            return false;
-        for (var i = 1; i < word.Length; i++)
-        {
-            if (
-                word[i] == word[i - 1]
-                && ("aiu".Contains(word[i]) || !Vowel(i) && i + 1 < word.Length && !Vowel(i + 1) && word[i + 1] != 'y')
-            )
-                return false;
-            if (i > 1 && Vowel(i) && Vowel(i - 1) && Vowel(i - 2))
-                return false;
-        }
-        return true;
-    }
+    private static bool Readable(string word) =>
+        word.Length >= 2
+        && word[0] != word[1]
+        && word.Any(c => "aeiouy".Contains(c))
+        && !"aiuj".Contains(word[^1])
+        && !word.EndsWith("ea", StringComparison.Ordinal)
+        && (word[^1] != word[^2] || "lsfze".Contains(word[^1]))
+        && Enumerable.Range(1, word.Length - 1).All(i => !Doubled(word, i) && !ThreeVowels(word, i));
+
+    private static bool Vowel(char c) => "aeiou".Contains(c);
+
+    /// <summary>A letter twice where English has it once: two of a, i or u, or two before another consonant.</summary>
+    private static bool Doubled(string word, int i) =>
+        word[i] == word[i - 1]
+        && ("aiu".Contains(word[i]) || (!Vowel(word[i]) && i + 1 < word.Length && !"aeiouy".Contains(word[i + 1])));
+
+    private static bool ThreeVowels(string word, int i) =>
+        i > 1 && Vowel(word[i]) && Vowel(word[i - 1]) && Vowel(word[i - 2]);
 
     // Letters that stand for the same or nearly the same sound.
     private static readonly (string From, string To)[] Swaps =

@@ -137,34 +137,24 @@ internal sealed class Filters
     }
 
     /// <summary>The filters a card fails, one bit each.</summary>
-    public int Failed(Card[] cards, int i)
-    {
-        var failed = 0;
-        if (kinds is not null && !kinds[codes.Kind[i]])
-            failed |= 1 << Kind;
-        if (topics is not null && !topics[codes.Topic[i]])
-            failed |= 1 << Topic;
-        if (q.Fiction is { } fiction && codes.Fiction[i] != fiction)
-            failed |= 1 << Fiction;
-        if ((q.DepthFrom is not null || q.DepthTo is not null) && !Deep(i))
-            failed |= 1 << Depth;
-        if ((q.WordsFrom is not null || q.WordsTo is not null) && !Long(i))
-            failed |= 1 << Words;
-        if (q.Pattern is not null && (codes.Pattern[i] & pattern) == 0)
-            failed |= 1 << Pattern;
-        if ((codes.HasFor(asker.SchoolId, i) & has) != has)
-            failed |= 1 << Has;
-        if (q.Read is { } wanted && read[i] != wanted)
-            failed |= 1 << Read;
-        if (q.Whose != Whose.Any && OwnerOf(cards, i) != (int)q.Whose - 1)
-            failed |= 1 << Owner;
-        if (q.Season is not null && codes.Season[i] != season)
-            failed |= 1 << Season;
-        return failed;
-    }
+    public int Failed(Card[] cards, int i) =>
+        Bit(Kind, kinds is not null && !kinds[codes.Kind[i]])
+        | Bit(Topic, topics is not null && !topics[codes.Topic[i]])
+        | Bit(Fiction, q.Fiction is { } fiction && codes.Fiction[i] != fiction)
+        | Bit(Depth, !Deep(i))
+        | Bit(Words, !Long(i))
+        | Bit(Pattern, q.Pattern is not null && (codes.Pattern[i] & pattern) == 0)
+        | Bit(Has, (codes.HasFor(asker.SchoolId, i) & has) != has)
+        | Bit(Read, q.Read is { } wanted && read[i] != wanted)
+        | Bit(Owner, q.Whose != Whose.Any && OwnerOf(cards, i) != (int)q.Whose - 1)
+        | Bit(Season, q.Season is not null && codes.Season[i] != season);
+
+    private static int Bit(int filter, bool failed) => failed ? 1 << filter : 0;
 
     private bool Deep(int i)
     {
+        if (q.DepthFrom is null && q.DepthTo is null)
+            return true;
         for (var v = codes.First[i]; v < codes.First[i + 1]; v++)
             if (codes.Depth[v] >= (q.DepthFrom ?? double.MinValue) && codes.Depth[v] <= (q.DepthTo ?? double.MaxValue))
                 return true;
@@ -173,6 +163,8 @@ internal sealed class Filters
 
     private bool Long(int i)
     {
+        if (q.WordsFrom is null && q.WordsTo is null)
+            return true;
         for (var v = codes.First[i]; v < codes.First[i + 1]; v++)
             if (codes.Words[v] >= (q.WordsFrom ?? 0) && codes.Words[v] <= (q.WordsTo ?? int.MaxValue))
                 return true;
@@ -198,20 +190,23 @@ internal sealed class Filters
         if (At(Fiction))
             fictionCounts[codes.Fiction[i] ? 1 : 0]++;
         if (At(Depth))
-            for (var bits = codes.Band[i]; bits != 0; bits &= bits - 1)
-                bandCounts[BitOperations.TrailingZeroCount(bits)]++;
+            CountBits(codes.Band[i], bandCounts);
         if (At(Pattern))
-            for (var bits = codes.Pattern[i]; bits != 0; bits &= bits - 1)
-                patternCounts[BitOperations.TrailingZeroCount(bits)]++;
+            CountBits(codes.Pattern[i], patternCounts);
         if (At(Has))
-            for (uint bits = codes.HasFor(asker.SchoolId, i); bits != 0; bits &= bits - 1)
-                hasCounts[BitOperations.TrailingZeroCount(bits)]++;
+            CountBits(codes.HasFor(asker.SchoolId, i), hasCounts);
         if (At(Read))
             readCounts[read[i] ? 1 : 0]++;
         if (At(Owner))
             ownerCounts[OwnerOf(cards, i)]++;
         if (At(Season))
             seasonCounts[codes.Season[i]]++;
+    }
+
+    private static void CountBits(ulong bits, int[] counts)
+    {
+        for (; bits != 0; bits &= bits - 1)
+            counts[BitOperations.TrailingZeroCount(bits)]++;
     }
 
     public IReadOnlyList<Facet> Facets() =>

@@ -37,6 +37,13 @@ internal static class Likeness
             b = b[..Longest];
         if (a.Length == 0 || b.Length == 0)
             return 0;
+        var like = 1 - (double)Edits(a, b) / Math.Max(a.Length, b.Length);
+        // What breaks off after the first sounds is an attempt at the word.
+        return a.Length < b.Length && b.StartsWith(a) ? Math.Max(like, a.Length > 1 ? 0.7 : 0.5) : like;
+    }
+
+    private static int Edits(ReadOnlySpan<char> a, ReadOnlySpan<char> b)
+    {
         Span<int> before = stackalloc int[Longest + 1],
             last = stackalloc int[Longest + 1],
             now = stackalloc int[Longest + 1];
@@ -56,8 +63,6 @@ internal static class Likeness
             last = now;
             now = free;
         }
-        var like = 1 - (double)last[b.Length] / Math.Max(a.Length, b.Length);
-        // What breaks off after the first sounds is an attempt at the word.
-        return a.Length < b.Length && b.StartsWith(a) ? Math.Max(like, a.Length > 1 ? 0.7 : 0.5) : like;
+        return last[b.Length];
     }
 }

@@ -78,23 +78,31 @@ public static class RecordSheet
         var taken = new HashSet<int>();
         foreach (var m in marks)
         {
-            if (
-                !Enum.IsDefined(m.Kind)
-                || m.Used is < Sources.None or > (Sources.Meaning | Sources.Structure | Sources.Visual)
-            )
-                return "There is no such mark.";
-            if (m.Heard is null || m.Heard.Length > LongestHeard)
-                return $"What was said is kept in at most {LongestHeard} letters a word.";
-            var between = m.Kind is MarkKind.Insertion or MarkKind.Repetition;
-            if (m.Index < (between ? -1 : 0) || m.Index >= words || m.Span is < 1 or > 4 || m.Index + m.Span > words)
-                return "A mark is at a word that is not in the text.";
-            if (!between)
-                for (var i = m.Index; i < m.Index + m.Span; i++)
-                    if (!taken.Add(i))
-                        return "A word has two marks.";
+            if (Fault(m, words) is { } fault)
+                return fault;
+            if (!Between(m.Kind) && Enumerable.Range(m.Index, m.Span).Any(i => !taken.Add(i)))
+                return "A word has two marks.";
         }
         return null;
     }
+
+    private static string? Fault(SheetMark m, int words)
+    {
+        if (
+            !Enum.IsDefined(m.Kind)
+            || m.Used is < Sources.None or > (Sources.Meaning | Sources.Structure | Sources.Visual)
+        )
+            return "There is no such mark.";
+        if (m.Heard is null || m.Heard.Length > LongestHeard)
+            return $"What was said is kept in at most {LongestHeard} letters a word.";
+        return
+            m.Index < (Between(m.Kind) ? -1 : 0) || m.Index >= words || m.Span is < 1 or > 4 || m.Index + m.Span > words
+            ? "A mark is at a word that is not in the text."
+            : null;
+    }
+
+    /// <summary>Whether a mark stands between words and not on one.</summary>
+    private static bool Between(MarkKind kind) => kind is MarkKind.Insertion or MarkKind.Repetition;
 
     /// <summary>The part of a text that was read.</summary>
     public static IReadOnlyList<PassageWord> Read(IReadOnlyList<PassageWord> passage, int? lastWord) =>

@@ -128,6 +128,18 @@ public static class QuizCheck
         if (q.Kind is QuestionKind.Single)
             foreach (var fault in Choosing(q, words))
                 yield return fault;
+        foreach (var fault in Lacks(q))
+            yield return fault;
+        foreach (var v in versions)
+            if (Missing(q, v) is { } missing)
+                yield return missing;
+        if (shallow is not null && Hard(q, words, shallow.Depth) is { } hard)
+            yield return $"“{hard}” is harder than the text and does not stand in it.";
+    }
+
+    /// <summary>Reasons and sample answers that are not there, or too long.</summary>
+    private static IEnumerable<string> Lacks(Question q)
+    {
         if (q.Kind is QuestionKind.Single or QuestionKind.Multiple)
             foreach (var c in q.Choices)
                 if (string.IsNullOrWhiteSpace(c.Reason))
@@ -136,22 +148,17 @@ public static class QuizCheck
                     yield return $"the reason of “{c.Text}” is over {LongestReason} words.";
         if (q.Written && (q.Rubric?.Samples.Count(s => s.Length > 0) ?? 0) < 2)
             yield return "has fewer than two sample answers.";
-        foreach (var v in versions)
-            if (Missing(q, v) is { } missing)
-                yield return missing;
-        if (
-            shallow is not null
-            && q
-                .Choices.Select(c => c.Text)
-                .Append(q.Stem)
-                .SelectMany(CheckWords.Keys)
-                .Distinct()
-                .Where(w => !words.ContainsKey(CheckWords.Stem(w)))
-                .FirstOrDefault(w => CheckWords.Rare(w, Rarest(shallow.Depth)))
-                is { } hard
-        )
-            yield return $"“{hard}” is harder than the text and does not stand in it.";
     }
+
+    /// <summary>A word of the question that is too rare for the text and does not stand in it.</summary>
+    private static string? Hard(Question q, Dictionary<string, int> words, double depth) =>
+        q
+            .Choices.Select(c => c.Text)
+            .Append(q.Stem)
+            .SelectMany(CheckWords.Keys)
+            .Distinct()
+            .Where(w => !words.ContainsKey(CheckWords.Stem(w)))
+            .FirstOrDefault(w => CheckWords.Rare(w, Rarest(depth)));
 
     /// <summary>How rarely a word may be heard (Zipf) before it is too hard for a text of that depth: 4.2 at 10 fm, a
     /// third less every 10 fm deeper.</summary>
@@ -179,11 +186,8 @@ public static class QuizCheck
             yield break;
         var right = q.Choices.First(c => c.Right);
         var wrong = q.Choices.Where(c => !c.Right).ToList();
-        foreach (var (a, b) in q.Choices.SelectMany((a, i) => q.Choices.Skip(i + 1).Select(b => (a, b))))
-            if (CheckWords.Overlap(a.Text, b.Text))
-                yield return a.Right || b.Right
-                    ? $"two choices can be right: “{a.Text}” and “{b.Text}” overlap."
-                    : $"“{a.Text}” and “{b.Text}” overlap: if one were right, so would be the other.";
+        foreach (var fault in Overlapping(q))
+            yield return fault;
         if (Echo(q, right, wrong, words) is { } echo)
             yield return $"can be answered without the text: only the right choice says “{echo}” again.";
         if (
@@ -194,14 +198,24 @@ public static class QuizCheck
             yield return "its last word, a or an, fits the right choice only.";
         if (wrong.All(c => CheckWords.Absolute(c.Text)) && !CheckWords.Absolute(right.Text))
             yield return "every wrong choice says always, never, all or none: readers know what that means.";
-        if (
-            Known(right)
-            && wrong.Count > 1
-            && wrong.All(c => CheckWords.Content(c.Text) is { Count: > 1 } content && !content.Any(words.ContainsKey))
-        )
+        if (AtAGlance(right, wrong, words))
             yield return "can be answered by a glance: only the right choice speaks of what the text speaks of.";
+    }
 
-        bool Known(Choice c) => CheckWords.Content(c.Text) is { Count: > 0 } content && content.All(words.ContainsKey);
+    /// <summary>Whether the right choice has the text's own words only, and each wrong one none of them.</summary>
+    private static bool AtAGlance(Choice right, IReadOnlyList<Choice> wrong, Dictionary<string, int> words) =>
+        CheckWords.Content(right.Text) is { Count: > 0 } said
+        && said.All(words.ContainsKey)
+        && wrong.Count > 1
+        && wrong.All(c => CheckWords.Content(c.Text) is { Count: > 1 } content && !content.Any(words.ContainsKey));
+
+    private static IEnumerable<string> Overlapping(Question q)
+    {
+        foreach (var (a, b) in q.Choices.SelectMany((a, i) => q.Choices.Skip(i + 1).Select(b => (a, b))))
+            if (CheckWords.Overlap(a.Text, b.Text))
+                yield return a.Right || b.Right
+                    ? $"two choices can be right: “{a.Text}” and “{b.Text}” overlap."
+                    : $"“{a.Text}” and “{b.Text}” overlap: if one were right, so would be the other.";
     }
 
     /// <summary>A word of the stem that only the right choice says again; null where there is none.</summary>

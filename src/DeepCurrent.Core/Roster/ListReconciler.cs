@@ -161,19 +161,11 @@ public static class ListReconciler
             var (given, family) = NameOf(row);
             if (given.Length == 0 && IsEmpty(row))
                 return new(row.Line, RowFate.Empty, null, [], []);
-            if (given.Length == 0)
-                Say("givenName", row.GivenName, "Write the reader's name.");
-            else if (Names.Fault(given) is { } wrong)
-                Say("givenName", row.GivenName, wrong);
-            if (Names.Fault(family) is { } wrongToo)
-                Say("familyName", row.FamilyName, wrongToo);
+            CheckNames(row, given, family, Say);
             var classId = ClassOf(row, Say);
             var grade = GradeOf(row, Say);
             var level = LevelOf(row, Say);
-            if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail))
-                Say("guardianMail", row.GuardianMail, "This is no e-mail address.");
-            if (row.HomeLanguage?.Trim().Length > 40)
-                Say("homeLanguage", row.HomeLanguage, "This is too long for a language.");
+            CheckDetails(row, Say);
             if (problems.Exists(p => p.Stops))
                 return new(row.Line, RowFate.Stopped, null, problems, []);
 
@@ -190,6 +182,29 @@ public static class ListReconciler
             return known is null
                 ? Add(row, given, family, grade, level, classId.Value, problems)
                 : Change(row, known, given, family, grade, level, classId.Value, problems);
+        }
+
+        private static void CheckNames(
+            ListRow row,
+            string given,
+            string family,
+            Action<string, string?, string, bool> say
+        )
+        {
+            if (given.Length == 0)
+                say("givenName", row.GivenName, "Write the reader's name.", true);
+            else if (Names.Fault(given) is { } wrong)
+                say("givenName", row.GivenName, wrong, true);
+            if (Names.Fault(family) is { } wrongToo)
+                say("familyName", row.FamilyName, wrongToo, true);
+        }
+
+        private static void CheckDetails(ListRow row, Action<string, string?, string, bool> say)
+        {
+            if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail))
+                say("guardianMail", row.GuardianMail, "This is no e-mail address.", true);
+            if (row.HomeLanguage?.Trim().Length > 40)
+                say("homeLanguage", row.HomeLanguage, "This is too long for a language.", true);
         }
 
         private static bool IsEmpty(ListRow row) =>

@@ -135,7 +135,7 @@ public static partial class SourceReconciler
         private void Enrol(SourceEnrolment row, ClassId classId, ReaderId readerId, Stays stays)
         {
             var known = Known(row, classId, readerId);
-            if (known is not null && (known.ClassId != classId || known.ReaderId != readerId))
+            if (Another(known, classId, readerId))
             {
                 Hold(
                     row,
@@ -145,8 +145,7 @@ public static partial class SourceReconciler
                 );
                 return;
             }
-            var over =
-                row.Gone || readers.Find(readerId) is { Left: true } || classes.Find(classId) is { Closed: true };
+            var over = Over(row, classId, readerId);
             if (known is null && !over && !(row.To < frame.Today) && OpenStay(classId, readerId, stays) is { } mine)
             {
                 // A reader who was put into the class by hand, by another source, or by an id this source no longer
@@ -158,15 +157,24 @@ public static partial class SourceReconciler
                 }
                 known = mine;
             }
-            var ended =
-                over ? known?.To ?? frame.Today
-                : row.To < frame.Today ? row.To
-                : null;
+            var ended = EndOf(row, known, over);
             // What is over and was never heard of has not been here.
             if (known is null && (over || (ended is not null && row.From is null)))
                 return;
             Stay(row, known, (classId, readerId), ended, stays);
         }
+
+        private static bool Another(Enrolment? known, ClassId classId, ReaderId readerId) =>
+            known is not null && (known.ClassId != classId || known.ReaderId != readerId);
+
+        /// <summary>Whether nobody can be in a class by this row any more.</summary>
+        private bool Over(SourceEnrolment row, ClassId classId, ReaderId readerId) =>
+            row.Gone || readers.Find(readerId) is { Left: true } || classes.Find(classId) is { Closed: true };
+
+        private DateOnly? EndOf(SourceEnrolment row, Enrolment? known, bool over) =>
+            over ? known?.To ?? frame.Today
+            : row.To < frame.Today ? row.To
+            : null;
 
         private Enrolment? Known(SourceEnrolment row, ClassId classId, ReaderId readerId) =>
             (

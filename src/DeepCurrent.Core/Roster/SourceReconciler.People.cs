@@ -121,12 +121,7 @@ public static partial class SourceReconciler
             if (known is null && row.Gone)
                 return;
             var said = Grades.Parse(row.Grade, frame.Chart);
-            if (
-                known is null
-                && free[Names.Key(row.GivenName, row.FamilyName)].Where(r => !saidReaders.Contains(r.Id)).ToList()
-                    is [var one]
-                && (said ?? one.Grade) == one.Grade
-            )
+            if (known is null && Namesake(row, said, free) is { } one)
             {
                 known = one;
                 linked++;
@@ -149,6 +144,14 @@ public static partial class SourceReconciler
             readerIds.Say(row.SourceId, next.Id);
             saidReaders.Add(next.Id);
         }
+
+        /// <summary>The one reader without this source's id who bears the name, and is in the grade if one is
+        /// said.</summary>
+        private RosterReader? Namesake(SourceReader row, int? grade, ILookup<string, RosterReader> free) =>
+            free[Names.Key(row.GivenName, row.FamilyName)].Where(r => !saidReaders.Contains(r.Id)).ToList() is [var one]
+            && (grade ?? one.Grade) == one.Grade
+                ? one
+                : null;
 
         private bool Unspoken(RosterReader r) =>
             !r.Left

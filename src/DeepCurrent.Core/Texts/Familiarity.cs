@@ -46,6 +46,12 @@ public static class Familiarity
                 && Stem(word[..^ending.Length], ending, daleChall)
             )
                 return true;
+        return Respelt(word, daleChall);
+    }
+
+    /// <summary>Known under an ending before which the word is spelt otherwise.</summary>
+    private static bool Respelt(ReadOnlySpan<char> word, bool daleChall)
+    {
         return EndsFrom(word, "ies", "y", daleChall)
             || EndsFrom(word, "ied", "y", daleChall)
             || EndsFrom(word, "ier", "y", daleChall)

@@ -109,37 +109,37 @@ public static class Sentences
         var mark = text[at];
         if (mark == '\n')
             return EndsLine(text, at);
-        if (mark is not ('.' or '!' or '?' or '…'))
+        if (!IsMark(mark))
             return false;
-        var next = at + 1;
-        var quoteClosed = false;
-        while (next < text.Length && text[next] is '.' or '!' or '?' or '…')
-            next++;
-        while (next < text.Length && text[next] is '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_')
-        {
-            quoteClosed |= text[next] is '"' or '”' or '’' or '\'';
-            next++;
-        }
+        var close = Past(text, at + 1, IsMark);
+        var after = Past(text, close, Closes);
+        if (after >= text.Length)
+            return true;
+        if (!char.IsWhiteSpace(text[after]))
+            return false;
+        var next = Past(text, after, Opens);
         if (next >= text.Length)
             return true;
-        if (!char.IsWhiteSpace(text[next]))
+        if (char.IsLower(text[next]) || (mark == '.' && IsAbbreviation(text, at, next, lastWord)))
             return false;
-        while (
-            next < text.Length
-            && (
-                char.IsWhiteSpace(text[next])
-                || text[next] is '"' or '“' or '‘' or '\'' or '(' or '[' or '—' or '–' or '*' or '_'
-            )
-        )
-            next++;
-        if (next >= text.Length)
-            return true;
-        if (mark == '.' && IsAbbreviation(text, at, next, lastWord))
-            return false;
-        if (char.IsLower(text[next]))
-            return false;
+        var quoteClosed = text[close..after].ContainsAny("\"”’'");
         return !(quoteClosed && SpeakerFollows(text[next..]));
     }
+
+    /// <summary>The first place from a place on that is not of a kind.</summary>
+    private static int Past(ReadOnlySpan<char> text, int at, Func<char, bool> kind)
+    {
+        while (at < text.Length && kind(text[at]))
+            at++;
+        return at;
+    }
+
+    private static bool IsMark(char c) => c is '.' or '!' or '?' or '…';
+
+    private static bool Closes(char c) => c is '"' or '”' or '’' or '\'' or ')' or ']' or '*' or '_';
+
+    private static bool Opens(char c) =>
+        char.IsWhiteSpace(c) || c is '"' or '“' or '‘' or '\'' or '(' or '[' or '—' or '–' or '*' or '_';
 
     private static bool IsAbbreviation(ReadOnlySpan<char> text, int at, int next, ReadOnlySpan<char> lastWord)
     {

@@ -48,22 +48,22 @@ public static class Syllables
         for (var i = 0; i < word.Length; i++)
         {
             var vowel = IsVowel(word[i]) && !(word[i] == 'y' && i == 0 && word.Length > 1);
-            if (vowel && !inGroup)
-                count++;
-            else if (vowel && i > 0 && Apart(word, i))
+            if (vowel && (!inGroup || (i > 0 && Apart(word, i))))
                 count++;
             inGroup = vowel;
         }
+        return count > 1 && SilentEnding(word) ? count - 1 : Math.Max(1, count);
+    }
+
+    /// <summary>Whether the last vowel is only written: lake, lakes, baked; not little, littles, faces, wanted.</summary>
+    private static bool SilentEnding(ReadOnlySpan<char> word)
+    {
         var l = word.Length;
-        if (l > 2 && word[^1] == 'e' && !IsVowel(word[^2]) && !(word[^2] == 'l' && !IsVowel(word[^3])) && count > 1)
-            count--;
-        else if (l > 3 && word[^3] == 'l' && !IsVowel(word[^4]) && (word.EndsWith("es") || word.EndsWith("ed")))
-            return Math.Max(1, count);
-        else if (l > 3 && word.EndsWith("es") && !IsVowel(word[^3]) && !Hisses(word[..^1]) && count > 1)
-            count--;
-        else if (l > 3 && word.EndsWith("ed") && word[^3] is not ('t' or 'd') && !IsVowel(word[^3]) && count > 1)
-            count--;
-        return Math.Max(1, count);
+        if (l > 2 && word[^1] == 'e')
+            return !IsVowel(word[^2]) && !(word[^2] == 'l' && !IsVowel(word[^3]));
+        if (l <= 3 || IsVowel(word[^3]) || (word[^3] == 'l' && !IsVowel(word[^4])))
+            return false;
+        return word.EndsWith("es") ? !Hisses(word[..^1]) : word.EndsWith("ed") && word[^3] is not ('t' or 'd');
     }
 
     private static bool Apart(ReadOnlySpan<char> word, int i) =>

@@ -86,14 +86,7 @@ public static class TextCounter
             if (char.IsLetterOrDigit(c))
                 continue;
             // Points inside an abbreviation of single letters, as in "p.m.", join it.
-            if (
-                c == '.'
-                && (at == start + 1 || text[at - 2] == '.')
-                && char.IsLetter(text[at - 1])
-                && at + 2 < text.Length
-                && char.IsLetter(text[at + 1])
-                && !char.IsLetter(text[at + 2])
-            )
+            if (c == '.' && InAbbreviation(text, start, at))
                 continue;
             var joins =
                 at + 1 < text.Length
@@ -107,6 +100,13 @@ public static class TextCounter
         }
         return at;
     }
+
+    private static bool InAbbreviation(ReadOnlySpan<char> text, int start, int at) =>
+        (at == start + 1 || text[at - 2] == '.')
+        && char.IsLetter(text[at - 1])
+        && at + 2 < text.Length
+        && char.IsLetter(text[at + 1])
+        && !char.IsLetter(text[at + 2]);
 
     /// <summary>The form in which a word is looked up: lower case, straight apostrophes, plain hyphens.</summary>
     public static string Key(ReadOnlySpan<char> word) =>
@@ -175,7 +175,7 @@ public static class TextCounter
             var capital = char.IsUpper(token[0]);
             var begins = current.Words == 0 || afterQuote;
             // Capitalised inside a sentence: a name. "I" and its contractions are not.
-            word.Name |= capital && !begins && !(token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’'));
+            word.Name |= capital && !begins && !IsI(token);
             // A sentence may open with a name; what is set off by a comma is more often a word like "however".
             var opens = word.MayOpen && capital && begins && (end == text.Length || text[end] != ',');
             word.Opened |= opens;
@@ -213,6 +213,9 @@ public static class TextCounter
             if (!name && Fog(word, count))
                 complex++;
         }
+
+        private static bool IsI(ReadOnlySpan<char> token) =>
+            token[0] == 'I' && (token.Length == 1 || token[1] is '\'' or '’');
 
         private static int One(bool counts) => counts ? 1 : 0;
 

@@ -153,12 +153,7 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
         orgs.UnionWith(Several(row.Get("orgSourcedIds")));
         if (row.Get("primaryOrgSourcedId") is { Length: > 0 } primary)
             orgs.Add(primary);
-        if (
-            org is not null
-            && orgs.Count > 0
-            && !orgs.Contains(org)
-            && (orgs.Overlaps(orgIds) || !whole.Contains("orgs"))
-        )
+        if (Elsewhere(orgs))
         {
             outside.Add(id);
             return;
@@ -179,6 +174,11 @@ internal sealed class RosterBuilder(string? org, IReadOnlySet<string> whole)
         }
         held.User(row.At, id, Names.Key(given, family));
     }
+
+    /// <summary>Whether somebody belongs to other schools only; to one that nobody knows is a fault and not
+    /// elsewhere.</summary>
+    private bool Elsewhere(HashSet<string> orgs) =>
+        org is not null && orgs.Count > 0 && !orgs.Contains(org) && (orgs.Overlaps(orgIds) || !whole.Contains("orgs"));
 
     private void Take(
         ISourceRow row,

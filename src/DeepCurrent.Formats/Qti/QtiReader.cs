@@ -60,15 +60,22 @@ public static class QtiReader
                 leftOut.Add($"“{title}” is a kind of question that we do not have.");
                 continue;
             }
-            var body = stimulus?.Descendants().FirstOrDefault(e => e.Attribute(Text) is not null);
-            var textTitle = (string?)body?.Attribute(Text) ?? (string?)stimulus?.Attribute("title") ?? "";
-            // Our versions of one text belong together; others' texts are told apart by where they lie.
-            var key = body is not null ? $"ours {textTitle}" : $"theirs {place}";
+            var (key, textTitle) = TextOf(stimulus, place);
             if (!texts.TryGetValue(key, out var list))
                 texts[key] = list = [];
             list.Add((version, textTitle, question, title));
         }
         return new([.. texts.Values.Select(Merged)], leftOut);
+    }
+
+    /// <summary>Which text a stimulus is of, and its title.</summary>
+    private static (string Key, string Title) TextOf(XElement? stimulus, string? place)
+    {
+        var body = stimulus?.Descendants().FirstOrDefault(e => e.Attribute(Text) is not null);
+        var textTitle = (string?)body?.Attribute(Text) ?? (string?)stimulus?.Attribute("title") ?? "";
+        // Our versions of one text belong together; others' texts are told apart by where they lie.
+        var key = body is not null ? $"ours {textTitle}" : $"theirs {place}";
+        return (key, textTitle);
     }
 
     /// <summary>The same questions, asked of several versions, are one question each.</summary>

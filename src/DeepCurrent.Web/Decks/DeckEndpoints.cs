@@ -47,16 +47,7 @@ public static class DeckEndpoints
         var name = request.Name?.Trim() ?? "";
         if (name.Length is 0 or > 80)
             throw Refused.Field("name", "Give the deck a name of at most 80 letters.");
-        var words = (request.Words ?? [])
-            .Select(w => new DeckWord(
-                w.Text?.Trim() ?? "",
-                w.Part?.Trim() ?? "",
-                w.Meaning?.Trim() ?? "",
-                w.Example?.Trim() ?? ""
-            ))
-            .ToList();
-        if (WordDecks.Fault(words) is { } fault)
-            throw Refused.Field($"words[{fault.At}]", fault.Sentence);
+        var words = WordsOf(request);
         var owner = before?.OwnerId ?? desk.Who.Adult;
         // Whoever leads the school may put a colleague's deck right, but not hide it.
         if (
@@ -77,6 +68,21 @@ public static class DeckEndpoints
                 "Somebody has changed this deck meanwhile. Open it again to see what it is now."
             );
         return View(await decks.Find(deckId, desk.Who.SchoolId, desk.Who.Adult) ?? throw Refused.NotFound(), desk);
+    }
+
+    private static List<DeckWord> WordsOf(DeckRequest request)
+    {
+        var words = (request.Words ?? [])
+            .Select(w => new DeckWord(
+                w.Text?.Trim() ?? "",
+                w.Part?.Trim() ?? "",
+                w.Meaning?.Trim() ?? "",
+                w.Example?.Trim() ?? ""
+            ))
+            .ToList();
+        if (WordDecks.Fault(words) is { } fault)
+            throw Refused.Field($"words[{fault.At}]", fault.Sentence);
+        return words;
     }
 
     private static async Task<IResult> Remove(DeckId deckId, Desk desk, DeckStore decks)

@@ -25,28 +25,38 @@ public static partial class ApiDocument
         options.AddOperationTransformer(
             (operation, _, _) =>
             {
-                if (operation.RequestBody?.Content?.TryGetValue(File, out var sent) == true)
-                    sent.Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "binary" };
-                foreach (var asked in operation.Parameters?.OfType<OpenApiParameter>() ?? [])
-                    if (asked is { In: ParameterLocation.Query, Name: { } name })
-                        asked.Name = JsonNamingPolicy.CamelCase.ConvertName(name);
+                DescribeOperation(operation);
                 return Task.CompletedTask;
             }
         );
         options.AddDocumentTransformer(
             (document, _, _) =>
             {
-                foreach (var schema in document.Components?.Schemas?.Values ?? [])
-                {
-                    InOneLine(schema);
-                    if (schema.Enum is { } members)
-                        foreach (var none in members.Where(m => m is null).ToList())
-                            members.Remove(none);
-                }
+                DescribeSchemas(document);
                 Relax(document);
                 return Task.CompletedTask;
             }
         );
+    }
+
+    private static void DescribeOperation(OpenApiOperation operation)
+    {
+        if (operation.RequestBody?.Content?.TryGetValue(File, out var sent) == true)
+            sent.Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "binary" };
+        foreach (var asked in operation.Parameters?.OfType<OpenApiParameter>() ?? [])
+            if (asked is { In: ParameterLocation.Query, Name: { } name })
+                asked.Name = JsonNamingPolicy.CamelCase.ConvertName(name);
+    }
+
+    private static void DescribeSchemas(OpenApiDocument document)
+    {
+        foreach (var schema in document.Components?.Schemas?.Values ?? [])
+        {
+            InOneLine(schema);
+            if (schema.Enum is { } members)
+                foreach (var none in members.Where(m => m is null).ToList())
+                    members.Remove(none);
+        }
     }
 
     /// <summary>An endpoint whose body is one file, as it is.</summary>
@@ -118,19 +128,21 @@ public static partial class ApiDocument
                     open.Push(document.Components!.Schemas![name]);
                 continue;
             }
-            foreach (
-                var part in (schema?.Properties?.Values.AsEnumerable() ?? [])
-                    .Concat(schema?.OneOf ?? [])
-                    .Concat(schema?.AnyOf ?? [])
-                    .Concat(schema?.AllOf ?? [])
-                    .Append(schema?.Items)
-                    .Append(schema?.AdditionalProperties)
-            )
-                if (part is not null)
-                    open.Push(part);
+            foreach (var part in PartsOf(schema).OfType<IOpenApiSchema>())
+                open.Push(part);
         }
         return found;
     }
+
+    private static IEnumerable<IOpenApiSchema?> PartsOf(IOpenApiSchema? schema) =>
+        schema is null
+            ? []
+            : (schema.Properties?.Values.AsEnumerable() ?? [])
+                .Concat(schema.OneOf ?? [])
+                .Concat(schema.AnyOf ?? [])
+                .Concat(schema.AllOf ?? [])
+                .Append(schema.Items)
+                .Append(schema.AdditionalProperties);
 
     private static void InOneLine(IOpenApiSchema schema)
     {

@@ -156,9 +156,7 @@ public static class CheckEndpoints
     {
         desk.Library();
         var before = r.Revision == 0 ? null : (await at.Find(checkId, Deed.ChangeCheck)).Check;
-        var aims = r.For ?? throw Refused.Field("for", "Choose who takes it.");
-        if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims)
-            throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
+        var aims = AimsOf(r);
         await at.Allow(aims);
         var plan = await Plan(r, checks, desk);
         if (before is not null)
@@ -166,10 +164,7 @@ public static class CheckEndpoints
         var (_, year) = await at.Yardstick();
         var check = CheckOf(checkId, r, plan, before?.SchoolYearId ?? year.Id, desk);
         var meant = await checks.Meant(aims.Read(), desk.Who.SchoolId, year.Id);
-        new Faults()
-            .If(!r.Draft && meant.Count == 0, "for", "Nobody is there to take it. Choose classes, groups or readers.")
-            .If(meant.Count > MostReaders, "for", $"Give it to at most {MostReaders:N0} readers at a time.")
-            .Refuse();
+        CheckMeant(r, meant.Count);
         var gave = await changes.Do(
             new(
                 desk.Who.SchoolId,
@@ -190,6 +185,20 @@ public static class CheckEndpoints
         );
         return new(gave?.Id, gave?.Summary ?? (r.Draft ? "Kept as a draft." : "Saved."));
     }
+
+    private static AimView AimsOf(CheckRequest r)
+    {
+        var aims = r.For ?? throw Refused.Field("for", "Choose who takes it.");
+        if (aims.ClassIds.Count + aims.GroupIds.Count + aims.ReaderIds.Count + aims.Grades.Count > MostAims)
+            throw Refused.Field("for", $"Choose at most {MostAims} classes, groups and readers.");
+        return aims;
+    }
+
+    private static void CheckMeant(CheckRequest r, int meant) =>
+        new Faults()
+            .If(!r.Draft && meant == 0, "for", "Nobody is there to take it. Choose classes, groups or readers.")
+            .If(meant > MostReaders, "for", $"Give it to at most {MostReaders:N0} readers at a time.")
+            .Refuse();
 
     private static string Title(string? title, string field, string whom) =>
         title?.Trim() is { Length: > 0 and <= LongestTitle } t

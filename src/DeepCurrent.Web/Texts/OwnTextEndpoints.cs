@@ -255,7 +255,32 @@ public static class OwnTextEndpoints
         var bodies = before is null ? [] : await texts.Bodies(before.Id);
         var versions = VersionsOf(r, bodies);
         var questions = before is null ? [] : Renamed(await texts.Questions(before.Id), bodies, versions);
-        var made = new NewText
+        var made = Made(r, before, versions, questions, desk);
+        if (
+            before?.Revision == r.Revision
+            && string.IsNullOrWhiteSpace(r.Note)
+            && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Adult))!)
+        )
+            return new(made.Id, r.Revision, [.. Lost(made)]);
+        var revision = await Keep(
+            made,
+            r.Revision,
+            Short(r.Note, before is null ? "Made" : "Changed", 200),
+            desk,
+            keeper,
+            shelf
+        );
+        return new(made.Id, revision, [.. Lost(made)]);
+    }
+
+    private static NewText Made(
+        OwnTextRequest r,
+        TextOwning? before,
+        IReadOnlyList<NewVersion> versions,
+        IReadOnlyList<Question> questions,
+        Desk desk
+    ) =>
+        new()
         {
             Id = before?.Id ?? r.Id ?? TextId.New(),
             SchoolId = desk.Who.SchoolId,
@@ -274,22 +299,6 @@ public static class OwnTextEndpoints
             Season = r.Season?.Trim() ?? "",
             CopiedFrom = before?.CopiedFrom,
         };
-        if (
-            before?.Revision == r.Revision
-            && string.IsNullOrWhiteSpace(r.Note)
-            && Same(made, (await texts.Whole(made.Id, desk.Who.SchoolId, desk.Who.Adult))!)
-        )
-            return new(made.Id, r.Revision, [.. Lost(made)]);
-        var revision = await Keep(
-            made,
-            r.Revision,
-            Short(r.Note, before is null ? "Made" : "Changed", 200),
-            desk,
-            keeper,
-            shelf
-        );
-        return new(made.Id, revision, [.. Lost(made)]);
-    }
 
     /// <summary>True where two say the same, however they were measured.</summary>
     private static bool Same(NewText a, NewText b)

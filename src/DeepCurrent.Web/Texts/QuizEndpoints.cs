@@ -148,11 +148,6 @@ public static class QuizEndpoints
     private static void Faulty(OwnQuestion q, int at, Faults faults)
     {
         string Field(string name) => $"questions[{at}].{name}";
-        var parts = (q.Choices ?? [])
-            .Take(MostChoices)
-            .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
-            .Concat(q.Rubric?.Marks ?? [])
-            .Concat(q.Rubric?.Samples ?? []);
         faults
             .If(q.Stem?.Length > LongestStem, Field("stem"), $"A question has at most {LongestStem} letters.")
             .If(q.Choices?.Count > MostChoices, Field("choices"), $"A question has at most {MostChoices} choices.")
@@ -162,43 +157,35 @@ public static class QuizEndpoints
                 "A question is at most 20 fm harder or easier than its strand."
             )
             .If(
-                parts.Any(p => p?.Length > LongestPart),
+                PartsOf(q).Any(p => p?.Length > LongestPart),
                 Field("choices"),
                 $"Keep each part under {LongestPart} letters."
             )
-            .If(
-                (q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40)
-                    || q.Proofs?.Count > 20
-                    || q.After?.Count > 20
-                    || q.Rubric?.Samples?.Count > 5,
-                Field("proofs"),
-                "That is more than a question can have."
-            );
+            .If(TooMuch(q), Field("proofs"), "That is more than a question can have.");
     }
+
+    private static IEnumerable<string?> PartsOf(OwnQuestion q) =>
+        (q.Choices ?? [])
+            .Take(MostChoices)
+            .SelectMany(c => new[] { c.Text, c.Reason, c.Match })
+            .Concat(q.Rubric?.Marks ?? [])
+            .Concat(q.Rubric?.Samples ?? []);
+
+    private static bool TooMuch(OwnQuestion q) =>
+        (q.Proofs ?? new Dictionary<string, string>()).Any(p => p.Value?.Length > 2000 || p.Key.Length > 40)
+        || q.Proofs?.Count > 20
+        || q.After?.Count > 20
+        || q.Rubric?.Samples?.Count > 5;
 
     private static Question Read(OwnQuestion q, int at, HashSet<QuestionId> known)
     {
-        bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
-            listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
         return new(
             q.Id is { } id && known.Contains(id) ? id : QuestionId.New(),
             at,
             q.Strand,
             q.Stem?.Trim() ?? "",
-            listed
-                ?
-                [
-                    .. (q.Choices ?? []).Select(c => new Choice(
-                        c.Text?.Trim() ?? "",
-                        chosen && c.Right,
-                        c.Reason?.Trim() ?? "",
-                        q.Kind is QuestionKind.Match ? c.Match?.Trim() : null
-                    )),
-                ]
-                : [],
-            (q.Proofs ?? new Dictionary<string, string>())
-                .Where(p => !string.IsNullOrWhiteSpace(p.Value))
-                .ToDictionary(p => p.Key, p => p.Value.Trim()),
+            ChoicesOf(q),
+            ProofsOf(q),
             q.Kind,
             q.Evidence,
             q.Offset,
@@ -208,4 +195,26 @@ public static class QuizEndpoints
                 : null
         );
     }
+
+    private static IReadOnlyList<Choice> ChoicesOf(OwnQuestion q)
+    {
+        bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
+            listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
+        return listed
+            ?
+            [
+                .. (q.Choices ?? []).Select(c => new Choice(
+                    c.Text?.Trim() ?? "",
+                    chosen && c.Right,
+                    c.Reason?.Trim() ?? "",
+                    q.Kind is QuestionKind.Match ? c.Match?.Trim() : null
+                )),
+            ]
+            : [];
+    }
+
+    private static Dictionary<string, string> ProofsOf(OwnQuestion q) =>
+        (q.Proofs ?? new Dictionary<string, string>())
+            .Where(p => !string.IsNullOrWhiteSpace(p.Value))
+            .ToDictionary(p => p.Key, p => p.Value.Trim());
 }
