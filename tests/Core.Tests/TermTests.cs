@@ -81,13 +81,18 @@ public sealed class TermSoFarTests
     }
 
     [Fact]
-    public void Every_kind_has_bounds_and_says_when_they_are_left()
+    public void Every_kind_has_bounds_says_when_they_are_left_and_can_be_reckoned_with()
     {
+        var weeks = On(16).Weeks([Read(0, 0.9, 150)], 0.6);
         foreach (var kind in Enum.GetValues<GoalKind>())
         {
             var (least, most) = kind.Bounds();
             least.ShouldBeLessThan(most);
             kind.Fault().ShouldContain(most.ToString("N0"));
+            var suggested = On(16).Suggest(kind, new(weeks, 100, 1000));
+            suggested.ShouldBeInRange(least, most);
+            On(16).Standing(kind, suggested, weeks).Target.ShouldBe(suggested);
+            TermSoFar.SoFar(kind, weeks).ShouldNotBeNull();
         }
     }
 }

@@ -18,7 +18,8 @@ public static class GoalKindRules
         kind switch
         {
             GoalKind.Words => (1, 1_000_000),
-            _ => (1, 100),
+            GoalKind.Comprehension => (1, 100),
+            _ => throw Unknown(kind),
         };
 
     /// <summary>What is said of a goal outside its bounds.</summary>
@@ -26,6 +27,10 @@ public static class GoalKindRules
         kind switch
         {
             GoalKind.Words => "Words lie between 1 and 1,000,000.",
-            _ => "Comprehension lies between 1 and 100 %.",
+            GoalKind.Comprehension => "Comprehension lies between 1 and 100 %.",
+            _ => throw Unknown(kind),
         };
+
+    internal static ArgumentOutOfRangeException Unknown(GoalKind kind) =>
+        new(nameof(kind), kind, "There is no such kind of goal.");
 }

@@ -63,7 +63,8 @@ public sealed class TermSoFar
         kind switch
         {
             GoalKind.Words => GoalRules.Words(target, weeks, WeeksLeft, Gone),
-            _ => GoalRules.Comprehension(target, weeks, WeeksLeft),
+            GoalKind.Comprehension => GoalRules.Comprehension(target, weeks, WeeksLeft),
+            _ => throw GoalKindRules.Unknown(kind),
         };
 
     /// <summary>A goal to suggest, in the kind's own unit.</summary>
@@ -78,7 +79,8 @@ public sealed class TermSoFar
                 facts.MostWeekly,
                 WeeksLeft
             ),
-            _ => GoalRules.SuggestComprehension([.. facts.Weeks.SelectMany(w => w.Scores)]),
+            GoalKind.Comprehension => GoalRules.SuggestComprehension([.. facts.Weeks.SelectMany(w => w.Scores)]),
+            _ => throw GoalKindRules.Unknown(kind),
         };
     }
 
@@ -89,7 +91,8 @@ public sealed class TermSoFar
         return kind switch
         {
             GoalKind.Words => weeks.Sum(w => w.Words),
-            _ => scores.Count == 0 ? null : scores.Average() * 100,
+            GoalKind.Comprehension => scores.Count == 0 ? null : scores.Average() * 100,
+            _ => throw GoalKindRules.Unknown(kind),
         };
     }
 }
