@@ -13,7 +13,7 @@ async function until(id, states, seen = () => false) {
   for (;;) {
     const view = await s.call('GET', `/api/school/imports/${id}`);
     if (states.includes(view.state) || seen(view)) return view;
-    if (view.state === 'failed') throw new Error(view.error);
+    if (view.state === 'Failed') throw new Error(view.error);
     await sleep(150);
   }
 }
@@ -26,10 +26,10 @@ async function upload() {
 if (step === 'import') {
   const from = performance.now();
   const id = await upload();
-  const view = await until(id, ['ready']);
+  const view = await until(id, ['Ready']);
   const previewed = (performance.now() - from) / 1000;
   await s.call('POST', `/api/school/imports/${id}/apply`, {});
-  await until(id, ['applied']);
+  await until(id, ['Applied']);
   const all = (performance.now() - from) / 1000;
   const n = Object.fromEntries(view.preview.counts.map((c) => [c.kind, c.added]));
   row(
@@ -40,7 +40,7 @@ if (step === 'import') {
   row('The same, memory of the server at its peak', `${peak()} MiB`, 'under 1,024 MiB');
   const again = performance.now();
   await s.call('POST', `/api/school/imports/${id}/preview`, { org: null, mends: [] }).catch(() => undefined);
-  const second = await until(id, ['ready']);
+  const second = await until(id, ['Ready']);
   row(
     'The same file again',
     `${second.preview.steps} changes, looked at in ${((performance.now() - again) / 1000).toFixed(1)} s`,
@@ -59,19 +59,19 @@ if (step === 'import') {
 } else if (step === 'fill') {
   // A school to be measured: imported, and left so.
   const id = await upload();
-  await until(id, ['ready']);
+  await until(id, ['Ready']);
   await s.call('POST', `/api/school/imports/${id}/apply`, {});
-  await until(id, ['applied']);
+  await until(id, ['Applied']);
 } else if (step === 'half') {
   // Stops when writing has begun; whoever called kills the server then.
   const id = await upload();
-  await until(id, ['ready']);
+  await until(id, ['Ready']);
   await s.call('POST', `/api/school/imports/${id}/apply`, {});
-  await until(id, ['applied'], (v) => v.stage === 'Writing' && v.progress > 0.6);
+  await until(id, ['Applied'], (v) => v.stage === 'Writing' && v.progress > 0.6);
   console.log(id);
 } else if (step === 'after') {
   await s.signIn('lead', 'low water at nine');
-  const view = await until(zip, ['applied']);
+  const view = await until(zip, ['Applied']);
   row(
     'After the restart the import was begun again by itself',
     `${view.state}, ${view.preview.counts[0].added.toLocaleString('en')} readers`,

@@ -31,7 +31,7 @@ test('an assistant who tries everything sees the class and comes no further', as
       ask('GET', `/readers/${one}/sign-in`),
       ask('GET', `/classes/${classId}/print/Cards.pdf`),
       ask('POST', `/classes/${classId}/readers/${one}/secret`, { kind: 'Pictures' }),
-      ask('PUT', `/classes/${classId}/adults`, { adultId: session.id, role: 'teacher' }),
+      ask('PUT', `/classes/${classId}/adults`, { adultId: session.id, role: 'Teacher' }),
       ask('GET', '/school/adults'),
       ask('POST', `/readers/${one}/levels`, { level: '30', system: 'fm', sd: 4, reason: 'x' }),
     ]);

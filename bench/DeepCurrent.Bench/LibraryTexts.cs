@@ -37,21 +37,41 @@ internal static class LibraryTexts
         "Family",
     ];
 
+    private static readonly string[] FromMade =
+    [
+        """
+            insert into text (id, slug, title, kind, topic, fiction, spelling, blurb, created_at, changed_at)
+            select id, 'bench-' || id, title, kind, topic, fiction, 'British', blurb, now(), now()
+            from made
+            """,
+        """
+            insert into version (
+              id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
+            select gen_random_uuid(), id, 'a', 0, '[]', words, depth, 3, depth, 3, '{}'
+            from made
+            """,
+        """
+            insert into version (
+              id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
+            select gen_random_uuid(), id, 'b', 1, '[]', words, depth + 9, 3, depth + 9, 3, '{}'
+            from made
+            where fiction
+            """,
+        """
+            insert into text_terms (text_id, head, terms)
+            select id, h, h || setweight(to_tsvector('english', body), 'D')
+            from (
+              select id, body,
+                setweight(to_tsvector('english', title), 'A') || setweight(
+                  to_tsvector('english', topic || ' ' || kind), 'B'
+                ) || setweight(to_tsvector('english', blurb), 'C') as h
+              from made) x
+            """,
+    ];
+
     public static void Fill(string connection, string content, int texts)
     {
-        var vocabulary = TextCounter
-            .Count(
-                string.Join(
-                    "\n\n",
-                    Directory
-                        .EnumerateFiles(content, "*.md", SearchOption.AllDirectories)
-                        .Order()
-                        .Select(File.ReadAllText)
-                )
-            )
-            .Vocabulary.Where(w => w.Word.All(char.IsAsciiLetter))
-            .Select(w => w.Word)
-            .ToArray();
+        var vocabulary = Vocabulary(content);
         var random = new Random(1906);
         // A rank of one over its place, as words have in any language.
         string Word() => vocabulary[(int)(vocabulary.Length * Math.Pow(random.NextDouble(), 1.6))];
@@ -83,48 +103,25 @@ internal static class LibraryTexts
             }
             w.Complete();
         }
-        Run(
-            db,
-            """
-            insert into text (id, slug, title, kind, topic, fiction, spelling, blurb, created_at, changed_at)
-            select id, 'bench-' || id, title, kind, topic, fiction, 'British', blurb, now(), now()
-            from made
-            """
-        );
-        Run(
-            db,
-            """
-            insert into version (
-              id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
-            select gen_random_uuid(), id, 'a', 0, '[]', words, depth, 3, depth, 3, '{}'
-            from made
-            """
-        );
-        Run(
-            db,
-            """
-            insert into version (
-              id, text_id, label, position, pages, words, depth, depth_error, formula_depth, formula_error, measure)
-            select gen_random_uuid(), id, 'b', 1, '[]', words, depth + 9, 3, depth + 9, 3, '{}'
-            from made
-            where fiction
-            """
-        );
-        Run(
-            db,
-            """
-            insert into text_terms (text_id, head, terms)
-            select id, h, h || setweight(to_tsvector('english', body), 'D')
-            from (
-              select id, body,
-                setweight(to_tsvector('english', title), 'A') || setweight(
-                  to_tsvector('english', topic || ' ' || kind), 'B'
-                ) || setweight(to_tsvector('english', blurb), 'C') as h
-              from made) x
-            """
-        );
+        foreach (var sql in FromMade)
+            Run(db, sql);
         Run(db, "analyze");
     }
+
+    private static string[] Vocabulary(string content) =>
+        TextCounter
+            .Count(
+                string.Join(
+                    "\n\n",
+                    Directory
+                        .EnumerateFiles(content, "*.md", SearchOption.AllDirectories)
+                        .Order()
+                        .Select(File.ReadAllText)
+                )
+            )
+            .Vocabulary.Where(w => w.Word.All(char.IsAsciiLetter))
+            .Select(w => w.Word)
+            .ToArray();
 
     private static void Run(NpgsqlConnection db, string sql)
     {

@@ -74,16 +74,7 @@ internal static class ReaderYears
             var at = Start.AddDays(7 * week);
             if (random.NextDouble() < 0.6)
             {
-                var text = depth + 5 * Draw.Normal(random);
-                for (var q = 0; q < QuizQuestions; q++)
-                {
-                    var believed = text - AnswerModel.Ease(0.8, Guess) + 3 * Draw.Normal(random);
-                    var chance = Chance(depth - believed - wrong * Draw.Normal(random));
-                    evidence.Add(
-                        new AnswerEvidence(at.AddMinutes(q), new(believed), Guess, random.NextDouble() < chance)
-                    );
-                    known += AnswerModel.Information(Chance(depth - believed), Guess);
-                }
+                known += Quiz(evidence, at, depth, wrong, random);
             }
             if (week % 12 == 1)
             {
@@ -107,6 +98,21 @@ internal static class ReaderYears
         );
         var found = ReaderEstimator.Run(prior, evidence, movement, Start.AddDays(7 * Weeks).AddHours(2)).Now;
         return (found.Mean - depth, depth >= found.Low && depth <= found.High, 1 / known);
+    }
+
+    /// <returns>What the quiz says, in 1/fm².</returns>
+    private static double Quiz(List<Evidence> evidence, DateTimeOffset at, double depth, double wrong, Random random)
+    {
+        var said = 0.0;
+        var text = depth + 5 * Draw.Normal(random);
+        for (var q = 0; q < QuizQuestions; q++)
+        {
+            var believed = text - AnswerModel.Ease(0.8, Guess) + 3 * Draw.Normal(random);
+            var chance = Chance(depth - believed - wrong * Draw.Normal(random));
+            evidence.Add(new AnswerEvidence(at.AddMinutes(q), new(believed), Guess, random.NextDouble() < chance));
+            said += AnswerModel.Information(Chance(depth - believed), Guess);
+        }
+        return said;
     }
 
     /// <summary>Readers whose whole evidence is reckoned again, a second.</summary>

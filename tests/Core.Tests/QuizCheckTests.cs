@@ -158,7 +158,7 @@ public sealed class QuizCheckTests
     }
 
     [Fact]
-    public void Of_kinds_that_lack_what_they_need()
+    public void Of_kinds_that_lack_things_to_order_or_to_match()
     {
         Stops(
                 new(
@@ -196,6 +196,11 @@ public sealed class QuizCheckTests
                 )
             )
             .ShouldContain(f => f.Contains("pairs"));
+    }
+
+    [Fact]
+    public void Of_kinds_that_lack_a_proof_a_rubric_or_a_right_choice()
+    {
         Stops(new(default, 0, Strand.Retrieve, "Where?", [], new Dictionary<string, string>(), QuestionKind.Sentence))
             .ShouldContain(f => f.Contains("sentence that is to be picked"));
         Stops(new(default, 0, Strand.Retrieve, "Why?", [], Good.Proofs, QuestionKind.Long))
@@ -218,9 +223,10 @@ public sealed class QuizCheckTests
                 [Text]
             )
             .ShouldNotContain(f => f.Stops);
-        IEnumerable<string> Stops(Question q) =>
-            QuizCheck.Faults([q], [Text]).Where(f => f.Stops).Select(f => f.Sentence);
     }
+
+    private static IEnumerable<string> Stops(Question q) =>
+        QuizCheck.Faults([q], [Text]).Where(f => f.Stops).Select(f => f.Sentence);
 
     [Fact]
     public void A_guided_question_stands_where_the_text_has_a_paragraph()

@@ -52,76 +52,80 @@ public sealed class TableTests
     [Fact]
     public void Numbers_are_read_from_a_spreadsheet_without_styles()
     {
-        const string main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main",
-            rels = "http://schemas.openxmlformats.org/officeDocument/2006/relationships",
-            package = "http://schemas.openxmlformats.org/package/2006",
-            types = "application/vnd.openxmlformats-officedocument.spreadsheetml";
         using var file = new MemoryStream();
         using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
-            foreach (
-                var (name, text) in new[]
-                {
-                    (
-                        "[Content_Types].xml",
-                        $"""
-                        <Types xmlns="{package}/content-types">
-                        <Default Extension="rels"
-                          ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
-                        <Default Extension="xml" ContentType="application/xml"/>
-                        <Override PartName="/xl/workbook.xml" ContentType="{types}.sheet.main+xml"/>
-                        <Override PartName="/xl/worksheets/sheet1.xml" ContentType="{types}.worksheet+xml"/>
-                        </Types>
-                        """
-                    ),
-                    (
-                        "_rels/.rels",
-                        $"""
-                        <Relationships xmlns="{package}/relationships">
-                        <Relationship Id="r1" Type="{rels}/officeDocument" Target="xl/workbook.xml"/>
-                        </Relationships>
-                        """
-                    ),
-                    (
-                        "xl/workbook.xml",
-                        $"""
-                        <workbook xmlns="{main}" xmlns:r="{rels}">
-                        <sheets><sheet name="R" sheetId="1" r:id="r1"/></sheets>
-                        </workbook>
-                        """
-                    ),
-                    (
-                        "xl/_rels/workbook.xml.rels",
-                        $"""
-                        <Relationships xmlns="{package}/relationships">
-                        <Relationship Id="r1" Type="{rels}/worksheet" Target="worksheets/sheet1.xml"/>
-                        </Relationships>
-                        """
-                    ),
-                    (
-                        "xl/worksheets/sheet1.xml",
-                        $"""
-                        <worksheet xmlns="{main}"><sheetData>
-                        <row r="1">
-                          <c r="A1" t="inlineStr"><is><t>Given name</t></is></c>
-                          <c r="B1" t="inlineStr"><is><t>Grade</t></is></c>
-                          <c r="C1" t="inlineStr"><is><t>Level</t></is></c>
-                        </row>
-                        <row r="2">
-                          <c r="A2" t="inlineStr"><is><t>Ana</t></is></c>
-                          <c r="B2"><v>4</v></c>
-                          <c r="C2" t="n"><v>31.5</v></c>
-                        </row>
-                        </sheetData></worksheet>
-                        """
-                    ),
-                }
-            )
+            foreach (var (name, text) in WithoutStyles())
             {
                 using var w = new StreamWriter(zip.CreateEntry(name).Open());
                 w.Write(text);
             }
         var read = TableFile.Read(file.ToArray());
         read.Rows[1].ShouldBe(["Ana", "4", "31.5"]);
+    }
+
+    /// <summary>The parts of the least spreadsheet there can be.</summary>
+    private static (string Name, string Text)[] WithoutStyles()
+    {
+        const string main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main",
+            rels = "http://schemas.openxmlformats.org/officeDocument/2006/relationships",
+            package = "http://schemas.openxmlformats.org/package/2006",
+            types = "application/vnd.openxmlformats-officedocument.spreadsheetml";
+        return
+        [
+            (
+                "[Content_Types].xml",
+                $"""
+                <Types xmlns="{package}/content-types">
+                <Default Extension="rels"
+                  ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
+                <Default Extension="xml" ContentType="application/xml"/>
+                <Override PartName="/xl/workbook.xml" ContentType="{types}.sheet.main+xml"/>
+                <Override PartName="/xl/worksheets/sheet1.xml" ContentType="{types}.worksheet+xml"/>
+                </Types>
+                """
+            ),
+            (
+                "_rels/.rels",
+                $"""
+                <Relationships xmlns="{package}/relationships">
+                <Relationship Id="r1" Type="{rels}/officeDocument" Target="xl/workbook.xml"/>
+                </Relationships>
+                """
+            ),
+            (
+                "xl/workbook.xml",
+                $"""
+                <workbook xmlns="{main}" xmlns:r="{rels}">
+                <sheets><sheet name="R" sheetId="1" r:id="r1"/></sheets>
+                </workbook>
+                """
+            ),
+            (
+                "xl/_rels/workbook.xml.rels",
+                $"""
+                <Relationships xmlns="{package}/relationships">
+                <Relationship Id="r1" Type="{rels}/worksheet" Target="worksheets/sheet1.xml"/>
+                </Relationships>
+                """
+            ),
+            (
+                "xl/worksheets/sheet1.xml",
+                $"""
+                <worksheet xmlns="{main}"><sheetData>
+                <row r="1">
+                  <c r="A1" t="inlineStr"><is><t>Given name</t></is></c>
+                  <c r="B1" t="inlineStr"><is><t>Grade</t></is></c>
+                  <c r="C1" t="inlineStr"><is><t>Level</t></is></c>
+                </row>
+                <row r="2">
+                  <c r="A2" t="inlineStr"><is><t>Ana</t></is></c>
+                  <c r="B2"><v>4</v></c>
+                  <c r="C2" t="n"><v>31.5</v></c>
+                </row>
+                </sheetData></worksheet>
+                """
+            ),
+        ];
     }
 
     [Fact]
@@ -345,26 +349,7 @@ public sealed class OneRosterTests
     )
     {
         var state = new RosterState();
-        var r = readers
-            .Select(
-                (x, i) =>
-                    new RosterReader
-                    {
-                        Id = ReaderId.New(),
-                        SourceId = x.Source ? $"r{i}" : null,
-                        GivenName = x.Given,
-                        FamilyName = x.Family,
-                        UserName = $"name{i}",
-                        Grade = x.Grade,
-                        HomeLanguage = null,
-                        GuardianMail = null,
-                        SecretKind = SecretKind.Code,
-                        Secret = "s",
-                        Supports = Supports.None,
-                        Left = x.Left,
-                    }
-            )
-            .ToList();
+        var r = readers.Select((x, i) => Reader(i, x.Given, x.Family, x.Grade, x.Source, x.Left)).ToList();
         var c = classes
             .Select(
                 (x, i) =>
@@ -385,20 +370,7 @@ public sealed class OneRosterTests
                 (x, i) => new RosterAdult(AdultId.New(), null, Names.Tidy(x.Name), $"adult{i}", null, x.Lead, false)
             )
             .ToList();
-        var e =
-            r.Count == 0
-                ? []
-                : links
-                    .DistinctBy(l => (l.Item1 % r.Count, l.Item2 % c.Count))
-                    .Select(l => new Enrolment(
-                        EnrolmentId.New(),
-                        null,
-                        c[l.Item2 % c.Count].Id,
-                        r[l.Item1 % r.Count].Id,
-                        Today.AddDays(-l.Item1),
-                        r[l.Item1 % r.Count].Left || c[l.Item2 % c.Count].Closed ? Today : null
-                    ))
-                    .ToList();
+        var e = Enrolled(r, c, links);
         var t = a.Select((x, i) => new Teaching(TeachingId.New(), c[i % c.Count].Id, x.Id, Parts.Given[i % 3]))
             .ToList();
         state.Apply(
@@ -413,6 +385,38 @@ public sealed class OneRosterTests
         );
         return state;
     }
+
+    private static RosterReader Reader(int i, string given, string family, int grade, bool source, bool left) =>
+        new()
+        {
+            Id = ReaderId.New(),
+            SourceId = source ? $"r{i}" : null,
+            GivenName = given,
+            FamilyName = family,
+            UserName = $"name{i}",
+            Grade = grade,
+            HomeLanguage = null,
+            GuardianMail = null,
+            SecretKind = SecretKind.Code,
+            Secret = "s",
+            Supports = Supports.None,
+            Left = left,
+        };
+
+    private static List<Enrolment> Enrolled(List<RosterReader> r, List<RosterClass> c, (int, int)[] links) =>
+        r.Count == 0
+            ? []
+            : links
+                .DistinctBy(l => (l.Item1 % r.Count, l.Item2 % c.Count))
+                .Select(l => new Enrolment(
+                    EnrolmentId.New(),
+                    null,
+                    c[l.Item2 % c.Count].Id,
+                    r[l.Item1 % r.Count].Id,
+                    Today.AddDays(-l.Item1),
+                    r[l.Item1 % r.Count].Left || c[l.Item2 % c.Count].Closed ? Today : null
+                ))
+                .ToList();
 
     [Fact]
     public void What_is_written_reads_back_in_without_a_change() =>

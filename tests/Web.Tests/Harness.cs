@@ -48,12 +48,7 @@ public sealed class Harness : IAsyncLifetime
             Environment.GetEnvironmentVariable("DEEPCURRENT_TEST_DATABASE")
                 ?? throw new InvalidOperationException("Run these through ./test, which makes the database.")
         );
-        await using (var c = new NpgsqlConnection(database.ConnectionString))
-        {
-            await c.OpenAsync();
-            await using var fresh = new NpgsqlCommand("drop schema public cascade; create schema public", c);
-            await fresh.ExecuteNonQueryAsync();
-        }
+        await Emptied(database.ConnectionString);
         Line = new(database.Port);
         database.Port = Line.Port;
         database.Timeout = 5;
@@ -62,23 +57,7 @@ public sealed class Harness : IAsyncLifetime
         var source = district.Urls.First();
         Device = DeepCurrent.Listener.ListenerServer.Build(["--urls", "http://127.0.0.1:0", "--Listener:Known", Known]);
         await Device.StartAsync();
-        instance = () =>
-            new WebApplicationFactory<Program>().WithWebHostBuilder(b =>
-                b.UseSetting("ConnectionStrings:DeepCurrent", database.ConnectionString)
-                    .UseSetting("Content:Folder", Path.Combine(Root, "content"))
-                    .UseSetting("SignIn:FreeTriesOfAnAddress", "100000")
-                    .UseSetting(
-                        "SignIn:FreeTries",
-                        FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture)
-                    )
-                    .UseSetting("Listener:Address", Device.Urls.First())
-                    .UseSetting("Listener:Seconds", "2")
-                    .UseSetting("RosterSource:Name", "District")
-                    .UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2")
-                    .UseSetting("RosterSource:TokenAddress", $"{source}/token")
-                    .UseSetting("RosterSource:ClientId", "deep-current")
-                    .UseSetting("RosterSource:ClientSecret", "simulated")
-            );
+        instance = () => Instance(database.ConnectionString, source);
         factory = Started();
         var first = await new Person(this).Post(
             "/api/first-run",
@@ -94,6 +73,35 @@ public sealed class Harness : IAsyncLifetime
             }
         );
         first.EnsureSuccessStatusCode();
+        await Others();
+    }
+
+    private static async Task Emptied(string database)
+    {
+        await using var c = new NpgsqlConnection(database);
+        await c.OpenAsync();
+        await using var fresh = new NpgsqlCommand("drop schema public cascade; create schema public", c);
+        await fresh.ExecuteNonQueryAsync();
+    }
+
+    private WebApplicationFactory<Program> Instance(string database, string source) =>
+        new WebApplicationFactory<Program>().WithWebHostBuilder(b =>
+            b.UseSetting("ConnectionStrings:DeepCurrent", database)
+                .UseSetting("Content:Folder", Path.Combine(Root, "content"))
+                .UseSetting("SignIn:FreeTriesOfAnAddress", "100000")
+                .UseSetting("SignIn:FreeTries", FreeTries.ToString(System.Globalization.CultureInfo.InvariantCulture))
+                .UseSetting("Listener:Address", Device.Urls.First())
+                .UseSetting("Listener:Seconds", "2")
+                .UseSetting("RosterSource:Name", "District")
+                .UseSetting("RosterSource:Address", $"{source}/ims/oneroster/rostering/v1p2")
+                .UseSetting("RosterSource:TokenAddress", $"{source}/token")
+                .UseSetting("RosterSource:ClientId", "deep-current")
+                .UseSetting("RosterSource:ClientSecret", "simulated")
+        );
+
+    /// <summary>Two colleagues of Ana's, and another school with its lead.</summary>
+    private async Task Others()
+    {
         var schools = Services.GetRequiredService<SchoolStore>();
         var adults = Services.GetRequiredService<AdultStore>();
         var ana = (await adults.Find("ana"))!;

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Net;
+using DeepCurrent.Core.Roster;
 using Formats.Tests;
 using Npgsql;
 
@@ -18,24 +19,7 @@ public static class FuzzBench
             BaseAddress = server,
             Timeout = TimeSpan.FromMinutes(2),
         };
-        var lead = new LoadClient(http);
-        await lead.Renew();
-        string Day(int days) => DateTime.UtcNow.AddDays(days).ToString("yyyy-MM-dd");
-        await lead.Json(
-            HttpMethod.Post,
-            "/api/first-run",
-            new
-            {
-                schoolName = "A School",
-                timeZone = "Europe/London",
-                name = "Lead",
-                userName = "lead",
-                password = "low water at nine",
-                yearFirstDay = Day(-60),
-                yearLastDay = Day(240),
-            }
-        );
-        await lead.Renew();
+        var lead = await LoadSchool.FirstRun(http, "A School");
         var room = (string)(await lead.Json(HttpMethod.Post, "/api/classes", new { name = "Room" }))["id"]!;
         var good = DamagedFiles.Good(content);
         int broken = 0,
@@ -46,16 +30,7 @@ public static class FuzzBench
             var (name, bytes) = good[i % good.Count];
             var damaged = DamagedFiles.Damaged(bytes, new Random(i));
             var clock = Stopwatch.StartNew();
-            var status = name switch
-            {
-                "roster.zip" => await lead.Upload("/api/school/imports?name=fuzz.zip", damaged),
-                "list.xlsx" or "list.csv" => await lead.Upload($"/api/classes/{room}/list/read", damaged),
-                _ => await lead.Send(
-                    HttpMethod.Post,
-                    "/api/texts/read",
-                    new { name, file = Convert.ToBase64String(damaged) }
-                ),
-            };
+            var status = await Send(lead, room, name, damaged);
             if (clock.Elapsed > Longest)
                 slow++;
             if ((int)status >= 500)
@@ -63,23 +38,7 @@ public static class FuzzBench
             else if (status != HttpStatusCode.OK)
                 refused++;
         }
-        await using var c = new NpgsqlConnection(connection);
-        await c.OpenAsync();
-        // Imports are looked at by a worker: none may be left hanging, and none may have written anything.
-        long Count(string sql)
-        {
-            using var q = new NpgsqlCommand(sql, c);
-            return (long)q.ExecuteScalar()!;
-        }
-        var waited = Stopwatch.StartNew();
-        while (
-            Count("select count(*) from import where state in ('waiting', 'working')") > 0
-            && waited.Elapsed < TimeSpan.FromMinutes(3)
-        )
-            await Task.Delay(200);
-        var hanging = Count("select count(*) from import where state in ('waiting', 'working')");
-        var crashed = Count("select count(*) from import where error like 'Something went wrong%'");
-        var half = Count("select count(*) from reader");
+        var (hanging, crashed, half) = await Left(connection);
         row(
             $"{Files:N0} damaged files sent to the server, in every way in",
             $"{broken + crashed} server errors, {slow} over 10 s, {hanging} left hanging, {half} readers half "
@@ -87,4 +46,39 @@ public static class FuzzBench
             "0, 0, 0, 0"
         );
     }
+
+    /// <summary>Imports are looked at by a worker: none may be left hanging, and none may have written anything.</summary>
+    private static async Task<(long Hanging, long Crashed, long Half)> Left(string connection)
+    {
+        await using var c = new NpgsqlConnection(connection);
+        await c.OpenAsync();
+        long Count(string sql)
+        {
+            using var q = new NpgsqlCommand(sql, c);
+            return (long)q.ExecuteScalar()!;
+        }
+        var waited = Stopwatch.StartNew();
+        while (Count(Hanging) > 0 && waited.Elapsed < TimeSpan.FromMinutes(3))
+            await Task.Delay(200);
+        return (
+            Count(Hanging),
+            Count("select count(*) from import where error like 'Something went wrong%'"),
+            Count("select count(*) from reader")
+        );
+    }
+
+    private const string Hanging =
+        $"select count(*) from import where state in ('{nameof(ImportState.Waiting)}', '{nameof(ImportState.Working)}')";
+
+    private static async Task<HttpStatusCode> Send(LoadClient lead, string room, string name, byte[] damaged) =>
+        name switch
+        {
+            "roster.zip" => await lead.Upload("/api/school/imports?name=fuzz.zip", damaged),
+            "list.xlsx" or "list.csv" => await lead.Upload($"/api/classes/{room}/list/read", damaged),
+            _ => await lead.Send(
+                HttpMethod.Post,
+                "/api/texts/read",
+                new { name, file = Convert.ToBase64String(damaged) }
+            ),
+        };
 }

@@ -12,6 +12,14 @@ public static partial class LoadBench
     private const int Pages = 30;
 
     /// <param name="pgbench">Path of pgbench.</param>
+    private static readonly (int Readers, double Thinking, double Seconds, string Wanted)[] Loads =
+    [
+        (200, 1.0, 12.0, "no figure set"),
+        (500, 1.0, 15.0, "at most 800 ms, 0 errors"),
+        (1000, 1.0, 15.0, "at most 1,500 ms, 0 errors"),
+        (1000, 10.0, 30.0, "at most 250 ms, 0 errors"),
+    ];
+
     public static async Task Run(Uri server, string connection, string pgbench, Action<string, string, string> row)
     {
         using var http = new HttpClient(new SocketsHttpHandler { UseCookies = false, MaxConnectionsPerServer = 2000 })
@@ -40,15 +48,7 @@ public static partial class LoadBench
             Beside(kept),
             "at least 0.6 of it"
         );
-        foreach (
-            var (readers, thinking, seconds, wanted) in new[]
-            {
-                (200, 1.0, 12.0, "no figure set"),
-                (500, 1.0, 15.0, "at most 800 ms, 0 errors"),
-                (1000, 1.0, 15.0, "at most 1,500 ms, 0 errors"),
-                (1000, 10.0, 30.0, "at most 250 ms, 0 errors"),
-            }
-        )
+        foreach (var (readers, thinking, seconds, wanted) in Loads)
         {
             var r = await LoadRun.Of(school, server, readers, thinking, Pages, seconds);
             row(
@@ -65,13 +65,7 @@ public static partial class LoadBench
     {
         var c = new NpgsqlConnectionStringBuilder(connection);
         var script = Path.GetTempFileName();
-        int pairs;
-        await using (var db = new NpgsqlConnection(connection))
-        {
-            await db.OpenAsync();
-            await using var count = new NpgsqlCommand("select count(*)::int from bench_pair", db);
-            pairs = (int)(await count.ExecuteScalarAsync())!;
-        }
+        var pairs = await Pairs(connection);
         await File.WriteAllTextAsync(
             script,
             $$"""
@@ -85,29 +79,7 @@ public static partial class LoadBench
             """
         );
         using var run = Process.Start(
-            new ProcessStartInfo(
-                pgbench,
-                [
-                    "-n",
-                    "-c",
-                    "40",
-                    "-j",
-                    "2",
-                    "-T",
-                    "10",
-                    "-M",
-                    "prepared",
-                    "-f",
-                    script,
-                    "-h",
-                    c.Host!,
-                    "-p",
-                    c.Port.ToString(CultureInfo.InvariantCulture),
-                    "-U",
-                    c.Username!,
-                    c.Database!,
-                ]
-            )
+            new ProcessStartInfo(pgbench, Arguments(script, c))
             {
                 UseShellExecute = false,
                 RedirectStandardOutput = true,
@@ -118,22 +90,56 @@ public static partial class LoadBench
         var said = await run.StandardOutput.ReadToEndAsync() + await run.StandardError.ReadToEndAsync();
         await run.WaitForExitAsync();
         File.Delete(script);
-        await using (var db = new NpgsqlConnection(connection))
-        {
-            await db.OpenAsync();
-            await using var gone = new NpgsqlCommand(
-                "delete from answer where attempt >= 3; alter sequence bench_turn restart",
-                db
-            );
-            gone.CommandTimeout = 120;
-            await gone.ExecuteNonQueryAsync();
-            await using var tidy = new NpgsqlCommand("vacuum analyze answer", db);
-            tidy.CommandTimeout = 120;
-            await tidy.ExecuteNonQueryAsync();
-        }
+        await TakeBack(connection);
         return Tps().Match(said) is { Success: true } m
             ? double.Parse(m.Groups[1].Value, CultureInfo.InvariantCulture)
             : throw new InvalidOperationException(said);
+    }
+
+    private static string[] Arguments(string script, NpgsqlConnectionStringBuilder c) =>
+        [
+            "-n",
+            "-c",
+            "40",
+            "-j",
+            "2",
+            "-T",
+            "10",
+            "-M",
+            "prepared",
+            "-f",
+            script,
+            "-h",
+            c.Host!,
+            "-p",
+            c.Port.ToString(CultureInfo.InvariantCulture),
+            "-U",
+            c.Username!,
+            c.Database!,
+        ];
+
+    private static async Task<int> Pairs(string connection)
+    {
+        await using var db = new NpgsqlConnection(connection);
+        await db.OpenAsync();
+        await using var count = new NpgsqlCommand("select count(*)::int from bench_pair", db);
+        return (int)(await count.ExecuteScalarAsync())!;
+    }
+
+    /// <summary>Takes out what pgbench has put in.</summary>
+    private static async Task TakeBack(string connection)
+    {
+        await using var db = new NpgsqlConnection(connection);
+        await db.OpenAsync();
+        await using var gone = new NpgsqlCommand(
+            "delete from answer where attempt >= 3; alter sequence bench_turn restart",
+            db
+        );
+        gone.CommandTimeout = 120;
+        await gone.ExecuteNonQueryAsync();
+        await using var tidy = new NpgsqlCommand("vacuum analyze answer", db);
+        tidy.CommandTimeout = 120;
+        await tidy.ExecuteNonQueryAsync();
     }
 
     [GeneratedRegex(@"tps = ([\d.]+)")]

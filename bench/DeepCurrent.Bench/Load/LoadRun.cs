@@ -36,10 +36,8 @@ public static class LoadRun
     {
         using var stop = new CancellationTokenSource();
         var told = new int[1];
-        var watching = Enumerable
-            .Range(0, pages)
-            .Select(i => Page(school, server, school.ClassIds[i % school.ClassIds.Count], told, stop.Token))
-            .ToList();
+        Task Watch(int i) => Page(school, server, school.ClassIds[i % school.ClassIds.Count], told, stop.Token);
+        var watching = Enumerable.Range(0, pages).Select(Watch).ToList();
         var times = new ConcurrentBag<double>();
         var errors = 0;
         var clock = Stopwatch.StartNew();
@@ -60,26 +58,7 @@ public static class LoadRun
                             var reader = turns[turn++ % turns.Count];
                             var (ticket, questions) = Next(reader, together);
                             var began = clock.Elapsed;
-                            var status = await Try(() =>
-                                together == 1
-                                    ? reader.Client.Send(
-                                        HttpMethod.Put,
-                                        $"/api/my/tickets/{ticket}/answers/{Guid.CreateVersion7()}",
-                                        Answer(questions[0])
-                                    )
-                                    : reader.Client.Send(
-                                        HttpMethod.Post,
-                                        $"/api/my/tickets/{ticket}/answers",
-                                        new
-                                        {
-                                            answers = questions.Select(q => new
-                                            {
-                                                id = Guid.CreateVersion7(),
-                                                answer = Answer(q),
-                                            }),
-                                        }
-                                    )
-                            );
+                            var status = await Try(() => Send(reader, ticket, questions));
                             if (status is not HttpStatusCode.OK)
                                 Interlocked.Increment(ref errors);
                             else if (began >= WarmUp && clock.Elapsed < end)
@@ -95,6 +74,20 @@ public static class LoadRun
         var sorted = times.Order().ToList();
         return new(sorted.Count, seconds, At(sorted, 0.5), At(sorted, 0.99), errors, told[0]);
     }
+
+    /// <summary>One answer as a page sends it, or several as a device sends what it kept.</summary>
+    private static Task<HttpStatusCode> Send(LoadReader reader, Guid ticket, IReadOnlyList<Guid> questions) =>
+        questions.Count == 1
+            ? reader.Client.Send(
+                HttpMethod.Put,
+                $"/api/my/tickets/{ticket}/answers/{Guid.CreateVersion7()}",
+                Answer(questions[0])
+            )
+            : reader.Client.Send(
+                HttpMethod.Post,
+                $"/api/my/tickets/{ticket}/answers",
+                new { answers = questions.Select(q => new { id = Guid.CreateVersion7(), answer = Answer(q) }) }
+            );
 
     private static object Answer(Guid question) =>
         new

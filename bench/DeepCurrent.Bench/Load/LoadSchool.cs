@@ -21,24 +21,7 @@ public sealed class LoadSchool
 
     public static async Task<LoadSchool> Make(HttpClient http, string connection, int readers)
     {
-        var teacher = new LoadClient(http);
-        await teacher.Renew();
-        string Day(int days) => DateTime.UtcNow.AddDays(days).ToString("yyyy-MM-dd");
-        await teacher.Json(
-            HttpMethod.Post,
-            "/api/first-run",
-            new
-            {
-                schoolName = "Large School",
-                timeZone = "Europe/London",
-                name = "Lead",
-                userName = "lead",
-                password = Password,
-                yearFirstDay = Day(-60),
-                yearLastDay = Day(240),
-            }
-        );
-        await teacher.Renew();
+        var teacher = await FirstRun(http, "Large School");
         var texts = (await teacher.Json(HttpMethod.Get, "/api/library?questions=true"))["rows"]!
             .AsArray()
             .Where(r => (int)r!["questions"]! >= 5)
@@ -49,37 +32,85 @@ public sealed class LoadSchool
         var signIns = new List<(string Code, string Id, string Secret)>();
         for (var k = 0; k < Classes; k++)
         {
-            var id = (string)
-                (await teacher.Json(HttpMethod.Post, "/api/classes", new { name = $"Room {k + 1}" }))["id"]!;
+            var (id, added) = await Class(teacher, k, (readers + Classes - 1 - k) / Classes, texts);
             classIds.Add(id);
-            var rows = Enumerable
-                .Range(0, (readers + Classes - 1 - k) / Classes)
-                .Select(i => new
-                {
-                    givenName = $"Given{i}",
-                    familyName = $"Family{k}",
-                    grade = "4",
-                    level = $"{20 + i % 25} fm",
-                });
-            var added = (
-                await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/list/apply", new { rows, levelSystem = "" })
-            )["added"]!.AsArray();
-            var code = (string)(await teacher.Json(HttpMethod.Get, $"/api/classes/{id}"))["code"]!;
-            signIns.AddRange(added.Select(a => (code, (string)a!["readerId"]!, (string)a["secret"]!)));
-            foreach (var some in texts.Chunk(MostAtOnce))
-                await teacher.Json(
-                    HttpMethod.Post,
-                    $"/api/classes/{id}/assignments",
-                    new
-                    {
-                        readerIds = added.Select(a => (string)a!["readerId"]!),
-                        attempts = 2,
-                        skipGiven = false,
-                        texts = some.Select(t => new { id = Guid.NewGuid(), textId = t }),
-                    }
-                );
+            signIns.AddRange(added);
         }
-        var work = await Work(connection);
+        var clients = await SignedIn(http, signIns, await Work(connection));
+        return new()
+        {
+            Teacher = teacher,
+            ClassIds = classIds,
+            Readers = clients,
+        };
+    }
+
+    /// <summary>The first run of an installation: a school and its lead, signed in.</summary>
+    public static async Task<LoadClient> FirstRun(HttpClient http, string school)
+    {
+        var teacher = new LoadClient(http);
+        await teacher.Renew();
+        string Day(int days) => DateTime.UtcNow.AddDays(days).ToString("yyyy-MM-dd");
+        await teacher.Json(
+            HttpMethod.Post,
+            "/api/first-run",
+            new
+            {
+                schoolName = school,
+                timeZone = "Europe/London",
+                name = "Lead",
+                userName = "lead",
+                password = Password,
+                yearFirstDay = Day(-60),
+                yearLastDay = Day(240),
+            }
+        );
+        await teacher.Renew();
+        return teacher;
+    }
+
+    private static async Task<(string Id, IEnumerable<(string Code, string Id, string Secret)> SignIns)> Class(
+        LoadClient teacher,
+        int k,
+        int readers,
+        IReadOnlyList<string> texts
+    )
+    {
+        var id = (string)(await teacher.Json(HttpMethod.Post, "/api/classes", new { name = $"Room {k + 1}" }))["id"]!;
+        var rows = Enumerable
+            .Range(0, readers)
+            .Select(i => new
+            {
+                givenName = $"Given{i}",
+                familyName = $"Family{k}",
+                grade = "4",
+                level = $"{20 + i % 25} fm",
+            });
+        var added = (
+            await teacher.Json(HttpMethod.Post, $"/api/classes/{id}/list/apply", new { rows, levelSystem = "" })
+        )["added"]!.AsArray();
+        var code = (string)(await teacher.Json(HttpMethod.Get, $"/api/classes/{id}"))["code"]!;
+        foreach (var some in texts.Chunk(MostAtOnce))
+            await teacher.Json(
+                HttpMethod.Post,
+                $"/api/classes/{id}/assignments",
+                new
+                {
+                    readerIds = added.Select(a => (string)a!["readerId"]!),
+                    attempts = 2,
+                    skipGiven = false,
+                    texts = some.Select(t => new { id = Guid.NewGuid(), textId = t }),
+                }
+            );
+        return (id, added.Select(a => (code, (string)a!["readerId"]!, (string)a["secret"]!)));
+    }
+
+    private static async Task<LoadReader[]> SignedIn(
+        HttpClient http,
+        IReadOnlyList<(string Code, string Id, string Secret)> signIns,
+        Dictionary<Guid, Queue<(Guid, Guid)>> work
+    )
+    {
         var clients = new LoadReader[signIns.Count];
         await Parallel.ForAsync(0, signIns.Count, new ParallelOptions { MaxDegreeOfParallelism = 4 }, async (i, _) =>
         {
@@ -96,12 +127,7 @@ public sealed class LoadSchool
             );
             clients[i] = new(client, Guid.Parse(id), work[Guid.Parse(id)]);
         });
-        return new()
-        {
-            Teacher = teacher,
-            ClassIds = classIds,
-            Readers = clients,
-        };
+        return clients;
     }
 
     private static async Task<Dictionary<Guid, Queue<(Guid, Guid)>>> Work(string connection)
