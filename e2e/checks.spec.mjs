@@ -128,7 +128,7 @@ async function answerAsked(child) {
   await expect(async () => {
     if (await done.isDisabled()) await next.first().click({ force: true });
     expect(await done.isEnabled()).toBe(true);
-  }).toPass({ intervals: [150], timeout: 20_000 });
+  }).toPass({ intervals: [150], timeout: 10_000 });
 }
 
 test('a reader reads a passage of a check with the text beside the questions, and the answers become evidence', async ({
