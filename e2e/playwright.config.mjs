@@ -7,8 +7,7 @@ export default defineConfig({
   fullyParallel: false,
   // Each file of walks has a school of its own (world.mjs), unless one application is named for all.
   workers: process.env.DEEPCURRENT_URL ? 1 : 2,
-  // One walk is not yet sure of itself (the questions of a passage, checks.spec); a second try is listed as flaky.
-  retries: 1,
+  retries: 0,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: 'list',

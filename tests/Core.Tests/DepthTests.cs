@@ -20,6 +20,16 @@ public sealed class DepthTests
     public void The_inverse_is_exact_to_a_hundredth() =>
         Gen.Double[-1.5, 15].Sample(grade => Math.Abs(Chart.GradeAt(Chart.DepthAt(grade)) - grade) < 0.01);
 
+    [Theory]
+    [InlineData(-20, true)]
+    [InlineData(100, true)]
+    [InlineData(-20.01, false)]
+    [InlineData(100.01, false)]
+    [InlineData(double.NaN, false)]
+    [InlineData(double.NegativeInfinity, false)]
+    public void The_scale_has_two_ends_and_holds_numbers_only(double fathoms, bool on) =>
+        new Fathoms(fathoms).OnScale.ShouldBe(on);
+
     [Fact]
     public void The_curve_only_rises() =>
         Gen.Double[-2, 15]

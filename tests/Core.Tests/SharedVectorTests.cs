@@ -52,7 +52,7 @@ public sealed class SharedVectorTests
     public void Names_stand_in_the_order_of_the_pages_and_the_database()
     {
         var names = Read<Names>("names.json").InOrder;
-        names.Reverse().Order(NameOrder.Comparer).ShouldBe(names);
+        names.Reverse().OrderByName(n => n).ShouldBe(names);
     }
 
     [Fact]

@@ -298,6 +298,37 @@ public sealed class WalkTests(Harness harness)
         (await Now()).ShouldBe(5000);
     }
 
+    [Theory]
+    [InlineData("Words", 0, "Words")]
+    [InlineData("Words", 1_000_001, "Words")]
+    [InlineData("Comprehension", 101, "Comprehension")]
+    public async Task A_goal_outside_its_bounds_is_refused_beside_its_reader(string kind, double target, string named)
+    {
+        var (teacher, room, _) = await Prepared();
+        var id = room.Readers[0].Id;
+        async Task<JsonNode> Refused(params double[] targets) =>
+            (
+                await teacher.Problem(
+                    await teacher.Put(
+                        $"/api/classes/{room.Id}/goals",
+                        new
+                        {
+                            targets = targets.Select(t => new
+                            {
+                                readerId = id,
+                                kind,
+                                target = t,
+                            }),
+                            reason = "",
+                        }
+                    ),
+                    422
+                )
+            )["fields"]!;
+        ((string)(await Refused(target))[$"{kind}.{id}"]![0]!).ShouldStartWith(named);
+        ((string)(await Refused(50, 60))["targets"]![0]!).ShouldBe("A reader has one goal of each kind.");
+    }
+
     [Fact]
     public async Task What_a_group_is_proposed_for_is_what_the_readers_sheet_shows()
     {

@@ -12,6 +12,9 @@ public readonly record struct Fathoms(double Value) : IComparable<Fathoms>
     public const double Shallowest = -20,
         Deepest = 100;
 
+    /// <summary>Whether it lies on the scale on which readers are estimated; what is no number does not.</summary>
+    public bool OnScale => Value is >= Shallowest and <= Deepest;
+
     public int CompareTo(Fathoms other) => Value.CompareTo(other.Value);
 
     public static bool operator <(Fathoms a, Fathoms b) => a.Value < b.Value;

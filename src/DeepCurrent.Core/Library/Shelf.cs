@@ -16,7 +16,7 @@ public sealed class Shelf
 
     public Shelf(IEnumerable<Card> cards)
     {
-        this.cards = [.. cards.OrderBy(c => c.Title, NameOrder.Comparer).ThenBy(c => c.Id)];
+        this.cards = [.. cards.OrderByName(c => c.Title).ThenBy(c => c.Id)];
         codes = new(this.cards);
         places = this.cards.Select((c, i) => (c.Id, i)).ToDictionary(x => x.Id, x => x.i);
         placeOfNumber = new int[this.cards.Select(c => c.Number).DefaultIfEmpty(0).Max() + 1];

@@ -29,6 +29,7 @@ public static class EvidenceKindRules
             {
                 EvidenceKind.Answer => EvidenceSource.Quiz,
                 EvidenceKind.Level => EvidenceSource.Level,
-                _ => EvidenceSource.RunningRecord,
+                EvidenceKind.RunningRecord => EvidenceSource.RunningRecord,
+                _ => throw new ArgumentOutOfRangeException(nameof(kind), kind, "There is no such kind of evidence."),
             };
 }

@@ -235,7 +235,7 @@ public static class ListReconciler
                 );
             else if (level is null)
                 say("level", row.Level, "This level is in none of the school's label systems.", true);
-            else if (level.Value.Value is < Fathoms.Shallowest or > Fathoms.Deepest)
+            else if (!level.Value.OnScale)
                 say("level", row.Level, "A level lies between −20 and 100 fm.", true);
             return level;
         }

@@ -1,3 +1,4 @@
+using System.Text;
 using DeepCurrent.Core.Readers;
 
 namespace DeepCurrent.Core.Roster;
@@ -5,53 +6,48 @@ namespace DeepCurrent.Core.Roster;
 /// <summary>The order people look names up in: letters by what they are beneath their accents, numbers by what they
 /// count, capitals like small letters. The database's collation <c>names</c> and the pages' <c>byName</c> give the same
 /// order for names in Latin letters.</summary>
-/// <remarks>Accents and capitals settle what is otherwise alike, so that the order is always the same. The programs run
-/// without the system's tables of languages (decision 0019).</remarks>
-public sealed class NameOrder : IComparer<string>
+/// <remarks>The programs run without the system's tables of languages (decision 0019).</remarks>
+public static class NameOrder
 {
-    public static readonly NameOrder Comparer = new();
+    // Before all letters, in this order: what has no sign, spaces, marks, numbers.
+    private const char Space = '\u0001',
+        Mark = '\u0002',
+        Number = '\u0003';
 
-    private enum Sign
+    /// <summary>In order of name. Accents and capitals settle what is otherwise alike, so that the order is always the
+    /// same; each name is looked at once.</summary>
+    public static IOrderedEnumerable<T> OrderByName<T>(this IEnumerable<T> things, Func<T, string> name) =>
+        things.OrderBy(t => Key(name(t)), StringComparer.Ordinal).ThenBy(name, StringComparer.Ordinal);
+
+    /// <summary>What a name is sorted by, sign by sign.</summary>
+    private static string Key(string name)
     {
-        Space,
-        Mark,
-        Digit,
-        Letter,
-    }
-
-    private NameOrder() { }
-
-    public int Compare(string? x, string? y)
-    {
-        x ??= "";
-        y ??= "";
-        int i = 0,
-            j = 0;
-        while (i < x.Length && j < y.Length)
+        var key = new StringBuilder(name.Length + 4);
+        for (var i = 0; i < name.Length; i++)
         {
-            var order =
-                char.IsAsciiDigit(x[i]) && char.IsAsciiDigit(y[j])
-                    ? Number(x, ref i).CompareTo(Number(y, ref j))
-                    : Key(x[i++]).CompareTo(Key(y[j++]));
-            if (order != 0)
-                return order;
+            var c = name[i];
+            if (char.IsAsciiDigit(c))
+                i = PutNumber(key, name, i);
+            else if (char.IsLetter(c))
+                key.Append(Letters.Bare(char.ToLowerInvariant(c)));
+            else if (char.IsWhiteSpace(c))
+                key.Append(Space);
+            else
+                key.Append(Mark).Append(c);
         }
-        var rest = (x.Length - i).CompareTo(y.Length - j);
-        return rest != 0 ? rest : string.CompareOrdinal(x, y);
+        return key.ToString();
     }
 
-    private static decimal Number(string text, ref int at)
+    /// <summary>A run of digits by what it counts: how long it is, then the digits.</summary>
+    /// <returns>Its last place.</returns>
+    private static int PutNumber(StringBuilder key, string name, int at)
     {
-        // Longer runs than a decimal holds are no numbers anybody counts with; they end where it is full.
-        decimal n = 0;
-        for (var most = at + 27; at < text.Length && at < most && char.IsAsciiDigit(text[at]); at++)
-            n = n * 10 + (text[at] - '0');
-        return n;
+        while (at + 1 < name.Length && name[at] == '0' && char.IsAsciiDigit(name[at + 1]))
+            at++;
+        var end = at;
+        while (end + 1 < name.Length && char.IsAsciiDigit(name[end + 1]))
+            end++;
+        key.Append(Number).Append((char)(end - at + 1)).Append(name, at, end - at + 1);
+        return end;
     }
-
-    private static (Sign, string) Key(char c) =>
-        char.IsWhiteSpace(c) ? (Sign.Space, "")
-        : char.IsDigit(c) ? (Sign.Digit, c.ToString())
-        : char.IsLetter(c) ? (Sign.Letter, Letters.Bare(char.ToLowerInvariant(c)))
-        : (Sign.Mark, c.ToString());
 }

@@ -24,7 +24,7 @@ public static class RollOver
     {
         var old = state
             .Classes.Values.Where(c => c.YearId == frame.OldYearId && !c.Closed)
-            .OrderBy(c => c.Name, NameOrder.Comparer)
+            .OrderByName(c => c.Name)
             .ToList();
         var ids = old.Select(c => c.Id).ToHashSet();
         var open = state

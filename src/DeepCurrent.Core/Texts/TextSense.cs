@@ -143,7 +143,7 @@ public static class TextSense
                     : "Under 100 words: the depth is less sure."
             );
         var depth = TextMeasurer.DepthOf(counts, LevelChart.Default).Value;
-        if (depth is < Fathoms.Shallowest or > Fathoms.Deepest)
+        if (!new Fathoms(depth).OnScale)
             yield return new(
                 TextDoubt.Beyond,
                 false,

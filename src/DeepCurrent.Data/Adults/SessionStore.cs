@@ -226,7 +226,11 @@ public sealed class SessionStore
     {
         return
             await db.Value<DateTime?>(
-                $"select max(at) from sign_in_event where class_id = @classId and kind = '{nameof(SignInEvent.Guessing)}' and at > @since",
+                $"""
+                select max(at)
+                from sign_in_event
+                where class_id = @classId and kind = '{nameof(SignInEvent.Guessing)}' and at > @since
+                """,
                 new { classId, since }
             )
                 is { } at

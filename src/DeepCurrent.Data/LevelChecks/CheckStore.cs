@@ -347,9 +347,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
         insert into check_colleague (check_id, adult_id)
         select @Id, a.id
         from adult a
-        where a.id = any(@colleagues) and a.school_id = @SchoolId and a.kind = '{nameof(
-            AdultKind.Staff
-        )}' and not a.left_school
+        where a.id = any(@colleagues)
+          and a.school_id = @SchoolId
+          and a.kind = '{nameof(AdultKind.Staff)}'
+          and not a.left_school
         """;
 
     /// <summary>Keeps a check. The same once more changes nothing but the revision.</summary>
@@ -484,9 +485,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
     private const string PartsSql = $"""
         delete from sitting_part p
         using sitting s
-        where s.id = p.sitting_id and s.check_id = @checkId and p.state = '{nameof(
-            PartState.Waiting
-        )}' and p.part <> all(@parts);
+        where s.id = p.sitting_id
+          and s.check_id = @checkId
+          and p.state = '{nameof(PartState.Waiting)}'
+          and p.part <> all(@parts);
         insert into sitting_part (id, sitting_id, part, round, position, state)
         select gen_random_uuid(), s.id, p.part, 1, p.position, '{nameof(PartState.Waiting)}'
         from sitting s cross join unnest(@parts, @positions) p (part, position)
@@ -551,9 +553,10 @@ public sealed class CheckStore(NpgsqlDataSource db)
                   or (
                     k.draft
                       and k.made_by = @adultId
-                      and not exists (select 1 from check_aim m where m.check_id = k.id and m.kind = '{nameof(
-                    AimKind.Class
-                )}'))
+                      and not exists (
+                        select 1
+                        from check_aim m
+                        where m.check_id = k.id and m.kind = '{nameof(AimKind.Class)}'))
                 """
             ),
             new { classId, adultId }
@@ -663,9 +666,12 @@ public sealed class CheckStore(NpgsqlDataSource db)
         return await c.ExecuteAsync(
             $"""
             update sitting_part o
-            set state = case when o.started_at is null then '{nameof(PartState.Waiting)}' else '{nameof(
-                PartState.UnderWay
-            )}' end, note = '', finished_at = null
+            set state =
+                case
+                  when o.started_at is null then '{nameof(PartState.Waiting)}'
+                  else '{nameof(PartState.UnderWay)}'
+                end,
+              note = '', finished_at = null
             from sitting_part n
             where n.id = any(@made)
               and n.state = '{nameof(PartState.Waiting)}'

@@ -468,9 +468,8 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             $"""
             update stage set done_at = coalesce(done_at, @now) where part_id = @Id;
             update sitting_part
-            set state = '{nameof(
-                PartState.Done
-            )}', flag = @flag, note = @note, answered = @answered, asked = @asked, correct = @right,
+            set state = '{nameof(PartState.Done)}', flag = @flag, note = @note,
+              answered = @answered, asked = @asked, correct = @right,
               rushed = @rushed, seconds = @seconds, score = @score, finished_at = coalesce(finished_at, @now)
             where id = @Id
             """,
@@ -514,7 +513,11 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
             )
                 break;
             await c.ExecuteAsync(
-                $"update sitting_part set state = '{nameof(PartState.Skipped)}', note = @why, finished_at = @now where id = @Id",
+                $"""
+                update sitting_part
+                set state = '{nameof(PartState.Skipped)}', note = @why, finished_at = @now
+                where id = @Id
+                """,
                 new
                 {
                     part.Id,
@@ -535,7 +538,9 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
                 select p.id, p.sitting_id, p.part, p.round, p.position, p.state, p.note, p.flag, p.answered, p.asked,
                   p.correct, p.rushed, p.seconds, p.score, p.started_at, p.finished_at, p.moved
                 from sitting_part p join sitting n on n.id = p.sitting_id join level_check k on k.id = n.check_id
-                where n.reader_id = @ReaderId and n.id <> @Id and k.school_year_id = @SchoolYearId
+                where n.reader_id = @ReaderId
+                  and n.id <> @Id
+                  and k.school_year_id = @SchoolYearId
                   and p.state = '{nameof(PartState.Done)}'
                 limit 500
                 """,

@@ -455,9 +455,10 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
             where id = (
               select id
               from running_record
-              where listening = '{nameof(ListeningState.Waiting)}' or (listening = '{nameof(
-                ListeningState.Listening
-            )}' and listen_from < @now - interval '5 minutes')
+              where listening = '{nameof(ListeningState.Waiting)}'
+                or (
+                  listening = '{nameof(ListeningState.Listening)}'
+                    and listen_from < @now - interval '5 minutes')
               order by made_at
               limit 1
               for update skip locked)
@@ -474,10 +475,12 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
             $"""
             with k as (
               update running_record
-              set heard = @words::jsonb, listening = case when @words::jsonb is null then '{nameof(
-                ListeningState.Failed
-            )}' else '{nameof(ListeningState.Heard)}' end,
-                listen_note = @note
+              set heard = @words::jsonb, listen_note = @note,
+                listening =
+                  case
+                    when @words::jsonb is null then '{nameof(ListeningState.Failed)}'
+                    else '{nameof(ListeningState.Heard)}'
+                  end
               where id = @id and listening = '{nameof(ListeningState.Listening)}'
               returning reader_id)
             select pg_notify('ticket', e.class_id::text)

@@ -252,9 +252,9 @@ public sealed class RecordStore(NpgsqlDataSource db)
         await c.ExecuteAsync(
             $"""
             insert into looked (school_id, adult_id, at, what, note)
-            values (@schoolId, @adultId, @now, '{nameof(
-                LookKind.ReaderDeleted
-            )}', 'A reader and everything kept about them')
+            values (
+              @schoolId, @adultId, @now, '{nameof(LookKind.ReaderDeleted)}',
+              'A reader and everything kept about them')
             """,
             new
             {

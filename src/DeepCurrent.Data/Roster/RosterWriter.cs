@@ -392,7 +392,11 @@ public sealed class RosterWriter(NpgsqlDataSource db)
             await c.QueryAsync<string>(
                 $"""
                 with gone as (select unnest(@readers) as id), busy as ({string.Join(" union all ", work)})
-                select r.given_name from reader r where r.id in (select id from busy) order by r.given_name, r.id limit 4
+                select r.given_name
+                from reader r
+                where r.id in (select id from busy)
+                order by r.given_name, r.id
+                limit 4
                 """,
                 new
                 {

@@ -44,9 +44,10 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
           join sitting_part p on p.id = s.part_id
           join sitting n on n.id = p.sitting_id
           join version v on v.id = s.version_id
-        where p.part = '{nameof(
-            CheckPart.Passages
-        )}' and e.kind = {EvidenceKinds.Answer} and e.left_out is null and not v.retired
+        where p.part = '{nameof(CheckPart.Passages)}'
+          and e.kind = {EvidenceKinds.Answer}
+          and e.left_out is null
+          and not v.retired
         order by 1, 2
         limit 5000000
         """;
@@ -199,9 +200,9 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             and not exists (
               select 1
               from evidence e
-              where e.part_id = p.id and (p.part = '{nameof(
-            CheckPart.WordReading
-        )}' or e.id = a.id) and e.left_out is not null)
+              where e.part_id = p.id
+                and (p.part = '{nameof(CheckPart.WordReading)}' or e.id = a.id)
+                and e.left_out is not null)
         ), counted as (select *, count(*) over (partition by part, word) as answers from answered)
         select part, word, mean, sd, guess, correct
         from counted

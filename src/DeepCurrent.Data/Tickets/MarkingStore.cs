@@ -42,7 +42,10 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
                 and exists (
                   select 1
                   from question q
-                  where q.id = w.question_id and q.kind in ({QuestionKinds.Written}) and q.place is null and not q.retired)
+                  where q.id = w.question_id
+                    and q.kind in ({QuestionKinds.Written})
+                    and q.place is null
+                    and not q.retired)
             where a.class_id = @classId and k.state in ({TicketStates.AtMarking})
             group by k.id, k.reader_id, r.given_name, r.family_name, x.title
             order by k.handed_in_at
@@ -78,7 +81,10 @@ public sealed class MarkingStore(NpgsqlDataSource db, TextStore texts)
             update answer w
             set mark = @mark, comment = @comment, correct = @mark >= @right, marked_by = @adultId, marked_at = @now
             from question q
-            where q.id = w.question_id and w.id = @answerId and w.ticket_id = @ticketId and q.kind in ({QuestionKinds.Written})
+            where q.id = w.question_id
+              and w.id = @answerId
+              and w.ticket_id = @ticketId
+              and q.kind in ({QuestionKinds.Written})
             """,
             new
             {

@@ -98,7 +98,7 @@ public static class OneRosterWriter
             (this.school, this.state) = (school, state);
             classes = state
                 .Classes.Values.Where(c => !c.Closed)
-                .OrderBy(c => c.Name, NameOrder.Comparer)
+                .OrderByName(c => c.Name)
                 .ThenBy(c => c.Id)
                 .ToDictionary(c => c.Id);
             readers = state

@@ -96,7 +96,11 @@ public static class GoalEndpoints
 
     private static void Check(SetGoalsRequest request)
     {
-        var faults = new Faults();
+        var faults = new Faults().If(
+            request.Targets.DistinctBy(t => (t.ReaderId, t.Kind)).Count() < request.Targets.Count,
+            "targets",
+            "A reader has one goal of each kind."
+        );
         foreach (var t in request.Targets)
         {
             var (least, most) = t.Kind.Bounds();

@@ -230,8 +230,7 @@ public static class EvidenceEndpoints
     }
 
     private static Fathoms LevelOf(string? typed, string? system, LevelChart chart) =>
-        LevelLabels.Read(typed ?? "", system ?? LevelLabels.InFathoms, chart)
-            is { Value: >= Fathoms.Shallowest and <= Fathoms.Deepest } level
+        LevelLabels.Read(typed ?? "", system ?? LevelLabels.InFathoms, chart) is { OnScale: true } level
             ? level
             : throw Refused.Field("level", "This level cannot be read. Write fathoms, or a label of the chosen kind.");
 

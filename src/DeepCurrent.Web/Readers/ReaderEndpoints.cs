@@ -151,11 +151,7 @@ public static class ReaderEndpoints
             .If(Names.Fault(Names.Tidy(r.GivenName)) is not null, "givenName", NameFault)
             .If(Names.Fault(Names.Tidy(r.FamilyName)) is not null, "familyName", NameFault)
             .If(r.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
-            .If(
-                r.Level is not (>= Fathoms.Shallowest and <= Fathoms.Deepest),
-                "level",
-                "Choose a level between −20 and 100 fm."
-            )
+            .If(!new Fathoms(r.Level).OnScale, "level", "Choose a level between −20 and 100 fm.")
             .If(
                 !string.IsNullOrWhiteSpace(r.GuardianMail) && !Mail.HoldsSeveral(r.GuardianMail),
                 "guardianMail",

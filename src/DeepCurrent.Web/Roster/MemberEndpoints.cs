@@ -417,9 +417,7 @@ public static class MemberEndpoints
         if (string.IsNullOrWhiteSpace(request.Level))
             return null;
         var system = request.LevelSystem ?? Core.Depth.LevelLabels.InFathoms;
-        return
-            Core.Depth.LevelLabels.Read(request.Level, system, chart) is { } level
-            && level.Value is >= Core.Depth.Fathoms.Shallowest and <= Core.Depth.Fathoms.Deepest
+        return Core.Depth.LevelLabels.Read(request.Level, system, chart) is { OnScale: true } level
             ? level
             : throw Refused.Field("level", "This level is in none of the school's label systems.");
     }

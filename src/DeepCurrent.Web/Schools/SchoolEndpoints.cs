@@ -268,7 +268,7 @@ public static class SchoolEndpoints
                     )
             )
             .ToList();
-        if (rows.Any(x => x.Depth.Value is < Fathoms.Shallowest or > Fathoms.Deepest))
+        if (rows.Any(x => !x.Depth.OnScale))
             throw Refused.Field("rows", "Depths lie between −20 and 100 fm.");
         try
         {

@@ -437,7 +437,7 @@ public static class OwnTextEndpoints
             throw Refused.NotFound();
         new Faults()
             .If(
-                request.Depth is < Core.Depth.Fathoms.Shallowest or > Core.Depth.Fathoms.Deepest or double.NaN,
+                request.Depth is { } d && !new Core.Depth.Fathoms(d).OnScale,
                 "depth",
                 "A depth lies between −20 and 100 fm."
             )

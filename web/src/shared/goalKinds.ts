@@ -9,6 +9,8 @@ type Kind = {
   name: () => string;
   /** A figure in the kind's own unit. */
   write: (x: number) => string;
+  /** How far it is; there may be nothing yet to say so from. */
+  outOf: (done: number | null, target: number) => string;
   /** Where a goal should be by now is a place on its way; a mean has none. */
   grows: boolean;
   forGuardian: (target: number, done: number) => string;
@@ -18,6 +20,8 @@ export const goalKinds: Record<GoalKind, Kind> = {
   Comprehension: {
     name: () => t('Comprehension'),
     write: (x) => `${Math.round(x)} %`,
+    outOf: (done, target) =>
+      t('{{done}} of {{target}} %', { done: done == null ? '–' : Math.round(done), target: Math.round(target) }),
     grows: false,
     forGuardian: (target, done) =>
       t('Answer {{target}} % right at the first try: {{done}} % so far', { target, done: Math.round(done) }),
@@ -25,6 +29,8 @@ export const goalKinds: Record<GoalKind, Kind> = {
   Words: {
     name: () => t('Words'),
     write: number,
+    outOf: (done, target) =>
+      t('{{done}} of {{target}}', { done: done == null ? '–' : number(done), target: number(target) }),
     grows: true,
     forGuardian: (target, done) =>
       t('Read {{target}} words: {{done}} so far', { target: number(target), done: number(done) }),

@@ -101,9 +101,8 @@ export default function Goals() {
             </div>
             {wanted > 0 && (
               <p className="note" role="status">
-                {t(
-                  'Nothing is saved yet. Edit what you like, then set the goals. Words start from what each reader reads in a week, with a quarter more.',
-                )}
+                {t('Nothing is saved yet. Edit what you like, then set the goals.')}{' '}
+                {t('Words start from what each reader reads in a week, with a quarter more.')}
               </p>
             )}
             {error ? (
@@ -217,12 +216,11 @@ function Target(p: {
 }
 
 function Standing({ of: { kind, soFar, goal } }: { of: OfKind }) {
-  const { write } = goalKinds[kind];
-  const so = soFar == null ? '–' : write(soFar);
+  const { write, outOf } = goalKinds[kind];
   if (!goal)
     return (
       <span className="soft">
-        {t('so far')} {so}
+        {t('so far')} {soFar == null ? '–' : write(soFar)}
       </span>
     );
   const share = Math.min(1, goal.done / goal.target),
@@ -234,9 +232,7 @@ function Standing({ of: { kind, soFar, goal } }: { of: OfKind }) {
         <rect x=".5" y="3.500" width={share * 119} height="7" fill="var(--depth-6)" />
         <path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--ink)" strokeWidth="2" />
       </svg>
-      <span>
-        {so} {t('of')} {write(goal.target)}
-      </span>{' '}
+      <span>{outOf(soFar ?? null, goal.target)}</span>{' '}
       <span className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</span>
     </span>
   );

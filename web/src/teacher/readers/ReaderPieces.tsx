@@ -16,8 +16,7 @@ export function GoalBar({ goal }: { goal: Goal }) {
   return (
     <div className="goalbar">
       <p>
-        <b>{kind.name()}</b>{' '}
-        {t('{{done}} of {{target}}', { done: kind.write(goal.done), target: kind.write(goal.target) })}
+        <b>{kind.name()}</b> {kind.outOf(goal.done, goal.target)}
       </p>
       <svg viewBox="0 0 180 12" preserveAspectRatio="none" aria-hidden>
         <rect x=".5" y="3" width="179" height="6" fill="var(--paper)" stroke="var(--ink)" />
