@@ -33,7 +33,7 @@ if (step === 'import') {
   const all = (performance.now() - from) / 1000;
   const n = Object.fromEntries(view.preview.counts.map((c) => [c.kind, c.added]));
   row(
-    `OneRoster zip of ${(n.readers + n.teachers).toLocaleString('en')} users, ${n.classes.toLocaleString('en')} classes, ${(n.enrolments + n.teaching).toLocaleString('en')} enrolments`,
+    `OneRoster zip of ${(n.Readers + n.Teachers).toLocaleString('en')} users, ${n.Classes.toLocaleString('en')} classes, ${(n.Enrolments + n.Teaching).toLocaleString('en')} enrolments`,
     `preview ${previewed.toFixed(1)} s, with applying ${all.toFixed(1)} s in all`,
     'within 60 s in all',
   );

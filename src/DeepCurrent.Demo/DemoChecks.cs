@@ -219,13 +219,7 @@ internal sealed class DemoChecks(CheckStore checks, SittingStore sittings, Chang
     /// <summary>An answer that is not right.</summary>
     private int[] Wrong(CheckItem item, int sentences)
     {
-        int[] places =
-        [
-            .. Enumerable.Range(
-                0,
-                item.Kind is QuestionKind.Sentence ? sentences : item.Rights?.Count ?? item.Choices.Count
-            ),
-        ];
+        int[] places = [.. Enumerable.Range(0, item.Offered(sentences))];
         do dice.Shuffle(places);
         while (item.IsRight(places[..item.Wanted]));
         return places[..item.Wanted];

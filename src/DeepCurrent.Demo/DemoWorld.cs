@@ -528,7 +528,7 @@ public sealed class DemoWorld(
             {
                 clock = clock.AddSeconds(12 + 20 * random.NextDouble());
                 var right = reader.Answers(q, new(version.Depth), attempt);
-                var sentences = q.Kind is QuestionKind.Sentence ? await texts.Sentences(version.Id) : [];
+                var sentences = q.Rules.PicksSentences ? await texts.Sentences(version.Id) : [];
                 var answer = SimulatedAnswer.To(q, right, sentences, version.Label, random);
                 await writer.Keep(
                     ticketId,

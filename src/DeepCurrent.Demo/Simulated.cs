@@ -100,16 +100,11 @@ internal static class SimulatedAnswer
             return new([0]);
         if (right)
             return best;
-        var n = q.Kind is QuestionKind.Sentence ? sentences.Count : q.Choices.Count;
+        int[] places = [.. q.Rules.Offered(q, sentences)];
         for (var k = 0; k < 50; k++)
         {
-            var order = Enumerable.Range(0, n).ToArray();
-            random.Shuffle(order);
-            Response guess = new([
-                .. order
-                    .Where(i => q.Kind is not QuestionKind.Match || !string.IsNullOrEmpty(q.Choices[i].Match))
-                    .Take(best.Picks.Count),
-            ]);
+            random.Shuffle(places);
+            Response guess = new([.. places.Take(best.Picks.Count)]);
             if (Scoring.Score(q, guess, sentences, version).Right == false)
                 return guess;
         }

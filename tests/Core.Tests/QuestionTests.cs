@@ -35,6 +35,20 @@ public sealed class QuestionTests
     private static bool? Score(Question q, params int[] picks) => Scoring.Score(q, new(picks), Sentences, "a").Right;
 
     [Fact]
+    public void Every_kind_has_rules_and_asks_for_what_it_lacks()
+    {
+        foreach (var kind in Enum.GetValues<QuestionKind>())
+        {
+            var rules = kind.Rules();
+            rules.Lacks(Make(kind) with { Proofs = new Dictionary<string, string>() }).ShouldNotBeEmpty($"{kind}");
+            // What a person marks, or finds in the text, has no choices of its own.
+            (rules.Kept(Right("a")) is null).ShouldBe(rules.Written || rules.PicksSentences, $"{kind}");
+            rules.Kept(Right("a") with { Match = "b" })?.Match.ShouldBe(kind is QuestionKind.Match ? "b" : null);
+        }
+        Should.Throw<ArgumentOutOfRangeException>(() => ((QuestionKind)99).Rules());
+    }
+
+    [Fact]
     public void One_choice_is_right_or_wrong()
     {
         var q = Make(QuestionKind.Single, Wrong("a"), Right("b"));

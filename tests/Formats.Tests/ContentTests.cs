@@ -1,3 +1,4 @@
+using System.Text.Json;
 using CsCheck;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
@@ -56,6 +57,20 @@ public sealed class ContentTests : IDisposable
         text.Versions.Single().Prose.ShouldBe("It was dark.\nShe lit the lamp.\n\nThe end.");
         text.Questions.Single().Strand.ShouldBe(Strand.AuthorsCraft);
         text.Questions.Single().Choices.Count(c => c.Right).ShouldBe(1);
+    }
+
+    [Fact]
+    public void A_question_of_any_kind_is_written_and_read_as_it_is()
+    {
+        Write("text.yaml", Head);
+        Write("a.md", "---\ntarget: 12\n---\n\nIt was dark.\n");
+        var text = ContentReader.Read(folder);
+        QtiTests.AnyQuestion.Sample(q =>
+        {
+            var files = ContentWriter.Files(text with { Questions = [q] });
+            var back = ContentReader.Read("a-lamp", files).Questions.Single();
+            JsonSerializer.Serialize(back).ShouldBe(JsonSerializer.Serialize(q));
+        });
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Dapper;
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
@@ -201,6 +202,42 @@ public sealed class DataTests(Harness harness)
         (await count.ExecuteScalarAsync()).ShouldBe(
             (long)Directory.GetFiles(Path.Combine(harness.Root, "src/DeepCurrent.Data/Migrations"), "*.sql").Length
         );
+    }
+
+    [Fact]
+    public async Task The_database_lets_the_members_of_a_set_in_and_nothing_else()
+    {
+        await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
+        var checks = ClosedSets.Checks(c);
+        foreach (var set in ClosedSets.Columns)
+            checks
+                .Single(k => (k.Table, k.Column) == (set.Table, set.Column))
+                .Members.ShouldBe(set.Members, ignoreOrder: true, $"{set.Table}.{set.Column}");
+        checks
+            .Select(k => $"{k.Table}.{k.Column}")
+            .Except(ClosedSets.Columns.Select(k => $"{k.Table}.{k.Column}"))
+            .ShouldBe(["picture.type", "word_depth.part"], ignoreOrder: true, "a set that is not on the list");
+    }
+
+    [Fact]
+    public async Task A_new_member_of_a_set_is_let_in_and_none_that_was_in_is_shut_out()
+    {
+        await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
+        await using var t = await c.BeginTransactionAsync();
+        var check = ClosedSets.Checks(c).Single(k => k is { Table: "pass", Column: "purpose" });
+        await c.ExecuteAsync(
+            $"""
+            delete from pass;
+            alter table pass drop constraint {check.Name};
+            alter table pass add constraint {check.Name} check (purpose in ('Reset', 'Older'))
+            """
+        );
+        ClosedSets.Widen(c);
+        ClosedSets
+            .Checks(c)
+            .Single(k => k.Name == check.Name)
+            .Members.ShouldBe([.. Enum.GetNames<PassPurpose>(), "Older"], ignoreOrder: true);
+        await t.RollbackAsync();
     }
 
     [Fact]

@@ -33,7 +33,7 @@ public sealed record CheckItem(
         Choices.Concat(Rights ?? []).Append(Stem).Sum(t => t.Split(' ', StringSplitOptions.RemoveEmptyEntries).Length);
 
     /// <summary>Picks an answer has.</summary>
-    public int Wanted => Kind is QuestionKind.Sentence ? 1 : Right.Count;
+    public int Wanted => Kind.Rules().Wanted(Right.Count);
 
     /// <summary>Something to choose one of.</summary>
     /// <param name="right">Which choice is right.</param>
@@ -63,65 +63,38 @@ public sealed record CheckItem(
     {
         if (!Asks(q))
             return null;
-        List<string> lefts = [.. q.Choices.Where(c => c.Text.Length > 0).Select(c => c.Text)];
-        CheckItem Item(IReadOnlyList<string> choices, IReadOnlyList<int> right, IReadOnlyList<string>? rights = null) =>
-            new(
-                q.Id.ToString(),
-                q.Stem,
-                choices,
-                right,
-                q.Difficulty(depth, sentences.Count).Value,
-                q.Guess(sentences.Count),
-                q.Strand.ToString(),
-                q.Kind,
-                rights
-            );
-        int[] Those(int count, Func<int, bool> rule) => [.. Enumerable.Range(0, count).Where(rule)];
-        switch (q.Kind)
-        {
-            case QuestionKind.Order:
-                var order = Scoring.Shuffled(copy, q.Id, q.Choices.Count);
-                return Item([.. order.Select(i => q.Choices[i].Text)], Places(order, order.Length));
-            case QuestionKind.Match:
-                var kept = Those(q.Choices.Count, i => !string.IsNullOrEmpty(q.Choices[i].Match));
-                int[] shown = [.. Scoring.Shuffled(copy, q.Id, kept.Length).Select(i => kept[i])];
-                var right = Those(q.Choices.Count, i => q.Choices[i].Text.Length > 0)
-                    .Select(i => Array.IndexOf(shown, i));
-                return Item(lefts, [.. right], [.. shown.Select(i => q.Choices[i].Match!)]);
-            case QuestionKind.Sentence:
-                var proofs = Those(sentences.Count, i => Scoring.Proves(sentences[i], q.Proof(version)));
-                return proofs.Length == 0 ? null : Item([], proofs);
-            default:
-                var chosen = Those(q.Choices.Count, i => q.Choices[i].Right);
-                return chosen.Length == 0 ? null : Item(lefts, chosen);
-        }
+        int[] right = [.. q.Rules.Right(q, sentences, version)];
+        if (right is [])
+            return null;
+        var shown = q.Rules.Shown(q, copy);
+        List<int> places = [.. shown.Places];
+        return new(
+            q.Id.ToString(),
+            q.Stem,
+            shown.Choices,
+            places is [] ? right : [.. right.Select(p => places.IndexOf(p))],
+            q.Difficulty(depth, sentences.Count).Value,
+            q.Guess(sentences.Count),
+            q.Strand.ToString(),
+            q.Kind,
+            shown.Rights is [] ? null : shown.Rights
+        );
     }
 
-    /// <summary>Where each of so many stands in an order.</summary>
-    private static int[] Places(int[] order, int count) =>
-        [.. Enumerable.Range(0, count).Select(i => Array.IndexOf(order, i))];
+    /// <summary>How many things there are to pick from.</summary>
+    /// <param name="sentences">Sentences of the passage.</param>
+    public int Offered(int sentences) => Kind.PicksSentences() ? sentences : Things.Count;
 
     /// <summary>True if it is an answer to this at all: as many picks as are wanted, each there and each
     /// once.</summary>
     /// <param name="sentences">Sentences of the passage.</param>
-    public bool Answers(IReadOnlyList<int> picks, int sentences)
-    {
-        var n = Kind switch
-        {
-            QuestionKind.Sentence => sentences,
-            QuestionKind.Match => Rights!.Count,
-            _ => Choices.Count,
-        };
-        return picks.Count == Wanted && picks.All(p => p >= 0 && p < n) && picks.Distinct().Count() == picks.Count;
-    }
+    public bool Answers(IReadOnlyList<int> picks, int sentences) =>
+        picks.Count == Wanted
+        && picks.All(p => p >= 0 && p < Offered(sentences))
+        && picks.Distinct().Count() == picks.Count;
 
     /// <summary>True if all of an answer is right; things that read the same may stand for each other.</summary>
-    public bool IsRight(IReadOnlyList<int> picks) =>
-        Kind switch
-        {
-            QuestionKind.Sentence => Right.Contains(picks[0]),
-            QuestionKind.Order => picks.Zip(Right).All(x => Choices[x.First] == Choices[x.Second]),
-            QuestionKind.Match => picks.Zip(Right).All(x => Rights![x.First] == Rights[x.Second]),
-            _ => picks.Order().SequenceEqual(Right.Order()),
-        };
+    public bool IsRight(IReadOnlyList<int> picks) => Kind.Rules().IsRight(Things, Right, picks);
+
+    private IReadOnlyList<string> Things => Rights ?? Choices;
 }

@@ -1,39 +1,8 @@
 using System.Text.Json.Serialization;
 using DeepCurrent.Core.Depth;
+using DeepCurrent.Core.Questions.Kinds;
 
 namespace DeepCurrent.Core.Questions;
-
-/// <summary>How a question is answered.</summary>
-public enum QuestionKind
-{
-    /// <summary>Choose one.</summary>
-    Single,
-
-    /// <summary>Choose several; how many is said.</summary>
-    Multiple,
-
-    /// <summary>Put in order. The choices are kept in the right order.</summary>
-    Order,
-
-    /// <summary>Put together what belongs together.</summary>
-    Match,
-
-    /// <summary>Pick the sentence of the text that shows it.</summary>
-    Sentence,
-
-    /// <summary>Write a sentence or two.</summary>
-    Short,
-
-    /// <summary>Write a paragraph or more.</summary>
-    Long,
-}
-
-/// <summary>What sets kinds of questions apart.</summary>
-public static class QuestionKindRules
-{
-    /// <summary>Answered in the reader's own words, which a person marks.</summary>
-    public static bool Written(this QuestionKind kind) => kind is QuestionKind.Short or QuestionKind.Long;
-}
 
 /// <summary>One choice, one thing to put in order, or one half of a pair.</summary>
 /// <param name="Text">Empty for a second half that belongs to nothing, which is there to be left over.</param>
@@ -86,7 +55,11 @@ public sealed record Question(
     public bool Guided => After is { Count: > 0 };
 
     /// <summary>Needs a person to mark it.</summary>
-    public bool Written => Kind.Written();
+    public bool Written => Rules.Written;
+
+    /// <summary>What its kind is.</summary>
+    [JsonIgnore]
+    public KindRules Rules => Kind.Rules();
 
     public string? Proof(string version) => Proofs.GetValueOrDefault(version) ?? Proofs.GetValueOrDefault("all");
 
@@ -110,34 +83,16 @@ public sealed record Question(
     /// <summary>Things on the left-hand side of a match.</summary>
     public int Lefts => Choices.Count(c => c.Text.Length > 0);
 
-    /// <summary>Choices to choose: 1, or as many as are right.</summary>
-    public int Wanted => Kind is QuestionKind.Multiple ? Choices.Count(c => c.Right) : 1;
+    /// <summary>Picks an answer has.</summary>
+    public int Wanted => Rules.Wanted(this);
 
     /// <summary>Chance to be right by guessing, 0 to 1.</summary>
     /// <param name="sentences">Sentences of the text, which a pick-the-sentence question offers.</param>
-    public double Guess(int sentences) =>
-        Kind switch
-        {
-            QuestionKind.Single => QuestionDifficulty.Guess(Math.Max(2, Choices.Count)),
-            QuestionKind.Multiple => Ways(Wanted, Wanted) / Ways(Choices.Count, Wanted),
-            QuestionKind.Order => 1 / Ways(Choices.Count, Choices.Count),
-            QuestionKind.Match => 1 / Ways(Rights, Lefts),
-            QuestionKind.Sentence => 1.0 / Math.Max(2, sentences),
-            _ => 0,
-        };
+    public double Guess(int sentences) => Rules.Guess(this, sentences);
 
     /// <summary>How hard it is on a text of that depth: its strand's default, what its writer thinks, and what answers
     /// have shown.</summary>
     /// <param name="sentences">Sentences of the text.</param>
     public Fathoms Difficulty(Fathoms text, int sentences) =>
         QuestionDifficulty.Default(text, Guess(sentences), Strand, Offset + Shown);
-
-    /// <summary>Ways to lay <paramref name="k"/> of <paramref name="n"/> things in a row.</summary>
-    private static double Ways(int n, int k)
-    {
-        var ways = 1.0;
-        for (var i = 0; i < k; i++)
-            ways *= Math.Max(1, n - i);
-        return Math.Max(1, ways);
-    }
 }

@@ -34,21 +34,8 @@ public static class Scoring
     /// <summary>True if it is an answer to this question at all: choices that there are, each once, as many as are
     /// asked for.</summary>
     /// <param name="sentences">Sentences of the version that was read.</param>
-    public static bool Answers(Question q, Response r, IReadOnlyList<string> sentences)
-    {
-        var n = q.Kind is QuestionKind.Sentence ? sentences.Count : q.Choices.Count;
-        if (q.Written)
-            return r.Picks.Count == 0 && !string.IsNullOrWhiteSpace(r.Words) && r.Words.Length <= Response.LongestWords;
-        if (r.Picks.Any(p => p < 0 || p >= n) || r.Picks.Distinct().Count() != r.Picks.Count)
-            return false;
-        return q.Kind switch
-        {
-            QuestionKind.Order => r.Picks.Count == n,
-            QuestionKind.Match => r.Picks.Count == q.Lefts
-                && r.Picks.All(p => !string.IsNullOrEmpty(q.Choices[p].Match)),
-            _ => r.Picks.Count == q.Wanted,
-        };
-    }
+    public static bool Answers(Question q, Response r, IReadOnlyList<string> sentences) =>
+        q.Rules.Answers(q, r, sentences);
 
     /// <param name="version">Label of the version that was read.</param>
     /// <exception cref="ArgumentException">It is no answer to this question.</exception>
@@ -58,36 +45,17 @@ public static class Scoring
             throw new ArgumentException("This is no answer to this question.", nameof(r));
         if (q.Written)
             return new(null, 0, 0);
-        var fitting = q.Kind switch
-        {
-            QuestionKind.Single or QuestionKind.Multiple => r.Picks.Count(p => q.Choices[p].Right),
-            QuestionKind.Order => r.Picks.Where((p, i) => p == i || q.Choices[p].Text == q.Choices[i].Text).Count(),
-            QuestionKind.Match => r
-                .Picks.Zip(Lefts(q))
-                .Count(x => q.Choices[x.First].Match == q.Choices[x.Second].Match),
-            _ => Proves(sentences[r.Picks[0]], q.Proof(version)) ? 1 : 0,
-        };
+        var fitting = q.Rules.Fitting(q, r, sentences, version);
         return new(fitting == r.Picks.Count, fitting, r.Picks.Count);
     }
 
     /// <summary>The response that is right; null where a person decides or the proof is not in the version.</summary>
     public static Response? RightOne(Question q, IReadOnlyList<string> sentences, string version)
     {
-        int[] all = [.. Enumerable.Range(0, q.Choices.Count)];
-        switch (q.Kind)
-        {
-            case QuestionKind.Single or QuestionKind.Multiple:
-                return new([.. all.Where(i => q.Choices[i].Right)]);
-            case QuestionKind.Order:
-                return new(all);
-            case QuestionKind.Match:
-                return new([.. Lefts(q)]);
-            case QuestionKind.Sentence:
-                var at = sentences.ToList().FindIndex(s => Proves(s, q.Proof(version)));
-                return at < 0 ? null : new([at], sentences[at]);
-            default:
-                return null;
-        }
+        int[] right = [.. q.Rules.Right(q, sentences, version).Take(q.Wanted)];
+        return right is [] ? null
+            : q.Rules.PicksSentences ? new(right, sentences[right[0]])
+            : new(right);
     }
 
     /// <summary>True if a sentence is the proof, or part of a proof of several sentences.</summary>
@@ -102,17 +70,7 @@ public static class Scoring
 
     /// <summary>Why an answer was right, or what went wrong, as its writer says it; empty where the writer says nothing
     /// about that.</summary>
-    public static string Reason(Question q, Response r, bool right)
-    {
-        if (q.Kind is not (QuestionKind.Single or QuestionKind.Multiple))
-            return "";
-        var said = r
-            .Picks.Select(p => q.Choices[p])
-            .Where(c => c.Right == right)
-            .Select(c => c.Reason)
-            .Where(x => x.Length > 0);
-        return right ? string.Join(' ', said.Distinct()) : said.FirstOrDefault("");
-    }
+    public static string Reason(Question q, Response r, bool right) => q.Rules.Reason(q, r, right);
 
     /// <summary>The order in which things are shown that are not to be shown in their right order: the same each time
     /// for one ticket and question, and never the right one.</summary>
@@ -139,9 +97,6 @@ public static class Scoring
         }
         return order.Where((x, i) => x == i).Count() == count ? [.. order.Skip(1), order[0]] : order;
     }
-
-    private static IEnumerable<int> Lefts(Question q) =>
-        Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Text.Length > 0);
 
     private static string Plain(string text) =>
         string.Join(

@@ -47,7 +47,7 @@ public sealed class AnsweredQuiz
     }
 
     /// <summary>Whether a question asks for a sentence, so that the text's sentences have to be known.</summary>
-    public bool AsksForSentences => asked.Any(q => q.Kind is QuestionKind.Sentence);
+    public bool AsksForSentences => asked.Any(q => q.Rules.PicksSentences);
 
     /// <summary>Questions whose answers wait for a person.</summary>
     public int ToMark => asked.Count(q => q.Kind.Written() && attempts[q.Id].Any(a => a.Correct is null));

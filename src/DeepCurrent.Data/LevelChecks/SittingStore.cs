@@ -334,9 +334,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         DateTimeOffset now
     )
     {
-        var sentences = stage.Items.Any(i => i.Kind is QuestionKind.Sentence)
-            ? Scoring.SentencesOf(stage.Pages).Count
-            : 0;
+        var sentences = stage.Items.Any(i => i.Kind.PicksSentences()) ? Scoring.SentencesOf(stage.Pages).Count : 0;
         var kept = answers
             .Where(a => a.Item >= 0 && a.Item < stage.Items.Count && stage.Items[a.Item].Answers(a.Picks, sentences))
             .DistinctBy(a => a.Item)

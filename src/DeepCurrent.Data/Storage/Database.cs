@@ -39,7 +39,8 @@ public static class Database
         );
     }
 
-    /// <summary>Runs the migrations that are missing; instances that start together wait for one another.</summary>
+    /// <summary>Runs the migrations that are missing and lets new members into closed sets; instances that start
+    /// together wait for one another.</summary>
     /// <exception cref="InvalidOperationException">A migration failed; the message names it.</exception>
     public static void Migrate(string connectionString)
     {
@@ -53,6 +54,8 @@ public static class Database
             .LogToNowhere()
             .Build()
             .PerformUpgrade();
+        if (result.Successful)
+            ClosedSets.Widen(guard);
         guard.Execute("select pg_advisory_unlock(@MigrationLock)", new { MigrationLock });
         if (!result.Successful)
             throw new InvalidOperationException(

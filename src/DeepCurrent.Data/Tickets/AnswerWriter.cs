@@ -136,7 +136,7 @@ public sealed class AnswerWriter
         var asked = await texts.Questions(c, t, ticket.TextId);
         if (asked.FirstOrDefault(q => q.Id == given.QuestionId && (ticket.Guided || !q.Guided)) is not { } question)
             return AnswerOutcome.NoSuchQuestion;
-        var sentences = question.Kind is QuestionKind.Sentence ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
+        var sentences = question.Rules.PicksSentences ? await TextStore.Sentences(c, t, ticket.VersionId) : [];
         var said = given.Said(question);
         if (!Scoring.Answers(question, said, sentences))
             return AnswerOutcome.NoAnswer;
@@ -147,7 +147,7 @@ public sealed class AnswerWriter
         // What is written is not scored here, so there is nothing to try again.
         if (!TicketLife.MayTry(attempts, question.Written ? 1 : ticket.Attempts))
             return AnswerOutcome.NoAttemptLeft;
-        var response = question.Kind is QuestionKind.Sentence ? said with { Words = sentences[said.Picks[0]] } : said;
+        var response = question.Rules.PicksSentences ? said with { Words = sentences[said.Picks[0]] } : said;
         var right = Scoring.Score(question, response, sentences, ticket.VersionLabel).Right;
         var rushed = Answering.Rushed(question.Words, TimeSpan.FromMilliseconds(given.Milliseconds));
         var row = new AnswerRow(

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Formats.Questions;
 using YamlDotNet.Serialization;
 
 namespace DeepCurrent.Formats.Content;
@@ -27,16 +28,8 @@ internal sealed class WordEntry
 /// <summary>One question of quiz.yaml as it is written.</summary>
 internal sealed class QuizEntry
 {
-    private static readonly Dictionary<string, QuestionKind> Kinds = new()
-    {
-        ["choose one"] = QuestionKind.Single,
-        ["choose several"] = QuestionKind.Multiple,
-        ["order"] = QuestionKind.Order,
-        ["match"] = QuestionKind.Match,
-        ["sentence"] = QuestionKind.Sentence,
-        ["short answer"] = QuestionKind.Short,
-        ["long answer"] = QuestionKind.Long,
-    };
+    /// <summary>What a question is that does not say its kind.</summary>
+    private const QuestionKind Usual = QuestionKind.Single;
 
     public string Strand { get; set; } = "";
     public string? Kind { get; set; }
@@ -53,12 +46,13 @@ internal sealed class QuizEntry
         new()
         {
             Strand = Strands.Name(q.Strand),
-            Kind = q.Kind is QuestionKind.Single ? null : Kinds.First(k => k.Value == q.Kind).Key,
+            Kind = q.Kind == Usual ? null : QuestionFormat.Of(q.Kind).Name,
             Evidence = q.Evidence,
             Harder = q.Offset,
             After = q.After is { Count: > 0 } a ? new(a) : null,
             Ask = q.Stem,
-            Choices = q.Choices.Count == 0 ? null : [.. q.Choices.Select(c => ChoiceEntry.Of(c, q.Kind))],
+            Choices =
+                q.Choices.Count == 0 ? null : [.. q.Choices.Select(c => ChoiceEntry.Of(c, QuestionFormat.Of(q.Kind)))],
             Rubric = q.Rubric?.Marks.ToList(),
             Samples = q.Rubric?.Samples.ToList(),
             Proof = q.Proofs.Count == 0 ? null : new(q.Proofs),
@@ -68,8 +62,8 @@ internal sealed class QuizEntry
     {
         string Here() => $"{slug}, question {at + 1}";
         var strand = Strands.Parse(Strand) ?? throw new ContentFault($"{Here()}: there is no strand called {Strand}.");
-        if (!Kinds.TryGetValue(Kind?.Trim().ToLowerInvariant() ?? "choose one", out var kind))
-            throw new ContentFault($"{Here()}: there is no kind of question called {Kind}.");
+        var format = (Kind is null ? QuestionFormat.Of(Usual) : QuestionFormat.Named(Kind.Trim().ToLowerInvariant()))
+            ?? throw new ContentFault($"{Here()}: there is no kind of question called {Kind}.");
         if (Harder is < -20 or > 20 or double.NaN)
             throw new ContentFault($"{Here()}: “harder” lies between −20 and 20 fm.");
         return new(
@@ -79,11 +73,11 @@ internal sealed class QuizEntry
             Ask ?? "",
             [
                 .. (Choices ?? []).Select(c =>
-                    c.Choice(kind) ?? throw new ContentFault($"{Here()}: a choice is neither right nor wrong.")
+                    c.Choice(format) ?? throw new ContentFault($"{Here()}: a choice is neither right nor wrong.")
                 ),
             ],
             Proof ?? [],
-            kind,
+            format.Kind,
             Evidence,
             Harder,
             After is { Count: > 0 } ? After : null,
@@ -105,33 +99,14 @@ internal sealed class ChoiceEntry
     [YamlMember(DefaultValuesHandling = DefaultValuesHandling.OmitNull)]
     public string? Because { get; set; }
 
-    public static ChoiceEntry Of(Choice c, QuestionKind kind) =>
-        kind switch
-        {
-            QuestionKind.Order => new() { Item = c.Text, Because = Said(c) },
-            QuestionKind.Match => new()
-            {
-                Left = c.Text.Length == 0 ? null : c.Text,
-                GoesWith = c.Match,
-                Because = Said(c),
-            },
-            _ => new()
-            {
-                Right = c.Right ? c.Text : null,
-                Wrong = c.Right ? null : c.Text,
-                Because = Said(c),
-            },
-        };
+    public static ChoiceEntry Of(Choice c, QuestionFormat format)
+    {
+        var entry = format.Entry(c);
+        entry.Because = c.Reason.Length == 0 ? null : c.Reason;
+        return entry;
+    }
 
-    public Choice? Choice(QuestionKind kind) =>
-        kind switch
-        {
-            QuestionKind.Order => new(Item ?? Right ?? "", false, Because ?? ""),
-            QuestionKind.Match => new(Left ?? "", false, Because ?? "", GoesWith),
-            _ => Right is not null ? new(Right, true, Because ?? "")
-            : Wrong is not null ? new(Wrong, false, Because ?? "")
-            : null,
-        };
-
-    private static string? Said(Choice c) => c.Reason.Length == 0 ? null : c.Reason;
+    /// <returns>Null where it is no choice of that kind.</returns>
+    public Choice? Choice(QuestionFormat format) =>
+        format.Choice(this) is { } c ? c with { Reason = Because ?? "" } : null;
 }

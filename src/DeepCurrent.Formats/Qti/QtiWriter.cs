@@ -4,6 +4,7 @@ using System.Text.RegularExpressions;
 using System.Xml.Linq;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
+using DeepCurrent.Formats.Questions;
 using static DeepCurrent.Formats.Qti.Qti;
 
 namespace DeepCurrent.Formats.Qti;
@@ -116,18 +117,6 @@ public static class QtiWriter
     private static IEnumerable<object> Broken(string paragraph) =>
         paragraph.Split('\n').SelectMany((line, i) => i == 0 ? Inline(line) : [El("br"), .. Inline(line)]);
 
-    private static IEnumerable<object> Inline(string text)
-    {
-        var at = 0;
-        foreach (Match m in Paragraphs.Emphasis().Matches(text))
-        {
-            yield return text[at..m.Index];
-            yield return m.Groups[1].Success ? El("strong", m.Groups[1].Value) : El("em", m.Groups[2].Value);
-            at = m.Index + m.Length;
-        }
-        yield return text[at..];
-    }
-
     private static XElement Test(QtiText text, int n, IEnumerable<string> items) =>
         El(
             "qti-assessment-test",
@@ -150,9 +139,9 @@ public static class QtiWriter
 
     private static XElement Item(QtiText text, Question q, QtiVersion v, int n, int at)
     {
-        var sentences = Scoring.SentencesOf(v.Pages);
-        var feedback =
-            q.Kind is QuestionKind.Single or QuestionKind.Multiple && q.Choices.Any(c => c.Reason.Length > 0);
+        var asked = new Asked(q, v, Scoring.SentencesOf(v.Pages));
+        var format = QuestionFormat.Of(q.Kind);
+        var feedback = format.HasReasons(q);
         return El(
             "qti-assessment-item",
             At("identifier", $"v{n}-q{at + 1}"),
@@ -160,13 +149,13 @@ public static class QtiWriter
             At("adaptive", "false"),
             At("time-dependent", "false"),
             At(XNamespace.Xml + "lang", "en"),
-            Response(q, v, sentences),
+            Response(format, asked),
             Outcome("SCORE", "single", "float", q.Written ? Rubric.Most : 1, q.Written),
             feedback
                 ? El(
                     "qti-outcome-declaration",
                     At("identifier", "FEEDBACK"),
-                    At("cardinality", q.Kind is QuestionKind.Multiple ? "multiple" : "single"),
+                    At("cardinality", format.Response.Cardinality),
                     At("base-type", "identifier")
                 )
                 : null,
@@ -176,24 +165,27 @@ public static class QtiWriter
                 At("href", $"../stimuli/text-{n}.xml"),
                 At("title", text.Title)
             ),
-            El("qti-item-body", Ours(q, v, sentences)),
-            Processing(q, feedback),
+            El("qti-item-body", Ours(format, asked)),
+            Processing(format, asked, feedback),
             feedback ? Feedback(q) : null
         );
     }
 
     /// <summary>The question, with what only we write about it.</summary>
-    private static XElement Ours(Question q, QtiVersion v, IReadOnlyList<string> sentences) =>
-        El(
+    private static XElement Ours(QuestionFormat format, Asked a)
+    {
+        var (q, v, _) = a;
+        return El(
             "div",
             At(OfStrand, Strands.Name(q.Strand)),
             q.Evidence ? At(Evidence, "true") : null,
             q.Offset != 0 ? At(Offset, q.Offset.ToString("R", CultureInfo.InvariantCulture)) : null,
-            q.Written ? At(Written, q.Kind is QuestionKind.Short ? "short" : "long") : null,
+            format.Sign,
             q.Proof(v.Label) is { } proof ? At(Proof, proof) : null,
             q.Place(v.Label) is { } place ? At(After, place) : null,
-            Body(q, v, sentences)
+            format.Body(a, El("qti-prompt", q.Stem))
         );
+    }
 
     private static IEnumerable<XElement> Feedback(Question q) =>
         q
@@ -221,149 +213,27 @@ public static class QtiWriter
             El("qti-default-value", El("qti-value", 0))
         );
 
-    private static XElement Response(Question q, QtiVersion v, IReadOnlyList<string> sentences)
+    private static XElement Response(QuestionFormat format, Asked a)
     {
-        var (cardinality, type) = q.Kind switch
-        {
-            QuestionKind.Multiple => ("multiple", "identifier"),
-            QuestionKind.Order => ("ordered", "identifier"),
-            QuestionKind.Match => ("multiple", "directedPair"),
-            QuestionKind.Short or QuestionKind.Long => ("single", "string"),
-            _ => ("single", "identifier"),
-        };
-        var declaration = El(
+        var (cardinality, type) = format.Response;
+        List<string> right = [.. format.Correct(a)];
+        return El(
             "qti-response-declaration",
             At("identifier", "RESPONSE"),
             At("cardinality", cardinality),
-            At("base-type", type)
-        );
-        var all = Enumerable.Range(0, q.Choices.Count);
-        IEnumerable<string> right = q.Kind switch
-        {
-            QuestionKind.Order => all.Select(i => $"C{i}"),
-            QuestionKind.Match => all.Where(i => q.Choices[i].Text.Length > 0).Select(i => $"L{i} R{i}"),
-            QuestionKind.Sentence => Proving(q, v, sentences).Take(1).Select(i => $"S{i}"),
-            QuestionKind.Short or QuestionKind.Long => [],
-            _ => all.Where(i => q.Choices[i].Right).Select(i => $"C{i}"),
-        };
-        if (right.Any())
-            declaration.Add(El("qti-correct-response", right.Select(r => El("qti-value", r))));
-        if (q.Kind is QuestionKind.Sentence)
-            declaration.Add(
-                El(
-                    "qti-mapping",
-                    At("default-value", 0),
-                    Proving(q, v, sentences)
-                        .Select(i => El("qti-map-entry", At("map-key", $"S{i}"), At("mapped-value", 1)))
-                )
-            );
-        return declaration;
-    }
-
-    private static IEnumerable<int> Proving(Question q, QtiVersion v, IReadOnlyList<string> sentences) =>
-        Enumerable.Range(0, sentences.Count).Where(i => Scoring.Proves(sentences[i], q.Proof(v.Label)));
-
-    private static XAttribute Here() => At("response-identifier", "RESPONSE");
-
-    private static IEnumerable<XElement> Body(Question q, QtiVersion v, IReadOnlyList<string> sentences)
-    {
-        var prompt = El("qti-prompt", q.Stem);
-        var all = Enumerable.Range(0, q.Choices.Count).ToList();
-        // The right order is not the order of the file.
-        var mixed = Scoring.Shuffled(new(q.Stem.Length, 0, 0, new byte[8]), default, all.Count);
-        return q.Kind switch
-        {
-            QuestionKind.Single or QuestionKind.Multiple =>
-            [
-                El(
-                    "qti-choice-interaction",
-                    Here(),
-                    At("shuffle", "false"),
-                    At("max-choices", q.Wanted),
-                    prompt,
-                    all.Select(i => Choice(q, i))
-                ),
-            ],
-            QuestionKind.Order =>
-            [
-                El("qti-order-interaction", Here(), At("shuffle", "false"), prompt, mixed.Select(i => Choice(q, i))),
-            ],
-            QuestionKind.Match => [Match(q, prompt, all, mixed)],
-            QuestionKind.Sentence => [Hottext(v, prompt)],
-            _ => Writing(q, prompt),
-        };
-    }
-
-    private static XElement Choice(Question q, int i) =>
-        El("qti-simple-choice", At("identifier", $"C{i}"), q.Choices[i].Text);
-
-    private static XElement Match(Question q, XElement prompt, IEnumerable<int> all, IEnumerable<int> mixed)
-    {
-        XElement Half(string id, string text) =>
-            El("qti-simple-associable-choice", At("identifier", id), At("match-max", 1), text);
-        return El(
-            "qti-match-interaction",
-            Here(),
-            At("shuffle", "false"),
-            At("max-associations", q.Lefts),
-            prompt,
-            El(
-                "qti-simple-match-set",
-                all.Where(i => q.Choices[i].Text.Length > 0).Select(i => Half($"L{i}", q.Choices[i].Text))
-            ),
-            El(
-                "qti-simple-match-set",
-                mixed
-                    .Where(i => !string.IsNullOrEmpty(q.Choices[i].Match))
-                    .Select(i => Half($"R{i}", q.Choices[i].Match!))
-            )
+            At("base-type", type),
+            right is [] ? null : El("qti-correct-response", right.Select(r => El("qti-value", r))),
+            format.Mapping(a)
         );
     }
 
-    private static XElement Hottext(QtiVersion v, XElement prompt)
+    private static XElement? Processing(QuestionFormat format, Asked a, bool feedback)
     {
-        var number = 0;
-        object[] Hot(string sentence) => [El("qti-hottext", At("identifier", $"S{number++}"), Inline(sentence)), " "];
-        return El(
-            "qti-hottext-interaction",
-            Here(),
-            At("max-choices", 1),
-            prompt,
-            v.Pages.SelectMany(p => p)
-                .Where(Paragraphs.IsProse)
-                .Select(p => El("p", Sentences.Of(p).SelectMany(Hot).ToList()))
-                .ToList()
-        );
-    }
-
-    private static IEnumerable<XElement> Writing(Question q, XElement prompt)
-    {
-        yield return El(
-            "qti-extended-text-interaction",
-            Here(),
-            At("expected-lines", q.Kind is QuestionKind.Short ? 2 : 8),
-            prompt
-        );
-        if (q.Rubric is { } r)
-            yield return El(
-                "qti-rubric-block",
-                At("use", "scoring"),
-                At("view", "scorer"),
-                El(
-                    "qti-content-body",
-                    El("ol", r.Marks.Select(m => El("li", m))),
-                    El("ul", r.Samples.Select(s => El("li", s)))
-                )
-            );
-    }
-
-    private static XElement? Processing(Question q, bool feedback)
-    {
-        if (q.Written)
+        if (a.Question.Written)
             return null;
         XElement Variable() => El("qti-variable", At("identifier", "RESPONSE"));
         XElement Score(XElement value) => El("qti-set-outcome-value", At("identifier", "SCORE"), value);
-        if (q.Kind is QuestionKind.Sentence)
+        if (format.Mapping(a) is not null)
             return El("qti-response-processing", Score(El("qti-map-response", At("identifier", "RESPONSE"))));
         XElement Number(int n) => El("qti-base-value", At("base-type", "float"), n);
         return El(

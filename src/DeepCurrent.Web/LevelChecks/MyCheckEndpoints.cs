@@ -47,7 +47,7 @@ public sealed record MyStage(
             part is CheckPart.Passages or CheckPart.Maze ? s.Title : "",
             s.TextDepth ?? 0,
             s.Pages,
-            s.Items.Any(i => i.Kind is QuestionKind.Sentence) ? Scoring.ParagraphsOf(s.Pages) : [],
+            s.Items.Any(i => i.Kind.PicksSentences()) ? Scoring.ParagraphsOf(s.Pages) : [],
             [.. s.Items.Select(i => new MyItem(i.Kind, i.Stem, i.Choices, i.Rights ?? [], i.Wanted))],
             [.. s.Answers.Select(a => new MyPicks(a.Item, a.Picks))],
             s.Seconds

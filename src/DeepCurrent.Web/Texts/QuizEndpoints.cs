@@ -190,28 +190,17 @@ public static class QuizEndpoints
             q.Evidence,
             q.Offset,
             q.After is { Count: > 0 } ? q.After : null,
-            q.Kind is QuestionKind.Short or QuestionKind.Long && q.Rubric is { Marks: { } marks }
-                ? new(marks, q.Rubric.Samples ?? [])
-                : null
+            q.Kind.Written() && q.Rubric is { Marks: { } marks } ? new(marks, q.Rubric.Samples ?? []) : null
         );
     }
 
-    private static IReadOnlyList<Choice> ChoicesOf(OwnQuestion q)
-    {
-        bool chosen = q.Kind is QuestionKind.Single or QuestionKind.Multiple,
-            listed = chosen || q.Kind is QuestionKind.Order or QuestionKind.Match;
-        return listed
-            ?
-            [
-                .. (q.Choices ?? []).Select(c => new Choice(
-                    c.Text?.Trim() ?? "",
-                    chosen && c.Right,
-                    c.Reason?.Trim() ?? "",
-                    q.Kind is QuestionKind.Match ? c.Match?.Trim() : null
-                )),
-            ]
-            : [];
-    }
+    private static IReadOnlyList<Choice> ChoicesOf(OwnQuestion q) =>
+        [
+            .. (q.Choices ?? [])
+                .Select(c => new Choice(c.Text?.Trim() ?? "", c.Right, c.Reason?.Trim() ?? "", c.Match?.Trim()))
+                .Select(q.Kind.Rules().Kept)
+                .OfType<Choice>(),
+        ];
 
     private static Dictionary<string, string> ProofsOf(OwnQuestion q) =>
         (q.Proofs ?? new Dictionary<string, string>())

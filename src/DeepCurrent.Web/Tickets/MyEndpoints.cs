@@ -127,9 +127,7 @@ public static class MyEndpoints
             .Select(w => new MyWord(w.Text, w.Part, w.Meaning, w.Example))
             .ToList();
         var sheet = await QuestionSheet.Of(ticket, texts, tickets);
-        var sentences = sheet.Questions.Any(q => q.Kind is QuestionKind.Sentence)
-            ? Scoring.ParagraphsOf(body.Pages)
-            : [];
+        var sentences = sheet.Questions.Any(q => q.Rules.PicksSentences) ? Scoring.ParagraphsOf(body.Pages) : [];
         return new()
         {
             Id = ticket.Id,
@@ -369,7 +367,7 @@ public static class MyEndpoints
             q.Stem,
             mark,
             q.Written,
-            sheet.Said(q, last.Response),
+            q.Rules.Said(q, last.Response),
             sheet.RightSaid(q),
             sheet.View(q).Attempts[^1].Reason,
             q.Proof(version) is { } proof ? Paragraphs.Said(proof) : null,

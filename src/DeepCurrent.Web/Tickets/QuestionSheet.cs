@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Questions;
+using DeepCurrent.Core.Questions.Kinds;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Texts;
 using DeepCurrent.Data.Tickets;
@@ -74,9 +75,7 @@ public sealed class QuestionSheet(
         var questions = (await texts.Questions(ticket.TextId))
             .Where(q => (ticket.Guided || !q.Guided) && (only is null || q.Id == only))
             .ToList();
-        var sentences = questions.Exists(q => q.Kind is QuestionKind.Sentence)
-            ? await texts.Sentences(ticket.VersionId)
-            : [];
+        var sentences = questions.Exists(q => q.Rules.PicksSentences) ? await texts.Sentences(ticket.VersionId) : [];
         return new(ticket, questions, answers, sentences);
     }
 
@@ -87,18 +86,13 @@ public sealed class QuestionSheet(
     public MyQuestion View(Question q)
     {
         var given = AnswersTo(q);
-        var order = Shown(ticket.Id, q);
+        var shown = Shown(ticket.Id, q);
         return new(
             q.Id,
             q.Kind,
             q.Stem,
-            q.Kind switch
-            {
-                QuestionKind.Order => [.. order.Select(i => q.Choices[i].Text)],
-                QuestionKind.Sentence => [],
-                _ => [.. q.Choices.Where(c => c.Text.Length > 0).Select(c => c.Text)],
-            },
-            q.Kind is QuestionKind.Match ? [.. order.Select(i => q.Choices[i].Match!)] : [],
+            shown.Choices,
+            shown.Rights,
             q.Wanted,
             q.Evidence,
             q.Guided ? q.Place(ticket.VersionLabel) ?? 1 : null,
@@ -111,14 +105,14 @@ public sealed class QuestionSheet(
     /// <summary>What was answered, in the quiz's own places.</summary>
     public static Response Kept(TicketId ticketId, Question q, AnswerRequest request)
     {
-        var order = Shown(ticketId, q);
+        var order = Shown(ticketId, q).Places;
         return new(
             [
                 .. (request.Picks ?? [])
                     .Take(100)
                     .Select(p =>
                         order is [] ? p
-                        : p >= 0 && p < order.Length ? order[p]
+                        : p >= 0 && p < order.Count ? order[p]
                         : -1
                     ),
             ],
@@ -126,24 +120,9 @@ public sealed class QuestionSheet(
         );
     }
 
-    /// <summary>An answer in words, or empty.</summary>
-    public string Said(Question q, Response r) =>
-        q.Kind switch
-        {
-            QuestionKind.Short or QuestionKind.Long or QuestionKind.Sentence => r.Words,
-            QuestionKind.Match => string.Join(
-                "; ",
-                q.Choices.Where(c => c.Text.Length > 0)
-                    .Zip(r.Picks)
-                    .Select(x => $"{x.First.Text} – {At(q, x.Second)?.Match}")
-            ),
-            QuestionKind.Order => string.Join(" → ", r.Picks.Select(p => At(q, p)?.Text)),
-            _ => string.Join("; ", r.Picks.Select(p => At(q, p)?.Text)),
-        };
-
     /// <summary>The right answer in words; null where a person decides.</summary>
     public string? RightSaid(Question q) =>
-        Scoring.RightOne(q, sentences, ticket.VersionLabel) is { } right ? Said(q, right) : null;
+        Scoring.RightOne(q, sentences, ticket.VersionLabel) is { } right ? q.Rules.Said(q, right) : null;
 
     private MyAttempt Attempt(Question q, AnswerRow a)
     {
@@ -151,10 +130,10 @@ public sealed class QuestionSheet(
         if (!Scoring.Answers(q, a.Response, sentences))
             return new(a.Id, [], a.Response.Words, a.Correct, 0, 0, "");
         var scored = Scoring.Score(q, a.Response, sentences, ticket.VersionLabel);
-        var order = Shown(ticket.Id, q);
+        List<int> order = [.. Shown(ticket.Id, q).Places];
         return new(
             a.Id,
-            order is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => Array.IndexOf(order, p))],
+            order is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => order.IndexOf(p))],
             a.Response.Words,
             a.Correct,
             scored.Fitting,
@@ -163,24 +142,5 @@ public sealed class QuestionSheet(
         );
     }
 
-    /// <summary>For each place the reader sees, what the quiz keeps there; none where the places are the
-    /// same.</summary>
-    private static int[] Shown(TicketId ticketId, Question q)
-    {
-        switch (q.Kind)
-        {
-            case QuestionKind.Order:
-                return Scoring.Shuffled(ticketId.Value, q.Id, q.Choices.Count);
-            case QuestionKind.Match:
-                int[] rights =
-                [
-                    .. Enumerable.Range(0, q.Choices.Count).Where(i => !string.IsNullOrEmpty(q.Choices[i].Match)),
-                ];
-                return [.. Scoring.Shuffled(ticketId.Value, q.Id, rights.Length).Select(i => rights[i])];
-            default:
-                return [];
-        }
-    }
-
-    private static Choice? At(Question q, int pick) => pick >= 0 && pick < q.Choices.Count ? q.Choices[pick] : null;
+    private static Shown Shown(TicketId ticketId, Question q) => q.Rules.Shown(q, ticketId.Value);
 }

@@ -4,8 +4,9 @@ import { Block } from '../../shared/paragraphs';
 import { t } from '../../shared/words';
 import { LeadLine } from '../LeadLine';
 import { letters } from '../queries';
-import { hintOf, ready, type Draft, type Shown } from '../questions/draft';
+import { ready, type Draft, type Shown } from '../questions/draft';
 import { Hear } from '../questions/Hear';
+import { ways } from '../questions/kinds';
 import { Picking } from '../questions/Picking';
 import '../questions/questions.css';
 import type { Stage, View } from './checkQueries';
@@ -272,7 +273,7 @@ function AskedOnce({
       }}
     >
       <h2 id="item">{q.stem}</h2>
-      <p className="hint">{hintOf(q)}</p>
+      <p className="hint">{ways[q.kind].hint(q)}</p>
       <Hear q={q} />
       <Picking
         q={q}

@@ -1,12 +1,12 @@
 import { useRef, useState } from 'react';
 import { sentence } from '../../shared/api';
-import { isWritten } from '../../shared/kinds';
 import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { send } from '../offline/outbox';
 import { letters, type Work } from '../queries';
-import { emptyDraft, hintOf, draftKey, ready, type Draft, type Question } from './draft';
+import { emptyDraft, draftKey, ready, type Draft, type Question } from './draft';
 import { Hear } from './Hear';
+import { isWritten, ways } from './kinds';
 import { Picking } from './Picking';
 import { Write } from './Write';
 import './questions.css';
@@ -79,14 +79,14 @@ export function Asked({ work, q, kept, said, before }: Props) {
       <h2 id={heading}>{q.stem}</h2>
       <p className="hint">
         {open
-          ? `${hintOf(q)} ${isWritten(q.kind) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}`
+          ? `${ways[q.kind].hint(q)} ${isWritten(q) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}`
           : kept
             ? t('Your answer is kept and will be sent.')
             : ' '}
       </p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
-      {isWritten(q.kind) && <Write {...shared} ticketId={work.id} />}
+      {isWritten(q) && <Write {...shared} ticketId={work.id} />}
       <div className="feedback" role="status">
         {lastTry && !kept && <Feedback q={q} open={open} />}
       </div>
@@ -109,9 +109,8 @@ export function Asked({ work, q, kept, said, before }: Props) {
 /** The question whose proof is asked for, and what was answered to it. */
 function Before({ q }: { q: Question }) {
   const last = q.attempts.at(-1);
-  const answer =
-    last &&
-    (q.kind === 'Single' || q.kind === 'Multiple' ? last.picks.map((p) => q.choices[p]).join('; ') : last.words);
+  const things = q.rights.length ? q.rights : q.choices;
+  const answer = last && (last.words || last.picks.map((p) => things[p]).join('; '));
   return (
     <p className="asked">
       {t('You were asked:')} {q.stem}

@@ -1,10 +1,10 @@
 import { Eye, EyeSlash } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { t } from '../../shared/words';
-import type { Widget } from './draft';
+import type { Picker } from './draft';
 
 /** One choice, or several. Choices may be covered; some readers look at one at a time. */
-export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Widget & { oneAtATime: boolean }) {
+export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker) {
   const all = q.choices.map((_, i) => i);
   const [covered, setCovered] = useState<number[]>(oneAtATime ? all.slice(1) : []);
   const several = q.kind === 'Multiple';

@@ -1,10 +1,9 @@
 import { Block, isProse, plain } from '../../shared/paragraphs';
-import type { Work } from '../queries';
 import { t } from '../../shared/words';
-import type { Widget } from './draft';
+import type { Picker } from './draft';
 
 /** The text, whose sentences can be tapped. */
-export function PickSentence({ q, draft, setDraft, open, heading, text }: Widget & { text: Work['sentences'] }) {
+export function PickSentence({ q, draft, setDraft, open, heading, text }: Picker) {
   const mine = open ? draft.picks[0] : q.attempts.at(-1)?.picks[0];
   const wrong = new Set(q.attempts.filter((a) => !a.correct).flatMap((a) => a.picks));
   let number = 0;

@@ -1,5 +1,6 @@
 import { t } from '../../shared/words';
 import { draftKey, type Widget } from './draft';
+import { ways } from './kinds';
 
 const longest = 4000;
 
@@ -15,7 +16,7 @@ export function Write({ q, draft, setDraft, open, heading, ticketId }: Widget & 
     <div className="writing">
       <textarea
         aria-labelledby={heading}
-        rows={q.kind === 'Long' ? 8 : 3}
+        rows={ways[q.kind].lines}
         maxLength={longest}
         value={written}
         onChange={(e) => write(e.target.value)}

@@ -12,9 +12,9 @@ describe('an answer is ready', () => {
     expect(ready(q('Multiple', 4, 2), { picks: [2, 0], words: '' })).toBe(true);
   });
   it('when everything has its place', () => {
-    expect(ready(q('Order', 3), { picks: [2, 0], words: '' })).toBe(false);
-    expect(ready(q('Match', 2), { picks: [1, -1], words: '' })).toBe(false);
-    expect(ready(q('Match', 2), { picks: [1, 0], words: '' })).toBe(true);
+    expect(ready(q('Order', 3, 3), { picks: [2, 0], words: '' })).toBe(false);
+    expect(ready(q('Match', 2, 2), { picks: [1, -1], words: '' })).toBe(false);
+    expect(ready(q('Match', 2, 2), { picks: [1, 0], words: '' })).toBe(true);
   });
   it('when something is written', () => {
     expect(ready(q('Short', 0), { picks: [], words: '  ' })).toBe(false);

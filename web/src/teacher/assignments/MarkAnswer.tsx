@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { t } from '../../shared/words';
-import type { Question, Try } from '../texts/quiz/QuestionKey';
+import type { Question, Try } from '../texts/quiz/keys';
 
 /** A written answer with its rubric in view: one press marks it. */
 export function MarkAnswer({

@@ -5,7 +5,7 @@ import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf, fm, halfRange, minutes, percent, signed, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
-import { isWritten } from '../../shared/kinds';
+import { kindOf } from '../texts/quiz/kinds';
 import { markName, TideMarks } from '../../shared/TideMarks';
 import { Show } from '../../shared/Whole';
 import { ticketWords } from '../../shared/ticketStates';
@@ -95,7 +95,7 @@ export default function Ticket() {
                     <QuestionKey q={q} tries={a.tries} />
                     {a.tries.map(
                       (k) =>
-                        isWritten(q.kind) && (
+                        kindOf(q).written && (
                           <MarkAnswer key={k.id} ticketId={x.ticket.id} q={q} answer={k} mayMark={x.mayMark} />
                         ),
                     )}

@@ -4,7 +4,8 @@ import { dayOf, percent, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { Tags, type Question } from './quiz/QuestionKey';
+import type { Question } from './quiz/keys';
+import { Tags } from './quiz/QuestionKey';
 
 type Use = Api<'TextUse'>;
 

@@ -1,14 +1,15 @@
 import { Plus, X } from '@phosphor-icons/react';
 import { strandName } from '../../../shared/format';
-import { isWritten, oneOf } from '../../../shared/kinds';
+import { oneOf } from '../../../shared/kinds';
 import { t } from '../../../shared/words';
-import { kindName } from './QuestionKey';
-import { asKind, kinds, strands, type FormQuestion } from './quizForm';
+import { kindName, kindOf, kinds, type ChoicesForm } from './kinds';
+import { asKind, strands, type FormQuestion } from './quizForm';
 
 type Props = { q: FormQuestion; change: (q: FormQuestion) => void };
 
 /** One question, as its kind asks for it. */
 export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
+  const { choices: form, hint, written } = kindOf(q);
   return (
     <>
       <label className="stem">
@@ -69,43 +70,34 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
           </label>
         )}
       </div>
-      {q.choices.length > 0 && <Choices q={q} change={change} />}
-      {q.kind === 'Sentence' && (
-        <p className="soft small">
-          {t('The reader taps a sentence of the text. The one you choose on the right is the right one.')}
-        </p>
-      )}
-      {isWritten(q.kind) && <RubricForm q={q} change={change} />}
+      {form && q.choices.length > 0 && <Choices q={q} change={change} form={form} />}
+      {hint && <p className="soft small">{hint()}</p>}
+      {written && <RubricForm q={q} change={change} />}
     </>
   );
 }
 
-function Choices({ q, change }: Props) {
+function Choices({ q, change, form }: Props & { form: ChoicesForm }) {
+  const one = form.rights === 'one',
+    chosen = form.rights !== undefined,
+    match = form.paired;
   const set = (i: number, changes: Partial<FormQuestion['choices'][number]>) =>
     change({ ...q, choices: q.choices.map((c, k) => (k === i ? { ...c, ...changes } : c)) });
   const right = (i: number, on: boolean) =>
     change({
       ...q,
-      choices: q.choices.map((c, k) => ({ ...c, right: q.kind === 'Single' ? k === i : k === i ? on : c.right })),
+      choices: q.choices.map((c, k) => ({ ...c, right: one ? k === i : k === i ? on : c.right })),
     });
-  const chosen = q.kind === 'Single' || q.kind === 'Multiple',
-    match = q.kind === 'Match';
-  const letter = (i: number) => (q.kind === 'Order' ? String(i + 1) : String.fromCharCode(65 + i));
+  const letter = (i: number) => (form.numbered ? String(i + 1) : String.fromCharCode(65 + i));
   return (
     <fieldset className="choicerows">
-      <legend>
-        {chosen
-          ? t('Choices, and why each is right or what went wrong')
-          : match
-            ? t('Pairs; leave the left empty for one that is left over')
-            : t('In the right order; readers see them mixed')}
-      </legend>
+      <legend>{form.legend()}</legend>
       {q.choices.map((c, i) => (
         <div key={i} className={chosen ? 'choicerow reasoned' : 'choicerow'}>
           {chosen ? (
             <label className="rightmark">
               <input
-                type={q.kind === 'Single' ? 'radio' : 'checkbox'}
+                type={one ? 'radio' : 'checkbox'}
                 name="right"
                 checked={c.right}
                 onChange={(e) => right(i, e.target.checked)}
@@ -160,7 +152,7 @@ function Choices({ q, change }: Props) {
           }
         >
           <Plus size={16} aria-hidden />
-          {match ? t('Another pair') : t('Another choice')}
+          {form.another()}
         </button>
       )}
     </fieldset>

@@ -1,7 +1,7 @@
 import type { Api } from '../../../shared/api';
-import { isWritten } from '../../../shared/kinds';
 import { holds } from '../../../shared/paragraphs';
 import { sure } from '../../../shared/sure';
+import { kindOf } from './kinds';
 
 export type QuizData = Api<'QuizView'>;
 export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & {
@@ -9,7 +9,6 @@ export type FormQuestion = Omit<Api<'OwnQuestion'>, 'choices' | 'proofs'> & {
   proofs: Record<string, string>;
 };
 
-export const kinds = ['Single', 'Multiple', 'Order', 'Match', 'Sentence', 'Short', 'Long'] as const;
 export const strands = [
   'Retrieve',
   'Infer',
@@ -20,7 +19,6 @@ export const strands = [
   'Connect',
 ] as const;
 
-const choice = () => ({ text: '', right: false, reason: '', match: null as string | null });
 const rubric = () => ({ marks: ['', '', '', ''], samples: ['', ''] });
 
 /** What a shared proof or place says, for each version by name, so that one can be changed alone. */
@@ -50,30 +48,24 @@ export const blank = (kind: FormQuestion['kind'], strand: FormQuestion['strand']
   offset: 0,
   after: null,
   proofs: {},
-  rubric: isWritten(kind) ? rubric() : null,
-  choices:
-    kind === 'Single' || kind === 'Multiple'
-      ? [choice(), choice(), choice(), choice()]
-      : kind === 'Order'
-        ? [choice(), choice(), choice()]
-        : kind === 'Match'
-          ? [0, 1, 2].map(() => ({ ...choice(), match: '' }))
-          : [],
+  rubric: kindOf({ kind }).written ? rubric() : null,
+  choices: kindOf({ kind }).choices?.blank() ?? [],
 });
 
 /** The same question of another kind; what fits both is kept. */
 export const asKind = (q: FormQuestion, kind: FormQuestion['kind']): FormQuestion => {
   const fresh = blank(kind, q.strand);
+  const form = kindOf(fresh).choices;
   const keeps = fresh.choices.length > 0 && q.choices.some((c) => c.text);
   const choices = keeps
-    ? q.choices.map((c) => ({ ...c, match: kind === 'Match' ? (c.match ?? '') : null }))
+    ? q.choices.map((c) => ({ ...c, match: form?.paired ? (c.match ?? '') : null }))
     : fresh.choices;
   const right = choices.findIndex((c) => c.right);
   return {
     ...q,
     kind,
-    rubric: isWritten(kind) ? (q.rubric ?? fresh.rubric) : null,
-    choices: kind === 'Single' ? choices.map((c, i) => ({ ...c, right: i === right })) : choices,
+    rubric: fresh.rubric && (q.rubric ?? fresh.rubric),
+    choices: form?.rights === 'one' ? choices.map((c, i) => ({ ...c, right: i === right })) : choices,
   };
 };
 

@@ -1,0 +1,61 @@
+namespace DeepCurrent.Core.Questions.Kinds;
+
+/// <summary>Choose one, or several; how many is said.</summary>
+internal sealed class Choosing(bool several) : KindRules
+{
+    private const int LongestReason = 20;
+
+    public override bool Spoken => !several;
+
+    public override bool GivesReasons => true;
+
+    public override int Wanted(Question q) => several ? q.Choices.Count(c => c.Right) : 1;
+
+    public override double Guess(Question q, int sentences) =>
+        several
+            ? Ways(Wanted(q), Wanted(q)) / Ways(q.Choices.Count, Wanted(q))
+            : QuestionDifficulty.Guess(Math.Max(2, q.Choices.Count));
+
+    public override IEnumerable<int> Right(Question q, IReadOnlyList<string> sentences, string version) =>
+        Enumerable.Range(0, q.Choices.Count).Where(i => q.Choices[i].Right);
+
+    public override int Fitting(Question q, Response r, IReadOnlyList<string> sentences, string version) =>
+        r.Picks.Count(p => q.Choices[p].Right);
+
+    public override string Reason(Question q, Response r, bool right)
+    {
+        var said = r
+            .Picks.Select(p => q.Choices[p])
+            .Where(c => c.Right == right)
+            .Select(c => c.Reason)
+            .Where(x => x.Length > 0);
+        return right ? string.Join(' ', said.Distinct()) : said.FirstOrDefault("");
+    }
+
+    public override Choice? Kept(Choice c) => c with { Match = null };
+
+    public override IEnumerable<string> Lacks(Question q)
+    {
+        if (q.Choices.Count < 2)
+            yield return "needs at least two choices.";
+        foreach (var fault in Empty(q))
+            yield return fault;
+        var right = q.Choices.Count(c => c.Right);
+        if (!several && right != 1)
+            yield return right == 0 ? "has no right choice." : $"has {right} right choices where one is to be chosen.";
+        if (several && (right < 2 || right == q.Choices.Count))
+            yield return "needs at least two right choices and one wrong one.";
+    }
+
+    public override IEnumerable<string> Faults(Question q, IReadOnlyDictionary<string, int> words)
+    {
+        if (!several)
+            foreach (var fault in Choices.Faults(q, words))
+                yield return fault;
+        foreach (var c in q.Choices)
+            if (string.IsNullOrWhiteSpace(c.Reason))
+                yield return $"choice “{c.Text}” has no reason.";
+            else if (c.Reason.Split(' ').Length > LongestReason)
+                yield return $"the reason of “{c.Text}” is over {LongestReason} words.";
+    }
+}

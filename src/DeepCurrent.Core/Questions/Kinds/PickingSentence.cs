@@ -1,0 +1,32 @@
+namespace DeepCurrent.Core.Questions.Kinds;
+
+/// <summary>Pick the sentence of the text that shows it. Of several that prove it, each is enough.</summary>
+internal sealed class PickingSentence : KindRules
+{
+    public override bool PicksSentences => true;
+
+    public override int Wanted(int rights) => 1;
+
+    public override double Guess(Question q, int sentences) => 1.0 / Math.Max(2, sentences);
+
+    public override Shown Shown(Question q, Guid copy) => new([], [], []);
+
+    public override IEnumerable<int> Offered(Question q, IReadOnlyList<string> sentences) =>
+        Enumerable.Range(0, sentences.Count);
+
+    public override IEnumerable<int> Right(Question q, IReadOnlyList<string> sentences, string version) =>
+        Offered(q, sentences).Where(i => Scoring.Proves(sentences[i], q.Proof(version)));
+
+    public override int Fitting(Question q, Response r, IReadOnlyList<string> sentences, string version) =>
+        r.Picks.Count(p => Scoring.Proves(sentences[p], q.Proof(version)));
+
+    public override bool IsRight(IReadOnlyList<string> things, IReadOnlyList<int> right, IReadOnlyList<int> picks) =>
+        picks.All(right.Contains);
+
+    public override string Said(Question q, Response r) => r.Words;
+
+    public override Choice? Kept(Choice c) => null;
+
+    public override IEnumerable<string> Lacks(Question q) =>
+        q.Proofs.Values.All(string.IsNullOrWhiteSpace) ? ["needs the sentence that is to be picked."] : [];
+}

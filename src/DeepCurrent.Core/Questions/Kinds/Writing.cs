@@ -1,0 +1,32 @@
+namespace DeepCurrent.Core.Questions.Kinds;
+
+/// <summary>Write an answer, which a person marks by a rubric.</summary>
+internal sealed class Writing : KindRules
+{
+    public override bool Written => true;
+
+    public override bool Spoken => true;
+
+    public override double Guess(Question q, int sentences) => 0;
+
+    public override IEnumerable<int> Offered(Question q, IReadOnlyList<string> sentences) => [];
+
+    public override bool Answers(Question q, Response r, IReadOnlyList<string> sentences) =>
+        r.Picks.Count == 0 && !string.IsNullOrWhiteSpace(r.Words) && r.Words.Length <= Response.LongestWords;
+
+    public override IEnumerable<int> Right(Question q, IReadOnlyList<string> sentences, string version) => [];
+
+    public override int Fitting(Question q, Response r, IReadOnlyList<string> sentences, string version) => 0;
+
+    public override string Said(Question q, Response r) => r.Words;
+
+    public override Choice? Kept(Choice c) => null;
+
+    public override IEnumerable<string> Lacks(Question q) =>
+        q.Rubric is { } rubric && rubric.Marks.Count == Rubric.Most + 1 && !rubric.Marks.Any(string.IsNullOrWhiteSpace)
+            ? []
+            : ["needs a rubric: what earns 0, 1, 2 and 3 marks."];
+
+    public override IEnumerable<string> Faults(Question q, IReadOnlyDictionary<string, int> words) =>
+        q.Rubric is null || q.Rubric.Samples.Count(s => s.Length > 0) < 2 ? ["has fewer than two sample answers."] : [];
+}

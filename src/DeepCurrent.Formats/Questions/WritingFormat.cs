@@ -1,0 +1,70 @@
+using System.Xml.Linq;
+using DeepCurrent.Core.Questions;
+using DeepCurrent.Formats.Qti;
+using static DeepCurrent.Formats.Qti.Qti;
+
+namespace DeepCurrent.Formats.Questions;
+
+internal sealed class WritingFormat(QuestionKind kind, string name) : QuestionFormat(kind, name)
+{
+    private const int ShortLines = 3;
+
+    private string Length => Kind is QuestionKind.Short ? "short" : "long";
+
+    public override (string Cardinality, string Type) Response => ("single", "string");
+
+    public override XAttribute Sign => At(Written, Length);
+
+    public override IEnumerable<string> Correct(Asked a) => [];
+
+    public override IEnumerable<XElement> Body(Asked a, XElement prompt)
+    {
+        yield return El(
+            "qti-extended-text-interaction",
+            Responding(),
+            At("expected-lines", Kind is QuestionKind.Short ? 2 : 8),
+            prompt
+        );
+        if (a.Question.Rubric is { } r)
+            yield return El(
+                "qti-rubric-block",
+                At("use", "scoring"),
+                At("view", "scorer"),
+                El(
+                    "qti-content-body",
+                    El("ol", r.Marks.Select(m => El("li", m))),
+                    El("ul", r.Samples.Select(s => El("li", s)))
+                )
+            );
+    }
+
+    protected override bool Reads(QtiItem item) =>
+        item.Interaction switch
+        {
+            "qti-text-entry-interaction" => Kind is QuestionKind.Short,
+            "qti-extended-text-interaction" => Length == LengthOf(item),
+            _ => false,
+        };
+
+    /// <summary>As it says itself, or by the lines it leaves for the answer.</summary>
+    private static string LengthOf(QtiItem item) =>
+        item.Ours(Written) ?? ((int?)item.At.Attribute("expected-lines") is null or <= ShortLines ? "short" : "long");
+
+    public override Rubric Rubric(QtiItem item)
+    {
+        var blocks = item.Body.Descendants(Ns + "qti-rubric-block").ToList();
+        List<string> marks = [.. blocks.Descendants(Ns + "ol").Elements(Ns + "li").Select(Flow.Words)],
+            samples = [.. blocks.Descendants(Ns + "ul").Elements(Ns + "li").Select(Flow.Words)];
+        return marks.Count == Core.Questions.Rubric.Most + 1
+            ? new(marks, samples)
+            : new(
+                [
+                    "Says nothing about the text.",
+                    "Says something of it.",
+                    "Answers the question.",
+                    "Answers it fully, from the text.",
+                ],
+                samples
+            );
+    }
+}
