@@ -97,7 +97,7 @@ internal static class ReaderYears
             (from, to) => (to - from).TotalDays / 7
         );
         var found = ReaderEstimator.Run(prior, evidence, movement, Start.AddDays(7 * Weeks).AddHours(2)).Now;
-        return (found.Mean - depth, depth >= found.Low && depth <= found.High, 1 / known);
+        return (found.Mean.Value - depth, depth >= found.Low.Value && depth <= found.High.Value, 1 / known);
     }
 
     /// <returns>What the quiz says, in 1/fm².</returns>

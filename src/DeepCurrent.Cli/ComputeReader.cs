@@ -28,17 +28,17 @@ public static class ComputeReader
         var trail = Estimate(prior, pieces.Select(x => x.Evidence), movement, asOf);
         return new()
         {
-            ["mean"] = trail.Now.Mean,
+            ["mean"] = trail.Now.Mean.Value,
             ["sd"] = trail.Now.Sd,
-            ["low"] = trail.Now.Low,
-            ["high"] = trail.Now.High,
+            ["low"] = trail.Now.Low.Value,
+            ["high"] = trail.Now.High.Value,
             ["trail"] = new JsonArray([
                 .. trail.Steps.Select(
                     (s, i) =>
                         new JsonObject
                         {
                             ["at"] = pieces[i].Said,
-                            ["mean"] = s.Mean,
+                            ["mean"] = s.Mean.Value,
                             ["sd"] = s.Sd,
                         }
                 ),

@@ -398,10 +398,7 @@ public sealed class DemoWorld(
         DateTimeOffset now
     )
     {
-        var depths = (await readers.Roster(classId, year.Clock.At(at))).ToDictionary(
-            r => r.Id,
-            r => new Fathoms(r.Depth)
-        );
+        var depths = (await readers.Roster(classId, year.Clock.At(at))).ToDictionary(r => r.Id, r => r.Depth);
         foreach (var same in Chosen(people, library, depths, thisWeek))
         {
             var given = same.Select(x =>
@@ -422,7 +419,7 @@ public sealed class DemoWorld(
                         g.Ticket,
                         g.Reader.Id,
                         g.Version.Id,
-                        Forecast.Comprehension(depths[g.Reader.Id], new(g.Version.Depth)).Value
+                        Forecast.Comprehension(depths[g.Reader.Id], g.Version.Depth)
                     )),
                 ]
             );
@@ -527,7 +524,7 @@ public sealed class DemoWorld(
             for (var attempt = 0; attempt < 2; attempt++)
             {
                 clock = clock.AddSeconds(12 + 20 * random.NextDouble());
-                var right = reader.Answers(q, new(version.Depth), attempt);
+                var right = reader.Answers(q, version.Depth, attempt);
                 var sentences = q.Rules.PicksSentences ? await texts.Sentences(version.Id) : [];
                 var answer = SimulatedAnswer.To(q, right, sentences, version.Label, random);
                 await writer.Keep(
@@ -581,11 +578,11 @@ public sealed class DemoWorld(
         var (text, version) = library
             .SelectMany(t => t.Row.Versions.Select(v => (t, v)))
             .Where(x => x.v.Words >= 60)
-            .MinBy(x => Math.Abs(x.v.Depth - wanted));
+            .MinBy(x => Math.Abs(x.v.Depth.Value - wanted));
         var body = RecordSheet.Body((await texts.Body(version.Id)).Pages);
         var words = SpokenForms.Of(body);
         int? last = words.Count > 150 ? 119 : null;
-        var sheet = SimulatedOral.Sheet(p, version.Depth, words, last, random);
+        var sheet = SimulatedOral.Sheet(p, version.Depth.Value, words, last, random);
         var id = RecordId.New();
         await records.Begin(
             new(
@@ -652,7 +649,7 @@ public sealed class DemoWorld(
     )
     {
         var candidates = (await readers.Roster(classId, year.Clock.At(at)))
-            .Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), []))
+            .Select(r => new GroupCandidate(r.Id.ToString(), r.Depth, []))
             .ToList();
         var count = Math.Max(1, people.Count / 6);
         var plan = GroupPlanner.Propose(candidates, new(count, Math.Min(3, people.Count), 8));

@@ -11,7 +11,7 @@ namespace DeepCurrent.Demo;
 internal sealed record SimulatedText(TextRow Row, IReadOnlyList<Question> Questions)
 {
     public VersionHead Best(Fathoms reader) =>
-        Row.Versions[Forecast.BestVersion(reader, [.. Row.Versions.Select(v => new Fathoms(v.Depth))])];
+        Row.Versions[Forecast.BestVersion(reader, [.. Row.Versions.Select(v => v.Depth)])];
 }
 
 /// <summary>A reader with a true depth, strengths and habits that only the simulation knows.</summary>
@@ -56,7 +56,7 @@ internal sealed class SimulatedReader
                 (
                     t,
                     Miss: Math.Abs(
-                        Forecast.Comprehension(estimate, new(t.Best(estimate).Depth)).Value - Forecast.AtSameDepth
+                        Forecast.Comprehension(estimate, t.Best(estimate).Depth).Value - Forecast.AtSameDepth
                     )
                 )
             )

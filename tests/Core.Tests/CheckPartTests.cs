@@ -180,19 +180,22 @@ public sealed class CheckPartTests
     public void A_band_is_where_a_check_starts_from_and_rushed_answers_say_nothing()
     {
         var band = CheckMeasure
-            .Begin(Plan() with { Start = CheckStart.Band, From = 20, To = 40 }, 55, 3)
+            .Begin(Plan() with { Start = CheckStart.Band, From = 20, To = 40 }, new(55), 3)
             .Estimate(default);
-        band.Mean.ShouldBe(30, 0.2);
-        (band.Low, band.High).ShouldSatisfyAllConditions(b => b.Item1.ShouldBe(20, 1), b => b.Item2.ShouldBe(40, 1));
-        CheckMeasure.Begin(Plan(), 55, 3).Estimate(default).Mean.ShouldBe(55, 0.1);
+        band.Mean.Value.ShouldBe(30, 0.2);
+        (band.Low.Value, band.High.Value).ShouldSatisfyAllConditions(
+            b => b.Item1.ShouldBe(20, 1),
+            b => b.Item2.ShouldBe(40, 1)
+        );
+        CheckMeasure.Begin(Plan(), new(55), 3).Estimate(default).Mean.Value.ShouldBe(55, 0.1);
         var rushed = CheckMeasure
             .After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, true), 20))
             .Estimate(default);
-        rushed.Mean.ShouldBe(30, 0.01);
+        rushed.Mean.Value.ShouldBe(30, 0.01);
         CheckMeasure
             .After(DepthDistribution.Normal(30, 8), Enumerable.Repeat(new CheckAnswer(20, 0.25, false, false), 20))
             .Estimate(default)
-            .Mean.ShouldBeLessThan(15);
+            .Mean.Value.ShouldBeLessThan(15);
     }
 
     [Fact]
@@ -225,20 +228,23 @@ public sealed class CheckPartTests
                     );
                 }
             }
-            var (value, sd) = CheckMeasure.WordReading(thought, answers);
-            if (Math.Abs(value - truth) < 1.645 * sd)
+            var (value, sd) = CheckMeasure.WordReading(new(thought), answers);
+            if (Math.Abs(value.Value - truth) < 1.645 * sd)
                 within++;
         }
         (within / (double)Readers).ShouldBeGreaterThan(0.88);
     }
 
+    private static DepthSpread Spread(params double[] depths) =>
+        WindowPicture.Spread([.. depths.Select(d => new Fathoms(d))]);
+
     [Fact]
     public void A_spread_is_shown_from_five_readers_on()
     {
-        WindowPicture.Spread([1, 2, 3, 4]).ShouldBe(new DepthSpread(4, null, null, null, null, null));
-        var five = WindowPicture.Spread([50, 10, 20, 40, 30]);
+        Spread(1, 2, 3, 4).ShouldBe(new DepthSpread(4, null, null, null, null, null));
+        var five = Spread(50, 10, 20, 40, 30);
         (five.Readers, five.Low, five.Quarter, five.Middle, five.ThreeQuarters, five.High).ShouldBe(
-            (5, 14, 20, 30, 40, 46)
+            (5, new(14), new(20), new(30), new(40), new(46))
         );
     }
 
@@ -248,9 +254,18 @@ public sealed class CheckPartTests
             .Array[5, 60]
             .Sample(depths =>
             {
-                var s = WindowPicture.Spread(depths);
-                s.ShouldBe(WindowPicture.Spread([.. depths.Reverse()]));
-                double?[] all = [depths.Min(), s.Low, s.Quarter, s.Middle, s.ThreeQuarters, s.High, depths.Max()];
+                var s = Spread(depths);
+                s.ShouldBe(Spread([.. depths.Reverse()]));
+                Fathoms?[] all =
+                [
+                    new(depths.Min()),
+                    s.Low,
+                    s.Quarter,
+                    s.Middle,
+                    s.ThreeQuarters,
+                    s.High,
+                    new(depths.Max()),
+                ];
                 all.ShouldBe(all.Order());
             });
 

@@ -18,10 +18,10 @@ public sealed class MeasuringTests
     public void A_normal_prior_and_a_stated_level_combine_as_normals_do()
     {
         var e = Run(new LevelEvidence(Start, new(38), 4));
-        e.Mean.ShouldBe((30.0 / 64 + 38.0 / 16) / (1.0 / 64 + 1.0 / 16), 0.001);
+        e.Mean.Value.ShouldBe((30.0 / 64 + 38.0 / 16) / (1.0 / 64 + 1.0 / 16), 0.001);
         e.Sd.ShouldBe(Math.Sqrt(1 / (1.0 / 64 + 1.0 / 16)), 0.001);
-        e.Low.ShouldBe(e.Mean - 1.645 * e.Sd, 0.02);
-        e.High.ShouldBe(e.Mean + 1.645 * e.Sd, 0.02);
+        e.Low.Value.ShouldBe(e.Mean.Value - 1.645 * e.Sd, 0.02);
+        e.High.Value.ShouldBe(e.Mean.Value + 1.645 * e.Sd, 0.02);
     }
 
     [Fact]
@@ -36,7 +36,7 @@ public sealed class MeasuringTests
             sum += d * weight;
             mass += weight;
         }
-        Run(new AnswerEvidence(Start, new(24.6), 0.25, true)).Mean.ShouldBe(sum / mass, 0.002);
+        Run(new AnswerEvidence(Start, new(24.6), 0.25, true)).Mean.Value.ShouldBe(sum / mass, 0.002);
     }
 
     [Fact]
@@ -50,8 +50,8 @@ public sealed class MeasuringTests
                     .ToList();
                 var effects = EvidenceAccount.Effects(Prior, evidence, Still);
                 effects.Select(e => e.Piece.At).ShouldBeInOrder();
-                effects[^1].After.Mean.ShouldBe(Run([.. evidence]).Mean, 1e-9);
-                (effects[0].Before.Mean + effects.Sum(e => e.Moved)).ShouldBe(effects[^1].After.Mean, 1e-6);
+                effects[^1].After.Mean.Value.ShouldBe(Run([.. evidence]).Mean.Value, 1e-9);
+                (effects[0].Before.Mean.Value + effects.Sum(e => e.Moved)).ShouldBe(effects[^1].After.Mean.Value, 1e-6);
                 effects.ShouldAllBe(e => e.Moved > 0 == ((AnswerEvidence)e.Piece).Correct);
             });
 
@@ -128,7 +128,7 @@ public sealed class MeasuringTests
                 var back = ReaderEstimator
                     .Run(Prior, evidence.OrderBy(e => e.At).Reverse(), movement, Start.AddDays(60))
                     .Now;
-                return Math.Abs(there.Mean - back.Mean) < 1e-6 && Math.Abs(there.Sd - back.Sd) < 1e-6;
+                return Math.Abs(there.Mean.Value - back.Mean.Value) < 1e-6 && Math.Abs(there.Sd - back.Sd) < 1e-6;
             });
 
     [Fact]
@@ -137,8 +137,8 @@ public sealed class MeasuringTests
             .Select(Gen.Double[0, 0.5])
             .Sample(
                 (difficulty, guess) =>
-                    Run(new AnswerEvidence(Start, new(difficulty), guess, true)).Mean >= 30 - 1e-9
-                    && Run(new AnswerEvidence(Start, new(difficulty), guess, false)).Mean <= 30 + 1e-9
+                    Run(new AnswerEvidence(Start, new(difficulty), guess, true)).Mean.Value >= 30 - 1e-9
+                    && Run(new AnswerEvidence(Start, new(difficulty), guess, false)).Mean.Value <= 30 + 1e-9
             );
 
     [Fact]
@@ -149,7 +149,7 @@ public sealed class MeasuringTests
             .Select(i => (Evidence)new LevelEvidence(Start.AddHours(i * 5), new(30), 1e6))
             .ToList();
         var e = ReaderEstimator.Run(Prior, many, Movement.Constant(0.3, 0.4), Start.AddDays(70)).Now;
-        e.Mean.ShouldBe(30 + 0.3 * 10, 0.01);
+        e.Mean.Value.ShouldBe(30 + 0.3 * 10, 0.01);
         e.Sd.ShouldBe(Math.Sqrt(64 + 0.4 * 10), 0.01);
     }
 
@@ -165,7 +165,7 @@ public sealed class MeasuringTests
                 Start
             )
             .Now;
-        e.Mean.ShouldBe(40, 2);
+        e.Mean.Value.ShouldBe(40, 2);
         e.Sd.ShouldBeInRange(4, 6.5);
         var short_ = ReaderEstimator
             .Run(
@@ -195,9 +195,9 @@ public sealed class MeasuringTests
                             .Now;
                     var before = ReaderEstimator
                         .Run(new(new(reader), 6, Start), [], Movement.Constant(0, 0), Start)
-                        .Now.Mean;
-                    return After(reader - away, 0).Mean >= before - 1e-9
-                        && After(reader + away, (int)Math.Ceiling(words * (1 - accuracy))).Mean <= before + 1e-9;
+                        .Now.Mean.Value;
+                    return After(reader - away, 0).Mean.Value >= before - 1e-9
+                        && After(reader + away, (int)Math.Ceiling(words * (1 - accuracy))).Mean.Value <= before + 1e-9;
                 },
                 iter: 300
             );
@@ -210,7 +210,7 @@ public sealed class MeasuringTests
             .Select(i => (Evidence)new RunningRecordEvidence(Start.AddDays(i), new(13.6), 126, 0));
         ReaderEstimator
             .Run(new(new(45), 5, Start), easy, Movement.Constant(0, 0), Start.AddDays(5))
-            .Now.Mean.ShouldBeInRange(45, 45.6);
+            .Now.Mean.Value.ShouldBeInRange(45, 45.6);
     }
 
     [Fact]
@@ -218,8 +218,8 @@ public sealed class MeasuringTests
     {
         AnswerModel.Right(200, 0.25).ShouldBe(0.98, 1e-6);
         var level = new LevelEvidence(Start, new(60), 3);
-        var with = Run(level, new AnswerEvidence(Start.AddMinutes(1), new(5), 0.25, false)).Mean;
-        (Run(level).Mean - with).ShouldBeInRange(0, 1.5);
+        var with = Run(level, new AnswerEvidence(Start.AddMinutes(1), new(5), 0.25, false)).Mean.Value;
+        (Run(level).Mean.Value - with).ShouldBeInRange(0, 1.5);
     }
 
     [Fact]
@@ -227,7 +227,7 @@ public sealed class MeasuringTests
     {
         var longer = Run(new RunningRecordEvidence(Start, new(40), 100, 5));
         var shorter = Run(new RunningRecordEvidence(Start, new(40), 40, 2));
-        longer.Mean.ShouldBeGreaterThan(shorter.Mean);
+        longer.Mean.Value.ShouldBeGreaterThan(shorter.Mean.Value);
         longer.Sd.ShouldBeLessThan(shorter.Sd);
     }
 
@@ -235,7 +235,7 @@ public sealed class MeasuringTests
     public void A_level_far_off_the_scale_does_not_break_the_estimate()
     {
         var e = Run(new LevelEvidence(Start, new(600), 2));
-        e.Mean.ShouldBeInRange(95, 100);
+        e.Mean.Value.ShouldBeInRange(95, 100);
         double.IsFinite(e.Sd).ShouldBeTrue();
     }
 
@@ -247,7 +247,7 @@ public sealed class MeasuringTests
     public void Evidence_after_the_day_asked_about_has_not_happened_yet() =>
         ReaderEstimator
             .Run(Prior, [new LevelEvidence(Start.AddDays(30), new(50), 1)], Still, Start.AddDays(10))
-            .Now.Mean.ShouldBe(30, 0.001);
+            .Now.Mean.Value.ShouldBe(30, 0.001);
 
     [Theory]
     [InlineData(4)]
@@ -295,9 +295,9 @@ public sealed class MeasuringTests
                         );
                 });
             var e = ReaderEstimator.Run(Prior, evidence, Still, Start.AddDays(1)).Now;
-            if (e.Low <= truth && truth <= e.High)
+            if (e.Low.Value <= truth && truth <= e.High.Value)
                 held++;
-            bias += (e.Mean - truth) / 400;
+            bias += (e.Mean.Value - truth) / 400;
         }
         held.ShouldBeInRange(345, 378);
         Math.Abs(bias).ShouldBeLessThan(0.6);

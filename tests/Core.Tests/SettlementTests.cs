@@ -37,7 +37,7 @@ public sealed class AnsweredQuizTests
             [one, two, guided, unanswered],
             [Try(two, true, attempt: 2), Try(one, true), Try(two, false), Try(guided, true)]
         );
-        quiz.Score.ShouldBe(1 / 3.0);
+        quiz.Score!.Value.Value.ShouldBe(1 / 3.0);
         quiz.ToMark.ShouldBe(0);
         quiz.Pieces(new(30), 0).Select(p => p.Correct).ShouldBe([true, false]);
     }
@@ -51,7 +51,7 @@ public sealed class AnsweredQuizTests
         waiting.ToMark.ShouldBe(1);
         waiting.Score.ShouldBeNull();
         waiting.Pieces(new(30), 0).ShouldHaveSingleItem().Correct.ShouldBe(true);
-        new AnsweredQuiz([single, words], [Try(single, true), Try(words, false)]).Score.ShouldBe(0.5);
+        new AnsweredQuiz([single, words], [Try(single, true), Try(words, false)]).Score!.Value.Value.ShouldBe(0.5);
         new AnsweredQuiz([single, words], []).Score.ShouldBeNull();
         new AnsweredQuiz([], []).Score.ShouldBeNull();
     }
@@ -80,7 +80,7 @@ public sealed class AnsweredQuizTests
         var there = Of(QuestionKind.Single, 1);
         var gone = Of(QuestionKind.Single, 2);
         var quiz = new AnsweredQuiz([there], [Try(there, true), Try(gone, false)]);
-        quiz.Score.ShouldBe(1);
+        quiz.Score!.Value.Value.ShouldBe(1);
         quiz.Pieces(new(30), 0).ShouldHaveSingleItem();
     }
 
@@ -94,8 +94,8 @@ public sealed class AnsweredQuizTests
         var deep = quiz.Pieces(new(50), 12);
         var shallow = quiz.Pieces(new(20), 12);
         deep.Zip(shallow).ShouldAllBe(p => Math.Abs(p.First.Difficulty - p.Second.Difficulty - 30) < 1e-9);
-        deep[0].Guess.ShouldBe(0.25);
-        deep[1].Guess.ShouldBe(1 / 12.0, 1e-9);
+        deep[0].Guess.Value.ShouldBe(0.25);
+        deep[1].Guess.Value.ShouldBe(1 / 12.0, 1e-9);
     }
 }
 

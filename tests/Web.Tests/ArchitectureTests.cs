@@ -74,6 +74,19 @@ public sealed partial class ArchitectureTests
             .ShouldBeEmpty("a query names it by nameof, or by a list made from its rule");
     }
 
+    [Fact]
+    public void A_depth_and_a_forecast_say_what_they_are() =>
+        new[] { Web, Data }
+            .SelectMany(a => a.GetTypes())
+            .SelectMany(t => t.GetProperties(BindingFlags.Instance | BindingFlags.Public | BindingFlags.DeclaredOnly))
+            .Where(p => (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) == typeof(double))
+            .Where(p => Place().IsMatch(p.Name))
+            .Select(p => $"{p.DeclaringType!.Name}.{p.Name}")
+            .ShouldBeEmpty("a place on the scale is Fathoms, a share a Probability");
+
+    [GeneratedRegex("(?:Depth|Mean|Forecast|FirstTry|ReachFrom|ReachTo)$")]
+    private static partial Regex Place();
+
     [GeneratedRegex("'[A-Z][A-Za-z]+'")]
     private static partial Regex Literal();
 

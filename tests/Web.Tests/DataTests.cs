@@ -79,10 +79,10 @@ public sealed class DataTests(Harness harness)
     }
 
     private static EvidenceRow Level(int day, double value) =>
-        EvidenceRow.Level(EvidenceId.New(), Start.AddDays(day), value, 4);
+        EvidenceRow.Level(EvidenceId.New(), Start.AddDays(day), new(value), 4);
 
     private static EvidenceRow Record(int day, double text, int errors) =>
-        EvidenceRow.RunningRecord(EvidenceId.New(), Start.AddDays(day), text, 120, errors);
+        EvidenceRow.RunningRecord(EvidenceId.New(), Start.AddDays(day), new(text), 120, errors);
 
     [Theory]
     [InlineData("teacher", Part.Teacher)]
@@ -114,7 +114,7 @@ public sealed class DataTests(Harness harness)
         }
         DepthEstimate inTime = await Through(pieces),
             late = await Through(pieces.Reverse());
-        late.Mean.ShouldBe(inTime.Mean, 1e-9);
+        late.Mean.Value.ShouldBe(inTime.Mean.Value, 1e-9);
         late.Sd.ShouldBe(inTime.Sd, 1e-9);
     }
 
@@ -160,7 +160,7 @@ public sealed class DataTests(Harness harness)
         var piece = Level(3, 38);
         var once = await Get<DepthKeeper>().Add(id, piece, null, year, LevelChart.Default, DateTimeOffset.UtcNow);
         var twice = await Get<DepthKeeper>().Add(id, piece, null, year, LevelChart.Default, once.At);
-        twice.Mean.ShouldBe(once.Mean, 1e-9);
+        twice.Mean.Value.ShouldBe(once.Mean.Value, 1e-9);
         (await Get<DepthKeeper>().Evidence(id)).Count.ShouldBe(1);
     }
 
@@ -183,7 +183,7 @@ public sealed class DataTests(Harness harness)
                 now
             )
             .Now;
-        kept.Depth.ShouldBe(all.Mean, 0.01);
+        kept.Depth.Value.ShouldBe(all.Mean.Value, 0.01);
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 
 namespace DeepCurrent.Core.LevelChecks;
@@ -14,10 +15,10 @@ public static class CheckMeasure
 
     /// <summary>What a check starts from: what is known of the reader, or the middle of a band with its ends as the 90
     /// % interval.</summary>
-    public static DepthDistribution Begin(CheckPlan plan, double mean, double sd)
+    public static DepthDistribution Begin(CheckPlan plan, Fathoms mean, double sd)
     {
         if (plan.Start is CheckStart.OwnLevel)
-            return DepthDistribution.Normal(mean, Math.Max(sd, 0.5));
+            return DepthDistribution.Normal(mean.Value, Math.Max(sd, 0.5));
         const double Ninety = 3.29;
         return DepthDistribution.Normal((plan.From + plan.To) / 2, Math.Max((plan.To - plan.From) / Ninety, 4));
     }
@@ -32,10 +33,10 @@ public static class CheckMeasure
     }
 
     /// <summary>What word reading says of a reader's depth: a level, and how far it may be off.</summary>
-    /// <param name="mean">Where the reader was thought to be, fm; it is held loosely.</param>
-    public static (double Value, double Sd) WordReading(double mean, IEnumerable<CheckAnswer> answers)
+    /// <param name="mean">Where the reader was thought to be; it is held loosely.</param>
+    public static (Fathoms Value, double Sd) WordReading(Fathoms mean, IEnumerable<CheckAnswer> answers)
     {
-        var found = After(DepthDistribution.Normal(mean, LooselySd), answers).Estimate(default);
+        var found = After(DepthDistribution.Normal(mean.Value, LooselySd), answers).Estimate(default);
         return (found.Mean, Math.Sqrt(found.Sd * found.Sd + PartRules.OtherSkillSd * PartRules.OtherSkillSd));
     }
 }

@@ -165,7 +165,7 @@ public sealed class DepthDistribution
             variance = 0;
         for (var i = 0; i < Cells; i++)
             variance += share[i] * (DepthOf(i) - mean) * (DepthOf(i) - mean);
-        return new(at, mean, Math.Sqrt(variance), Percentile(0.05), Percentile(0.95));
+        return new(at, new(mean), Math.Sqrt(variance), new(Percentile(0.05)), new(Percentile(0.95)));
     }
 
     /// <summary>The depth below which a given share of the distribution lies; each cell is spread evenly over its

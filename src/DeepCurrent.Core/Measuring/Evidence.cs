@@ -28,7 +28,7 @@ public sealed record Prior(Fathoms Mean, double Sd, DateTimeOffset At);
 /// <summary>What is known of a reader's depth at one time.</summary>
 /// <param name="Low">5th percentile.</param>
 /// <param name="High">95th percentile.</param>
-public sealed record DepthEstimate(DateTimeOffset At, double Mean, double Sd, double Low, double High);
+public sealed record DepthEstimate(DateTimeOffset At, Fathoms Mean, double Sd, Fathoms Low, Fathoms High);
 
 /// <summary>An estimate, and how it came about: one step for each piece of evidence, in order of time.</summary>
 public sealed record DepthTrail(DepthEstimate Now, IReadOnlyList<DepthEstimate> Steps);

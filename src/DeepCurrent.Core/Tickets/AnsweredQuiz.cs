@@ -25,7 +25,7 @@ public sealed record AnswerPiece(
     AnswerId Id,
     DateTimeOffset At,
     Fathoms Difficulty,
-    double Guess,
+    Probability Guess,
     bool? Correct,
     Strand Strand,
     string? LeftOut
@@ -54,9 +54,9 @@ public sealed class AnsweredQuiz
 
     /// <summary>Share of the questions right at the first attempt, 0 to 1; null while a person has to mark, where nothing
     /// is asked, and where nothing was answered.</summary>
-    public double? Score =>
+    public Probability? Score =>
         ToMark == 0 && asked.Any(q => attempts[q.Id].Any())
-            ? TicketLife.Score([.. asked.Select(q => TicketLife.MarkOf([.. attempts[q.Id].Select(Right)]))])
+            ? new(TicketLife.Score([.. asked.Select(q => TicketLife.MarkOf([.. attempts[q.Id].Select(Right)]))]))
             : null;
 
     /// <summary>First attempts that are marked, as evidence.</summary>
@@ -72,7 +72,7 @@ public sealed class AnsweredQuiz
                             a.Id,
                             a.At,
                             q.Difficulty(depth, sentences),
-                            q.Guess(sentences),
+                            new(q.Guess(sentences)),
                             a.Correct,
                             q.Strand,
                             Why(a, q, i)

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Changes;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Measuring;
@@ -9,7 +10,7 @@ using Npgsql;
 
 namespace DeepCurrent.Data.Assignments;
 
-public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, double Forecast);
+public sealed record NewTicket(TicketId Id, ReaderId ReaderId, VersionId VersionId, Probability Forecast);
 
 /// <summary>Assignments that were given together.</summary>
 /// <param name="AssignmentId">The first of them.</param>
@@ -60,7 +61,7 @@ public sealed record AssignmentRow
     /// <summary>When the text was last changed, if that was after it was given.</summary>
     public required DateTimeOffset? CorrectedAt { get; init; }
 
-    public required double? MeanScore { get; init; }
+    public required Probability? MeanScore { get; init; }
 
     /// <summary>Readers took it themselves; nobody gave it.</summary>
     public required bool Chosen { get; init; }
@@ -78,17 +79,17 @@ public sealed record TicketRow
 
     public required string Version { get; init; }
 
-    public required double VersionDepth { get; init; }
+    public required Fathoms VersionDepth { get; init; }
 
     public required TicketState State { get; init; }
 
-    public required double Forecast { get; init; }
+    public required Probability Forecast { get; init; }
 
     public required int Page { get; init; }
 
     public required int Pages { get; init; }
 
-    public required double? Score { get; init; }
+    public required Probability? Score { get; init; }
 
     public required double Seconds { get; init; }
 
@@ -96,11 +97,11 @@ public sealed record TicketRow
 
     public required DateTimeOffset? HandedInAt { get; init; }
 
-    public required double? BeforeMean { get; init; }
+    public required Fathoms? BeforeMean { get; init; }
 
     public required double? BeforeSd { get; init; }
 
-    public required double? AfterMean { get; init; }
+    public required Fathoms? AfterMean { get; init; }
 
     public required double? AfterSd { get; init; }
 }
@@ -110,7 +111,7 @@ public sealed record PlacedTicket(TicketRow Ticket, ClassId ClassId, TextId Text
 
 /// <summary>A text's use in a class, for the chart.</summary>
 /// <param name="Depth">Mean depth of the versions given.</param>
-public sealed record TextInUse(TextId TextId, string Title, double Depth, int Readers);
+public sealed record TextInUse(TextId TextId, string Title, Fathoms Depth, int Readers);
 
 /// <summary>Assignments of a class, as a teacher sees them.</summary>
 public sealed class AssignmentStore(NpgsqlDataSource db)
@@ -442,8 +443,8 @@ public sealed record ClassReading(
     ReaderId ReaderId,
     string Title,
     DateTimeOffset At,
-    double Score,
-    double Forecast,
+    Probability Score,
+    Probability Forecast,
     int Words,
     double Seconds
 );

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Tickets;
 using DeepCurrent.Data.Storage;
@@ -14,7 +15,7 @@ public sealed record ChoosingClass(ClassId ClassId, ChoiceRules Rules);
 /// <param name="Depth">The reader's, fm.</param>
 /// <param name="Interests">Finished readings by topic; those the reader chose count twice.</param>
 public sealed record ReadingPast(
-    double Depth,
+    Fathoms Depth,
     IReadOnlySet<TextId> Had,
     IReadOnlyDictionary<string, int> Interests,
     int OpenChosen
@@ -27,7 +28,7 @@ public sealed record ChosenTicket(
     ClassId ClassId,
     TextId TextId,
     VersionId VersionId,
-    double Forecast,
+    Probability Forecast,
     DateTimeOffset At
 );
 
@@ -87,7 +88,7 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
             )
         ).ToList();
         return new(
-            await c.ExecuteScalarAsync<double>("select depth_mean from reader where id = @readerId", new { readerId }),
+            await c.QuerySingleAsync<Fathoms>("select depth_mean from reader where id = @readerId", new { readerId }),
             all.Select(x => x.TextId).ToHashSet(),
             all.Where(x => x.Done).GroupBy(x => x.Topic).ToDictionary(g => g.Key, g => g.Sum(x => x.Chosen ? 2 : 1)),
             all.Count(x => x.Chosen && !x.Done)
@@ -212,9 +213,9 @@ public sealed class ChoosingStore(NpgsqlDataSource db, Notices notices)
     }
 
     /// <summary>Depths and past of a class's readers, to say what the rules come to.</summary>
-    public async Task<IReadOnlyList<(ReaderId ReaderId, double Depth)>> Depths(ClassId classId)
+    public async Task<IReadOnlyList<(ReaderId ReaderId, Fathoms Depth)>> Depths(ClassId classId)
     {
-        return await db.All<(ReaderId, double)>(
+        return await db.All<(ReaderId, Fathoms)>(
             """
             select r.id, r.depth_mean
             from enrolment e join reader r on r.id = e.reader_id

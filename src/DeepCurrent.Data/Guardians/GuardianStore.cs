@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Storage;
 using DeepCurrent.Data.Tickets;
@@ -30,14 +31,14 @@ public sealed record GuardianCode(
 
 /// <summary>A child as a guardian may see them.</summary>
 /// <param name="SixWeeks">Change of the estimate in six weeks, fm; null where there is no earlier one.</param>
-public sealed record Child(ReaderId Id, string GivenName, int Grade, double Depth, double? SixWeeks);
+public sealed record Child(ReaderId Id, string GivenName, int Grade, Fathoms Depth, double? SixWeeks);
 
 /// <summary>A reading as a guardian may see it.</summary>
 public sealed record ChildReading(
     string Title,
     DateTimeOffset? HandedInAt,
     DateOnly? DueOn,
-    double? Score,
+    Probability? Score,
     double Minutes
 );
 

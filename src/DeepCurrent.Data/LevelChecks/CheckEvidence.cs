@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
@@ -16,7 +17,7 @@ internal static class CheckEvidence
         PartRow part,
         IReadOnlyList<Stage> stages,
         PartFlag flag,
-        double mean,
+        Fathoms mean,
         DateTimeOffset now
     )
     {
@@ -41,7 +42,7 @@ internal static class CheckEvidence
         PartRow part,
         IReadOnlyList<Answered> answers,
         string? left,
-        double mean
+        Fathoms mean
     )
     {
         var (value, sd) = CheckMeasure.WordReading(
@@ -61,8 +62,8 @@ internal static class CheckEvidence
         EvidenceRow.Answer(
             EvidenceId.From(a.Answer.Id.Value),
             a.Answer.At > now ? now : a.Answer.At,
-            a.Item.Difficulty,
-            a.Item.Guess,
+            new(a.Item.Difficulty),
+            new(a.Item.Guess),
             a.Answer.Correct,
             Enum.TryParse<Strand>(a.Item.Strand, out var strand) ? strand : null
         ) with

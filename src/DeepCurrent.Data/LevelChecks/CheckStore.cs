@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Schools;
@@ -118,13 +119,13 @@ public sealed record CheckRow
 }
 
 /// <summary>A version that can be a passage of a fixed form.</summary>
-public sealed record FormPassage(VersionId VersionId, string Title, double Depth, int Words, int Questions);
+public sealed record FormPassage(VersionId VersionId, string Title, Fathoms Depth, int Words, int Questions);
 
 /// <summary>Readers from whom a check was taken back.</summary>
 public sealed record CheckWithdrawn(CheckId CheckId, IReadOnlyList<ReaderId> ReaderIds);
 
 /// <summary>A reader a check is given to.</summary>
-public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, double Mean, double Sd);
+public sealed record CheckReader(ReaderId ReaderId, ClassId? ClassId, Fathoms Mean, double Sd);
 
 public sealed record PartRow
 {
@@ -182,11 +183,11 @@ public sealed record SittingRow
 
     public required string? Class { get; init; }
 
-    public required double BeforeMean { get; init; }
+    public required Fathoms BeforeMean { get; init; }
 
     public required double BeforeSd { get; init; }
 
-    public required double? AfterMean { get; init; }
+    public required Fathoms? AfterMean { get; init; }
 
     public required double? AfterSd { get; init; }
 

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
@@ -26,7 +27,7 @@ internal sealed class PassagePool(TextStore texts)
         $"t.id in (select q.text_id from question q where {AskedOf} group by q.text_id having count(*) >= "
         + $"{FewestQuestions})";
 
-    private sealed record Candidate(VersionId Id, TextId TextId, double Depth, int Sentences, int Given);
+    private sealed record Candidate(VersionId Id, TextId TextId, Fathoms Depth, int Sentences, int Given);
 
     /// <summary>Passages near a depth that a reader has not had.</summary>
     /// <param name="limits">The band they come from.</param>
@@ -35,20 +36,20 @@ internal sealed class PassagePool(TextStore texts)
         NpgsqlTransaction t,
         ReaderId readerId,
         SchoolId schoolId,
-        double depth,
+        Fathoms depth,
         CheckLimits limits
     )
     {
-        var near = await Candidates(c, t, readerId, schoolId, depth, limits.From, limits.To, Asked);
+        var near = await Candidates(c, t, readerId, schoolId, depth, new(limits.From), new(limits.To), Asked);
         var passages = new List<CheckPassage>();
         foreach (var v in near)
             passages.Add(
                 new(
                     v.Id,
-                    v.Depth,
+                    v.Depth.Value,
                     [
                         .. (await Questions(c, t, v.TextId)).Select(q => new PassageQuestion(
-                            q.Difficulty(new(v.Depth), v.Sentences).Value,
+                            q.Difficulty(v.Depth, v.Sentences).Value,
                             q.Guess(v.Sentences)
                         )),
                     ],
@@ -65,9 +66,9 @@ internal sealed class PassagePool(TextStore texts)
         NpgsqlTransaction t,
         ReaderId readerId,
         SchoolId schoolId,
-        double depth
+        Fathoms depth
     ) =>
-        (await Candidates(c, t, readerId, schoolId, depth, -100, 200, $"v.words >= {FewestMazeWords}"))
+        (await Candidates(c, t, readerId, schoolId, depth, new(-100), new(200), $"v.words >= {FewestMazeWords}"))
             .FirstOrDefault()
             ?.Id;
 
@@ -76,9 +77,9 @@ internal sealed class PassagePool(TextStore texts)
         NpgsqlTransaction t,
         ReaderId readerId,
         SchoolId schoolId,
-        double depth,
-        double from,
-        double to,
+        Fathoms depth,
+        Fathoms from,
+        Fathoms to,
         string which
     ) =>
         (
@@ -132,7 +133,7 @@ internal sealed class PassagePool(TextStore texts)
             v.Pages,
             [
                 .. (await Questions(c, t, v.TextId))
-                    .Select(q => CheckItem.Of(q, new(v.Depth), sentences, v.Label, copy.Value))
+                    .Select(q => CheckItem.Of(q, v.Depth, sentences, v.Label, copy.Value))
                     .OfType<CheckItem>(),
             ]
         );
@@ -163,7 +164,7 @@ internal sealed class PassagePool(TextStore texts)
                         "",
                         p.Choices,
                         p.Right,
-                        v.Depth,
+                        v.Depth.Value,
                         Guess
                     )
             )
@@ -221,7 +222,7 @@ internal sealed record NewStage(
     VersionId? VersionId,
     TextId? TextId,
     string Title,
-    double? TextDepth,
+    Fathoms? TextDepth,
     IReadOnlyList<IReadOnlyList<string>>? Pages,
     IReadOnlyList<CheckItem> Items
 )

@@ -36,7 +36,7 @@ public sealed record Stage(
     StageId Id,
     int Position,
     string Title,
-    double? TextDepth,
+    Fathoms? TextDepth,
     IReadOnlyList<IReadOnlyList<string>> Pages,
     IReadOnlyList<CheckItem> Items,
     IReadOnlyList<StageAnswer> Answers,
@@ -498,7 +498,7 @@ public sealed class SittingStore(NpgsqlDataSource db, TextStore texts, Notices n
         DateTimeOffset now
     )
     {
-        var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean;
+        var depth = (await DepthKeeper.Trail(c, t, s.ReaderId, yardstick.Year, yardstick.Chart, now)).Now.Mean.Value;
         var mastered = await Mastered(c, t, s);
         var words = s
             .Parts.LastOrDefault(p => p is { Part: CheckPart.WordReading, State: PartState.Done, Flag: PartFlag.Fine })

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Data.Measuring;
@@ -85,7 +86,7 @@ internal sealed class StageStore(PassagePool pool)
                     await Shown()
                 )
             ),
-            CheckPart.Maze => await PassagePool.MazeVersion(c, t, s.ReaderId, schoolId, known.Mean) is { } version
+            CheckPart.Maze => await PassagePool.MazeVersion(c, t, s.ReaderId, schoolId, new(known.Mean)) is { } version
                 ? await PassagePool.MazeOf(c, t, version, schoolId)
                 : null,
             _ => await Passage(c, t, s, part, known, position, schoolId),
@@ -140,7 +141,7 @@ internal sealed class StageStore(PassagePool pool)
         var plan = s.Check.Plan;
         if (plan.Form.Count > 0)
             return position < plan.Form.Count ? await pool.Passage(c, t, plan.Form[position], part.Id) : null;
-        var passages = await pool.Near(c, t, s.ReaderId, schoolId, known.Mean, plan.Limits);
+        var passages = await pool.Near(c, t, s.ReaderId, schoolId, new(known.Mean), plan.Limits);
         return PassageChoice.Next(known, passages, new HashSet<VersionId>(), plan.Limits) is { } best
             ? await pool.Passage(c, t, best.Id, part.Id)
             : null;
@@ -176,7 +177,7 @@ internal sealed class StageStore(PassagePool pool)
         StageId Id,
         int Position,
         string Title,
-        double? TextDepth,
+        Fathoms? TextDepth,
         string? Pages,
         string Items,
         double Seconds,

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.Storage;
@@ -18,7 +19,7 @@ public sealed record WindowReader(
     bool Begun,
     bool Left,
     bool Again,
-    double? Depth
+    Fathoms? Depth
 );
 
 /// <param name="Year">The school year's name.</param>

@@ -11,7 +11,7 @@ namespace DeepCurrent.Data.Measuring;
 /// <summary>A piece of evidence and why it was left out before; null if it counted.</summary>
 public sealed record LeftOutBefore(EvidenceId Id, string? Before);
 
-public sealed record DepthDay(DateOnly Day, double Mean, double Sd, double Low, double High);
+public sealed record DepthDay(DateOnly Day, Fathoms Mean, double Sd, Fathoms Low, Fathoms High);
 
 /// <summary>Keeps evidence, and each reader's depth current with it.</summary>
 public sealed class DepthKeeper(NpgsqlDataSource db)

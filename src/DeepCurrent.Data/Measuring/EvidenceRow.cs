@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
 
@@ -14,21 +15,21 @@ public sealed record EvidenceRow
     public required EvidenceKind Kind { get; init; }
 
     /// <summary>Of an answer: the question's, in fathoms.</summary>
-    public double? Difficulty { get; init; }
+    public Fathoms? Difficulty { get; init; }
 
     /// <summary>Of an answer: the chance to be right without reading.</summary>
-    public double? Guess { get; init; }
+    public Probability? Guess { get; init; }
 
     public bool? Correct { get; init; }
 
     /// <summary>Of a level, in fathoms.</summary>
-    public double? Value { get; init; }
+    public Fathoms? Value { get; init; }
 
     /// <summary>Of a level: how sure it is, in fathoms.</summary>
     public double? Sd { get; init; }
 
     /// <summary>What was read, in fathoms.</summary>
-    public double? TextDepth { get; init; }
+    public Fathoms? TextDepth { get; init; }
 
     public int? Words { get; init; }
 
@@ -53,8 +54,8 @@ public sealed record EvidenceRow
     public static EvidenceRow Answer(
         EvidenceId id,
         DateTimeOffset at,
-        double difficulty,
-        double guess,
+        Fathoms difficulty,
+        Probability guess,
         bool? right,
         Strand? strand
     ) =>
@@ -70,7 +71,7 @@ public sealed record EvidenceRow
         };
 
     /// <summary>A level that somebody states, or that was measured elsewhere.</summary>
-    public static EvidenceRow Level(EvidenceId id, DateTimeOffset at, double value, double sd) =>
+    public static EvidenceRow Level(EvidenceId id, DateTimeOffset at, Fathoms value, double sd) =>
         new()
         {
             Id = id,
@@ -84,7 +85,7 @@ public sealed record EvidenceRow
     public static EvidenceRow RunningRecord(
         EvidenceId id,
         DateTimeOffset at,
-        double textDepth,
+        Fathoms textDepth,
         int words,
         int errors
     ) =>
@@ -103,14 +104,9 @@ public sealed record EvidenceRow
     public Evidence Piece() =>
         Kind switch
         {
-            EvidenceKind.Answer => new AnswerEvidence(At, new(Difficulty!.Value), Guess!.Value, Correct!.Value),
-            EvidenceKind.Level => new LevelEvidence(At, new(Value!.Value), Sd!.Value),
-            EvidenceKind.RunningRecord => new RunningRecordEvidence(
-                At,
-                new(TextDepth!.Value),
-                Words!.Value,
-                Errors!.Value
-            ),
+            EvidenceKind.Answer => new AnswerEvidence(At, Difficulty!.Value, Guess!.Value.Value, Correct!.Value),
+            EvidenceKind.Level => new LevelEvidence(At, Value!.Value, Sd!.Value),
+            EvidenceKind.RunningRecord => new RunningRecordEvidence(At, TextDepth!.Value, Words!.Value, Errors!.Value),
             _ => throw new InvalidOperationException($"{Kind} is no kind of evidence."),
         };
 }

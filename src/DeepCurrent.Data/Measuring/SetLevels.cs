@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using Npgsql;
 
 namespace DeepCurrent.Data.Measuring;
@@ -10,12 +11,12 @@ namespace DeepCurrent.Data.Measuring;
 /// <param name="EstimateSd">Standard error of the estimate in fathoms.</param>
 public sealed record SetLevel(
     LevelSetId Id,
-    double Value,
+    Fathoms Value,
     DateTimeOffset At,
     DateTimeOffset? UntilAt,
     string Reason,
     string By,
-    double EstimateMean,
+    Fathoms EstimateMean,
     double EstimateSd
 );
 

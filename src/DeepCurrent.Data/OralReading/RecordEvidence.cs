@@ -39,8 +39,8 @@ public static class RecordEvidence
                     EvidenceRow.Answer(
                         Both(k.Id, q.Id),
                         readAt,
-                        QuestionDifficulty.Default(new(k.TextDepth), 0, q.Strand, q.Offset).Value,
-                        0,
+                        QuestionDifficulty.Default(k.TextDepth, 0, q.Strand, q.Offset),
+                        default,
                         a.Right,
                         q.Strand
                     ) with

@@ -47,7 +47,7 @@ public sealed record RunningRecord
 
     public required string Body { get; init; }
 
-    public required double TextDepth { get; init; }
+    public required Fathoms TextDepth { get; init; }
 
     public required bool Fiction { get; init; }
 
@@ -87,7 +87,7 @@ public sealed record NewRecord(
     AdultId? AdultId,
     string Title,
     string Body,
-    double TextDepth,
+    Fathoms TextDepth,
     bool Fiction,
     DateTimeOffset At
 );
@@ -137,7 +137,7 @@ public sealed class RunningRecordStore(NpgsqlDataSource db)
 
         public required string Body { get; init; }
 
-        public required double TextDepth { get; init; }
+        public required Fathoms TextDepth { get; init; }
 
         public required bool Fiction { get; init; }
 

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Data.Schools;
@@ -20,13 +21,13 @@ public sealed record RosterRow
 
     public required int Grade { get; init; }
 
-    public required double Depth { get; init; }
+    public required Fathoms Depth { get; init; }
 
     public required double Sd { get; init; }
 
-    public required double Low { get; init; }
+    public required Fathoms Low { get; init; }
 
-    public required double High { get; init; }
+    public required Fathoms High { get; init; }
 
     /// <summary>Change of the estimate in six weeks, fm, whatever level is set above it; null where there is no earlier
     /// one.</summary>
@@ -35,7 +36,7 @@ public sealed record RosterRow
     public required string? Group { get; init; }
 
     /// <summary>Mean first-attempt score of the last six weeks, 0 to 1.</summary>
-    public required double? FirstTry { get; init; }
+    public required Probability? FirstTry { get; init; }
 
     public required DateTimeOffset? LastRead { get; init; }
 
@@ -66,13 +67,13 @@ public sealed record ReaderHead
 
     public required string Secret { get; init; }
 
-    public required double Depth { get; init; }
+    public required Fathoms Depth { get; init; }
 
     public required double Sd { get; init; }
 
-    public required double Low { get; init; }
+    public required Fathoms Low { get; init; }
 
-    public required double High { get; init; }
+    public required Fathoms High { get; init; }
 
     public required DateTimeOffset DepthAt { get; init; }
 

@@ -1,5 +1,6 @@
 using Dapper;
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Roster;
 using DeepCurrent.Data.Schools;
 using DeepCurrent.Data.Storage;
@@ -68,7 +69,7 @@ public sealed record SchoolReader(
     string FamilyName,
     string UserName,
     int Grade,
-    double Depth,
+    Fathoms Depth,
     bool LevelSet,
     string Classes,
     SecretKind SecretKind,

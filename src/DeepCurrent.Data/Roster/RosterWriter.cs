@@ -298,10 +298,10 @@ public sealed class RosterWriter(NpgsqlDataSource db)
                     default,
                     level.ReaderId.Value,
                     yardstick.Year.Clock.DayOf(now),
-                    e.Mean,
+                    e.Mean.Value,
                     e.Sd,
-                    e.Low,
-                    e.High
+                    e.Low.Value,
+                    e.High.Value
                 );
             }
         );

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Roster;
 using NpgsqlTypes;
@@ -9,19 +10,19 @@ namespace DeepCurrent.Data.Roster;
 internal sealed class Starts(Yardstick yardstick, DateTimeOffset now, IReadOnlyList<Step<StatedLevel>> levels)
 {
     private readonly DateOnly today = yardstick.Year.Clock.DayOf(now);
-    private readonly Dictionary<ReaderId, double> stated = levels
+    private readonly Dictionary<ReaderId, Fathoms> stated = levels
         .Where(l => l.After is not null)
         .GroupBy(l => l.After!.ReaderId)
-        .ToDictionary(g => g.Key, g => g.Last().After!.Value);
-    private readonly Dictionary<(int Grade, double? Level), DepthEstimate> reckoned = [];
+        .ToDictionary(g => g.Key, g => new Fathoms(g.Last().After!.Value));
+    private readonly Dictionary<(int Grade, Fathoms? Level), DepthEstimate> reckoned = [];
 
     public DepthEstimate Of(RosterReader reader)
     {
-        double? level = stated.TryGetValue(reader.Id, out var value) ? value : null;
+        Fathoms? level = stated.TryGetValue(reader.Id, out var value) ? value : null;
         if (reckoned.TryGetValue((reader.Grade, level), out var known))
             return known;
         IEnumerable<Evidence> evidence = level is { } at
-            ? [new LevelEvidence(now, new(at), ReaderEstimator.StartingLevelSd)]
+            ? [new LevelEvidence(now, at, ReaderEstimator.StartingLevelSd)]
             : [];
         return reckoned[(reader.Grade, level)] = ReaderEstimator
             .Run(new(Prior(reader), ReaderEstimator.PriorSd, now), evidence, Movement.Constant(0, 0), now)

@@ -128,6 +128,7 @@ internal sealed record StepTable<T>(
         {
             null => w.WriteNullAsync(),
             IId id => w.WriteAsync(id.Value, type),
+            IUnit quantity => w.WriteAsync(quantity.Value, type),
             _ => w.WriteAsync(value, type),
         };
 

@@ -13,7 +13,7 @@ public sealed record LevelChartJson(IReadOnlyList<string> OwnColumns, IReadOnlyL
         string Label,
         string SchoolYear,
         string Ages,
-        double Depth,
+        Fathoms Depth,
         IReadOnlyList<string> Own
     );
 
@@ -21,7 +21,7 @@ public sealed record LevelChartJson(IReadOnlyList<string> OwnColumns, IReadOnlyL
     {
         var kept = Database.FromJson<LevelChartJson>(json);
         return new(
-            [.. kept.Rows.Select(r => new LevelRow(r.Grade, r.Label, r.SchoolYear, r.Ages, new(r.Depth), r.Own))],
+            [.. kept.Rows.Select(r => new LevelRow(r.Grade, r.Label, r.SchoolYear, r.Ages, r.Depth, r.Own))],
             kept.OwnColumns
         );
     }
@@ -30,7 +30,7 @@ public sealed record LevelChartJson(IReadOnlyList<string> OwnColumns, IReadOnlyL
         Database.ToJson(
             new LevelChartJson(
                 chart.OwnColumns,
-                [.. chart.Rows.Select(r => new Row(r.Grade, r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))]
+                [.. chart.Rows.Select(r => new Row(r.Grade, r.GradeLabel, r.SchoolYear, r.Ages, r.Depth, r.Own))]
             )
         );
 

@@ -33,6 +33,7 @@ public static class Database
         SqlMapper.AddTypeHandler(new DayHandler());
         SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
         IdHandlers.Add();
+        UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.
         return NpgsqlDataSource.Create(
             new NpgsqlConnectionStringBuilder(connectionString) { MaxAutoPrepare = 200, AutoPrepareMinUsages = 3 }

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Measuring;
 using DeepCurrent.Core.Questions;
@@ -68,11 +69,11 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             .Select(g => (First: g.First(), Readings: ReadingsOf(g)))
             .Where(v => v.Readings.Count >= FewestReaders)
             .Select(v =>
-                (v.First, Estimate: TextEstimator.Estimate(new(v.First.FormulaDepth), v.First.FormulaError, v.Readings))
+                (v.First, Estimate: TextEstimator.Estimate(v.First.FormulaDepth, v.First.FormulaError, v.Readings))
             )
             .ToList();
         var common = TextEstimator.CommonShift([
-            .. found.Select(v => (v.Estimate.Mean - v.First.FormulaDepth, v.Estimate.Weight)),
+            .. found.Select(v => (v.Estimate.Mean - v.First.FormulaDepth.Value, v.Estimate.Weight)),
         ]);
         await c.ExecuteAsync(
             ShownSql,
@@ -103,7 +104,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
             .. version
                 .GroupBy(r => r.TicketId)
                 .Select(k => new TextReading(
-                    k.First().Mean,
+                    k.First().Mean.Value,
                     k.First().Sd,
                     [.. k.Select(a => new TextAnswer(a.OffsetFm, a.Guess, a.Correct))]
                 )),
@@ -171,9 +172,9 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
                     Id: q.Key,
                     Found: QuestionEstimator.Estimate([
                         .. q.Select(a => new QuestionAnswer(
-                            a.Mean,
+                            a.Mean.Value,
                             a.Sd,
-                            QuestionDifficulty.Default(new(a.Depth), a.Guess, a.Strand, a.Harder).Value,
+                            QuestionDifficulty.Default(a.Depth, a.Guess, a.Strand, a.Harder).Value,
                             a.Guess,
                             a.Correct
                         )),
@@ -248,7 +249,7 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
         return QuestionEstimator.Estimate(
             [
                 .. answers.Select(a => new QuestionAnswer(
-                    a.Mean,
+                    a.Mean.Value,
                     Math.Sqrt(a.Sd * a.Sd + apart * apart),
                     WordItems.Thought(kind, a.Word),
                     a.Guess,
@@ -259,16 +260,16 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
         )!;
     }
 
-    private sealed record WordAnswer(string Part, string Word, double Mean, double Sd, double Guess, bool Correct);
+    private sealed record WordAnswer(string Part, string Word, Fathoms Mean, double Sd, double Guess, bool Correct);
 
     private sealed record Answered(
         QuestionId QuestionId,
         TextId TextId,
         Strand Strand,
         double Harder,
-        double Mean,
+        Fathoms Mean,
         double Sd,
-        double Depth,
+        Fathoms Depth,
         double Guess,
         bool Correct
     );
@@ -276,12 +277,12 @@ public sealed class AnsweredDepths(NpgsqlDataSource db, TextStore texts)
     private sealed record Row(
         VersionId VersionId,
         TicketId TicketId,
-        double Mean,
+        Fathoms Mean,
         double Sd,
         double OffsetFm,
         double Guess,
         bool Correct,
-        double FormulaDepth,
+        Fathoms FormulaDepth,
         double FormulaError,
         TextId TextId
     );

@@ -1,5 +1,6 @@
 using System.Text;
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Library;
 using DeepCurrent.Core.Texts;

@@ -326,7 +326,7 @@ public sealed class TextKeeper(NpgsqlDataSource db, TextStore texts)
         var body = string.Join("\n\n", x.Versions.SelectMany(v => v.Pages).SelectMany(p => p));
         var shallow = x.Versions.MinBy(v => v.Depth);
         var patterns =
-            shallow is null || shallow.Depth > LetterSounds.DeepestOfUse
+            shallow is null || shallow.Depth.Value > LetterSounds.DeepestOfUse
                 ? ""
                 : string.Join(
                     ' ',

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Storage;
 using Npgsql;
@@ -12,7 +13,7 @@ public sealed record VersionHead(
     string Label,
     int Position,
     int Words,
-    double Depth,
+    Fathoms Depth,
     double DepthError
 );
 
@@ -40,7 +41,7 @@ public sealed record NewVersion(
     int Position,
     IReadOnlyList<IReadOnlyList<string>> Pages,
     int Words,
-    double Depth,
+    Fathoms Depth,
     double DepthError,
     string Measure
 );
@@ -100,13 +101,13 @@ public sealed record VersionBody
     public required int Words { get; init; }
 
     /// <summary>What counts; the formulas' own say is beside it.</summary>
-    public required double Depth { get; init; }
+    public required Fathoms Depth { get; init; }
 
     public required double DepthError { get; init; }
 
     public required string Measure { get; init; }
 
-    public required double FormulaDepth { get; init; }
+    public required Fathoms FormulaDepth { get; init; }
 
     public required double FormulaError { get; init; }
 
@@ -118,10 +119,10 @@ public sealed record VersionBody
 /// <summary>A depth to which readers' answers have moved the formulas'.</summary>
 /// <param name="Alone">What the answers alone say; null where they say next to nothing.</param>
 /// <param name="Weight">The answers' part in it, 0 to 1.</param>
-public sealed record ShownDepth(double Depth, double Error, double? Alone, double Weight, int Readers, int Answers);
+public sealed record ShownDepth(Fathoms Depth, double Error, Fathoms? Alone, double Weight, int Readers, int Answers);
 
 /// <summary>A depth that a person has set by hand.</summary>
-public sealed record StatedDepth(double Depth, string Reason, string? By, DateTimeOffset At);
+public sealed record StatedDepth(Fathoms Depth, string Reason, string? By, DateTimeOffset At);
 
 /// <param name="Owner">The name of whoever made it; null for texts that ship.</param>
 public sealed record TextOwning(
@@ -440,17 +441,17 @@ public sealed class TextStore(NpgsqlDataSource db)
 
         public required int Words { get; init; }
 
-        public required double Depth { get; init; }
+        public required Fathoms Depth { get; init; }
 
         public required double DepthError { get; init; }
 
         public required string Measure { get; init; }
 
-        public required double FormulaDepth { get; init; }
+        public required Fathoms FormulaDepth { get; init; }
 
         public required double FormulaError { get; init; }
 
-        public required double? StatedDepth { get; init; }
+        public required Fathoms? StatedDepth { get; init; }
 
         public required string? StatedReason { get; init; }
 
@@ -458,11 +459,11 @@ public sealed class TextStore(NpgsqlDataSource db)
 
         public required DateTimeOffset? StatedAt { get; init; }
 
-        public required double? ShownDepth { get; init; }
+        public required Fathoms? ShownDepth { get; init; }
 
         public required double? ShownError { get; init; }
 
-        public required double? ShownAlone { get; init; }
+        public required Fathoms? ShownAlone { get; init; }
 
         public required double? ShownWeight { get; init; }
 

@@ -1,4 +1,5 @@
 using Dapper;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Tickets;
 using Npgsql;
@@ -13,7 +14,7 @@ namespace DeepCurrent.Data.Texts;
 public sealed record QuestionUse(
     QuestionId QuestionId,
     int Answered,
-    double? Right,
+    Probability? Right,
     string? Wrong,
     int WrongTimes,
     double? Harder,
@@ -28,8 +29,8 @@ public sealed record TextUse(
     int Given,
     int HandedIn,
     int Readers,
-    double? Forecast,
-    double? Score,
+    Probability? Forecast,
+    Probability? Score,
     double? Minutes,
     DateTimeOffset? Last,
     IReadOnlyList<QuestionUse> Questions
@@ -113,7 +114,7 @@ public sealed class UseStore(NpgsqlDataSource db)
                 .. (await all.ReadAsync<QuestionFlat>()).Select(q => new QuestionUse(
                     q.QuestionId,
                     q.Answered,
-                    (double?)q.Right,
+                    q.Right,
                     q.Wrong,
                     q.WrongTimes,
                     q.Harder,
@@ -127,8 +128,8 @@ public sealed class UseStore(NpgsqlDataSource db)
         int Given,
         int HandedIn,
         int Readers,
-        double? Forecast,
-        double? Score,
+        Probability? Forecast,
+        Probability? Score,
         double? Minutes,
         DateTimeOffset? Last
     );
@@ -136,7 +137,7 @@ public sealed class UseStore(NpgsqlDataSource db)
     private sealed record QuestionFlat(
         QuestionId QuestionId,
         int Answered,
-        decimal? Right,
+        Probability? Right,
         string? Wrong,
         int WrongTimes,
         double? Harder,

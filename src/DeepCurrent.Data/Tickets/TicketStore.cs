@@ -36,7 +36,7 @@ public sealed record MyTicket
 
     public required string Directions { get; init; }
 
-    public required double? Score { get; init; }
+    public required Probability? Score { get; init; }
 
     public required DateTimeOffset? HandedInAt { get; init; }
 
@@ -63,7 +63,7 @@ public sealed record OpenTicket
 
     public required int Page { get; init; }
 
-    public required double? Score { get; init; }
+    public required Probability? Score { get; init; }
 
     public required string Directions { get; init; }
 
@@ -71,7 +71,7 @@ public sealed record OpenTicket
 
     public required YearId SchoolYearId { get; init; }
 
-    public required double VersionDepth { get; init; }
+    public required Fathoms VersionDepth { get; init; }
 
     public required string VersionLabel { get; init; }
 

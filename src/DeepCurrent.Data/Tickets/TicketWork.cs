@@ -73,7 +73,7 @@ internal sealed class TicketWork
     )
     {
         var before = (await DepthKeeper.Trail(c, t, ticket.ReaderId, year, chart, now)).Now;
-        var pieces = quiz.Pieces(new(ticket.VersionDepth), sentences).Select(Row).ToList();
+        var pieces = quiz.Pieces(ticket.VersionDepth, sentences).Select(Row).ToList();
         await DepthKeeper.Insert(c, t, ticket.ReaderId, pieces, null);
         // A mark that was changed changes its evidence.
         if (handedInAt is null)
@@ -101,7 +101,7 @@ internal sealed class TicketWork
     }
 
     private EvidenceRow Row(AnswerPiece p) =>
-        EvidenceRow.Answer(EvidenceId.From(p.Id.Value), p.At, p.Difficulty.Value, p.Guess, p.Correct, p.Strand) with
+        EvidenceRow.Answer(EvidenceId.From(p.Id.Value), p.At, p.Difficulty, p.Guess, p.Correct, p.Strand) with
         {
             TicketId = ticket.Id,
             LeftOut = p.LeftOut,

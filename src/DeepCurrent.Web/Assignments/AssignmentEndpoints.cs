@@ -26,7 +26,7 @@ public sealed record FitView(
     ReaderId ReaderId,
     VersionId VersionId,
     string Version,
-    double VersionDepth,
+    Fathoms VersionDepth,
     int Forecast,
     Zone Zone,
     EarlierReading? Before,
@@ -237,13 +237,13 @@ public static class AssignmentEndpoints
             chosenVersions?.TryGetValue(fit.ReaderId, out var wanted) != true
             || versions.FirstOrDefault(v => v.Id == wanted) is not { } version
         )
-            return new(TicketId.New(), fit.ReaderId, fit.VersionId, fit.Forecast / 100.0);
+            return new(TicketId.New(), fit.ReaderId, fit.VersionId, new(fit.Forecast / 100.0));
         var reader = readers.First(r => r.Id == fit.ReaderId);
         return new(
             TicketId.New(),
             fit.ReaderId,
             version.Id,
-            Core.Depth.Forecast.Comprehension(new(reader.Depth), new(version.Depth)).Value
+            Core.Depth.Forecast.Comprehension(reader.Depth, version.Depth)
         );
     }
 
@@ -277,15 +277,15 @@ public static class AssignmentEndpoints
     {
         if (versions.Count == 0)
             throw Refused.NotFound();
-        var depths = versions.Select(v => new Fathoms(v.Depth)).ToList();
+        var depths = versions.Select(v => v.Depth).ToList();
         var given = await assignments.Given(textId, [.. readers.Select(r => r.Id)]);
         var cuts = new ZoneCuts(school.ZoneLow, school.ZoneHigh);
         return
         [
             .. readers.Select(r =>
             {
-                var best = Forecast.BestVersion(new(r.Depth), depths);
-                var forecast = Forecast.Comprehension(new(r.Depth), depths[best]);
+                var best = Forecast.BestVersion(r.Depth, depths);
+                var forecast = Forecast.Comprehension(r.Depth, depths[best]);
                 return new FitView(
                     textId,
                     r.Id,
@@ -295,7 +295,7 @@ public static class AssignmentEndpoints
                     forecast.Percent,
                     Forecast.ZoneOf(forecast, cuts),
                     given.TryGetValue(r.Id, out var before) ? before : null,
-                    [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(new(r.Depth), new(v.Depth)), cuts))]
+                    [.. versions.Select(v => FitOf(v.Id, Forecast.Comprehension(r.Depth, v.Depth), cuts))]
                 );
             }),
         ];

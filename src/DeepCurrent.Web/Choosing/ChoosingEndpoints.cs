@@ -114,7 +114,7 @@ public static class ChoosingEndpoints
         var cards = await library.Cards();
         var school = await desk.School();
         var counts = (await store.Depths(classId))
-            .Select(r => Math.Round(r.Depth))
+            .Select(r => Math.Round(r.Depth.Value))
             .Distinct()
             .Select(d =>
                 FreeChoice
@@ -191,7 +191,7 @@ public static class ChoosingEndpoints
                         .Offers(
                             cards,
                             school.Id,
-                            new(past.Depth),
+                            past.Depth,
                             new(school.ZoneLow, school.ZoneHigh),
                             c.Rules,
                             past.Had,
@@ -216,7 +216,7 @@ public static class ChoosingEndpoints
             throw Refused.NotFound();
         return new(
             await store.Choose(
-                new(TicketId.New(), reader, from.ClassId, textId, offer.Version.Id, offer.Forecast.Value, desk.Now),
+                new(TicketId.New(), reader, from.ClassId, textId, offer.Version.Id, offer.Forecast, desk.Now),
                 from.Rules.MostOpen
             )
                 ?? throw Refused.Conflict(

@@ -18,7 +18,7 @@ public sealed record LevelRowView(
     string Grade,
     string SchoolYear,
     string Ages,
-    double Depth,
+    Fathoms Depth,
     IReadOnlyList<string> Own
 );
 
@@ -35,25 +35,25 @@ public sealed record RosterView
 
     public required int Grade { get; init; }
 
-    public required double Depth { get; init; }
+    public required Fathoms Depth { get; init; }
 
     public required double Sd { get; init; }
 
-    public required double Low { get; init; }
+    public required Fathoms Low { get; init; }
 
-    public required double High { get; init; }
+    public required Fathoms High { get; init; }
 
     /// <summary>Shallow end of the reach, fm.</summary>
-    public required double ReachFrom { get; init; }
+    public required Fathoms ReachFrom { get; init; }
 
     /// <summary>Deep end of the reach, fm.</summary>
-    public required double ReachTo { get; init; }
+    public required Fathoms ReachTo { get; init; }
 
     public required double? SixWeeks { get; init; }
 
     public required string? Group { get; init; }
 
-    public required double? FirstTry { get; init; }
+    public required Probability? FirstTry { get; init; }
 
     public required DateTimeOffset? LastRead { get; init; }
 
@@ -99,9 +99,9 @@ public sealed record ClassView
 
     public required bool MayChangeRoster { get; init; }
 
-    public required double ZoneLow { get; init; }
+    public required Probability ZoneLow { get; init; }
 
-    public required double ZoneHigh { get; init; }
+    public required Probability ZoneHigh { get; init; }
 }
 
 /// <summary>A class as the chart, the roster and the signals show it.</summary>
@@ -163,14 +163,14 @@ public static class ClassEndpoints
             OwnColumns = school.Chart.OwnColumns,
             Part = place.Part,
             MayChangeRoster = may,
-            ZoneLow = school.ZoneLow,
-            ZoneHigh = school.ZoneHigh,
+            ZoneLow = new(school.ZoneLow),
+            ZoneHigh = new(school.ZoneHigh),
         };
     }
 
     private static RosterView Row(RosterRow r, ZoneCuts cuts, SignalFacts work)
     {
-        var reach = Forecast.Reach(new(r.Depth), cuts);
+        var reach = Forecast.Reach(r.Depth, cuts);
         return new()
         {
             Id = r.Id,
@@ -181,8 +181,8 @@ public static class ClassEndpoints
             Sd = r.Sd,
             Low = r.Low,
             High = r.High,
-            ReachFrom = reach.From.Value,
-            ReachTo = reach.To.Value,
+            ReachFrom = reach.From,
+            ReachTo = reach.To,
             SixWeeks = r.SixWeeks,
             Group = r.Group,
             FirstTry = r.FirstTry,
@@ -208,7 +208,7 @@ public static class ClassEndpoints
     private static int Weeks(Term t) => (t.LastDay.DayNumber - t.FirstDay.DayNumber) / 7 + 1;
 
     internal static IReadOnlyList<LevelRowView> LevelRows(LevelChart chart) =>
-        [.. chart.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))];
+        [.. chart.Rows.Select(r => new LevelRowView(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth, r.Own))];
 
     /// <summary>What the signal rules need, looked up per reader.</summary>
     private sealed record SignalFacts(
@@ -224,7 +224,7 @@ public static class ClassEndpoints
         public IReadOnlyList<SignalView> For(RosterRow r)
         {
             var readings = Readings[r.Id]
-                .Select(x => new FinishedReading(x.Title, x.At, x.Score, x.Forecast, x.Seconds, x.Words))
+                .Select(x => new FinishedReading(x.Title, x.At, x.Score.Value, x.Forecast.Value, x.Seconds, x.Words))
                 .ToList();
             var strands = Strands[r.Id].ToDictionary(s => s.Strand, s => (s.Right, s.Asked));
             // Who has never read is quiet since they came.
@@ -232,7 +232,7 @@ public static class ClassEndpoints
             return
             [
                 .. SignalRules
-                    .For(readings, strands, GoalRules.SilentRate(new(r.Depth), Chart), quiet, Now)
+                    .For(readings, strands, GoalRules.SilentRate(r.Depth, Chart), quiet, Now)
                     .Select(s => new SignalView(s.Kind, r.Id, s.Strand, s.Title, s.Figures)),
             ];
         }

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Goals;
 using DeepCurrent.Core.Schools;
 using DeepCurrent.Core.Tickets;
@@ -15,7 +16,7 @@ public sealed record GoalStandingView(
     double Target,
     double Done,
     double DueNow,
-    double Chance,
+    Probability Chance,
     Course Course,
     DateTimeOffset SetAt
 )
@@ -23,7 +24,7 @@ public sealed record GoalStandingView(
     internal static GoalStandingView Of(GoalRow goal, TermSoFar term, IReadOnlyList<WeekOfReading> weeks)
     {
         var s = term.Standing(goal.Kind, goal.Target, weeks);
-        return new(goal.Kind, goal.Target, s.Done, s.DueNow, s.Chance, s.Course, goal.SetAt);
+        return new(goal.Kind, goal.Target, s.Done, s.DueNow, new(s.Chance), s.Course, goal.SetAt);
     }
 }
 
@@ -43,7 +44,7 @@ public sealed class GoalBook(GoalStore goals, AssignmentStore assignments, Schoo
         var readings = (await assignments.History(reader.Id))
             .Select(h => h.Ticket)
             .Where(k => k is { Score: not null, HandedInAt: not null, State: TicketState.Released })
-            .Select(k => new ReadingDone(k.HandedInAt!.Value, k.Score!.Value, words.GetValueOrDefault(k.Id)));
+            .Select(k => new ReadingDone(k.HandedInAt!.Value, k.Score!.Value.Value, words.GetValueOrDefault(k.Id)));
         var soFar = new TermSoFar(year, term, today);
         var weeks = soFar.Weeks(readings, school.PassingScore);
         return [.. rows.OrderBy(g => g.Kind).Select(g => GoalStandingView.Of(g, soFar, weeks))];

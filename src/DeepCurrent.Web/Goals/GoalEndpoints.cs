@@ -22,7 +22,7 @@ public sealed record GoalLine(
     ReaderId ReaderId,
     string GivenName,
     string FamilyName,
-    double Depth,
+    Fathoms Depth,
     IReadOnlyList<GoalOfKind> Kinds
 );
 
@@ -62,7 +62,7 @@ public static class GoalEndpoints
         var set = (await goals.Of(classId, term.Id)).ToLookup(g => g.ReaderId);
         var readings = (await assignments.Readings(classId, year.Clock.Begin(term.FirstDay))).ToLookup(
             r => r.ReaderId,
-            r => new ReadingDone(r.At, r.Score, r.Words)
+            r => new ReadingDone(r.At, r.Score.Value, r.Words)
         );
         var roster = await readers.Roster(classId, await desk.Moment());
         var read = roster.ToDictionary(r => r.Id, r => soFar.Weeks(readings[r.Id], school.PassingScore));
@@ -74,7 +74,7 @@ public static class GoalEndpoints
             r.Depth,
             Kinds(
                 soFar,
-                new(read[r.Id], perWeek, school.MinutesADay * GoalRules.SilentRate(new(r.Depth), school.Chart) * 5),
+                new(read[r.Id], perWeek, school.MinutesADay * GoalRules.SilentRate(r.Depth, school.Chart) * 5),
                 [.. set[r.Id]]
             )
         ));

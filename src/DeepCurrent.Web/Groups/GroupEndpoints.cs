@@ -1,5 +1,6 @@
 using DeepCurrent.Core.Access;
 using DeepCurrent.Core.Changes;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Grouping;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.Assignments;
@@ -18,7 +19,7 @@ public sealed record ProposalRequest(int Groups, int Smallest, int Largest);
 /// <param name="Need">The strand with the lowest mastery, if any was asked often enough.</param>
 public sealed record PlacementView(
     ReaderId ReaderId,
-    double Depth,
+    Fathoms Depth,
     double Away,
     int NearestOther,
     double OtherAway,
@@ -28,8 +29,8 @@ public sealed record PlacementView(
 public sealed record ProposedGroup(
     string Name,
     ReaderId MiddleReaderId,
-    double Shallowest,
-    double Deepest,
+    Fathoms Shallowest,
+    Fathoms Deepest,
     IReadOnlyList<PlacementView> Readers
 );
 
@@ -79,7 +80,7 @@ public static class GroupEndpoints
             throw Refused.Field("groups", $"Ask for 1 to {MostGroups} groups.");
         var strands = (await assignments.Strands(classId, desk.Now - Mastery.Span)).ToLookup(s => s.ReaderId);
         var candidates = (await readers.Roster(classId, await desk.Moment()))
-            .Select(r => new GroupCandidate(r.Id.ToString(), new(r.Depth), Masteries(strands[r.Id])))
+            .Select(r => new GroupCandidate(r.Id.ToString(), r.Depth, Masteries(strands[r.Id])))
             .ToList();
         var rules = new GroupRules(request.Groups, request.Smallest, request.Largest);
         if (rules.Conflict(candidates.Count) is { } conflict)
@@ -92,8 +93,8 @@ public static class GroupEndpoints
                         new ProposedGroup(
                             Names[i],
                             IdOf(g.Representative),
-                            g.Readers[0].Depth.Value,
-                            g.Readers[^1].Depth.Value,
+                            g.Readers[0].Depth,
+                            g.Readers[^1].Depth,
                             [.. g.Readers.Select(r => Place(plan, i, r, strands[IdOf(r)]))]
                         )
                 ),
@@ -117,7 +118,7 @@ public static class GroupEndpoints
             .OrderBy(s => Mastery.Estimate(s.Right, s.Asked).Mean)
             .Select(s => (Strand?)s.Strand)
             .FirstOrDefault();
-        return new(IdOf(r), r.Depth.Value, own, other, away, need);
+        return new(IdOf(r), r.Depth, own, other, away, need);
     }
 
     private static ReaderId IdOf(GroupCandidate r) => ReaderId.From(Guid.Parse(r.Key));

@@ -264,7 +264,7 @@ public static class GuardianEndpoints
 
     private static string LevelWords(School school, Child child)
     {
-        var grade = school.Chart.GradeAt(new(child.Depth));
+        var grade = school.Chart.GradeAt(child.Depth);
         var whole = Math.Clamp((int)Math.Ceiling(grade), 0, Grades.Highest);
         var part =
             grade - Math.Floor(grade) is var gone && gone is 0 or > 0.75 ? "at the end of"

@@ -20,8 +20,8 @@ public static partial class ApiDocument
     public static void Describe(OpenApiOptions options)
     {
         options.CreateSchemaReferenceId = schema =>
-            IdType(schema.Type)?.Name ?? OpenApiOptions.CreateDefaultSchemaReferenceId(schema);
-        options.AddSchemaTransformer(DescribeIds);
+            NamedType(schema.Type)?.Name ?? OpenApiOptions.CreateDefaultSchemaReferenceId(schema);
+        options.AddSchemaTransformer(DescribeNamed);
         options.AddOperationTransformer(
             (operation, _, _) =>
             {
@@ -86,23 +86,27 @@ public static partial class ApiDocument
                 required.ExceptWith(schema.Properties!.Where(p => MayBeNull(p.Value)).Select(p => p.Key));
     }
 
-    private static Type? IdType(Type? type) =>
-        (type is null ? null : Nullable.GetUnderlyingType(type) ?? type) is { IsValueType: true } id
-        && typeof(IId).IsAssignableFrom(id)
-            ? id
+    /// <summary>An id or a unit; null for any other type.</summary>
+    private static Type? NamedType(Type? type) =>
+        (type is null ? null : Nullable.GetUnderlyingType(type) ?? type) is { IsValueType: true } named
+        && (typeof(IId).IsAssignableFrom(named) || typeof(IUnit).IsAssignableFrom(named))
+            ? named
             : null;
 
-    /// <summary>An id is a uuid under its own name, by itself and in lists and dictionaries.</summary>
-    private static async Task DescribeIds(
+    /// <summary>An id is a uuid and a unit a number, under names of their own, by themselves and in lists and
+    /// dictionaries.</summary>
+    private static async Task DescribeNamed(
         OpenApiSchema schema,
         OpenApiSchemaTransformerContext context,
         CancellationToken stop
     )
     {
         var type = context.JsonTypeInfo;
-        if (IdType(type.Type) is not null)
-            (schema.Type, schema.Format) = (JsonSchemaType.String, "uuid");
-        if (IdType(type.ElementType) is not { } held)
+        if (NamedType(type.Type) is { } named)
+            (schema.Type, schema.Format) = typeof(IId).IsAssignableFrom(named)
+                ? (JsonSchemaType.String, "uuid")
+                : (JsonSchemaType.Number, "double");
+        if (NamedType(type.ElementType) is not { } held)
             return;
         var id = await context.GetOrCreateSchemaAsync(held, null, stop);
         if (type.Kind == JsonTypeInfoKind.Dictionary)

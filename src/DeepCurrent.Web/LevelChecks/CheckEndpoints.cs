@@ -53,7 +53,7 @@ public static class CheckEndpoints
             double Minutes(CheckPart part) => one.Expected(one.Of(part)!, depth, chart);
             return new ExpectedRow(
                 r.GradeLabel,
-                depth.Value,
+                depth,
                 Minutes(CheckPart.WordReading),
                 Minutes(CheckPart.WordMeaning),
                 Minutes(CheckPart.Passages)
@@ -212,8 +212,8 @@ public static class CheckEndpoints
         var plan = new CheckPlan(
             parts,
             p.Start,
-            p.From,
-            p.To,
+            p.From.Value,
+            p.To.Value,
             p.TimerShown,
             p.MostPassages,
             p.SureAt,

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.LevelChecks;
@@ -10,23 +11,25 @@ namespace DeepCurrent.Web.LevelChecks;
 public sealed record PartPlanView(
     [property: JsonRequired] CheckPart Part,
     int Minutes,
-    double? SkipBelow,
-    double? SkipAbove,
+    Fathoms? SkipBelow,
+    Fathoms? SkipAbove,
     bool SkipMastered,
     bool SkipUndecoding
 )
 {
     public static PartPlanView Of(PartPlan p) =>
-        new(p.Part, p.Minutes, p.SkipBelow, p.SkipAbove, p.SkipMastered, p.SkipUndecoding);
+        new(p.Part, p.Minutes, Place(p.SkipBelow), Place(p.SkipAbove), p.SkipMastered, p.SkipUndecoding);
 
-    public PartPlan Read() => new(Part, Minutes, SkipBelow, SkipAbove, SkipMastered, SkipUndecoding);
+    private static Fathoms? Place(double? depth) => depth is { } at ? new(at) : null;
+
+    public PartPlan Read() => new(Part, Minutes, SkipBelow?.Value, SkipAbove?.Value, SkipMastered, SkipUndecoding);
 }
 
 public sealed record PlanView(
     IReadOnlyList<PartPlanView> Parts,
     [property: JsonRequired] CheckStart Start,
-    double From,
-    double To,
+    Fathoms From,
+    Fathoms To,
     bool TimerShown,
     int MostPassages,
     double SureAt,
@@ -38,8 +41,8 @@ public sealed record PlanView(
         new(
             [.. p.Parts.Select(PartPlanView.Of)],
             p.Start,
-            p.From,
-            p.To,
+            new(p.From),
+            new(p.To),
             p.TimerShown,
             p.MostPassages,
             p.SureAt,
@@ -138,9 +141,9 @@ public sealed record SittingView
 
     /// <summary>The level without the check: as it was given, or as it would stand now without what the check
     /// moved.</summary>
-    public required double Before { get; init; }
+    public required Fathoms Before { get; init; }
 
-    public required double? After { get; init; }
+    public required Fathoms? After { get; init; }
 
     public required double? Sd { get; init; }
 
@@ -265,7 +268,7 @@ public sealed record GoneRequest(bool Gone);
 
 /// <param name="Depth">Typical depth now, fm.</param>
 /// <param name="Passage">Minutes one passage with its questions takes there.</param>
-public sealed record ExpectedRow(string Grade, double Depth, double WordReading, double WordMeaning, double Passage);
+public sealed record ExpectedRow(string Grade, Fathoms Depth, double WordReading, double WordMeaning, double Passage);
 
 public sealed record ColleagueChoice(AdultId Id, string Name);
 

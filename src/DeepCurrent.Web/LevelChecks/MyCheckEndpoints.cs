@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Schools;
@@ -32,7 +33,7 @@ public sealed record MyStage(
     StageId Id,
     int Place,
     string Title,
-    double Depth,
+    Fathoms Depth,
     IReadOnlyList<IReadOnlyList<string>> Pages,
     IReadOnlyList<IReadOnlyList<string>> Sentences,
     IReadOnlyList<MyItem> Items,
@@ -45,7 +46,7 @@ public sealed record MyStage(
             s.Id,
             s.Position + 1,
             part is CheckPart.Passages or CheckPart.Maze ? s.Title : "",
-            s.TextDepth ?? 0,
+            s.TextDepth ?? default,
             s.Pages,
             s.Items.Any(i => i.Kind.PicksSentences()) ? Scoring.ParagraphsOf(s.Pages) : [],
             [.. s.Items.Select(i => new MyItem(i.Kind, i.Stem, i.Choices, i.Rights ?? [], i.Wanted))],

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.LevelChecks;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Data.LevelChecks;
@@ -59,6 +60,6 @@ public static class WindowEndpoints
         );
     }
 
-    private static List<double> Depths(IEnumerable<WindowReader> readers) =>
+    private static List<Fathoms> Depths(IEnumerable<WindowReader> readers) =>
         [.. readers.Where(r => r.Depth is not null).Select(r => r.Depth!.Value)];
 }

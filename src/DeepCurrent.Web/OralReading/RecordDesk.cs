@@ -70,7 +70,7 @@ public sealed class RecordDesk(
             Title = k.Title,
             TextId = now is null ? null : k.TextId,
             TextDepth = k.TextDepth,
-            Forecast = Forecast.Comprehension(new(reader.Depth), new(k.TextDepth)).Value,
+            Forecast = Forecast.Comprehension(reader.Depth, k.TextDepth),
             Done = k.Done,
             Gone = k.Gone,
             ReadAt = k.ReadAt,
@@ -113,7 +113,7 @@ public sealed class RecordDesk(
             draft.LastWord,
             draft.Seconds,
             draft.Pauses,
-            draft.Sure,
+            new(draft.Sure),
             figures,
             [.. draft.Times.Select(t => t is { } time ? new[] { time.Start, time.End } : null)]
         );

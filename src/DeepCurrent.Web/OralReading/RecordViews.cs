@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.OralReading;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Data.OralReading;
@@ -56,13 +57,13 @@ public sealed record FiguresOfRecord
 
     public required int Repetitions { get; init; }
 
-    public required double Accuracy { get; init; }
+    public required Probability Accuracy { get; init; }
 
     public required double? WordsPerError { get; init; }
 
     public required double? SelfCorrectionRatio { get; init; }
 
-    public required double WordsCorrectPerMinute { get; init; }
+    public required WordsPerMinute WordsCorrectPerMinute { get; init; }
 
     public required int Pauses { get; init; }
 
@@ -77,7 +78,7 @@ public sealed record FiguresOfRecord
 
     public required Season Season { get; init; }
 
-    public required double? Retelling { get; init; }
+    public required Probability? Retelling { get; init; }
 
     public static FiguresOfRecord Of(OralFigures f, SheetData sheet, int grade, Season season)
     {
@@ -88,16 +89,16 @@ public sealed record FiguresOfRecord
             Errors = f.Errors,
             SelfCorrections = f.SelfCorrections,
             Repetitions = f.Repetitions,
-            Accuracy = f.Accuracy,
+            Accuracy = new(f.Accuracy),
             WordsPerError = f.WordsPerError,
             SelfCorrectionRatio = f.SelfCorrectionRatio,
-            WordsCorrectPerMinute = f.WordsCorrectPerMinute,
+            WordsCorrectPerMinute = new(f.WordsCorrectPerMinute),
             Pauses = f.Pauses,
             Zone = new AccuracyCuts().Of(f.Accuracy),
             Percentile = place?.Percentile,
             Middle = place?.Middle,
             Season = season,
-            Retelling = Core.OralReading.Retelling.Score(sheet.Retelling),
+            Retelling = Core.OralReading.Retelling.Score(sheet.Retelling) is { } share ? new(share) : null,
         };
     }
 }
@@ -136,7 +137,7 @@ public sealed record DraftOfRecord(
     int? LastWord,
     double Seconds,
     int Pauses,
-    double Sure,
+    Probability Sure,
     FiguresOfRecord Figures,
     IReadOnlyList<double[]?> Times
 );
@@ -155,9 +156,9 @@ public sealed record RecordView
 
     public required TextId? TextId { get; init; }
 
-    public required double TextDepth { get; init; }
+    public required Fathoms TextDepth { get; init; }
 
-    public required double Forecast { get; init; }
+    public required Probability Forecast { get; init; }
 
     public required bool Done { get; init; }
 
@@ -204,7 +205,7 @@ public sealed record RecordView
 public sealed record RecordRow(
     RecordId Id,
     string Title,
-    double TextDepth,
+    Fathoms TextDepth,
     bool Done,
     DateTimeOffset ReadAt,
     string? By,

@@ -245,7 +245,7 @@ public static class RunningRecordEndpoints
             School = school,
             Reader = $"{v.GivenName} {v.FamilyName}".Trim(),
             Title = k.Title,
-            Depth = k.TextDepth,
+            Depth = k.TextDepth.Value,
             ReadAt = k.ReadAt,
             By = k.By ?? "",
             Body = k.Body,

@@ -36,7 +36,7 @@ public sealed record PieceView
     public required double Moved { get; init; }
 
     /// <summary>The level with it; null where nothing of it counts.</summary>
-    public required double? After { get; init; }
+    public required Fathoms? After { get; init; }
 
     public required double? SdAfter { get; init; }
 
@@ -55,12 +55,12 @@ public sealed record LabelView(string System, string Label);
 /// <param name="Until">Its last day; null until the next level check.</param>
 /// <param name="Estimate">What the evidence says beneath it, in fathoms, with its standard error.</param>
 public sealed record SetLevelView(
-    double Level,
+    Fathoms Level,
     DateOnly? Until,
     string By,
     DateTimeOffset At,
     string Reason,
-    double Estimate,
+    Fathoms Estimate,
     double EstimateSd
 )
 {
@@ -85,7 +85,7 @@ public sealed record SetLevelView(
 /// <param name="Labels">The level in every label system of the school.</param>
 /// <param name="Set">Null while the estimate counts.</param>
 public sealed record AccountView(
-    double Depth,
+    Fathoms Depth,
     double Sd,
     bool MayJudge,
     IReadOnlyList<PieceView> Pieces,
@@ -154,7 +154,7 @@ public static class EvidenceEndpoints
             [
                 .. LevelLabels
                     .Systems(yardstick.Chart)
-                    .Select(s => new LabelView(s, LevelLabels.Write(new(r.Depth), s, yardstick.Chart)))
+                    .Select(s => new LabelView(s, LevelLabels.Write(r.Depth, s, yardstick.Chart)))
                     .Where(l => l.Label.Length > 0),
             ],
             SetLevelView.Of(set, await desk.Clock())
@@ -308,7 +308,7 @@ public static class EvidenceEndpoints
                     c,
                     t,
                     readerId,
-                    [EvidenceRow.Level(id, desk.Now, level.Value, request.Sd) with { Note = reason }],
+                    [EvidenceRow.Level(id, desk.Now, level, request.Sd) with { Note = reason }],
                     desk.Who.Adult
                 );
                 if (written == 0)

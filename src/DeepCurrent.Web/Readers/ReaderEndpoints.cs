@@ -25,7 +25,7 @@ public sealed record NewReaderRequest(
     string GivenName,
     string? FamilyName,
     int Grade,
-    double Level,
+    Fathoms Level,
     string? GuardianMail,
     ReaderId? Id = null
 );
@@ -41,14 +41,21 @@ public sealed record AddedReader(
 
 public sealed record SignInView(string GivenName, string UserName, SecretKind SecretKind, string Secret);
 
-public sealed record StrandView(Strand Strand, int Right, int Asked, double Mean, double Low, double High);
+public sealed record StrandView(
+    Strand Strand,
+    int Right,
+    int Asked,
+    Probability Mean,
+    Probability Low,
+    Probability High
+);
 
 /// <param name="LeftOut">Nothing of it counts.</param>
 /// <param name="Moved">What it did to the depth, fm; null where that is not known.</param>
 public sealed record MarkView(
     DateTimeOffset At,
     EvidenceSource What,
-    double Place,
+    Fathoms Place,
     string Note,
     TicketId? TicketId,
     double? Moved,
@@ -63,13 +70,13 @@ public sealed record ReadingView
 
     public required string Version { get; init; }
 
-    public required double VersionDepth { get; init; }
+    public required Fathoms VersionDepth { get; init; }
 
     public required TicketState State { get; init; }
 
-    public required double Forecast { get; init; }
+    public required Probability Forecast { get; init; }
 
-    public required double? Score { get; init; }
+    public required Probability? Score { get; init; }
 
     public required double Seconds { get; init; }
 
@@ -81,9 +88,9 @@ public sealed record ReadingView
 
     public required DateTimeOffset? HandedInAt { get; init; }
 
-    public required double? BeforeMean { get; init; }
+    public required Fathoms? BeforeMean { get; init; }
 
-    public required double? AfterMean { get; init; }
+    public required Fathoms? AfterMean { get; init; }
 }
 
 public sealed record ReaderView
@@ -100,21 +107,21 @@ public sealed record ReaderView
 
     public required string? Group { get; init; }
 
-    public required double Depth { get; init; }
+    public required Fathoms Depth { get; init; }
 
     public required double Sd { get; init; }
 
-    public required double Low { get; init; }
+    public required Fathoms Low { get; init; }
 
-    public required double High { get; init; }
+    public required Fathoms High { get; init; }
 
-    public required double ReachFrom { get; init; }
+    public required Fathoms ReachFrom { get; init; }
 
-    public required double ReachTo { get; init; }
+    public required Fathoms ReachTo { get; init; }
 
     public required string GradeLabel { get; init; }
 
-    public required double SilentRate { get; init; }
+    public required WordsPerMinute SilentRate { get; init; }
 
     public required IReadOnlyList<DepthDay> Trail { get; init; }
 
@@ -151,7 +158,7 @@ public static class ReaderEndpoints
             .If(Names.Fault(Names.Tidy(r.GivenName)) is not null, "givenName", NameFault)
             .If(Names.Fault(Names.Tidy(r.FamilyName)) is not null, "familyName", NameFault)
             .If(r.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
-            .If(!new Fathoms(r.Level).OnScale, "level", "Choose a level between −20 and 100 fm.")
+            .If(!r.Level.OnScale, "level", "Choose a level between −20 and 100 fm.")
             .If(
                 !string.IsNullOrWhiteSpace(r.GuardianMail) && !Mail.HoldsSeveral(r.GuardianMail),
                 "guardianMail",
@@ -190,7 +197,10 @@ public static class ReaderEndpoints
             [
                 new(null, new Enrolment(makers.New<EnrolmentId>(), null, classId, reader.Id, await desk.Today(), null)),
             ],
-            Levels = [new(null, new StatedLevel(makers.New<StatedLevelId>(), reader.Id, request.Level, desk.Now))],
+            Levels =
+            [
+                new(null, new StatedLevel(makers.New<StatedLevelId>(), reader.Id, request.Level.Value, desk.Now)),
+            ],
         };
         var change = await roster.Apply(steps, classId, $"Added {reader.FullName} to {place.Name}");
         return new(reader.Id, reader.UserName, reader.SecretKind, secrets.Open(reader.Secret), change);
@@ -218,7 +228,7 @@ public static class ReaderEndpoints
         var school = await desk.School();
         var evidence = await keeper.Evidence(readerId);
         var history = await assignments.History(readerId);
-        var reach = Forecast.Reach(new(r.Depth), new(school.ZoneLow, school.ZoneHigh));
+        var reach = Forecast.Reach(r.Depth, new(school.ZoneLow, school.ZoneHigh));
         var readings = history.Select(Reading).ToList();
         return new()
         {
@@ -232,10 +242,10 @@ public static class ReaderEndpoints
             Sd = r.Sd,
             Low = r.Low,
             High = r.High,
-            ReachFrom = reach.From.Value,
-            ReachTo = reach.To.Value,
-            GradeLabel = school.Chart.GradeLabel(new(r.Depth)),
-            SilentRate = GoalRules.SilentRate(new(r.Depth), school.Chart),
+            ReachFrom = reach.From,
+            ReachTo = reach.To,
+            GradeLabel = school.Chart.GradeLabel(r.Depth),
+            SilentRate = new(GoalRules.SilentRate(r.Depth, school.Chart)),
             Trail = await keeper.Days(readerId),
             Marks = Marks(evidence, readings),
             Strands = Strands(evidence, desk.Now),
@@ -273,7 +283,7 @@ public static class ReaderEndpoints
             .Select(r => new MarkView(
                 r.HandedInAt!.Value,
                 EvidenceSource.Quiz,
-                Placement.OfScore(new(r.VersionDepth), r.Score!.Value).Value,
+                Placement.OfScore(r.VersionDepth, r.Score!.Value.Value),
                 $"{r.Title}, {r.Score:P0}",
                 r.TicketId,
                 r.AfterMean - r.BeforeMean,
@@ -293,7 +303,7 @@ public static class ReaderEndpoints
         new(
             rows[^1].At,
             rows[0].Kind.SourceOf(rows[0].PartId is not null),
-            Place([.. rows.Select(r => r.Piece())]).Value,
+            Place([.. rows.Select(r => r.Piece())]),
             note,
             null,
             null,
@@ -322,9 +332,9 @@ public static class ReaderEndpoints
                     x.Strand,
                     x.Mastery.Right,
                     x.Mastery.Asked,
-                    x.Mastery.Mean,
-                    x.Mastery.Low,
-                    x.Mastery.High
+                    new(x.Mastery.Mean),
+                    new(x.Mastery.Low),
+                    new(x.Mastery.High)
                 )),
         ];
 
@@ -336,11 +346,11 @@ public static class ReaderEndpoints
             r.FamilyName,
             r.Grade,
             r.Group ?? "",
-            Math.Round(r.Depth, 1),
-            Math.Round(r.Low, 1),
-            Math.Round(r.High, 1),
+            Math.Round(r.Depth.Value, 1),
+            Math.Round(r.Low.Value, 1),
+            Math.Round(r.High.Value, 1),
             r.LevelSet ? "yes" : "",
-            r.FirstTry is { } f ? Math.Round(f * 100) : null,
+            r.FirstTry?.Percent,
             r.LastRead,
             r.Readings
         ));
@@ -353,14 +363,14 @@ public static class ReaderEndpoints
         var rows = (await assignments.History(readerId)).Select(h => new HistoryLine(
             h.Title,
             h.Ticket.Version,
-            Math.Round(h.Ticket.VersionDepth, 1),
+            Math.Round(h.Ticket.VersionDepth.Value, 1),
             CsvFiles.Word(h.Ticket.State),
             h.AssignedAt,
             h.Ticket.HandedInAt,
             Math.Round(h.Ticket.Seconds / 60, 1),
-            h.Ticket.Score is { } s ? Math.Round(s * 100) : null,
-            h.Ticket.BeforeMean is { } b ? Math.Round(b, 1) : null,
-            h.Ticket.AfterMean is { } a ? Math.Round(a, 1) : null
+            h.Ticket.Score?.Percent,
+            h.Ticket.BeforeMean is { } b ? Math.Round(b.Value, 1) : null,
+            h.Ticket.AfterMean is { } a ? Math.Round(a.Value, 1) : null
         ));
         return Results.Text(CsvFiles.Write(rows), "text/csv");
     }

@@ -19,11 +19,11 @@ public sealed record SchoolView
 
     public required string TimeZone { get; init; }
 
-    public required double PassingScore { get; init; }
+    public required Probability PassingScore { get; init; }
 
-    public required double ZoneLow { get; init; }
+    public required Probability ZoneLow { get; init; }
 
-    public required double ZoneHigh { get; init; }
+    public required Probability ZoneHigh { get; init; }
 
     public required int MinutesADay { get; init; }
 
@@ -74,7 +74,7 @@ public sealed record SchoolRequest
     public required int Version { get; init; }
 }
 
-public sealed record ChartRow(string Label, string SchoolYear, string Ages, double Depth, IReadOnlyList<string> Own);
+public sealed record ChartRow(string Label, string SchoolYear, string Ages, Fathoms Depth, IReadOnlyList<string> Own);
 
 public sealed record ChartRequest(IReadOnlyList<string> OwnColumns, IReadOnlyList<ChartRow> Rows, int Version);
 
@@ -125,9 +125,9 @@ public static class SchoolEndpoints
         {
             Name = s.Name,
             TimeZone = s.TimeZone,
-            PassingScore = s.PassingScore,
-            ZoneLow = s.ZoneLow,
-            ZoneHigh = s.ZoneHigh,
+            PassingScore = new(s.PassingScore),
+            ZoneLow = new(s.ZoneLow),
+            ZoneHigh = new(s.ZoneHigh),
             MinutesADay = s.MinutesADay,
             PicturesTo = s.PicturesTo,
             CodesTo = s.CodesTo,
@@ -201,7 +201,7 @@ public static class SchoolEndpoints
     private static ChartView ChartOf(School school) =>
         new(
             school.Chart.OwnColumns,
-            [.. school.Chart.Rows.Select(r => new ChartRow(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth.Value, r.Own))],
+            [.. school.Chart.Rows.Select(r => new ChartRow(r.GradeLabel, r.SchoolYear, r.Ages, r.Depth, r.Own))],
             school.OwnChart is null,
             school.Version
         );
@@ -263,7 +263,7 @@ public static class SchoolEndpoints
                         Label(row.Label),
                         Label(row.SchoolYear),
                         Label(row.Ages),
-                        new(Math.Round(row.Depth, 2)),
+                        new(Math.Round(row.Depth.Value, 2)),
                         [.. columns.Select((_, c) => Label(row.Own.ElementAtOrDefault(c)))]
                     )
             )

@@ -1,3 +1,4 @@
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Texts;
@@ -40,7 +41,7 @@ public sealed record DraftTextView
     public required int Questions { get; init; }
 
     /// <summary>Of its shallowest version; null where it cannot be measured.</summary>
-    public required double? Depth { get; init; }
+    public required Fathoms? Depth { get; init; }
 
     public required double? DepthError { get; init; }
 
@@ -138,7 +139,7 @@ public static class BringEndpoints
             Words = counts.Words,
             Versions = t.Versions.Count,
             Questions = t.Questions.Count,
-            Depth = measure?.Depth.Value,
+            Depth = measure?.Depth,
             DepthError = measure?.DepthError,
             GradeLabel = measure is null ? null : chart.GradeLabel(measure.Depth),
             Remarks = remarks,
@@ -258,7 +259,7 @@ public static class BringEndpoints
         var questions = draft.Questions.Select(q => q with { Id = QuestionId.New() }).ToList();
         var faults = QuizCheck.Faults(
             questions,
-            [.. versions.Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth))]
+            [.. versions.Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth.Value))]
         );
         foreach (var fault in faults.Where(f => f.Stops))
             warnings.Add($"Question {fault.At + 1} was left out: it {fault.Sentence}");
@@ -431,7 +432,7 @@ public static class BringEndpoints
             [
                 .. whole.Versions.Select(v => new VersionFile(
                     v.Label,
-                    Math.Round(v.Depth, 1),
+                    Math.Round(v.Depth.Value, 1),
                     Named(TextFiles.Body(v.Pages))
                 )),
             ],

@@ -63,7 +63,7 @@ public sealed record LibraryRequest
     public int? From { get; init; }
 }
 
-public sealed record LibraryVersion(VersionId Id, string Label, int Words, double Depth, double DepthError);
+public sealed record LibraryVersion(VersionId Id, string Label, int Words, Fathoms Depth, double DepthError);
 
 public sealed record LibraryRow
 {
@@ -252,7 +252,7 @@ public static class LibraryEndpoints
         [
             .. (await readers.Roster(classId, await desk.Moment()))
                 .Where(r => wanted is null || wanted.Contains(r.Id.ToString()))
-                .Select(r => new Fathoms(r.Depth)),
+                .Select(r => r.Depth),
         ];
     }
 
@@ -288,7 +288,10 @@ public static class LibraryEndpoints
             ReadHere = r.ReadHere,
             Used = r.Used,
             Minutes = words / GoalRules.SilentRate(middle, chart),
-            Versions = [.. c.Versions.Select(v => new LibraryVersion(v.Id, v.Label, v.Words, v.Depth, v.DepthError))],
+            Versions =
+            [
+                .. c.Versions.Select(v => new LibraryVersion(v.Id, v.Label, v.Words, new(v.Depth), v.DepthError)),
+            ],
         };
     }
 

@@ -1,4 +1,5 @@
 using DeepCurrent.Core.Access;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Storage;
@@ -28,7 +29,7 @@ public sealed record PatternUseView(string Key, string Name, int Times, IReadOnl
 /// <param name="Why">Places are in <paramref name="Plain"/>, the text without marks and headings.</param>
 /// <param name="IfChanged">Depth if it were changed as asked.</param>
 public sealed record MeasuredView(
-    double? Depth,
+    Fathoms? Depth,
     double? DepthError,
     string? GradeLabel,
     string Plain,
@@ -37,7 +38,7 @@ public sealed record MeasuredView(
     IReadOnlyList<RemarkView> Remarks,
     IReadOnlyList<PatternUseView> Patterns,
     IReadOnlyList<PatternBreak> Breaks,
-    double? IfChanged
+    Fathoms? IfChanged
 );
 
 /// <param name="Id">Null for a new version.</param>
@@ -86,7 +87,7 @@ public sealed record CopyTextRequest(TextId? Id);
 public sealed record RetireRequest(bool Retired);
 
 /// <param name="Depth">Null takes the statement back.</param>
-public sealed record StateDepthRequest(double? Depth, string? Reason);
+public sealed record StateDepthRequest(Fathoms? Depth, string? Reason);
 
 public sealed record RevisionView(
     int Revision,
@@ -151,7 +152,7 @@ public static class OwnTextEndpoints
                     .Select(u => new PatternUseView(u.Pattern.Key, u.Pattern.Name, u.Times, u.Words))
                     .ToList();
         return new(
-            m.Depth.Value,
+            m.Depth,
             m.DepthError,
             chart.GradeLabel(m.Depth),
             plain,
@@ -167,15 +168,13 @@ public static class OwnTextEndpoints
     }
 
     /// <summary>The depth with other sentences or other words, where that is asked.</summary>
-    private static double? WhatIf(MeasureRequest request, string plain)
+    private static Fathoms? WhatIf(MeasureRequest request, string plain)
     {
         if (request.SentenceLength is null && request.Unfamiliar is null)
             return null;
         try
         {
-            return TextReasons
-                .WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1)
-                .Value;
+            return TextReasons.WhatIf(TextCounter.Count(plain), request.SentenceLength ?? 1, request.Unfamiliar ?? 1);
         }
         catch (ArgumentOutOfRangeException e)
         {
@@ -306,7 +305,7 @@ public static class OwnTextEndpoints
         static NewText Unmeasured(NewText x) =>
             x with
             {
-                Versions = [.. x.Versions.Select(v => v with { Depth = 0, DepthError = 0, Measure = "" })],
+                Versions = [.. x.Versions.Select(v => v with { Depth = default, DepthError = 0, Measure = "" })],
             };
         return Database.ToJson(Unmeasured(a)) == Database.ToJson(Unmeasured(b));
     }
@@ -436,11 +435,7 @@ public static class OwnTextEndpoints
         if (!(await texts.Bodies(textId)).Any(v => v.Id == versionId))
             throw Refused.NotFound();
         new Faults()
-            .If(
-                request.Depth is { } d && !new Core.Depth.Fathoms(d).OnScale,
-                "depth",
-                "A depth lies between −20 and 100 fm."
-            )
+            .If(request.Depth is { } d && !d.OnScale, "depth", "A depth lies between −20 and 100 fm.")
             .If(
                 request.Depth is not null && string.IsNullOrWhiteSpace(request.Reason),
                 "reason",
@@ -451,7 +446,7 @@ public static class OwnTextEndpoints
         await keeper.State(
             textId,
             versionId,
-            request.Depth,
+            request.Depth?.Value,
             request.Depth is null ? null : request.Reason!.Trim(),
             desk.Who.Adult,
             desk.Now

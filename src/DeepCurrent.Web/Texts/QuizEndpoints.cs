@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using DeepCurrent.Core.Depth;
 using DeepCurrent.Core.Questions;
 using DeepCurrent.Core.Texts;
 using DeepCurrent.Data.Texts;
@@ -25,7 +26,7 @@ public sealed record OwnQuestion(
 public sealed record QuizRequest(int Revision, string? Note, IReadOnlyList<OwnQuestion> Questions);
 
 /// <param name="Paragraphs">Each as its sentences; a heading is one sentence that begins with #.</param>
-public sealed record QuizVersionView(string Label, double Depth, IReadOnlyList<IReadOnlyList<string>> Paragraphs);
+public sealed record QuizVersionView(string Label, Fathoms Depth, IReadOnlyList<IReadOnlyList<string>> Paragraphs);
 
 /// <summary>A quiz as it is written: its questions beside the sentences that can prove them.</summary>
 public sealed record QuizView(
@@ -127,7 +128,7 @@ public static class QuizEndpoints
     )
     {
         var versions = (await texts.Bodies(textId))
-            .Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth))
+            .Select(v => new CheckedVersion(v.Label, [.. v.Pages.SelectMany(p => p)], v.Depth.Value))
             .ToList();
         return QuizCheck.Faults(questions, versions);
     }

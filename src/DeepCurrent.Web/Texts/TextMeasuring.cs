@@ -15,7 +15,7 @@ public static class TextMeasuring
         var plain = file.Prose;
         var m = TextMeasurer.Measure(plain);
         var pages = paged ? file.Pages : Pager.Pages([.. file.Pages.SelectMany(p => p)], m.Depth);
-        return new(id, label, position, pages, m.Words, m.Depth.Value, m.DepthError, Database.ToJson(View(plain, m)));
+        return new(id, label, position, pages, m.Words, m.Depth, m.DepthError, Database.ToJson(View(plain, m)));
     }
 
     public static MeasureView View(string plain, TextMeasure m) =>

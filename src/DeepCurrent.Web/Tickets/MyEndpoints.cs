@@ -29,7 +29,7 @@ public sealed record MyWork
 
     public required string Directions { get; init; }
 
-    public required double Depth { get; init; }
+    public required Fathoms Depth { get; init; }
 
     public required IReadOnlyList<IReadOnlyList<string>> Pages { get; init; }
 
@@ -72,7 +72,7 @@ public sealed record MyResultLine(
 public sealed record MyResult(
     TicketId Id,
     string Title,
-    double Score,
+    Probability Score,
     int Right,
     int Questions,
     IReadOnlyList<MyResultLine> Lines
@@ -348,7 +348,7 @@ public static class MyEndpoints
         return new(
             ticket.Id,
             title,
-            ticket.Score ?? 0,
+            ticket.Score ?? default,
             lines.Count(l => l.Mark is AttemptMark.RightAtOnce),
             lines.Count,
             lines

@@ -7166,8 +7166,7 @@ export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
     AccountView: {
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       sd: number;
       mayJudge: boolean;
@@ -7291,8 +7290,7 @@ export interface components {
       toMark: number;
       /** Format: date-time */
       correctedAt: null | string;
-      /** Format: double */
-      meanScore: null | number;
+      meanScore: null | components['schemas']['Probability'];
       chosen: boolean;
     };
     AssignmentView: {
@@ -7381,8 +7379,7 @@ export interface components {
       label: string;
       schoolYear: string;
       ages: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       own: string[];
     };
     ChartView: {
@@ -7518,8 +7515,7 @@ export interface components {
       handedInAt: null | string;
       /** Format: date */
       dueOn: null | string;
-      /** Format: double */
-      score: null | number;
+      score: null | components['schemas']['Probability'];
       /** Format: double */
       minutes: number;
     };
@@ -7646,10 +7642,8 @@ export interface components {
       ownColumns: string[];
       part: components['schemas']['Part'];
       mayChangeRoster: boolean;
-      /** Format: double */
-      zoneLow: number;
-      /** Format: double */
-      zoneHigh: number;
+      zoneLow: components['schemas']['Probability'];
+      zoneHigh: components['schemas']['Probability'];
     };
     CloseRequest: {
       closed: boolean;
@@ -7748,14 +7742,11 @@ export interface components {
     DepthDay: {
       /** Format: date */
       day: string;
-      /** Format: double */
-      mean: number;
+      mean: components['schemas']['Fathoms'];
       /** Format: double */
       sd: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
+      low: components['schemas']['Fathoms'];
+      high: components['schemas']['Fathoms'];
     };
     /** @description Depths of many readers, as a school may see them. */
     DepthSpread: {
@@ -7764,31 +7755,11 @@ export interface components {
        * @description How many there are.
        */
       readers: number;
-      /**
-       * Format: double
-       * @description A tenth lie below, fm; null where there are too few readers to show.
-       */
-      low: null | number;
-      /**
-       * Format: double
-       * @description A quarter lie below.
-       */
-      quarter: null | number;
-      /**
-       * Format: double
-       * @description Half lie below.
-       */
-      middle: null | number;
-      /**
-       * Format: double
-       * @description Three quarters lie below.
-       */
-      threeQuarters: null | number;
-      /**
-       * Format: double
-       * @description Nine tenths lie below.
-       */
-      high: null | number;
+      low: null | components['schemas']['Fathoms'];
+      quarter: null | components['schemas']['Fathoms'];
+      middle: null | components['schemas']['Fathoms'];
+      threeQuarters: null | components['schemas']['Fathoms'];
+      high: null | components['schemas']['Fathoms'];
     };
     DeskAnswer: {
       what: components['schemas']['DeskStep'];
@@ -7829,8 +7800,7 @@ export interface components {
       seconds: number;
       /** Format: int32 */
       pauses: number;
-      /** Format: double */
-      sure: number;
+      sure: components['schemas']['Probability'];
       figures: components['schemas']['FiguresOfRecord'];
       times: number[][];
     };
@@ -7855,8 +7825,7 @@ export interface components {
       versions: number;
       /** Format: int32 */
       questions: number;
-      /** Format: double */
-      depth: null | number;
+      depth: null | components['schemas']['Fathoms'];
       /** Format: double */
       depthError: null | number;
       gradeLabel: null | string;
@@ -7899,8 +7868,7 @@ export interface components {
     EvidenceSource: 'Quiz' | 'Level' | 'RunningRecord' | 'LevelCheck';
     ExpectedRow: {
       grade: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       wordReading: number;
       /** Format: double */
@@ -7917,6 +7885,11 @@ export interface components {
       name: string;
       values: components['schemas']['FacetValue'][];
     };
+    /**
+     * Format: double
+     * @description A place on the one difficulty scale that readers and texts share: 30 fm is what is typically read at the end of grade 3; 10 fm are one logit.
+     */
+    Fathoms: number;
     FiguresOfRecord: {
       /** Format: int32 */
       words: number;
@@ -7926,14 +7899,12 @@ export interface components {
       selfCorrections: number;
       /** Format: int32 */
       repetitions: number;
-      /** Format: double */
-      accuracy: number;
+      accuracy: components['schemas']['Probability'];
       /** Format: double */
       wordsPerError: null | number;
       /** Format: double */
       selfCorrectionRatio: null | number;
-      /** Format: double */
-      wordsCorrectPerMinute: number;
+      wordsCorrectPerMinute: components['schemas']['WordsPerMinute'];
       /** Format: int32 */
       pauses: number;
       zone: components['schemas']['AccuracyZone'];
@@ -7942,8 +7913,7 @@ export interface components {
       /** Format: int32 */
       middle: null | number;
       season: components['schemas']['Season'];
-      /** Format: double */
-      retelling: null | number;
+      retelling: null | components['schemas']['Probability'];
     };
     FileRequest: {
       name: string;
@@ -7970,8 +7940,7 @@ export interface components {
       readerId: components['schemas']['ReaderId'];
       versionId: components['schemas']['VersionId'];
       version: string;
-      /** Format: double */
-      versionDepth: number;
+      versionDepth: components['schemas']['Fathoms'];
       /** Format: int32 */
       forecast: number;
       zone: components['schemas']['Zone'];
@@ -7981,8 +7950,7 @@ export interface components {
     FormPassage: {
       versionId: components['schemas']['VersionId'];
       title: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: int32 */
       words: number;
       /** Format: int32 */
@@ -8015,8 +7983,7 @@ export interface components {
       readerId: components['schemas']['ReaderId'];
       givenName: string;
       familyName: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       kinds: components['schemas']['GoalOfKind'][];
     };
     GoalOfKind: {
@@ -8035,8 +8002,7 @@ export interface components {
       done: number;
       /** Format: double */
       dueNow: number;
-      /** Format: double */
-      chance: number;
+      chance: components['schemas']['Probability'];
       course: components['schemas']['Course'];
       /** Format: date-time */
       setAt: string;
@@ -8275,8 +8241,7 @@ export interface components {
       grade: string;
       schoolYear: string;
       ages: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       own: string[];
     };
     /**
@@ -8322,8 +8287,7 @@ export interface components {
       label: string;
       /** Format: int32 */
       words: number;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       depthError: number;
     };
@@ -8405,8 +8369,7 @@ export interface components {
       /** Format: date-time */
       at: string;
       what: components['schemas']['EvidenceSource'];
-      /** Format: double */
-      place: number;
+      place: components['schemas']['Fathoms'];
       note: string;
       ticketId: null | components['schemas']['TicketId'];
       /** Format: double */
@@ -8470,8 +8433,7 @@ export interface components {
       longestSentences: components['schemas']['LongSentence'][];
     };
     MeasuredView: {
-      /** Format: double */
-      depth: null | number;
+      depth: null | components['schemas']['Fathoms'];
       /** Format: double */
       depthError: null | number;
       gradeLabel: null | string;
@@ -8481,8 +8443,7 @@ export interface components {
       remarks: components['schemas']['RemarkView'][];
       patterns: components['schemas']['PatternUseView'][];
       breaks: components['schemas']['PatternBreak'][];
-      /** Format: double */
-      ifChanged: null | number;
+      ifChanged: null | components['schemas']['Fathoms'];
     };
     MemberView: {
       id: components['schemas']['ReaderId'];
@@ -8607,8 +8568,7 @@ export interface components {
     MyResult: {
       id: components['schemas']['TicketId'];
       title: string;
-      /** Format: double */
-      score: number;
+      score: components['schemas']['Probability'];
       /** Format: int32 */
       right: number;
       /** Format: int32 */
@@ -8632,8 +8592,7 @@ export interface components {
       /** Format: int32 */
       place: number;
       title: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       pages: string[][];
       sentences: string[][];
       items: components['schemas']['MyItem'][];
@@ -8659,8 +8618,7 @@ export interface components {
       /** Format: date */
       dueOn: null | string;
       directions: string;
-      /** Format: double */
-      score: null | number;
+      score: null | components['schemas']['Probability'];
       /** Format: date-time */
       handedInAt: null | string;
       chosen: boolean;
@@ -8681,8 +8639,7 @@ export interface components {
       /** Format: int32 */
       page: number;
       directions: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       pages: string[][];
       words: components['schemas']['MyWord'][];
       questions: components['schemas']['MyQuestion'][];
@@ -8715,8 +8672,7 @@ export interface components {
       familyName?: null | string;
       /** Format: int32 */
       grade: number;
-      /** Format: double */
-      level: number;
+      level: components['schemas']['Fathoms'];
       guardianMail?: null | string;
       /** Format: uuid */
       id?: string;
@@ -8801,10 +8757,8 @@ export interface components {
       part: components['schemas']['CheckPart'];
       /** Format: int32 */
       minutes: number;
-      /** Format: double */
-      skipBelow: null | number;
-      /** Format: double */
-      skipAbove: null | number;
+      skipBelow: null | components['schemas']['Fathoms'];
+      skipAbove: null | components['schemas']['Fathoms'];
       skipMastered: boolean;
       skipUndecoding: boolean;
     };
@@ -8890,8 +8844,7 @@ export interface components {
       leftOut: string[];
       /** Format: double */
       moved: number;
-      /** Format: double */
-      after: null | number;
+      after: null | components['schemas']['Fathoms'];
       /** Format: double */
       sdAfter: null | number;
       reason: null | string;
@@ -8900,8 +8853,7 @@ export interface components {
     };
     PlacementView: {
       readerId: components['schemas']['ReaderId'];
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       away: number;
       /** Format: int32 */
@@ -8913,10 +8865,8 @@ export interface components {
     PlanView: {
       parts: components['schemas']['PartPlanView'][];
       start: components['schemas']['CheckStart'];
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
+      from: components['schemas']['Fathoms'];
+      to: components['schemas']['Fathoms'];
       timerShown: boolean;
       /** Format: int32 */
       mostPassages: number;
@@ -8951,6 +8901,11 @@ export interface components {
     };
     /** @enum {unknown} */
     PrintForm: 'Cards' | 'List' | 'Letters';
+    /**
+     * Format: double
+     * @description A chance or a share, 0 to 1.
+     */
+    Probability: number;
     ProblemLine: {
       file: string;
       /** Format: int32 */
@@ -8979,10 +8934,8 @@ export interface components {
     ProposedGroup: {
       name: string;
       middleReaderId: components['schemas']['ReaderId'];
-      /** Format: double */
-      shallowest: number;
-      /** Format: double */
-      deepest: number;
+      shallowest: components['schemas']['Fathoms'];
+      deepest: components['schemas']['Fathoms'];
       readers: components['schemas']['PlacementView'][];
     };
     /**
@@ -9005,8 +8958,7 @@ export interface components {
       questionId: components['schemas']['QuestionId'];
       /** Format: int32 */
       answered: number;
-      /** Format: double */
-      right: null | number;
+      right: null | components['schemas']['Probability'];
       wrong: null | string;
       /** Format: int32 */
       wrongTimes: number;
@@ -9058,8 +9010,7 @@ export interface components {
     };
     QuizVersionView: {
       label: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       paragraphs: string[][];
     };
     QuizView: {
@@ -9124,21 +9075,15 @@ export interface components {
       /** Format: int32 */
       grade: number;
       group: null | string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       sd: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
-      /** Format: double */
-      reachFrom: number;
-      /** Format: double */
-      reachTo: number;
+      low: components['schemas']['Fathoms'];
+      high: components['schemas']['Fathoms'];
+      reachFrom: components['schemas']['Fathoms'];
+      reachTo: components['schemas']['Fathoms'];
       gradeLabel: string;
-      /** Format: double */
-      silentRate: number;
+      silentRate: components['schemas']['WordsPerMinute'];
       trail: components['schemas']['DepthDay'][];
       marks: components['schemas']['MarkView'][];
       strands: components['schemas']['StrandView'][];
@@ -9153,13 +9098,10 @@ export interface components {
       ticketId: components['schemas']['TicketId'];
       title: string;
       version: string;
-      /** Format: double */
-      versionDepth: number;
+      versionDepth: components['schemas']['Fathoms'];
       state: components['schemas']['TicketState'];
-      /** Format: double */
-      forecast: number;
-      /** Format: double */
-      score: null | number;
+      forecast: components['schemas']['Probability'];
+      score: null | components['schemas']['Probability'];
       /** Format: double */
       seconds: number;
       /** Format: date-time */
@@ -9170,18 +9112,15 @@ export interface components {
       openedAt: null | string;
       /** Format: date-time */
       handedInAt: null | string;
-      /** Format: double */
-      beforeMean: null | number;
-      /** Format: double */
-      afterMean: null | number;
+      beforeMean: null | components['schemas']['Fathoms'];
+      afterMean: null | components['schemas']['Fathoms'];
     };
     /** Format: uuid */
     RecordId: string;
     RecordRow: {
       id: components['schemas']['RecordId'];
       title: string;
-      /** Format: double */
-      textDepth: number;
+      textDepth: components['schemas']['Fathoms'];
       done: boolean;
       /** Format: date-time */
       readAt: string;
@@ -9197,10 +9136,8 @@ export interface components {
       familyName: string;
       title: string;
       textId: null | components['schemas']['TextId'];
-      /** Format: double */
-      textDepth: number;
-      /** Format: double */
-      forecast: number;
+      textDepth: components['schemas']['Fathoms'];
+      forecast: components['schemas']['Probability'];
       done: boolean;
       gone: boolean;
       /** Format: date-time */
@@ -9309,23 +9246,17 @@ export interface components {
       familyName: string;
       /** Format: int32 */
       grade: number;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       sd: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
-      /** Format: double */
-      reachFrom: number;
-      /** Format: double */
-      reachTo: number;
+      low: components['schemas']['Fathoms'];
+      high: components['schemas']['Fathoms'];
+      reachFrom: components['schemas']['Fathoms'];
+      reachTo: components['schemas']['Fathoms'];
       /** Format: double */
       sixWeeks: null | number;
       group: null | string;
-      /** Format: double */
-      firstTry: null | number;
+      firstTry: null | components['schemas']['Probability'];
       /** Format: date-time */
       lastRead: null | string;
       /** Format: int32 */
@@ -9399,8 +9330,7 @@ export interface components {
       userName: string;
       /** Format: int32 */
       grade: number;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       levelSet: boolean;
       classes: string;
       secretKind: components['schemas']['SecretKind'];
@@ -9435,12 +9365,9 @@ export interface components {
     SchoolView: {
       name: string;
       timeZone: string;
-      /** Format: double */
-      passingScore: number;
-      /** Format: double */
-      zoneLow: number;
-      /** Format: double */
-      zoneHigh: number;
+      passingScore: components['schemas']['Probability'];
+      zoneLow: components['schemas']['Probability'];
+      zoneHigh: components['schemas']['Probability'];
       /** Format: int32 */
       minutesADay: number;
       /** Format: int32 */
@@ -9568,16 +9495,14 @@ export interface components {
       reason?: null | string;
     };
     SetLevelView: {
-      /** Format: double */
-      level: number;
+      level: components['schemas']['Fathoms'];
       /** Format: date */
       until: null | string;
       by: string;
       /** Format: date-time */
       at: string;
       reason: string;
-      /** Format: double */
-      estimate: number;
+      estimate: components['schemas']['Fathoms'];
       /** Format: double */
       estimateSd: number;
     };
@@ -9598,12 +9523,10 @@ export interface components {
     /** @enum {unknown} */
     ShelfSort: 'Match' | 'Fit' | 'Depth' | 'Title' | 'Newest' | 'Use';
     ShownDepth: {
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       error: number;
-      /** Format: double */
-      alone: null | number;
+      alone: null | components['schemas']['Fathoms'];
       /** Format: double */
       weight: number;
       /** Format: int32 */
@@ -9666,10 +9589,8 @@ export interface components {
       /** Format: int32 */
       grade: number;
       class: null | string;
-      /** Format: double */
-      before: number;
-      /** Format: double */
-      after: null | number;
+      before: components['schemas']['Fathoms'];
+      after: null | components['schemas']['Fathoms'];
       /** Format: double */
       sd: null | number;
       /** Format: date-time */
@@ -9740,13 +9661,11 @@ export interface components {
       done: boolean;
     };
     StateDepthRequest: {
-      /** Format: double */
-      depth?: null | number;
+      depth?: null | components['schemas']['Fathoms'];
       reason?: null | string;
     };
     StatedDepth: {
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       reason: string;
       by: null | string;
       /** Format: date-time */
@@ -9775,12 +9694,9 @@ export interface components {
       right: number;
       /** Format: int32 */
       asked: number;
-      /** Format: double */
-      mean: number;
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
+      mean: components['schemas']['Probability'];
+      low: components['schemas']['Probability'];
+      high: components['schemas']['Probability'];
     };
     /** @description A word that may be worth keeping. */
     SuggestedWord: {
@@ -9933,8 +9849,7 @@ export interface components {
     TextInUse: {
       textId: components['schemas']['TextId'];
       title: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: int32 */
       readers: number;
     };
@@ -9968,10 +9883,8 @@ export interface components {
       handedIn: number;
       /** Format: int32 */
       readers: number;
-      /** Format: double */
-      forecast: null | number;
-      /** Format: double */
-      score: null | number;
+      forecast: null | components['schemas']['Probability'];
+      score: null | components['schemas']['Probability'];
       /** Format: double */
       minutes: null | number;
       /** Format: date-time */
@@ -9985,15 +9898,13 @@ export interface components {
     TextVersionView: {
       id: components['schemas']['VersionId'];
       label: string;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       depthError: number;
       gradeLabel: string;
       pages: string[][];
       measure: components['schemas']['MeasureView'];
-      /** Format: double */
-      formulaDepth: number;
+      formulaDepth: components['schemas']['Fathoms'];
       /** Format: double */
       formulaError: number;
       stated: null | components['schemas']['StatedDepth'];
@@ -10044,29 +9955,24 @@ export interface components {
       givenName: string;
       familyName: string;
       version: string;
-      /** Format: double */
-      versionDepth: number;
+      versionDepth: components['schemas']['Fathoms'];
       state: components['schemas']['TicketState'];
-      /** Format: double */
-      forecast: number;
+      forecast: components['schemas']['Probability'];
       /** Format: int32 */
       page: number;
       /** Format: int32 */
       pages: number;
-      /** Format: double */
-      score: null | number;
+      score: null | components['schemas']['Probability'];
       /** Format: double */
       seconds: number;
       /** Format: date-time */
       openedAt: null | string;
       /** Format: date-time */
       handedInAt: null | string;
-      /** Format: double */
-      beforeMean: null | number;
+      beforeMean: null | components['schemas']['Fathoms'];
       /** Format: double */
       beforeSd: null | number;
-      /** Format: double */
-      afterMean: null | number;
+      afterMean: null | components['schemas']['Fathoms'];
       /** Format: double */
       afterSd: null | number;
     };
@@ -10174,8 +10080,7 @@ export interface components {
       position: number;
       /** Format: int32 */
       words: number;
-      /** Format: double */
-      depth: number;
+      depth: components['schemas']['Fathoms'];
       /** Format: double */
       depthError: number;
     };
@@ -10243,6 +10148,11 @@ export interface components {
       /** @description Where it stands: start and end in the text's characters, one pair after the other. */
       at: number[];
     };
+    /**
+     * Format: double
+     * @description A rate of reading.
+     */
+    WordsPerMinute: number;
     YearHead: {
       id: components['schemas']['YearId'];
       name: string;
