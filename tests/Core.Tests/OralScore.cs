@@ -37,22 +37,17 @@ public sealed record OralScore(
             List<(int Index, MarkKind Kind)> a = [.. Miscues(read.Marks)],
                 b = [.. Miscues(made.Truth)];
             var both = a.GroupBy(x => x).Sum(g => Math.Min(g.Count(), b.Count(x => x == g.Key)));
-            foreach (var t in made.Truth.Where(m => m.Kind is not MarkKind.Correct && !a.Contains((m.Index, m.Kind))))
-            {
-                var near = read.Marks.Where(m => Math.Abs(m.Index - t.Index) < 2 && m.Kind != MarkKind.Correct);
-                var instead = string.Join(", ", near.Select(m => $"{m.Kind} {m.Expected}>{m.Heard}"));
-                missed.Add($"{t.Kind} {t.Expected}>{t.Heard}: {instead}");
-            }
+            missed.AddRange(
+                made.Truth.Where(m => m.Kind is not MarkKind.Correct && !a.Contains((m.Index, m.Kind)))
+                    .Select(t => Instead(t, read))
+            );
             (right, found, truth) = (right + both, found + a.Count, truth + b.Count);
             (errors, trueErrors) = (errors + read.Figures.Errors, trueErrors + known.Errors);
             (corrections, trueCorrections) = (
                 corrections + read.Figures.SelfCorrections,
                 trueCorrections + known.SelfCorrections
             );
-            if (known.WordsCorrectPerMinute > 0)
-                rate +=
-                    Math.Abs(read.Figures.WordsCorrectPerMinute - known.WordsCorrectPerMinute)
-                    / known.WordsCorrectPerMinute;
+            rate += FarOff(read.Figures.WordsCorrectPerMinute, known.WordsCorrectPerMinute);
             all++;
         }
         return new(
@@ -62,6 +57,15 @@ public sealed record OralScore(
             rate / Math.Max(1, all),
             [.. missed.CountBy(m => m).OrderByDescending(m => m.Value).Take(20).Select(m => (m.Key, m.Value))]
         );
+    }
+
+    private static double FarOff(double found, double truth) => truth > 0 ? Math.Abs(found - truth) / truth : 0;
+
+    private static string Instead(ReadingMark t, OralReading read)
+    {
+        var near = read.Marks.Where(m => Math.Abs(m.Index - t.Index) < 2 && m.Kind != MarkKind.Correct);
+        var instead = string.Join(", ", near.Select(m => $"{m.Kind} {m.Expected}>{m.Heard}"));
+        return $"{t.Kind} {t.Expected}>{t.Heard}: {instead}";
     }
 
     private static double Off(int found, int truth) => truth == 0 ? found : Math.Abs(found - truth) / (double)truth;

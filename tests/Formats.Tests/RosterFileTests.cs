@@ -63,55 +63,42 @@ public sealed class TableTests
         read.Rows[1].ShouldBe(["Ana", "4", "31.5"]);
     }
 
-    /// <summary>The parts of the least spreadsheet there can be.</summary>
-    private static (string Name, string Text)[] WithoutStyles()
-    {
-        const string main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main",
-            rels = "http://schemas.openxmlformats.org/officeDocument/2006/relationships",
-            package = "http://schemas.openxmlformats.org/package/2006",
-            types = "application/vnd.openxmlformats-officedocument.spreadsheetml";
-        return
-        [
-            (
-                "[Content_Types].xml",
-                $"""
-                <Types xmlns="{package}/content-types">
+    // The parts of the least spreadsheet there can be.
+    private const string Main = "http://schemas.openxmlformats.org/spreadsheetml/2006/main",
+        Rels = "http://schemas.openxmlformats.org/officeDocument/2006/relationships",
+        Package = "http://schemas.openxmlformats.org/package/2006",
+        SheetTypes = "application/vnd.openxmlformats-officedocument.spreadsheetml",
+        Types =
+            $"""
+                <Types xmlns="{Package}/content-types">
                 <Default Extension="rels"
                   ContentType="application/vnd.openxmlformats-package.relationships+xml"/>
                 <Default Extension="xml" ContentType="application/xml"/>
-                <Override PartName="/xl/workbook.xml" ContentType="{types}.sheet.main+xml"/>
-                <Override PartName="/xl/worksheets/sheet1.xml" ContentType="{types}.worksheet+xml"/>
+                <Override PartName="/xl/workbook.xml" ContentType="{SheetTypes}.sheet.main+xml"/>
+                <Override PartName="/xl/worksheets/sheet1.xml" ContentType="{SheetTypes}.worksheet+xml"/>
                 </Types>
-                """
-            ),
-            (
-                "_rels/.rels",
-                $"""
-                <Relationships xmlns="{package}/relationships">
-                <Relationship Id="r1" Type="{rels}/officeDocument" Target="xl/workbook.xml"/>
+                """,
+        Relations =
+            $"""
+                <Relationships xmlns="{Package}/relationships">
+                <Relationship Id="r1" Type="{Rels}/officeDocument" Target="xl/workbook.xml"/>
                 </Relationships>
-                """
-            ),
-            (
-                "xl/workbook.xml",
-                $"""
-                <workbook xmlns="{main}" xmlns:r="{rels}">
+                """,
+        Workbook =
+            $"""
+                <workbook xmlns="{Main}" xmlns:r="{Rels}">
                 <sheets><sheet name="R" sheetId="1" r:id="r1"/></sheets>
                 </workbook>
-                """
-            ),
-            (
-                "xl/_rels/workbook.xml.rels",
-                $"""
-                <Relationships xmlns="{package}/relationships">
-                <Relationship Id="r1" Type="{rels}/worksheet" Target="worksheets/sheet1.xml"/>
+                """,
+        SheetRelations =
+            $"""
+                <Relationships xmlns="{Package}/relationships">
+                <Relationship Id="r1" Type="{Rels}/worksheet" Target="worksheets/sheet1.xml"/>
                 </Relationships>
-                """
-            ),
-            (
-                "xl/worksheets/sheet1.xml",
-                $"""
-                <worksheet xmlns="{main}"><sheetData>
+                """,
+        Sheet =
+            $"""
+                <worksheet xmlns="{Main}"><sheetData>
                 <row r="1">
                   <c r="A1" t="inlineStr"><is><t>Given name</t></is></c>
                   <c r="B1" t="inlineStr"><is><t>Grade</t></is></c>
@@ -123,10 +110,16 @@ public sealed class TableTests
                   <c r="C2" t="n"><v>31.5</v></c>
                 </row>
                 </sheetData></worksheet>
-                """
-            ),
+                """;
+
+    private static (string Name, string Text)[] WithoutStyles() =>
+        [
+            ("[Content_Types].xml", Types),
+            ("_rels/.rels", Relations),
+            ("xl/workbook.xml", Workbook),
+            ("xl/_rels/workbook.xml.rels", SheetRelations),
+            ("xl/worksheets/sheet1.xml", Sheet),
         ];
-    }
 
     [Fact]
     public void What_is_written_as_xlsx_reads_back_the_same()

@@ -87,27 +87,25 @@ public sealed class AccessTests(Harness harness)
 
     private static async Task Given(Dictionary<string, string> ids, Person ana, Room room, string text)
     {
-        var made = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{room.Id}/assignments",
-                new
-                {
-                    readerIds = room.Readers.Select(r => r.Id),
-                    textId = text,
-                    attempts = 2,
-                    skipGiven = false,
-                    dueOn = (DateOnly?)null,
-                    directions = "",
-                    versions = new { },
-                }
-            )
+        var made = await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                textId = text,
+                attempts = 2,
+                skipGiven = false,
+                dueOn = (DateOnly?)null,
+                directions = "",
+                versions = new { },
+            }
         );
         ids["assignmentId"] = (string)made["assignmentId"]!;
         ids["changeId"] = (string)made["changeId"]!;
         var tickets = (await ana.Get($"/api/assignments/{ids["assignmentId"]}"))["tickets"]!.AsArray();
         ids["ticketId"] = (string)tickets.Single(k => (string)k!["readerId"]! == room.Readers[0].Id)!["id"]!;
         var check = Guid.NewGuid().ToString();
-        await ana.Json(await ana.Put($"/api/checks/{check}", LevelCheckTests.Check([room.Id])));
+        await ana.Stored($"/api/checks/{check}", LevelCheckTests.Check([room.Id]));
         ids["checkId"] = check;
         ids["sittingId"] = (string)(await ana.Get($"/api/checks/{check}"))["sittings"]![0]!["id"]!;
     }
@@ -115,8 +113,9 @@ public sealed class AccessTests(Harness harness)
     /// <summary>A search, a deck and a running record of Ana's own.</summary>
     private static async Task Written(Dictionary<string, string> ids, Person ana, Room room, string text)
     {
-        var search = await ana.Json(
-            await ana.Post("/api/library/searches", new { name = $"Kept {Guid.NewGuid()}", query = "q=sea" })
+        var search = await ana.Posted(
+            "/api/library/searches",
+            new { name = $"Kept {Guid.NewGuid()}", query = "q=sea" }
         );
         ids["searchId"] = (string)search["id"]!;
         var tide = new
@@ -127,25 +126,21 @@ public sealed class AccessTests(Harness harness)
             example = "",
         };
         ids["deckId"] = Guid.NewGuid().ToString();
-        await ana.Json(
-            await ana.Put(
-                $"/api/decks/{ids["deckId"]}",
-                new
-                {
-                    revision = 0,
-                    name = "Hers",
-                    mine = true,
-                    words = new[] { tide },
-                }
-            )
+        await ana.Stored(
+            $"/api/decks/{ids["deckId"]}",
+            new
+            {
+                revision = 0,
+                name = "Hers",
+                mine = true,
+                words = new[] { tide },
+            }
         );
         ids["recordId"] = Guid.NewGuid().ToString();
         var version = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]!;
-        await ana.Json(
-            await ana.Put(
-                $"/api/readers/{room.Readers[0].Id}/records/{ids["recordId"]}",
-                new { textId = text, versionId = version }
-            )
+        await ana.Stored(
+            $"/api/readers/{room.Readers[0].Id}/records/{ids["recordId"]}",
+            new { textId = text, versionId = version }
         );
     }
 
@@ -165,8 +160,8 @@ public sealed class AccessTests(Harness harness)
         );
         ids["joiningId"] = asked.ToString();
         var ben = await harness.Teacher("ben");
-        var bens = (string)(await ben.Json(await ben.Post("/api/classes", new { name = $"Ben {asked}" })))["id"]!;
-        await ben.Json(await ben.Post($"/api/classes/{bens}/enrol", new { readerIds = new[] { room.Readers[1].Id } }));
+        var bens = (string)(await ben.Posted("/api/classes", new { name = $"Ben {asked}" }))["id"]!;
+        await ben.Posted($"/api/classes/{bens}/enrol", new { readerIds = new[] { room.Readers[1].Id } });
         ids["takingInId"] = (string)(await ana.Get($"/api/classes/{room.Id}/roster"))["askedOfUs"]![0]!["id"]!;
     }
 
@@ -515,13 +510,7 @@ public sealed class AccessTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         (
-            (string)
-                (
-                    await ana.Problem(
-                        await ana.Send(HttpMethod.Post, "/api/classes", new { name = "X" }, token: false),
-                        400
-                    )
-                )["code"]!
+            await ana.Code(await ana.Send(HttpMethod.Post, "/api/classes", new { name = "X" }, token: false), 400)
         ).ShouldBe("stale-page");
     }
 
@@ -539,6 +528,6 @@ public sealed class AccessTests(Harness harness)
                 "/api/nothing",
             }
         )
-            ((string)(await ana.Problem(await ana.Send(HttpMethod.Get, path), 404))["code"]!).ShouldBe("not-found");
+            (await ana.Code(await ana.Send(HttpMethod.Get, path), 404)).ShouldBe("not-found");
     }
 }

@@ -55,7 +55,7 @@ public sealed class BringTests(Harness harness)
             }
         );
         foreach (var _ in new[] { 1, 2 })
-            ((string)(await ana.Json(await ana.Post("/api/texts/bring", taking)))[0]!["id"]!).ShouldBe($"{id}");
+            ((string)(await ana.Posted("/api/texts/bring", taking))[0]!["id"]!).ShouldBe($"{id}");
         (await ana.Get($"/api/library?q={title}"))["rows"]!
             .AsArray()
             .Count(r => (string)r!["title"]! == title)
@@ -68,7 +68,7 @@ public sealed class BringTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var title = $"Beacon {Guid.NewGuid():N}";
         var file = $"# {title}\n\n{Story}\n\n# Second\n\n{Story}";
-        var seen = await ana.Json(await ana.Post("/api/texts/read", File("x.md", file)));
+        var seen = await ana.Posted("/api/texts/read", File("x.md", file));
         seen["texts"]!.AsArray().Select(t => (string)t!["title"]!).ShouldBe([title, "Second"]);
         ((double)seen["texts"]![0]!["depth"]!).ShouldBeInRange(10, 45);
         ((string)seen["texts"]![0]!["kind"]!).ShouldBe("report", "two sentences of action and nobody named");
@@ -76,7 +76,7 @@ public sealed class BringTests(Harness harness)
             .AsArray()
             .Where(r => (string)r!["title"]! == title)
             .ShouldBeEmpty();
-        var made = (await ana.Json(await ana.Post("/api/texts/bring", Taking("x.md", file, One(1, title))))).AsArray();
+        var made = (await ana.Posted("/api/texts/bring", Taking("x.md", file, One(1, title)))).AsArray();
         made.Count.ShouldBe(1);
         var view = await ana.Get($"/api/texts/{(string)made[0]!["id"]!}");
         (
@@ -118,10 +118,9 @@ public sealed class BringTests(Harness harness)
             .ShouldBeEmpty();
     }
 
-    [Fact]
-    public async Task Pictures_need_words_are_drawn_anew_and_stay_in_the_school()
+    /// <summary>A folder with a text that has two pictures, of which one is none.</summary>
+    private static string Pictured()
     {
-        var ana = await harness.Teacher("ana");
         using var bitmap = new SKBitmap(30, 20);
         bitmap.Erase(SKColors.SandyBrown);
         var zip = new MemoryStream();
@@ -148,27 +147,36 @@ public sealed class BringTests(Harness harness)
                 using var entry = archive.CreateEntry(name).Open();
                 entry.Write(bytes);
             }
-        var file = Convert.ToBase64String(zip.ToArray());
-        var body = (string alt) =>
-            new
+        return Convert.ToBase64String(zip.ToArray());
+    }
+
+    /// <param name="alt">What the picture shows, in words.</param>
+    private static object Bringing(string file, string alt) =>
+        new
+        {
+            name = "x.zip",
+            file,
+            mine = false,
+            texts = new[]
             {
-                name = "x.zip",
-                file,
-                mine = false,
-                texts = new[]
+                new
                 {
-                    new
-                    {
-                        number = 0,
-                        title = "Pictured",
-                        kind = "report",
-                        topic = "Sea",
-                        fiction = false,
-                        alts = new Dictionary<string, string> { ["mill.png"] = alt, ["other.png"] = "x" },
-                    },
+                    number = 0,
+                    title = "Pictured",
+                    kind = "report",
+                    topic = "Sea",
+                    fiction = false,
+                    alts = new Dictionary<string, string> { ["mill.png"] = alt, ["other.png"] = "x" },
                 },
-            };
-        var without = (await ana.Json(await ana.Post("/api/texts/bring", body(""))))[0]!;
+            },
+        };
+
+    [Fact]
+    public async Task Pictures_need_words_are_drawn_anew_and_stay_in_the_school()
+    {
+        var ana = await harness.Teacher("ana");
+        var file = Pictured();
+        var without = (await ana.Posted("/api/texts/bring", Bringing(file, "")))[0]!;
         without["warnings"]!
             .AsArray()
             .Select(w => (string)w!)
@@ -176,7 +184,7 @@ public sealed class BringTests(Harness harness)
                 "The picture mill.png was left out: it has no words for those who do not see it.",
                 "other.png was left out: it is no picture that can be shown.",
             ]);
-        var id = (string)(await ana.Json(await ana.Post("/api/texts/bring", body("A mill [at low tide]"))))[0]!["id"]!;
+        var id = (string)(await ana.Posted("/api/texts/bring", Bringing(file, "A mill [at low tide]")))[0]!["id"]!;
         var picture = (string)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["pages"]![0]![1]!;
         picture.ShouldStartWith("![A mill (at low tide)](");
         var path = $"/api/pictures/{picture.Split("](")[1].TrimEnd(')')}";
@@ -211,17 +219,15 @@ public sealed class BringTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var id = (string)
             (
-                await ana.Json(
-                    await ana.Post(
-                        "/api/texts/bring",
-                        new
-                        {
-                            name = "x.txt",
-                            file = Convert.ToBase64String(Encoding.UTF8.GetBytes(Story)),
-                            mine = true,
-                            texts = new[] { One() },
-                        }
-                    )
+                await ana.Posted(
+                    "/api/texts/bring",
+                    new
+                    {
+                        name = "x.txt",
+                        file = Convert.ToBase64String(Encoding.UTF8.GetBytes(Story)),
+                        mine = true,
+                        texts = new[] { One() },
+                    }
                 )
             )[0]!["id"]!;
         var file = await ana.Send(HttpMethod.Get, $"/api/texts/{id}/file?format={format}");
@@ -241,11 +247,9 @@ public sealed class BringTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var id = (string)
             (
-                await ana.Json(
-                    await ana.Post(
-                        "/api/texts/bring",
-                        Taking("x.txt", string.Join(' ', Enumerable.Repeat(Story, 3)), One())
-                    )
+                await ana.Posted(
+                    "/api/texts/bring",
+                    Taking("x.txt", string.Join(' ', Enumerable.Repeat(Story, 3)), One())
                 )
             )[0]!["id"]!;
         var version = (string)(await ana.Get($"/api/texts/{id}"))["versions"]![0]!["id"]!;

@@ -24,17 +24,15 @@ public sealed class ChoosingTests(Harness harness)
         ((int)choices["left"]!).ShouldBe(1);
         choices["offers"]!.AsArray().ShouldAllBe(o => (string)o!["zone"]! == "Instructional");
         var (first, second) = (Text(choices, 0), Text(choices, 1));
-        var ticket = (string)(await reader.Json(await reader.Put($"/api/my/choices/{first}")))["ticketId"]!;
+        var ticket = (string)(await reader.Stored($"/api/my/choices/{first}"))["ticketId"]!;
         // Asked twice, it is the same ticket.
-        ((string)(await reader.Json(await reader.Put($"/api/my/choices/{first}")))["ticketId"]!).ShouldBe(ticket);
-        ((string)(await reader.Problem(await reader.Put($"/api/my/choices/{second}"), 409))["code"]!).ShouldBe(
-            "enough-open"
-        );
+        ((string)(await reader.Stored($"/api/my/choices/{first}"))["ticketId"]!).ShouldBe(ticket);
+        (await reader.Code(await reader.Put($"/api/my/choices/{second}"), 409)).ShouldBe("enough-open");
         var mine = (await reader.Get("/api/my/tickets"))[0]!;
         ((string)mine["id"]!, (bool)mine["chosen"]!).ShouldBe((ticket, true));
         (await reader.Send(HttpMethod.Delete, $"/api/my/choices/{ticket}")).EnsureSuccessStatusCode();
         (await reader.Get("/api/my/tickets")).AsArray().ShouldBeEmpty();
-        ((string)(await reader.Json(await reader.Put($"/api/my/choices/{first}")))["ticketId"]!).ShouldBe(ticket);
+        ((string)(await reader.Stored($"/api/my/choices/{first}"))["ticketId"]!).ShouldBe(ticket);
         // The teacher sees it as what it is.
         var row = (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Single()!;
         ((bool)row["chosen"]!, (int)row["tickets"]!).ShouldBe((true, 1));
@@ -48,9 +46,7 @@ public sealed class ChoosingTests(Harness harness)
         var reader = await harness.Reader(room, 0);
         await ana.Json(await Rules(ana, room, new { open = true }));
         var ticket = (string)
-            (await reader.Json(await reader.Put($"/api/my/choices/{Text(await reader.Get("/api/my/choices"), 0)}")))[
-                "ticketId"
-            ]!;
+            (await reader.Stored($"/api/my/choices/{Text(await reader.Get("/api/my/choices"), 0)}"))["ticketId"]!;
         (await reader.Post($"/api/my/tickets/{ticket}/open")).EnsureSuccessStatusCode();
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         (await reader.Send(HttpMethod.Delete, $"/api/my/choices/{ticket}")).StatusCode.ShouldBe(
@@ -131,27 +127,21 @@ public sealed class ChoosingTests(Harness harness)
     {
         var (ana, ben) = (await harness.Teacher("ana"), await harness.Teacher("ben"));
         var id = Guid.NewGuid();
-        var made = await ben.Json(
-            await ben.Put(
-                $"/api/decks/{id}",
-                Deck(0, true, "Sea words", [.. Enumerable.Range(0, 21).Select(i => $"word{i}")])
-            )
+        var made = await ben.Stored(
+            $"/api/decks/{id}",
+            Deck(0, true, "Sea words", [.. Enumerable.Range(0, 21).Select(i => $"word{i}")])
         );
         made["rounds"]!.AsArray().Select(n => (int)n!).ShouldBe([7, 7, 7]);
         (await ana.Get("/api/decks")).AsArray().ShouldNotContain(d => (string)d!["id"]! == id.ToString());
         (await ana.Put($"/api/decks/{id}", Deck(1, false, "Taken", "tide"))).StatusCode.ShouldBe(
             System.Net.HttpStatusCode.NotFound
         );
-        await ben.Json(await ben.Put($"/api/decks/{id}", Deck(1, false, "Sea words", "tide", "boat")));
-        (
-            (string)(await ben.Problem(await ben.Put($"/api/decks/{id}", Deck(1, false, "Late", "tide")), 409))["code"]!
-        ).ShouldBe("stale");
+        await ben.Stored($"/api/decks/{id}", Deck(1, false, "Sea words", "tide", "boat"));
+        (await ben.Code(await ben.Put($"/api/decks/{id}", Deck(1, false, "Late", "tide")), 409)).ShouldBe("stale");
         // Ana leads the school: she may put it right, but not hide it.
         var seen = (await ana.Get("/api/decks")).AsArray().Single(d => (string)d!["id"]! == id.ToString())!;
         ((bool)seen["mayChange"]!).ShouldBeTrue();
-        (
-            (bool)(await ana.Json(await ana.Put($"/api/decks/{id}", Deck(2, true, "Better", "tide"))))["mine"]!
-        ).ShouldBeFalse();
+        ((bool)(await ana.Stored($"/api/decks/{id}", Deck(2, true, "Better", "tide")))["mine"]!).ShouldBeFalse();
         var cleo = await harness.Teacher("cleo");
         (await cleo.Put($"/api/decks/{id}", Deck(0, false, "Stolen", "tide"))).IsSuccessStatusCode.ShouldBeFalse();
         (await cleo.Send(HttpMethod.Delete, $"/api/decks/{id}")).StatusCode.ShouldBe(

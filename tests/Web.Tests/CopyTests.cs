@@ -25,9 +25,7 @@ public sealed class CopyTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var code = $"K-{Guid.NewGuid():N}"[..12];
-        await ana.Json(
-            await ana.Post("/api/copies", new { title = "The Ferry Cat", codes = new[] { code, code + "b" } })
-        );
+        await ana.Posted("/api/copies", new { title = "The Ferry Cat", codes = new[] { code, code + "b" } });
         var name = (string)
             (await ana.Get($"/api/classes/{room.Id}/roster"))["members"]!
                 .AsArray()
@@ -65,11 +63,9 @@ public sealed class CopyTests(Harness harness)
         (await ana.Problem(await Enter(ana, code, room.Readers[0].Id, 0), 422))
             .ToJsonString()
             .ShouldContain("1 to 200 days");
-        var again = await ana.Json(
-            await ana.Post(
-                "/api/copies",
-                new { title = "Other", codes = new[] { code.ToUpperInvariant(), code + "c" } }
-            )
+        var again = await ana.Posted(
+            "/api/copies",
+            new { title = "Other", codes = new[] { code.ToUpperInvariant(), code + "c" } }
         );
         ((int)again["made"]!, (string)again["taken"]![0]!).ShouldBe((1, code.ToUpperInvariant()));
         (

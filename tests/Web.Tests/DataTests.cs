@@ -69,12 +69,7 @@ public sealed class DataTests(Harness harness)
                 new(ana.SchoolId, ClassId.From(Guid.Parse(room.Id)), ana.Id, "Late evidence", Start),
                 new(LevelChart.Default, year)
             );
-        await using var c = await Get<NpgsqlDataSource>().OpenConnectionAsync();
-        await using var prior = new NpgsqlCommand("update reader set prior_mean = 30 where id = $1", c)
-        {
-            Parameters = { new() { Value = id.Value } },
-        };
-        await prior.ExecuteNonQueryAsync();
+        await harness.Ask<double>("update reader set prior_mean = 30 where id = $1 returning prior_mean", id.Value);
         return (id, year);
     }
 

@@ -217,25 +217,19 @@ public sealed class Harness : IAsyncLifetime
     public async Task<Room> Room(Person teacher, int readers)
     {
         var id = (string)
-            (
-                await teacher.Json(
-                    await teacher.Post("/api/classes", new { name = "Room " + Guid.NewGuid().ToString("N")[..6] })
-                )
-            )["id"]!;
+            (await teacher.Posted("/api/classes", new { name = "Room " + Guid.NewGuid().ToString("N")[..6] }))["id"]!;
         var made = new List<(string, string)>();
         for (var i = 0; i < readers; i++)
         {
-            var added = await teacher.Json(
-                await teacher.Post(
-                    $"/api/classes/{id}/readers",
-                    new
-                    {
-                        givenName = $"Reader{i}",
-                        familyName = "Test",
-                        grade = 4,
-                        level = 28 + 2 * i % 40,
-                    }
-                )
+            var added = await teacher.Posted(
+                $"/api/classes/{id}/readers",
+                new
+                {
+                    givenName = $"Reader{i}",
+                    familyName = "Test",
+                    grade = 4,
+                    level = 28 + 2 * i % 40,
+                }
             );
             made.Add(((string)added["id"]!, (string)added["secret"]!));
         }
@@ -387,6 +381,12 @@ public sealed class Person
 
     public async Task<JsonNode> Get(string path) => await Json(await http.GetAsync(path));
 
+    /// <summary>What a post that is taken answers.</summary>
+    public async Task<JsonNode> Posted(string path, object? body = null) => await Json(await Post(path, body));
+
+    /// <summary>What a put that is taken answers.</summary>
+    public async Task<JsonNode> Stored(string path, object? body = null) => await Json(await Put(path, body));
+
     public async Task<JsonNode> Json(HttpResponseMessage response)
     {
         var text = await response.Content.ReadAsStringAsync();
@@ -400,6 +400,10 @@ public sealed class Person
         ((int)response.StatusCode).ShouldBe(status, text);
         return JsonNode.Parse(text)!;
     }
+
+    /// <summary>The code a refusal is known by.</summary>
+    public async Task<string> Code(HttpResponseMessage response, int status) =>
+        (string)(await Problem(response, status))["code"]!;
 }
 
 /// <summary>A line that can be cut and mended. With several ends, each new connection goes to the next.</summary>

@@ -96,26 +96,23 @@ public sealed class LevelCheckTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, readers);
         var path = $"/api/checks/{Guid.NewGuid()}";
-        await ana.Json(
-            await ana.Put(
-                path,
-                Check(
-                    [room.Id],
-                    parts,
-                    mostPassages: mostPassages,
-                    sureAt: sureAt,
-                    form: form,
-                    aPartADay: aPartADay,
-                    season: season
-                )
+        await ana.Stored(
+            path,
+            Check(
+                [room.Id],
+                parts,
+                mostPassages: mostPassages,
+                sureAt: sureAt,
+                form: form,
+                aPartADay: aPartADay,
+                season: season
             )
         );
         var reader = await harness.Reader(room, 0);
         return new(ana, room, path, reader, (string)(await reader.Get("/api/my/checks"))[0]!["id"]!);
     }
 
-    private static async Task<JsonNode> Begin(Given g) =>
-        await g.Reader.Json(await g.Reader.Post($"/api/my/checks/{g.Sitting}/begin"));
+    private static async Task<JsonNode> Begin(Given g) => await g.Reader.Posted($"/api/my/checks/{g.Sitting}/begin");
 
     private static Task<HttpResponseMessage> Send(
         Given g,
@@ -252,26 +249,27 @@ public sealed class LevelCheckTests(Harness harness)
         texts.ShouldBe(stages, "no text twice");
     }
 
-    [Fact]
-    public async Task Questions_of_every_kind_that_needs_no_person_are_asked_and_right_only_when_all_of_it_is()
-    {
-        foreach (var kind in new[] { "Order", "Match", "Sentence", "Multiple" })
-        {
-            await using var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync();
-            await using var q = new NpgsqlCommand(
-                """
+    private const string AsksSql =
+            """
                 select v.id
                 from version v join question q on q.text_id = v.text_id
                 where q.kind = $1 and not q.evidence and q.place is null and not v.retired and not q.retired
                 order by v.id
                 limit 1
                 """,
-                c
-            )
-            {
-                Parameters = { new() { Value = kind } },
-            };
-            if (await q.ExecuteScalarAsync() is not Guid version)
+        CorrectSql =
+            """
+                select a.correct
+                from check_answer a join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id
+                where p.sitting_id = $1 and a.item = $2
+                """;
+
+    [Fact]
+    public async Task Questions_of_every_kind_that_needs_no_person_are_asked_and_right_only_when_all_of_it_is()
+    {
+        foreach (var kind in new[] { "Order", "Match", "Sentence", "Multiple" })
+        {
+            if (await harness.Ask<Guid?>(AsksSql, kind) is not { } version)
                 continue;
             var g = await Give(Passages, form: [version.ToString()]);
             var view = await Begin(g);
@@ -286,22 +284,7 @@ public sealed class LevelCheckTests(Harness harness)
             view = await g.Reader.Json(await Send(g, view, [Answer(at, [.. right, 0]), Answer(at, [-1])], done: false));
             view["stage"]!["answers"]!.AsArray().ShouldBeEmpty("these are no answers to it");
             await g.Reader.Json(await Send(g, view, [Answer(at, right), Answer(at == 0 ? 1 : 0, [0])], done: true));
-            await using var a = new NpgsqlCommand(
-                """
-                select a.correct
-                from check_answer a join stage s on s.id = a.stage_id join sitting_part p on p.id = s.part_id
-                where p.sitting_id = $1 and a.item = $2
-                """,
-                c
-            )
-            {
-                Parameters =
-                {
-                    new() { Value = Guid.Parse(g.Sitting) },
-                    new() { Value = at },
-                },
-            };
-            (await a.ExecuteScalarAsync()).ShouldBe(true, kind);
+            (await harness.Ask<bool>(CorrectSql, Guid.Parse(g.Sitting), at)).ShouldBeTrue(kind);
         }
     }
 
@@ -317,11 +300,9 @@ public sealed class LevelCheckTests(Harness harness)
                 .First(r => (string)r!["title"]! == title)!["id"]!;
         await Finish(g, right: true);
         var fit = (
-            await g.Ana.Json(
-                await g.Ana.Post(
-                    $"/api/classes/{g.Room.Id}/fit",
-                    new { readerIds = new[] { g.Room.Readers[0].Id }, textIds = new[] { text } }
-                )
+            await g.Ana.Posted(
+                $"/api/classes/{g.Room.Id}/fit",
+                new { readerIds = new[] { g.Room.Readers[0].Id }, textIds = new[] { text } }
             )
         )[0]!;
         ((string)fit["before"]!).ShouldBe("InLevelCheck");
@@ -401,16 +382,16 @@ public sealed class LevelCheckTests(Harness harness)
             .ShouldBe(2);
         var row = await Row(g);
         ((string)row["parts"]![0]!["flag"]!, (int)row["again"]!).ShouldBe(("Rushed", 2));
-        var again = await g.Ana.Json(await g.Ana.Post($"{g.Path}/again", new { }));
+        var again = await g.Ana.Posted($"{g.Path}/again", new { });
         ((string)again["sentence"]!).ShouldContain("2 parts");
         ((int)(await g.Reader.Get("/api/my/checks"))[0]!["left"]!).ShouldBe(2);
-        await g.Ana.Json(await g.Ana.Post($"/api/changes/{again["changeId"]}/undo"));
+        await g.Ana.Posted($"/api/changes/{again["changeId"]}/undo");
         (await g.Reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
         (await g.Ana.Post($"{g.Path}/again", new { readerIds = new[] { g.Room.Readers[1].Id } })).StatusCode.ShouldBe(
             HttpStatusCode.Conflict,
             "who has not begun has still time"
         );
-        await g.Ana.Json(await g.Ana.Post($"{g.Path}/again", new { readerIds = new[] { g.Room.Readers[0].Id } }));
+        await g.Ana.Posted($"{g.Path}/again", new { readerIds = new[] { g.Room.Readers[0].Id } });
         await Finish(g, right: true);
         row = await Row(g);
         ((string)row["parts"]![0]!["flag"]!, (int)row["parts"]![0]!["rounds"]!, (int)row["again"]!).ShouldBe(
@@ -425,14 +406,14 @@ public sealed class LevelCheckTests(Harness harness)
         var g = await Give([.. Words, .. Passages], readers: 2);
         var view = await Begin(g);
         await g.Reader.Json(await Send(g, view, [Answer(0, [0])], done: false));
-        await g.Ana.Json(await g.Ana.Post($"{g.Path}/close", new { closed = true }));
+        await g.Ana.Posted($"{g.Path}/close", new { closed = true });
         (await g.Reader.Problem(await Send(g, view, [Answer(1, [0])], done: false), 409))["title"]!
             .ToJsonString()
             .ShouldContain("kept");
         var rows = (await g.Ana.Get(g.Path))["sittings"]!.AsArray();
         rows[0]!["parts"]!.AsArray().Select(p => (string)p!["flag"]!).ShouldBe(["Thin", "Missing"]);
         rows[1]!["parts"]!.AsArray().Select(p => (string)p!["flag"]!).ShouldBe(["Missing", "Missing"]);
-        var again = await g.Ana.Json(await g.Ana.Post($"{g.Path}/again", new { }));
+        var again = await g.Ana.Posted($"{g.Path}/again", new { });
         ((string)again["sentence"]!).ShouldContain("4 parts");
         ((bool)(await g.Ana.Get(g.Path))["over"]!).ShouldBeFalse("it is open for them again");
         ((int)(await g.Reader.Get("/api/my/checks"))[0]!["left"]!).ShouldBe(2);
@@ -458,9 +439,7 @@ public sealed class LevelCheckTests(Harness harness)
         var g = await Give(Words);
         await Finish(g, right: true);
         var path = $"/api/checks/{Guid.NewGuid()}";
-        await g.Ana.Json(
-            await g.Ana.Put(path, Check([g.Room.Id], [Part("WordReading", 4, skipMastered: true), .. Maze]))
-        );
+        await g.Ana.Stored(path, Check([g.Room.Id], [Part("WordReading", 4, skipMastered: true), .. Maze]));
         var sitting = (string)(await g.Reader.Get("/api/my/checks"))[0]!["id"]!;
         var view = await Begin(g with { Sitting = sitting });
         ((string)view["now"]!).ShouldBe("Maze");
@@ -538,7 +517,7 @@ public sealed class LevelCheckTests(Harness harness)
         var room = await harness.Room(ana, 1);
         var path = $"/api/checks/{Guid.NewGuid()}";
         var reader = await harness.Reader(room, 0);
-        await ana.Json(await ana.Put(path, Check([room.Id], draft: true)));
+        await ana.Stored(path, Check([room.Id], draft: true));
         (await reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
         (await ana.Get($"/api/classes/{room.Id}/checks"))
             .AsArray()
@@ -548,7 +527,7 @@ public sealed class LevelCheckTests(Harness harness)
             HttpStatusCode.Conflict,
             "another one of the same id"
         );
-        var given = await ana.Json(await ana.Put(path, Check([room.Id], revision: 1)));
+        var given = await ana.Stored(path, Check([room.Id], revision: 1));
         (await reader.Get("/api/my/checks")).AsArray().Count.ShouldBe(1);
         async Task Bad(object check, string word) =>
             (await ana.Problem(await ana.Put($"/api/checks/{Guid.NewGuid()}", check), 422))
@@ -564,7 +543,7 @@ public sealed class LevelCheckTests(Harness harness)
         (await ana.Put($"/api/checks/{Guid.NewGuid()}", Check([Guid.NewGuid().ToString()]))).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
         );
-        await ana.Json(await ana.Post($"/api/changes/{given["changeId"]}/undo"));
+        await ana.Posted($"/api/changes/{given["changeId"]}/undo");
         (await reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
     }
 
@@ -572,7 +551,7 @@ public sealed class LevelCheckTests(Harness harness)
     public async Task The_plan_stays_once_somebody_has_begun_and_readers_can_be_added_and_taken_off()
     {
         var g = await Give(Maze, readers: 2);
-        await g.Ana.Json(await g.Ana.Put(g.Path, Check([g.Room.Id], Words, revision: 1)));
+        await g.Ana.Stored(g.Path, Check([g.Room.Id], Words, revision: 1));
         (await Row(g))["parts"]!
             .AsArray()
             .Select(p => (string)p!["part"]!)
@@ -581,15 +560,13 @@ public sealed class LevelCheckTests(Harness harness)
         (await g.Ana.Problem(await g.Ana.Put(g.Path, Check([g.Room.Id], Maze, revision: 2)), 409))
             .ToJsonString()
             .ShouldContain("begun");
-        await g.Ana.Json(await g.Ana.Put(g.Path, Check([g.Room.Id], Words, revision: 2)));
-        var taken = await g.Ana.Json(
-            await g.Ana.Post($"{g.Path}/withdraw", new { readerIds = new[] { g.Room.Readers[0].Id } })
-        );
+        await g.Ana.Stored(g.Path, Check([g.Room.Id], Words, revision: 2));
+        var taken = await g.Ana.Posted($"{g.Path}/withdraw", new { readerIds = new[] { g.Room.Readers[0].Id } });
         (await g.Reader.Get("/api/my/checks")).AsArray().ShouldBeEmpty();
         (await g.Reader.Send(HttpMethod.Get, $"/api/my/checks/{g.Sitting}")).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
         );
-        await g.Ana.Json(await g.Ana.Post($"/api/changes/{taken["changeId"]}/undo"));
+        await g.Ana.Posted($"/api/changes/{taken["changeId"]}/undo");
         ((bool)(await g.Reader.Get("/api/my/checks"))[0]!["begun"]!).ShouldBeTrue();
     }
 
@@ -603,10 +580,10 @@ public sealed class LevelCheckTests(Harness harness)
             (await g.Ana.Get("/api/checks/choices"))["colleagues"]!
                 .AsArray()
                 .Single(a => (string)a!["name"]! == "Ben")!["id"]!;
-        await g.Ana.Json(await g.Ana.Put(g.Path, Check([g.Room.Id], Words, revision: 1, colleagues: [benId])));
+        await g.Ana.Stored(g.Path, Check([g.Room.Id], Words, revision: 1, colleagues: [benId]));
         (await ben.Get(g.Path))["sittings"]!.AsArray().Count.ShouldBe(1);
         await Finish(g, right: false, ms: 10);
-        await ben.Json(await ben.Post($"{g.Path}/again", new { }));
+        await ben.Posted($"{g.Path}/again", new { });
         (await ben.Put(g.Path, Check([], Words, revision: 2, readers: []))).StatusCode.ShouldBe(
             HttpStatusCode.NotFound,
             "it is not theirs to change"
@@ -622,14 +599,10 @@ public sealed class LevelCheckTests(Harness harness)
         var rights = await Right(view);
         var before = DateTimeOffset.UtcNow;
         // Begun ten minutes ago, as if they had passed: the reader answers without a network.
-        await using (var c = await harness.Services.GetRequiredService<NpgsqlDataSource>().OpenConnectionAsync())
-        await using (
-            var q = new NpgsqlCommand("update stage set served_at = now() - interval '10 minutes' where id = $1", c)
-            {
-                Parameters = { new() { Value = Guid.Parse((string)view["stage"]!["id"]!) } },
-            }
-        )
-            await q.ExecuteNonQueryAsync();
+        await harness.Ask<Guid>(
+            "update stage set served_at = now() - interval '10 minutes' where id = $1 returning id",
+            Guid.Parse((string)view["stage"]!["id"]!)
+        );
         (await g.Ana.Post($"{g.Path}/close", new { closed = true })).EnsureSuccessStatusCode();
         ((string)(await Row(g))["parts"]![0]!["flag"]!).ShouldBe("Thin");
         object At(int item, DateTimeOffset at) =>
@@ -659,7 +632,7 @@ public sealed class LevelCheckTests(Harness harness)
         // The same again is the same; what was only given afterwards is refused.
         await g.Reader.Json(await Send(g, view, inTime, done: true));
         (await Depth(g)).ShouldBe(level);
-        ((string)(await g.Reader.Problem(await Send(g, view, tooLate, done: true), 409))["code"]!).ShouldBe("over");
+        (await g.Reader.Code(await Send(g, view, tooLate, done: true), 409)).ShouldBe("over");
     }
 
     [Fact]
@@ -667,17 +640,15 @@ public sealed class LevelCheckTests(Harness harness)
     {
         var g = await Give(Words);
         // Between giving and taking, a teacher judges: that is not the check's doing.
-        await g.Ana.Json(
-            await g.Ana.Post(
-                $"/api/classes/{g.Room.Id}/readers/{g.Room.Readers[0].Id}/levels",
-                new
-                {
-                    level = "60",
-                    system = "fm",
-                    sd = 2,
-                    reason = "reads at home",
-                }
-            )
+        await g.Ana.Posted(
+            $"/api/classes/{g.Room.Id}/readers/{g.Room.Readers[0].Id}/levels",
+            new
+            {
+                level = "60",
+                system = "fm",
+                sd = 2,
+                reason = "reads at home",
+            }
         );
         var before = await Depth(g);
         await Finish(g, right: true);
@@ -727,7 +698,7 @@ public sealed class LevelCheckTests(Harness harness)
             HttpStatusCode.NotFound
         );
         var grades = $"/api/checks/{Guid.NewGuid()}";
-        await g.Ana.Json(await g.Ana.Put(grades, Check([], grades: [4], draft: true)));
+        await g.Ana.Stored(grades, Check([], grades: [4], draft: true));
         (
             await (await harness.Teacher("ben")).Put($"/api/checks/{Guid.NewGuid()}", Check([], grades: [4]))
         ).StatusCode.ShouldBe(HttpStatusCode.NotFound, "whole grades are the lead's");
@@ -801,7 +772,7 @@ public sealed class LevelCheckTests(Harness harness)
             readers.Select(async r =>
             {
                 var sitting = (string)(await r.Get("/api/my/checks"))[0]!["id"]!;
-                return await r.Json(await r.Post($"/api/my/checks/{sitting}/begin"));
+                return await r.Posted($"/api/my/checks/{sitting}/begin");
             })
         );
         begun.ShouldAllBe(v => v["stage"]!["items"]!.AsArray().Count > 3);

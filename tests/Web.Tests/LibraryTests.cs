@@ -92,8 +92,9 @@ public sealed class LibraryTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var other = await harness.Teacher("ben");
-        var kept = await ana.Json(
-            await ana.Post("/api/library/searches", new { name = "Sea stories", query = "q=sea&fiction=true" })
+        var kept = await ana.Posted(
+            "/api/library/searches",
+            new { name = "Sea stories", query = "q=sea&fiction=true" }
         );
         (
             await ana.Post("/api/library/searches", new { name = "Sea stories", query = "q=sea" })

@@ -14,17 +14,15 @@ public sealed class LiveTests(Harness harness)
     {
         var rows = (await teacher.Get("/api/library"))["rows"]!.AsArray();
         var text = await teacher.Get($"/api/texts/{rows.First(r => (int)r!["questions"]! >= 6)!["id"]}");
-        var made = await teacher.Json(
-            await teacher.Post(
-                $"/api/classes/{room.Id}/assignments",
-                new
-                {
-                    readerIds = room.Readers.Select(r => r.Id),
-                    textId = (string)text["id"]!,
-                    attempts,
-                    skipGiven = false,
-                }
-            )
+        var made = await teacher.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                textId = (string)text["id"]!,
+                attempts,
+                skipGiven = false,
+            }
         );
         var questions = text["questions"]!
             .AsArray()
@@ -153,11 +151,8 @@ public sealed class LiveTests(Harness harness)
         };
         var path = $"/api/my/tickets/{work.Ticket}/answers";
         string?[] expected = [null, null, "no-attempt-left", "not-found", "invalid", null];
-        (await reader.Json(await reader.Post(path, body)))
-            .AsArray()
-            .Select(a => (string?)a!["code"])
-            .ShouldBe(expected);
-        (await reader.Json(await reader.Post(path, body)))
+        (await reader.Posted(path, body)).AsArray().Select(a => (string?)a!["code"]).ShouldBe(expected);
+        (await reader.Posted(path, body))
             .AsArray()
             .Select(a => (string?)a!["code"])
             .ShouldBe(expected, "the same again is the same");

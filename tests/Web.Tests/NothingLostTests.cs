@@ -16,18 +16,16 @@ public sealed class NothingLostTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
         var text = (string)(await ana.Get("/api/library?q=mill+that+waits"))["rows"]![0]!["id"]!;
-        var made = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{room.Id}/assignments",
-                new
-                {
-                    readerIds = room.Readers.Select(r => r.Id),
-                    textId = text,
-                    attempts = 1,
-                    skipGiven = false,
-                    dueOn = due,
-                }
-            )
+        var made = await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                textId = text,
+                attempts = 1,
+                skipGiven = false,
+                dueOn = due,
+            }
         );
         var reader = await harness.Reader(room, 0);
         var ticket = (string)(await reader.Get("/api/my/tickets"))[0]!["id"]!;
@@ -84,9 +82,7 @@ public sealed class NothingLostTests(Harness harness)
         var path = AnswerPath(w);
         var body = Answer(w.Questions[0]!, DateTimeOffset.UtcNow);
         Dictionary<string, string> whose = new() { ["X-Work-Of"] = w.Room.Readers[0].Id };
-        (
-            (string)(await other.Problem(await other.Send(HttpMethod.Put, path, body, headers: whose), 401))["code"]!
-        ).ShouldBe("signed-out");
+        (await other.Code(await other.Send(HttpMethod.Put, path, body, headers: whose), 401)).ShouldBe("signed-out");
         (await w.Reader.Send(HttpMethod.Put, path, body, headers: whose)).EnsureSuccessStatusCode();
     }
 
@@ -188,15 +184,17 @@ public sealed class NothingLostTests(Harness harness)
                 404
             )
         ).ShouldNotBeNull();
-        object aside = new
-        {
-            about = w.Ticket,
-            kind = "Answer",
-            answers = 1,
-            code = "not-found",
-            body = new { words = "nothing \u0000 lost" },
-            at = DateTimeOffset.UtcNow,
-        };
+        object Aside(string kind, string words) =>
+            new
+            {
+                about = w.Ticket,
+                kind,
+                answers = 1,
+                code = "not-found",
+                body = new { words },
+                at = DateTimeOffset.UtcNow,
+            };
+        var aside = Aside("Answer", "nothing \u0000 lost");
         var id = Guid.NewGuid();
         for (var twice = 0; twice < 2; twice++)
             (await w.Reader.Put($"/api/my/set-aside/{id}", aside)).EnsureSuccessStatusCode();
@@ -204,36 +202,8 @@ public sealed class NothingLostTests(Harness harness)
         told.Select(s => (string)s!["code"]!).ShouldBe(["not-found"]);
         var other = await harness.Reader(w.Room, 1);
         await other.Problem(await other.Put($"/api/my/set-aside/{Guid.NewGuid()}", aside), 404);
-        await w.Reader.Problem(
-            await w.Reader.Put(
-                $"/api/my/set-aside/{Guid.NewGuid()}",
-                new
-                {
-                    about = w.Ticket,
-                    kind = "Nonsense",
-                    answers = 1,
-                    code = "x",
-                    body = new { },
-                    at = DateTimeOffset.UtcNow,
-                }
-            ),
-            422
-        );
-        await w.Reader.Problem(
-            await w.Reader.Put(
-                $"/api/my/set-aside/{Guid.NewGuid()}",
-                new
-                {
-                    about = w.Ticket,
-                    kind = "Answer",
-                    answers = 1,
-                    code = "x",
-                    body = new { words = new string('x', 50_000) },
-                    at = DateTimeOffset.UtcNow,
-                }
-            ),
-            422
-        );
+        foreach (var refused in new[] { Aside("Nonsense", ""), Aside("Answer", new string('x', 50_000)) })
+            await w.Reader.Problem(await w.Reader.Put($"/api/my/set-aside/{Guid.NewGuid()}", refused), 422);
     }
 
     [Fact]
@@ -265,11 +235,9 @@ public sealed class NothingLostTests(Harness harness)
         signals.ShouldContain("NothingRead");
         var two = (await w.Ana.Get("/api/library"))["rows"]!.AsArray().First(r => r!["versions"]!.AsArray().Count > 1)!;
         var fit = (
-            await w.Ana.Json(
-                await w.Ana.Post(
-                    $"/api/classes/{w.Room.Id}/fit",
-                    new { readerIds = new[] { w.Room.Readers[0].Id }, textIds = new[] { (string)two["id"]! } }
-                )
+            await w.Ana.Posted(
+                $"/api/classes/{w.Room.Id}/fit",
+                new { readerIds = new[] { w.Room.Readers[0].Id }, textIds = new[] { (string)two["id"]! } }
             )
         )[0]!;
         fit["versions"]!.AsArray().Select(v => (int)v!["forecast"]!).Distinct().Count().ShouldBeGreaterThan(1);

@@ -58,7 +58,7 @@ public sealed class OwnTextTests(Harness harness)
         };
 
     private static async Task<string> Made(Person who, string title, bool mine = true) =>
-        (string)(await who.Json(await who.Post("/api/texts", Text(title, mine: mine))))["id"]!;
+        (string)(await who.Posted("/api/texts", Text(title, mine: mine)))["id"]!;
 
     [Fact]
     public async Task A_text_that_is_sent_again_is_the_same_text_with_what_was_written_since()
@@ -84,7 +84,7 @@ public sealed class OwnTextTests(Harness harness)
         (await Send(Story, await harness.Teacher("cleo"))).StatusCode.ShouldBe(HttpStatusCode.Conflict);
         var copy = new { id = Guid.NewGuid() };
         foreach (var _ in new[] { 1, 2 })
-            ((string)(await ana.Json(await ana.Post($"/api/texts/{id}/copy", copy)))["id"]!).ShouldBe($"{copy.id}");
+            ((string)(await ana.Posted($"/api/texts/{id}/copy", copy))["id"]!).ShouldBe($"{copy.id}");
     }
 
     [Fact]
@@ -92,9 +92,7 @@ public sealed class OwnTextTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var id = (string)
-            (await ana.Json(await ana.Post("/api/texts", Text("Oranges in winter", body: Story + "\n\n" + Story))))[
-                "id"
-            ]!;
+            (await ana.Posted("/api/texts", Text("Oranges in winter", body: Story + "\n\n" + Story)))["id"]!;
         var view = await ana.Get($"/api/texts/{id}");
         ((double)view["versions"]![0]!["depth"]!).ShouldBeInRange(10, 45);
         view["versions"]![0]!["pages"]!
@@ -116,15 +114,9 @@ public sealed class OwnTextTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         async Task<JsonNode> Measured(params string[] taught) =>
-            await ana.Json(
-                await ana.Post(
-                    "/api/texts/measure",
-                    new
-                    {
-                        text = "The cat sat on the mat. A ship came in the rain, and the cat ran to the dock.",
-                        taught,
-                    }
-                )
+            await ana.Posted(
+                "/api/texts/measure",
+                new { text = "The cat sat on the mat. A ship came in the rain, and the cat ran to the dock.", taught }
             );
         (await Measured())["breaks"]!.AsArray().ShouldBeEmpty("nothing was said to be taught");
         var patterns = (await Measured("x"))["patterns"]!.AsArray().Select(p => (string)p!["key"]!).ToArray();
@@ -147,9 +139,7 @@ public sealed class OwnTextTests(Harness harness)
         (await ben.Post($"/api/texts/{mine}/copy", new { })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ben.Get("/api/library?q=lamp"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldNotContain(mine);
         (await ben.Get("/api/library?q=lamp"))["rows"]!.AsArray().Select(r => (string)r!["id"]!).ShouldContain(shared);
-        ((string)(await ben.Problem(await ben.Put($"/api/texts/{shared}", Text("Taken", 1)), 409))["code"]!).ShouldBe(
-            "not-yours"
-        );
+        (await ben.Code(await ben.Put($"/api/texts/{shared}", Text("Taken", 1)), 409)).ShouldBe("not-yours");
         (await (await harness.Teacher("cleo")).Send(HttpMethod.Get, $"/api/texts/{shared}")).StatusCode.ShouldBe(
             HttpStatusCode.NotFound,
             "another school"
@@ -161,16 +151,12 @@ public sealed class OwnTextTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var id = await Made(ana, "Lamp with history");
-        var changed = await ana.Json(
-            await ana.Put(
-                $"/api/texts/{id}",
-                Text("Lamp with a past", 1, body: Story.Replace("oranges", "lemons"), note: "Lemons")
-            )
+        var changed = await ana.Stored(
+            $"/api/texts/{id}",
+            Text("Lamp with a past", 1, body: Story.Replace("oranges", "lemons"), note: "Lemons")
         );
         ((int)changed["revision"]!).ShouldBe(2);
-        ((string)(await ana.Problem(await ana.Put($"/api/texts/{id}", Text("Lost", 1)), 409))["code"]!).ShouldBe(
-            "stale"
-        );
+        (await ana.Code(await ana.Put($"/api/texts/{id}", Text("Lost", 1)), 409)).ShouldBe("stale");
         var revisions = (await ana.Get($"/api/texts/{id}/revisions")).AsArray();
         revisions.Select(r => (string)r!["note"]!).ShouldBe(["Lemons", "Made"]);
         (await ana.Post($"/api/texts/{id}/revisions/1/restore")).EnsureSuccessStatusCode();
@@ -185,13 +171,11 @@ public sealed class OwnTextTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var ships = (string)(await ana.Get("/api/library?q=barometer&whose=Shipped"))["rows"]![0]!["id"]!;
-        ((string)(await ana.Problem(await ana.Put($"/api/texts/{ships}", Text(revision: 1)), 409))["code"]!).ShouldBe(
-            "ships"
-        );
+        (await ana.Code(await ana.Put($"/api/texts/{ships}", Text(revision: 1)), 409)).ShouldBe("ships");
         (await ana.Post($"/api/texts/{ships}/retire", new { retired = true })).StatusCode.ShouldBe(
             HttpStatusCode.Conflict
         );
-        var copy = (string)(await ana.Json(await ana.Post($"/api/texts/{ships}/copy", new { })))["id"]!;
+        var copy = (string)(await ana.Posted($"/api/texts/{ships}/copy", new { }))["id"]!;
         JsonNode original = await ana.Get($"/api/texts/{ships}"),
             copied = await ana.Get($"/api/texts/{copy}");
         copied["questions"]!
@@ -322,7 +306,7 @@ public sealed class OwnTextTests(Harness harness)
     public async Task What_cannot_be_measured_is_answered_with_a_sentence(string text, string doubt)
     {
         var ana = await harness.Teacher("ana");
-        (await ana.Json(await ana.Post("/api/texts/measure", new { text })))["remarks"]!
+        (await ana.Posted("/api/texts/measure", new { text }))["remarks"]!
             .AsArray()
             .Select(r => (string)r!["doubt"]!)
             .ShouldContain(doubt);
@@ -332,16 +316,14 @@ public sealed class OwnTextTests(Harness harness)
     public async Task What_if_answers_and_refuses_what_is_out_of_range()
     {
         var ana = await harness.Teacher("ana");
-        var m = await ana.Json(
-            await ana.Post(
-                "/api/texts/measure",
-                new
-                {
-                    text = Story,
-                    sentenceLength = 2.0,
-                    unfamiliar = 1.0,
-                }
-            )
+        var m = await ana.Posted(
+            "/api/texts/measure",
+            new
+            {
+                text = Story,
+                sentenceLength = 2.0,
+                unfamiliar = 1.0,
+            }
         );
         ((double)m["ifChanged"]!).ShouldBeGreaterThan((double)m["depth"]!);
         (await ana.Post("/api/texts/measure", new { text = Story, sentenceLength = 0.0 })).StatusCode.ShouldBe(

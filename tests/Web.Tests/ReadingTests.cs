@@ -49,15 +49,23 @@ public sealed class ReadingTests(Harness harness)
     }
 
     [Fact]
+    public async Task What_is_no_sound_is_refused()
+    {
+        var ana = await harness.Teacher("ana");
+        var (text, version) = await Some(ana, 3);
+        var path = $"/api/texts/{text}/versions/{version}/sound";
+        (await ana.Problem(await ana.Post(path, "This is no sound."u8.ToArray()), 422))
+            .ToJsonString()
+            .ShouldContain("not a sound");
+    }
+
+    [Fact]
     public async Task A_reading_is_kept_for_the_school_found_in_the_library_and_heard_by_readers()
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 1);
         var (text, version) = await Some(ana, 3);
         var path = $"/api/texts/{text}/versions/{version}/sound";
-        (await ana.Problem(await ana.Post(path, "This is no sound."u8.ToArray()), 422))
-            .ToJsonString()
-            .ShouldContain("not a sound");
         (await ana.Post(path, Wave)).EnsureSuccessStatusCode();
         var played = await ana.Send(HttpMethod.Get, path);
         played.Content.Headers.ContentType!.MediaType.ShouldBe("audio/wav");
@@ -66,20 +74,18 @@ public sealed class ReadingTests(Harness harness)
         await Shows(ana, text, true);
         await Shows(await harness.Teacher("cleo"), text, false);
 
-        var made = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{room.Id}/assignments",
-                new
-                {
-                    readerIds = room.Readers.Select(r => r.Id),
-                    textId = text,
-                    attempts = 1,
-                    skipGiven = false,
-                    dueOn = (DateOnly?)null,
-                    directions = "",
-                    versions = new Dictionary<string, string> { [room.Readers[0].Id] = version },
-                }
-            )
+        var made = await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                textId = text,
+                attempts = 1,
+                skipGiven = false,
+                dueOn = (DateOnly?)null,
+                directions = "",
+                versions = new Dictionary<string, string> { [room.Readers[0].Id] = version },
+            }
         );
         var reader = await harness.Reader(room, 0);
         var ticket = (string)
@@ -116,7 +122,7 @@ public sealed class ReadingTests(Harness harness)
         var path = $"/api/texts/{text}/versions/{version}/maze";
         var second = await ana.Get($"{path}?draft=2");
         ((bool)second["kept"]!).ShouldBeFalse();
-        await ana.Json(await ana.Put(path, new { draft = 2 }));
+        await ana.Stored(path, new { draft = 2 });
         var kept = await ana.Get(path);
         ((bool)kept["kept"]!, (string)kept["by"]!, kept["pieces"]!.ToJsonString()).ShouldBe(
             (true, "Ana", second["pieces"]!.ToJsonString())

@@ -169,7 +169,7 @@ public sealed class RosterFileTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         await Import(lead, Roster());
-        var made = await lead.Json(await lead.Post("/api/classes", new { name = "By hand" }));
+        var made = await lead.Posted("/api/classes", new { name = "By hand" });
         await lead.Post(
             $"/api/classes/{(string)made["id"]!}/readers",
             new
@@ -225,14 +225,14 @@ public sealed class RosterFileTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         ((string)(await lead.Get("/api/school/imports"))["source"]!).ShouldBe("District");
-        var id = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
+        var id = (string)(await lead.Posted("/api/school/imports/source"))["id"]!;
         var view = await Until(lead, id, "Ready", "Failed");
         Count(view, "Readers", "added").ShouldBe(24);
         Count(view, "Enrolments", "added").ShouldBe(24);
         Count(view, "Teaching", "added").ShouldBe(2);
         (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
         await Until(lead, id, "Applied");
-        var again = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
+        var again = (string)(await lead.Posted("/api/school/imports/source"))["id"]!;
         ((int)(await Until(lead, again, "Ready", "Failed"))["preview"]!["steps"]!).ShouldBe(0);
     }
 
@@ -381,25 +381,15 @@ public sealed class RosterFileTests(Harness harness)
             )
         );
         ((int)view["preview"]!["steps"]!).ShouldBe(0, view["preview"]!["lines"]!.ToJsonString());
-        (
-            await lead.Post(
-                $"/api/school/imports/{id}/preview",
-                new
-                {
-                    org = (string?)null,
-                    mends = new[]
-                    {
-                        new
-                        {
-                            file = "users.csv",
-                            line = 3,
-                            column = (string?)null,
-                            value = (string?)null,
-                        },
-                    },
-                }
-            )
-        ).EnsureSuccessStatusCode();
+        var skip = new
+        {
+            file = "users.csv",
+            line = 3,
+            column = (string?)null,
+            value = (string?)null,
+        };
+        var wish = new { org = (string?)null, mends = new[] { skip } };
+        (await lead.Post($"/api/school/imports/{id}/preview", wish)).EnsureSuccessStatusCode();
         var skipped = await Until(lead, id, "Ready");
         ((int)skipped["preview"]!["steps"]!).ShouldBe(0, skipped["preview"]!["lines"]!.ToJsonString());
         ((int)skipped["preview"]!["stopped"]!).ShouldBe(0);
@@ -412,7 +402,7 @@ public sealed class RosterFileTests(Harness harness)
         await Import(lead, Roster());
         async Task FromDistrict()
         {
-            var id = (string)(await lead.Json(await lead.Post("/api/school/imports/source")))["id"]!;
+            var id = (string)(await lead.Posted("/api/school/imports/source"))["id"]!;
             await Until(lead, id, "Ready", "Failed");
             (await lead.Post($"/api/school/imports/{id}/apply", new { })).EnsureSuccessStatusCode();
             await Until(lead, id, "Applied", "Ready");

@@ -25,35 +25,20 @@ public sealed class RosterTests(Harness harness)
         ];
 
     [Fact]
-    public async Task Whatever_is_made_twice_by_a_request_that_was_repeated_is_made_once()
+    public async Task A_class_a_reader_and_a_colleague_asked_for_twice_are_made_once()
     {
         var (lead, _, _) = await harness.OwnSchool();
         Guid classId = Guid.NewGuid(),
             readerId = Guid.NewGuid(),
             adultId = Guid.NewGuid();
-        async Task<JsonNode> Twice(string path, object body)
-        {
-            var once = await lead.Json(await lead.Post(path, body));
-            var again = await lead.Json(await lead.Post(path, body));
-            return new JsonArray(once, again);
-        }
-        var rooms = await Twice("/api/classes", new { name = "4 Tern", id = classId });
-        ((string)rooms[0]!["id"]!, (string)rooms[1]!["id"]!).ShouldBe(($"{classId}", $"{classId}"));
+        var (room, same) = await Twice(lead, "/api/classes", new { name = "4 Tern", id = classId });
+        ((string)room["id"]!, (string)same["id"]!).ShouldBe(($"{classId}", $"{classId}"));
         (await lead.Get("/api/school/classes")).AsArray().Count.ShouldBe(1);
-        var readers = await Twice(
-            $"/api/classes/{classId}/readers",
-            new
-            {
-                givenName = "Ana",
-                familyName = "Cruz",
-                grade = 4,
-                level = 30,
-                id = readerId,
-            }
-        );
-        ((string)readers[1]!["secret"]!).ShouldBe((string)readers[0]!["secret"]!);
+        var (reader, again) = await Twice(lead, $"/api/classes/{classId}/readers", New(readerId, "Ana", "Cruz"));
+        ((string)again["secret"]!).ShouldBe((string)reader["secret"]!);
         (await lead.Get($"/api/classes/{classId}"))["readers"]!.AsArray().Count.ShouldBe(1);
         await Twice(
+            lead,
             "/api/school/adults",
             new
             {
@@ -64,95 +49,100 @@ public sealed class RosterTests(Harness harness)
             }
         );
         (await lead.Get("/api/school/adults")).AsArray().Count(a => (string)a!["name"]! == "Pia Lund").ShouldBe(1);
-        var copies = await Twice(
-            $"/api/classes/{classId}/copy",
-            new
-            {
-                name = "4 Tern (copy)",
-                withReaders = true,
-                id = Guid.NewGuid(),
-            }
-        );
-        ((string)copies[0]!["id"]!).ShouldBe((string)copies[1]!["id"]!);
+    }
+
+    [Fact]
+    public async Task A_copy_a_year_and_a_judgement_asked_for_twice_are_made_once()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var room = await harness.Room(lead, 1);
+        var copy = new
+        {
+            name = "4 Tern (copy)",
+            withReaders = true,
+            id = Guid.NewGuid(),
+        };
+        var (copied, sameCopy) = await Twice(lead, $"/api/classes/{room.Id}/copy", copy);
+        ((string)copied["id"]!).ShouldBe((string)sameCopy["id"]!);
         (await lead.Get("/api/school/classes")).AsArray().Count.ShouldBe(2);
-        var first = Harness.Today.AddDays(230);
-        var years = await Twice(
-            "/api/school/years",
-            new
-            {
-                name = "Next",
-                firstDay = first,
-                lastDay = first.AddDays(280),
-                terms = new[]
-                {
-                    new
-                    {
-                        name = "Term 1",
-                        firstDay = first,
-                        lastDay = first.AddDays(280),
-                    },
-                },
-                daysOff = Array.Empty<string>(),
-                id = Guid.NewGuid(),
-            }
-        );
-        ((string)years[0]!["id"]!).ShouldBe((string)years[1]!["id"]!);
+        DateOnly firstDay = Harness.Today.AddDays(230),
+            lastDay = firstDay.AddDays(280);
+        var next = new
+        {
+            name = "Next",
+            firstDay,
+            lastDay,
+            terms = new[] { Term(firstDay, lastDay) },
+            daysOff = Array.Empty<string>(),
+            id = Guid.NewGuid(),
+        };
+        var (year, sameYear) = await Twice(lead, "/api/school/years", next);
+        ((string)year["id"]!).ShouldBe((string)sameYear["id"]!);
         (await lead.Get("/api/school/years")).AsArray().Count.ShouldBe(2);
-        var judged = await Twice(
-            $"/api/classes/{classId}/readers/{readerId}/levels",
-            new
-            {
-                level = "33",
-                system = "fm",
-                sd = 2,
-                reason = "Reads well",
-                id = Guid.NewGuid(),
-            }
-        );
-        ((string)judged[0]!["changeId"]!).ShouldBe((string)judged[1]!["changeId"]!);
-        // An id that is somebody else's reader makes nobody and tells nothing.
+        var judgement = new
+        {
+            level = "33",
+            system = "fm",
+            sd = 2,
+            reason = "Reads well",
+            id = Guid.NewGuid(),
+        };
+        var path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}/levels";
+        var (judged, sameJudged) = await Twice(lead, path, judgement);
+        ((string)judged["changeId"]!).ShouldBe((string)sameJudged["changeId"]!);
+    }
+
+    [Fact]
+    public async Task An_id_that_is_somebody_elses_reader_makes_nobody_and_tells_nothing()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var theirs = await harness.Room(lead, 1);
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        (
-            await ana.Post(
-                $"/api/classes/{room.Id}/readers",
-                new
-                {
-                    givenName = "Not",
-                    familyName = "Mine",
-                    grade = 4,
-                    level = 30,
-                    id = readerId,
-                }
-            )
-        ).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        var taken = New(Guid.Parse(theirs.Readers[0].Id), "Not", "Mine");
+        (await ana.Post($"/api/classes/{room.Id}/readers", taken)).StatusCode.ShouldBe(HttpStatusCode.Conflict);
     }
+
+    private static async Task<(JsonNode Once, JsonNode Again)> Twice(Person who, string path, object body) =>
+        (await who.Posted(path, body), await who.Posted(path, body));
+
+    private static object Term(DateOnly firstDay, DateOnly lastDay) =>
+        new
+        {
+            name = "Term 1",
+            firstDay,
+            lastDay,
+        };
+
+    private static object New(Guid id, string givenName, string familyName) =>
+        new
+        {
+            givenName,
+            familyName,
+            grade = 4,
+            level = 30,
+            id,
+        };
+
+    private static object Row(string givenName, string? familyName, string grade, string? level = null) =>
+        new
+        {
+            givenName,
+            familyName,
+            grade,
+            level,
+        };
 
     [Fact]
     public async Task A_list_goes_in_once_with_sign_ins_and_can_be_taken_back()
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var list = Rows(
-            new
-            {
-                givenName = "Ådne",
-                familyName = "Berg",
-                grade = "4",
-                level = "31",
-            },
-            new
-            {
-                givenName = "小明",
-                familyName = "王",
-                grade = "Year 5",
-            },
-            new { givenName = "Nobody", grade = "forty" }
-        );
-        var check = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/check", list));
+        var list = Rows(Row("Ådne", "Berg", "4", "31"), Row("小明", "王", "Year 5"), Row("Nobody", null, "forty"));
+        var check = await ana.Posted($"/api/classes/{room.Id}/list/check", list);
         ((int)check["new"]!).ShouldBe(2);
         ((string)check["rows"]![2]!["problems"]![0]!["column"]!).ShouldBe("grade");
-        var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
+        var done = await ana.Posted($"/api/classes/{room.Id}/list/apply", list);
         done["added"]!.AsArray().Select(a => ((string)a!["secret"]!).Length).ShouldAllBe(n => n > 3);
         (await Names(ana, room.Id)).ShouldBe(["Ådne Berg", "小明 王"], ignoreOrder: true);
         (await ana.Get($"/api/classes/{room.Id}/list/draft"))["rows"]!
@@ -172,7 +162,7 @@ public sealed class RosterTests(Harness harness)
             )
         ).EnsureSuccessStatusCode();
 
-        var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", list));
+        var again = await ana.Posted($"/api/classes/{room.Id}/list/apply", list);
         again["changeId"].ShouldBeNull();
         ((int)again["done"]!["unchanged"]!).ShouldBe(2);
 
@@ -187,17 +177,15 @@ public sealed class RosterTests(Harness harness)
         var room = await harness.Room(ana, 1);
         async Task<double> Depth() => (double)(await ana.Get($"/api/readers/{room.Readers[0].Id}"))["depth"]!;
         var before = await Depth();
-        var changed = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{room.Id}/bulk",
-                new
-                {
-                    readerIds = new[] { room.Readers[0].Id },
-                    level = "grade 8",
-                    levelSystem = "fm",
-                    newSecrets = false,
-                }
-            )
+        var changed = await ana.Posted(
+            $"/api/classes/{room.Id}/bulk",
+            new
+            {
+                readerIds = new[] { room.Readers[0].Id },
+                level = "grade 8",
+                levelSystem = "fm",
+                newSecrets = false,
+            }
         );
         (await Depth()).ShouldBeGreaterThan(before + 5);
         (await ana.Post($"/api/changes/{(string)changed["changeId"]!}/undo")).EnsureSuccessStatusCode();
@@ -220,23 +208,21 @@ public sealed class RosterTests(Harness harness)
                     level = $"{20 + i % 20}",
                 }),
         ]);
-        var done = await ana.Json(await ana.Post($"/api/classes/{room.Id}/list/apply", rows));
+        var done = await ana.Posted($"/api/classes/{room.Id}/list/apply", rows);
         ((int)done["done"]!["new"]!).ShouldBe(
             1_800,
             "with stay and level these are 5,400 steps, more than one part holds"
         );
         var one = (string)done["added"]![7]!["readerId"]!;
-        var worked = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{room.Id}/bulk",
-                new
-                {
-                    readerIds = new[] { one },
-                    level = "grade 8",
-                    levelSystem = "fm",
-                    newSecrets = false,
-                }
-            )
+        var worked = await ana.Posted(
+            $"/api/classes/{room.Id}/bulk",
+            new
+            {
+                readerIds = new[] { one },
+                level = "grade 8",
+                levelSystem = "fm",
+                newSecrets = false,
+            }
         );
 
         var refused = await ana.Post($"/api/changes/{(string)done["changeId"]!}/undo");
@@ -254,18 +240,16 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         Room one = await harness.Room(ana, 2),
             two = await harness.Room(ana, 0);
-        var moved = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{one.Id}/move",
-                new { readerIds = new[] { one.Readers[0].Id }, toClassId = two.Id }
-            )
+        var moved = await ana.Posted(
+            $"/api/classes/{one.Id}/move",
+            new { readerIds = new[] { one.Readers[0].Id }, toClassId = two.Id }
         );
         (await Names(ana, two.Id)).ShouldBe(["Reader0 Test"]);
         (await Roster(ana, one.Id))["former"]!.AsArray().Count.ShouldBe(1);
         (await ana.Get($"/api/readers/{one.Readers[0].Id}/stays")).AsArray().Count.ShouldBe(2);
 
         // Somebody builds on it: then it says who and what.
-        var left = await ana.Json(await ana.Post($"/api/classes/{two.Id}/readers/{one.Readers[0].Id}/leave"));
+        var left = await ana.Posted($"/api/classes/{two.Id}/readers/{one.Readers[0].Id}/leave");
         var refused = await ana.Problem(await ana.Post($"/api/changes/{(string)moved["changeId"]!}/undo"), 409);
         ((string)refused["title"]!).ShouldContain("Ana has built on this");
         ((string)refused["title"]!).ShouldContain("has left the school");
@@ -294,17 +278,15 @@ public sealed class RosterTests(Harness harness)
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
-        var added = await ana.Json(
-            await ana.Post(
-                $"/api/classes/{room.Id}/readers",
-                new
-                {
-                    givenName = "Worked",
-                    familyName = "",
-                    grade = 4,
-                    level = 30,
-                }
-            )
+        var added = await ana.Posted(
+            $"/api/classes/{room.Id}/readers",
+            new
+            {
+                givenName = "Worked",
+                familyName = "",
+                grade = 4,
+                level = 30,
+            }
         );
         var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
         (
@@ -351,7 +333,7 @@ public sealed class RosterTests(Harness harness)
                 },
             };
         (await ana.Put(path, Body("First", "Reader0"))).EnsureSuccessStatusCode();
-        ((string)(await ana.Problem(await ana.Put(path, Body("Second", "Reader0")), 409))["code"]!).ShouldBe("stale");
+        (await ana.Code(await ana.Put(path, Body("Second", "Reader0")), 409)).ShouldBe("stale");
         var member = (await Roster(ana, room.Id))["members"]![0]!;
         ((string)member["givenName"]!).ShouldBe("First");
         ((int)member["supports"]!["moreTime"]!).ShouldBe(150);
@@ -427,7 +409,7 @@ public sealed class RosterTests(Harness harness)
         var room = await harness.Room(ana, 2);
         string kept = room.Readers[0].Id,
             other = room.Readers[1].Id;
-        var merged = await ana.Json(await ana.Post($"/api/readers/{kept}/merge", new { otherId = other }));
+        var merged = await ana.Posted($"/api/readers/{kept}/merge", new { otherId = other });
         (await Names(ana, room.Id)).ShouldBe(["Reader0 Test"]);
         (await ana.Get($"/api/readers/{kept}"))["marks"]!.AsArray().Count.ShouldBe(2);
         (await ana.Post($"/api/changes/{(string)merged["changeId"]!}/undo")).EnsureSuccessStatusCode();
@@ -436,44 +418,36 @@ public sealed class RosterTests(Harness harness)
     }
 
     [Fact]
-    public async Task Classes_are_renamed_closed_copied_and_given_new_codes()
+    public async Task A_class_is_renamed_and_does_not_end_before_it_begins()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 0);
+        object Until(int days) =>
+            new
+            {
+                name = "New name",
+                firstDay = Harness.Today,
+                lastDay = Harness.Today.AddDays(days),
+            };
+        (await ana.Put($"/api/classes/{room.Id}", Until(30))).EnsureSuccessStatusCode();
+        ((string)(await Roster(ana, room.Id))["name"]!).ShouldBe("New name");
+        (await ana.Problem(await ana.Put($"/api/classes/{room.Id}", Until(-1)), 422))["fields"]!
+            ["lastDay"]
+            .ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task Classes_are_closed_copied_and_given_new_codes()
     {
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 2);
-        (
-            await ana.Put(
-                $"/api/classes/{room.Id}",
-                new
-                {
-                    name = "New name",
-                    firstDay = Harness.Today,
-                    lastDay = Harness.Today.AddDays(30),
-                }
-            )
-        ).EnsureSuccessStatusCode();
-        (
-            await ana.Problem(
-                await ana.Put(
-                    $"/api/classes/{room.Id}",
-                    new
-                    {
-                        name = "X",
-                        firstDay = Harness.Today,
-                        lastDay = Harness.Today.AddDays(-1),
-                    }
-                ),
-                422
-            )
-        )["fields"]!["lastDay"].ShouldNotBeNull();
         (await ana.Post($"/api/classes/{room.Id}/code")).EnsureSuccessStatusCode();
         var code = (string)(await Roster(ana, room.Id))["code"]!;
         code.ShouldNotBe(room.Code);
         (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{room.Code}")).StatusCode.ShouldBe(
             HttpStatusCode.NotFound
         );
-        var copy = await ana.Json(
-            await ana.Post($"/api/classes/{room.Id}/copy", new { name = "A copy", withReaders = true })
-        );
+        var copy = await ana.Posted($"/api/classes/{room.Id}/copy", new { name = "A copy", withReaders = true });
         (await Names(ana, (string)copy["id"]!)).Length.ShouldBe(2);
         (await ana.Post($"/api/classes/{room.Id}/close")).EnsureSuccessStatusCode();
         (await new Person(harness).Send(HttpMethod.Get, $"/api/session/class/{code}")).StatusCode.ShouldBe(
@@ -491,12 +465,9 @@ public sealed class RosterTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 0);
         var me = (string)(await Roster(ana, room.Id))["adults"]![0]!["adultId"]!;
-        (
-            (string)
-                (await ana.Problem(await ana.Send(HttpMethod.Delete, $"/api/classes/{room.Id}/adults/{me}"), 409))[
-                    "code"
-                ]!
-        ).ShouldBe("last-teacher");
+        (await ana.Code(await ana.Send(HttpMethod.Delete, $"/api/classes/{room.Id}/adults/{me}"), 409)).ShouldBe(
+            "last-teacher"
+        );
     }
 
     [Fact]
@@ -590,8 +561,9 @@ public sealed class RosterTests(Harness harness)
                 await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.{form}")
             ).Content.ReadAsByteArrayAsync();
             var read = await ana.Json(await ana.Send(HttpMethod.Post, $"/api/classes/{room.Id}/list/read", file));
-            var check = await ana.Json(
-                await ana.Post($"/api/classes/{room.Id}/list/check", new { rows = read["rows"], levelSystem = "fm" })
+            var check = await ana.Posted(
+                $"/api/classes/{room.Id}/list/check",
+                new { rows = read["rows"], levelSystem = "fm" }
             );
             ((int)check["unchanged"]!).ShouldBe(2, form);
         }

@@ -25,23 +25,19 @@ public sealed class SchoolTests(Harness harness)
     {
         var (lead, _, _) = await harness.OwnSchool();
         var mail = $"{Guid.NewGuid():N}@example.org";
-        var invited = await lead.Json(
-            await lead.Post(
-                "/api/school/adults",
-                new
-                {
-                    name = "Nele New",
-                    mail,
-                    lead = false,
-                }
-            )
+        var invited = await lead.Posted(
+            "/api/school/adults",
+            new
+            {
+                name = "Nele New",
+                mail,
+                lead = false,
+            }
         );
         var token = await harness.MailedToken(mail);
         ((string)invited["link"]!).ShouldEndWith(token);
         var nele = new Person(harness);
-        ((string)(await nele.Json(await nele.Post("/api/pass/look", new { token })))["rules"]!).ShouldContain(
-            "10 to 200"
-        );
+        ((string)(await nele.Posted("/api/pass/look", new { token }))["rules"]!).ShouldContain("10 to 200");
         (await nele.Problem(await nele.Post("/api/pass", new { token, password = "short" }), 422))["fields"]!
             ["password"]
             .ShouldNotBeNull();
@@ -56,16 +52,14 @@ public sealed class SchoolTests(Harness harness)
     public async Task Signing_out_everywhere_ends_every_session_at_once()
     {
         var (lead, _, _) = await harness.OwnSchool();
-        var invited = await lead.Json(
-            await lead.Post(
-                "/api/school/adults",
-                new
-                {
-                    name = "Two Tabs",
-                    mail = (string?)null,
-                    lead = false,
-                }
-            )
+        var invited = await lead.Posted(
+            "/api/school/adults",
+            new
+            {
+                name = "Two Tabs",
+                mail = (string?)null,
+                lead = false,
+            }
         );
         var token = ((string)invited["link"]!).Split('#')[1];
         var first = new Person(harness);
@@ -155,6 +149,24 @@ public sealed class SchoolTests(Harness harness)
         (await ana.Get("/api/session"))["handedOver"].ShouldBeNull();
     }
 
+    private static object Year(DateOnly from, DateOnly to, DateOnly termTo) =>
+        new
+        {
+            name = "Next year",
+            firstDay = from,
+            lastDay = to,
+            terms = new[]
+            {
+                new
+                {
+                    name = "All of it",
+                    firstDay = from,
+                    lastDay = termTo,
+                },
+            },
+            daysOff = Array.Empty<DateOnly>(),
+        };
+
     [Fact]
     public async Task A_year_is_checked_and_rolled_over_and_back()
     {
@@ -164,23 +176,6 @@ public sealed class SchoolTests(Harness harness)
         var year = (string)(await lead.Get("/api/school/years"))[0]!["id"]!;
         DateOnly first = Harness.Today.AddDays(250),
             last = first.AddDays(290);
-        object Year(DateOnly from, DateOnly to, DateOnly termTo) =>
-            new
-            {
-                name = "Next year",
-                firstDay = from,
-                lastDay = to,
-                terms = new[]
-                {
-                    new
-                    {
-                        name = "All of it",
-                        firstDay = from,
-                        lastDay = termTo,
-                    },
-                },
-                daysOff = Array.Empty<DateOnly>(),
-            };
         (await lead.Problem(await lead.Post("/api/school/years", Year(first.AddDays(-100), last, last)), 422))[
             "fields"
         ]!
@@ -189,14 +184,16 @@ public sealed class SchoolTests(Harness harness)
         (await lead.Problem(await lead.Post("/api/school/years", Year(first, last, last.AddDays(1))), 422))["fields"]!
             ["terms"]
             .ShouldNotBeNull();
-        var next = (string)(await lead.Json(await lead.Post("/api/school/years", Year(first, last, last))))["id"]!;
-        var preview = await lead.Json(
-            await lead.Post($"/api/school/years/{year}/roll-over/preview", new { toYearId = next, keepClasses = true })
+        var next = (string)(await lead.Posted("/api/school/years", Year(first, last, last)))["id"]!;
+        var preview = await lead.Posted(
+            $"/api/school/years/{year}/roll-over/preview",
+            new { toYearId = next, keepClasses = true }
         );
         ((int)preview["up"]!).ShouldBe(3);
         ((string)preview["classes"]![0]!["to"]!).ShouldBe("5 Tern");
-        var rolled = await lead.Json(
-            await lead.Post($"/api/school/years/{year}/roll-over", new { toYearId = next, keepClasses = true })
+        var rolled = await lead.Posted(
+            $"/api/school/years/{year}/roll-over",
+            new { toYearId = next, keepClasses = true }
         );
         (await lead.Get("/api/school/classes"))
             .AsArray()
@@ -213,64 +210,64 @@ public sealed class SchoolTests(Harness harness)
     public async Task The_schools_own_chart_is_used_wherever_a_level_is_typed()
     {
         var (lead, _, _) = await harness.OwnSchool();
+        var body = await Deeper(lead);
+        (await lead.Put("/api/school/level-chart", body)).EnsureSuccessStatusCode();
+        var room = await harness.Room(lead, 0);
+        (await lead.Get($"/api/classes/{room.Id}"))["levelChart"]![4]!["own"]![0]!
+            .GetValue<string>()
+            .ShouldBe("Step 4");
+        var stepper = new
+        {
+            givenName = "Stepper",
+            grade = "4",
+            level = "step 4",
+        };
+        var done = await lead.Posted(
+            $"/api/classes/{room.Id}/list/apply",
+            new { rows = new[] { stepper }, levelSystem = "fm" }
+        );
+        var reader = await lead.Get($"/api/readers/{(string)done["added"]![0]!["readerId"]!}");
+        ((double)reader["marks"]![0]!["place"]!).ShouldBe(37);
+    }
+
+    [Fact]
+    public async Task A_chart_says_what_it_would_change_and_one_that_is_old_or_upside_down_is_refused()
+    {
+        var (lead, _, _) = await harness.OwnSchool();
+        var body = await Deeper(lead);
+        (await lead.Posted("/api/school/level-chart/effect", body))["sentences"]!
+            .ToJsonString()
+            .ShouldContain("Pier steps");
+        (await lead.Put("/api/school/level-chart", body)).EnsureSuccessStatusCode();
+        (await lead.Code(await lead.Put("/api/school/level-chart", body), 409)).ShouldBe("stale");
+        var upsideDown = body with { Rows = [.. body.Rows.Reverse()] };
+        (await lead.Problem(await lead.Put("/api/school/level-chart", upsideDown), 422))["fields"]!
+            ["rows"]
+            .ShouldNotBeNull();
+    }
+
+    private sealed record ChartBody(string[] OwnColumns, IReadOnlyList<object> Rows, int Version);
+
+    /// <summary>The school's chart, each grade a fathom deeper, with a column of its own.</summary>
+    private static async Task<ChartBody> Deeper(Person lead)
+    {
         var chart = await lead.Get("/api/school/level-chart");
         var rows = chart["rows"]!
             .AsArray()
             .Select(
                 (r, i) =>
-                    new
-                    {
-                        label = (string)r!["label"]!,
-                        schoolYear = (string)r["schoolYear"]!,
-                        ages = (string)r["ages"]!,
-                        depth = (double)r["depth"]! + 1,
-                        own = new[] { $"Step {i}" },
-                    }
-            )
-            .ToList();
-        var body = new
-        {
-            ownColumns = new[] { "Pier steps" },
-            rows,
-            version = (int)chart["version"]!,
-        };
-        (await lead.Json(await lead.Post("/api/school/level-chart/effect", body)))["sentences"]!
-            .ToJsonString()
-            .ShouldContain("Pier steps");
-        (await lead.Put("/api/school/level-chart", body)).EnsureSuccessStatusCode();
-        ((string)(await lead.Problem(await lead.Put("/api/school/level-chart", body), 409))["code"]!).ShouldBe("stale");
-        (
-            await lead.Problem(
-                await lead.Put("/api/school/level-chart", body with { rows = [.. Enumerable.Reverse(rows)] }),
-                422
-            )
-        )["fields"]!
-            ["rows"]
-            .ShouldNotBeNull();
-        var room = await harness.Room(lead, 0);
-        (await lead.Get($"/api/classes/{room.Id}"))["levelChart"]![4]!["own"]![0]!
-            .GetValue<string>()
-            .ShouldBe("Step 4");
-        var done = await lead.Json(
-            await lead.Post(
-                $"/api/classes/{room.Id}/list/apply",
-                new
-                {
-                    rows = new[]
-                    {
+                    (object)
                         new
                         {
-                            givenName = "Stepper",
-                            grade = "4",
-                            level = "step 4",
-                        },
-                    },
-                    levelSystem = "fm",
-                }
+                            label = (string)r!["label"]!,
+                            schoolYear = (string)r["schoolYear"]!,
+                            ages = (string)r["ages"]!,
+                            depth = (double)r["depth"]! + 1,
+                            own = new[] { $"Step {i}" },
+                        }
             )
-        );
-        var reader = await lead.Get($"/api/readers/{(string)done["added"]![0]!["readerId"]!}");
-        ((double)reader["marks"]![0]!["place"]!).ShouldBe(37);
+            .ToList();
+        return new(["Pier steps"], rows, (int)chart["version"]!);
     }
 
     [Fact]
@@ -278,17 +275,15 @@ public sealed class SchoolTests(Harness harness)
     {
         var (lead, schoolId, _) = await harness.OwnSchool();
         var room = await harness.Room(lead, 0);
-        var added = await lead.Json(
-            await lead.Post(
-                $"/api/classes/{room.Id}/readers",
-                new
-                {
-                    givenName = "Zephyrine",
-                    familyName = "Qwertz",
-                    grade = 4,
-                    level = 30,
-                }
-            )
+        var added = await lead.Posted(
+            $"/api/classes/{room.Id}/readers",
+            new
+            {
+                givenName = "Zephyrine",
+                familyName = "Qwertz",
+                grade = 4,
+                level = 30,
+            }
         );
         var id = (string)added["id"]!;
         (
@@ -388,9 +383,7 @@ public sealed class SchoolTests(Harness harness)
             await Get<DeepCurrent.Data.Storage.TidyStore>().Forget(DateTimeOffset.UtcNow.AddDays(-30))
         ).ShouldBeGreaterThanOrEqualTo(2);
         (await lead.Get("/api/school/imports"))["imports"]!.AsArray().ShouldBeEmpty();
-        ((string)(await lead.Problem(await lead.Post($"/api/changes/{change}/undo"), 409))["code"]!).ShouldBe(
-            "too-late"
-        );
+        (await lead.Code(await lead.Post($"/api/changes/{change}/undo"), 409)).ShouldBe("too-late");
         (await RosterFileTests.Readers(lead)).ShouldBe(2, "what was done stays");
     }
 
@@ -468,7 +461,7 @@ public sealed class SchoolTests(Harness harness)
             level = 30,
             guardianMail = $"{one}, {two}",
         };
-        var id = (string)(await ana.Json(await ana.Post($"/api/classes/{room.Id}/readers", child)))["id"]!;
+        var id = (string)(await ana.Posted($"/api/classes/{room.Id}/readers", child))["id"]!;
         var path = $"/api/classes/{room.Id}/guardians/invite";
         // Who has no address is invited by the printed letter; nobody of another class is.
         (
@@ -478,7 +471,7 @@ public sealed class SchoolTests(Harness harness)
             HttpStatusCode.NotFound
         );
         var both = new { readerIds = new[] { id, room.Readers[0].Id, $"{Guid.NewGuid()}" } };
-        ((int)(await ana.Json(await ana.Post(path, both)))["sent"]!).ShouldBe(2);
+        ((int)(await ana.Posted(path, both))["sent"]!).ShouldBe(2);
         var code = await harness.MailedToken(one);
         (await harness.MailedToken(two)).ShouldBe(code, "a letter sent again has the same code");
         var guardian = new
@@ -506,41 +499,26 @@ public sealed class SchoolTests(Harness harness)
             );
         var mail = $"{Guid.NewGuid():N}@example.org";
         var person = new Person(harness);
-        (
-            await person.Post(
+        Task<HttpResponseMessage> Register(string typed, string password) =>
+            person.Post(
                 "/api/guardian/register",
                 new
                 {
-                    code = code.ToLowerInvariant().Replace("-", " "),
+                    code = typed,
                     name = "Una",
                     mail,
-                    password = Harness.Password,
+                    password,
                 }
-            )
-        ).EnsureSuccessStatusCode();
+            );
+        (await Register(code.ToLowerInvariant().Replace("-", " "), Harness.Password)).EnsureSuccessStatusCode();
         (
-            (string)
-                (
-                    await person.Problem(
-                        await person.Post("/api/session/adult", new { userName = mail, password = Harness.Password }),
-                        403
-                    )
-                )["code"]!
+            await person.Code(
+                await person.Post("/api/session/adult", new { userName = mail, password = Harness.Password }),
+                403
+            )
         ).ShouldBe("not-confirmed");
-        (
-            await person.Problem(
-                await person.Post(
-                    "/api/guardian/register",
-                    new
-                    {
-                        code,
-                        name = "Una",
-                        mail,
-                        password = "somebody else is here",
-                    }
-                ),
-                422
-            )
-        )["fields"]!["password"].ShouldNotBeNull();
+        (await person.Problem(await Register(code, "somebody else is here"), 422))["fields"]!
+            ["password"]
+            .ShouldNotBeNull();
     }
 }

@@ -143,9 +143,7 @@ public sealed class TroubleTests(Harness harness)
     public async Task Bad_json_is_answered_plainly()
     {
         var ana = await harness.Teacher("ana");
-        ((string)(await ana.Problem(await ana.Post("/api/classes", "not an object"), 400))["code"]!).ShouldBe(
-            "bad-request"
-        );
+        (await ana.Code(await ana.Post("/api/classes", "not an object"), 400)).ShouldBe("bad-request");
     }
 
     [Fact]

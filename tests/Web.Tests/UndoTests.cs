@@ -46,7 +46,11 @@ public sealed class UndoTests(Harness harness)
                 ignoreOrder: true,
                 "say in ReaderThings what merging, giving out and deleting do to a new table"
             );
-        // What the database takes along by itself is what a key says so of.
+    }
+
+    [Fact]
+    public async Task What_the_database_takes_along_by_itself_is_what_a_key_says_so_of()
+    {
         var cascades = await Rows<string>(
             """
             select c.conrelid::regclass::text
@@ -58,7 +62,11 @@ public sealed class UndoTests(Harness harness)
             .All.Where(x => x.Delete is OnDelete.Cascades)
             .Select(x => x.Table)
             .ShouldBe(cascades, ignoreOrder: true);
-        // Where two readers cannot both have the like, a merge knows the twin.
+    }
+
+    [Fact]
+    public async Task Where_two_readers_cannot_both_have_the_like_a_merge_knows_the_twin()
+    {
         var unique = await Rows<string>(
             """
             select distinct i.indrelid::regclass::text
@@ -96,70 +104,80 @@ public sealed class UndoTests(Harness harness)
         var reader = room.Readers[0].Id;
         var change = await Added(ana, room.Id);
         var text = (string)(await ana.Get("/api/library"))["rows"]![0]!["id"]!;
-        switch (what)
-        {
-            case "record":
-                await ana.Json(
-                    await ana.Put(
-                        $"/api/readers/{reader}/records/{Guid.NewGuid()}",
-                        new
-                        {
-                            textId = text,
-                            versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]!,
-                        }
-                    )
-                );
-                break;
-            case "check":
-                await ana.Json(await ana.Put($"/api/checks/{Guid.NewGuid()}", LevelCheckTests.Check([room.Id])));
-                break;
-            case "loan":
-                var code = $"C{Guid.NewGuid():N}"[..8].ToUpperInvariant();
-                await ana.Json(await ana.Post("/api/copies", new { title = "A paper book", codes = new[] { code } }));
-                await ana.Json(
-                    await ana.Post(
-                        "/api/copies/desk",
-                        new
-                        {
-                            typed = code,
-                            readerId = reader,
-                            days = 7,
-                        }
-                    )
-                );
-                break;
-            case "assignment":
-                await ana.Json(
-                    await ana.Post(
-                        $"/api/classes/{room.Id}/assignments",
-                        new
-                        {
-                            readerIds = new[] { reader },
-                            textId = text,
-                            attempts = 1,
-                            skipGiven = false,
-                        }
-                    )
-                );
-                break;
-            default:
-                await ana.Json(
-                    await ana.Post(
-                        $"/api/classes/{room.Id}/readers/{reader}/levels",
-                        new
-                        {
-                            level = "30",
-                            system = "fm",
-                            sd = 4,
-                            reason = "read well",
-                        }
-                    )
-                );
-                break;
-        }
+        await (
+            what switch
+            {
+                "record" => BeginRecord(ana, room, text),
+                "check" => BeginCheck(ana, room, text),
+                "loan" => BeginLoan(ana, room, text),
+                "assignment" => BeginAssignment(ana, room, text),
+                _ => BeginLevel(ana, room, text),
+            }
+        );
         var refused = await ana.Problem(await ana.Post($"/api/changes/{change}/undo"), 409);
         ((string)refused["title"]!).ShouldContain("Reader0");
         await ana.Get($"/api/readers/{reader}");
+    }
+
+    private static async Task BeginRecord(Person ana, Room room, string text)
+    {
+        var reader = room.Readers[0].Id;
+        await ana.Stored(
+            $"/api/readers/{reader}/records/{Guid.NewGuid()}",
+            new { textId = text, versionId = (string)(await ana.Get($"/api/texts/{text}"))["versions"]![0]!["id"]! }
+        );
+    }
+
+    private static async Task BeginCheck(Person ana, Room room, string text)
+    {
+        var reader = room.Readers[0].Id;
+        await ana.Stored($"/api/checks/{Guid.NewGuid()}", LevelCheckTests.Check([room.Id]));
+    }
+
+    private static async Task BeginLoan(Person ana, Room room, string text)
+    {
+        var reader = room.Readers[0].Id;
+        var code = $"C{Guid.NewGuid():N}"[..8].ToUpperInvariant();
+        await ana.Posted("/api/copies", new { title = "A paper book", codes = new[] { code } });
+        await ana.Posted(
+            "/api/copies/desk",
+            new
+            {
+                typed = code,
+                readerId = reader,
+                days = 7,
+            }
+        );
+    }
+
+    private static async Task BeginAssignment(Person ana, Room room, string text)
+    {
+        var reader = room.Readers[0].Id;
+        await ana.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = new[] { reader },
+                textId = text,
+                attempts = 1,
+                skipGiven = false,
+            }
+        );
+    }
+
+    private static async Task BeginLevel(Person ana, Room room, string text)
+    {
+        var reader = room.Readers[0].Id;
+        await ana.Posted(
+            $"/api/classes/{room.Id}/readers/{reader}/levels",
+            new
+            {
+                level = "30",
+                system = "fm",
+                sd = 4,
+                reason = "read well",
+            }
+        );
     }
 
     [Fact]
@@ -168,13 +186,12 @@ public sealed class UndoTests(Harness harness)
         var ana = await harness.Teacher("ana");
         var room = await harness.Room(ana, 4);
         var path = $"/api/checks/{Guid.NewGuid()}";
-        await ana.Json(
-            await ana.Put(path, LevelCheckTests.Check([], readers: [.. room.Readers.Take(3).Select(r => r.Id)]))
+        await ana.Stored(path, LevelCheckTests.Check([], readers: [.. room.Readers.Take(3).Select(r => r.Id)]));
+        var more = await ana.Stored(
+            path,
+            LevelCheckTests.Check([], readers: [.. room.Readers.Select(r => r.Id)], revision: 1)
         );
-        var more = await ana.Json(
-            await ana.Put(path, LevelCheckTests.Check([], readers: [.. room.Readers.Select(r => r.Id)], revision: 1))
-        );
-        await ana.Json(await ana.Post($"/api/changes/{more["changeId"]}/undo"));
+        await ana.Posted($"/api/changes/{more["changeId"]}/undo");
         var left = (await ana.Get(path))["sittings"]!.AsArray().Select(s => (string)s!["readerId"]!).ToList();
         left.ShouldBe(room.Readers.Take(3).Select(r => r.Id), ignoreOrder: true);
         ((bool)(await ana.Get(path))["gone"]!).ShouldBeFalse();
@@ -197,8 +214,8 @@ public sealed class UndoTests(Harness harness)
             skipGiven = false,
             texts,
         };
-        var first = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", request));
-        var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", request));
+        var first = await ana.Posted($"/api/classes/{room.Id}/assignments", request);
+        var again = await ana.Posted($"/api/classes/{room.Id}/assignments", request);
         ((string)again["changeId"]!).ShouldBe((string)first["changeId"]!);
         (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(3);
         // One text that nobody can be given stops all of it.
@@ -218,7 +235,7 @@ public sealed class UndoTests(Harness harness)
         );
         bad.StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(3);
-        await ana.Json(await ana.Post($"/api/changes/{first["changeId"]}/undo"));
+        await ana.Posted($"/api/changes/{first["changeId"]}/undo");
         (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().ShouldBeEmpty();
     }
 
@@ -240,10 +257,10 @@ public sealed class UndoTests(Harness harness)
                 skipGiven = true,
                 texts = texts.Select((t, i) => new { id = ids[i], textId = t }),
             };
-        await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request([Guid.NewGuid()], textIds[0])));
+        await ana.Posted($"/api/classes/{room.Id}/assignments", Request([Guid.NewGuid()], textIds[0]));
         Guid[] ids = [Guid.NewGuid(), Guid.NewGuid()];
-        var first = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request(ids, textIds)));
-        var again = await ana.Json(await ana.Post($"/api/classes/{room.Id}/assignments", Request(ids, textIds)));
+        var first = await ana.Posted($"/api/classes/{room.Id}/assignments", Request(ids, textIds));
+        var again = await ana.Posted($"/api/classes/{room.Id}/assignments", Request(ids, textIds));
         ((string)again["changeId"]!).ShouldBe((string)first["changeId"]!);
         (await ana.Get($"/api/classes/{room.Id}/assignments")).AsArray().Count.ShouldBe(2);
     }
@@ -256,17 +273,15 @@ public sealed class UndoTests(Harness harness)
         string kept = room.Readers[0].Id,
             other = room.Readers[1].Id;
         var code = $"C{Guid.NewGuid():N}"[..8].ToUpperInvariant();
-        await ana.Json(await ana.Post("/api/copies", new { title = "A paper book", codes = new[] { code } }));
-        await ana.Json(
-            await ana.Post(
-                "/api/copies/desk",
-                new
-                {
-                    typed = code,
-                    readerId = other,
-                    days = 7,
-                }
-            )
+        await ana.Posted("/api/copies", new { title = "A paper book", codes = new[] { code } });
+        await ana.Posted(
+            "/api/copies/desk",
+            new
+            {
+                typed = code,
+                readerId = other,
+                days = 7,
+            }
         );
         async Task<Dictionary<string, long>> Of(string reader)
         {
@@ -279,7 +294,7 @@ public sealed class UndoTests(Harness harness)
         }
         var (keptBefore, otherBefore) = (await Of(kept), await Of(other));
         otherBefore["loan"].ShouldBe(1);
-        var merged = await ana.Json(await ana.Post($"/api/readers/{kept}/merge", new { otherId = other }));
+        var merged = await ana.Posted($"/api/readers/{kept}/merge", new { otherId = other });
         (await Of(other)).Values.ShouldAllBe(n => n == 0);
         (await Of(kept))["loan"].ShouldBe(1);
         (await ana.Post($"/api/changes/{merged["changeId"]}/undo")).EnsureSuccessStatusCode();
@@ -295,31 +310,19 @@ public sealed class UndoTests(Harness harness)
         var (gone, stays) = (room.Readers[0].Id, room.Readers[1].Id);
         // Another class's unfinished list holds the given name as part of words.
         var other = await harness.Room(ana, 0);
+        var rows = new[]
+        {
+            new { givenName = "Reader0", familyName = "Elsewhere" },
+            new { givenName = "Zoe", familyName = "Reader01" },
+        };
         (
-            await ana.Put(
-                $"/api/classes/{other.Id}/list/draft",
-                new
-                {
-                    rows = new[]
-                    {
-                        new { givenName = "Reader0", familyName = "Elsewhere" },
-                        new { givenName = "Zoe", familyName = "Reader01" },
-                    },
-                    levelSystem = "fm",
-                }
-            )
+            await ana.Put($"/api/classes/{other.Id}/list/draft", new { rows, levelSystem = "fm" })
         ).EnsureSuccessStatusCode();
         var import = ImportId.New();
+        var adult = (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!;
         await harness
             .Services.GetRequiredService<DeepCurrent.Data.Imports.ImportStore>()
-            .Add(
-                import,
-                (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!.SchoolId,
-                (await harness.Services.GetRequiredService<DeepCurrent.Data.Adults.AdultStore>().Find("ana"))!.Id,
-                "Another file",
-                [1, 2, 3],
-                DateTimeOffset.UtcNow
-            );
+            .Add(import, adult.SchoolId, adult.Id, "Another file", [1, 2, 3], DateTimeOffset.UtcNow);
         (await ana.Get($"/api/readers/{gone}/delete"))
             .AsArray()
             .Select(g => (string)g!["what"]!)

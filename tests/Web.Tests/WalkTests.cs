@@ -15,20 +15,18 @@ public sealed class WalkTests(Harness harness)
     }
 
     private static async Task<JsonNode> Assign(Person teacher, Room room, JsonNode text, int attempts = 2) =>
-        await teacher.Json(
-            await teacher.Post(
-                $"/api/classes/{room.Id}/assignments",
-                new
-                {
-                    readerIds = room.Readers.Select(r => r.Id),
-                    textId = (string)text["id"]!,
-                    dueOn = Harness.Today.AddDays(3),
-                    attempts,
-                    directions = "Read it twice.",
-                    skipGiven = true,
-                    versions = new { },
-                }
-            )
+        await teacher.Posted(
+            $"/api/classes/{room.Id}/assignments",
+            new
+            {
+                readerIds = room.Readers.Select(r => r.Id),
+                textId = (string)text["id"]!,
+                dueOn = Harness.Today.AddDays(3),
+                attempts,
+                directions = "Read it twice.",
+                skipGiven = true,
+                versions = new { },
+            }
         );
 
     /// <summary>Answers every question, right or wrong as told, and gives back the ticket's id.</summary>
@@ -50,7 +48,7 @@ public sealed class WalkTests(Harness harness)
             var id = Guid.NewGuid();
             (await reader.Put($"/api/my/tickets/{ticket}/answers/{id}", answer)).EnsureSuccessStatusCode();
             // The same answer sent again, as after a lost connection, changes nothing.
-            var again = await reader.Json(await reader.Put($"/api/my/tickets/{ticket}/answers/{id}", answer));
+            var again = await reader.Stored($"/api/my/tickets/{ticket}/answers/{id}", answer);
             again["attempts"]!.AsArray().Count.ShouldBe(1);
         }
         return ticket;
@@ -63,7 +61,7 @@ public sealed class WalkTests(Harness harness)
         await Assign(teacher, room, text);
         var reader = await harness.Reader(room, 0);
         var ticket = await Work(teacher, reader, text, right: true);
-        var result = await reader.Json(await reader.Post($"/api/my/tickets/{ticket}/hand-in"));
+        var result = await reader.Posted($"/api/my/tickets/{ticket}/hand-in");
         ((double)result["score"]!).ShouldBe(1);
         var after = (await teacher.Get($"/api/tickets/{ticket}"))["ticket"]!;
         ((double)after["afterMean"]!).ShouldBeGreaterThan((double)after["beforeMean"]!);
@@ -106,17 +104,15 @@ public sealed class WalkTests(Harness harness)
         var q = key[0]!;
         var wrong = q["choices"]!.AsArray().Select(c => (bool)c!["right"]!).ToList().IndexOf(false);
         var said = (
-            await reader.Json(
-                await reader.Put(
-                    $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
-                    new
-                    {
-                        questionId = (string)q["id"]!,
-                        picks = new[] { wrong },
-                        at = DateTimeOffset.UtcNow,
-                        milliseconds = 9000,
-                    }
-                )
+            await reader.Stored(
+                $"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}",
+                new
+                {
+                    questionId = (string)q["id"]!,
+                    picks = new[] { wrong },
+                    at = DateTimeOffset.UtcNow,
+                    milliseconds = 9000,
+                }
             )
         ).ToJsonString();
         said.ShouldContain((string)q["choices"]![wrong]!["reason"]!);
@@ -141,26 +137,14 @@ public sealed class WalkTests(Harness harness)
         };
         (await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer)).EnsureSuccessStatusCode();
         (
-            (string)
-                (
-                    await reader.Problem(
-                        await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer),
-                        409
-                    )
-                )["code"]!
+            await reader.Code(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer), 409)
         ).ShouldBe("no-attempt-left");
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         var seen = await teacher.Get($"/api/tickets/{ticket}");
         ((bool)seen["answers"]![0]!["rushed"]!).ShouldBeTrue();
         ((double)seen["ticket"]!["afterMean"]!).ShouldBe((double)seen["ticket"]!["beforeMean"]!, 1e-6);
         (
-            (string)
-                (
-                    await reader.Problem(
-                        await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer),
-                        409
-                    )
-                )["code"]!
+            await reader.Code(await reader.Put($"/api/my/tickets/{ticket}/answers/{Guid.NewGuid()}", answer), 409)
         ).ShouldBe("not-open");
     }
 
@@ -169,24 +153,19 @@ public sealed class WalkTests(Harness harness)
     {
         var (teacher, room, text) = await Prepared();
         await Assign(teacher, room, text, attempts: 3);
-        (
-            await teacher.Post(
-                $"/api/classes/{room.Id}/bulk",
-                new
-                {
-                    readerIds = new[] { room.Readers[0].Id },
-                    supports = new
-                    {
-                        readAloud = false,
-                        hideTimer = false,
-                        moreTime = 100,
-                        textSize = 0,
-                        oneChoice = false,
-                        retry = true,
-                    },
-                }
-            )
-        ).EnsureSuccessStatusCode();
+        var supports = new
+        {
+            readAloud = false,
+            hideTimer = false,
+            moreTime = 100,
+            textSize = 0,
+            oneChoice = false,
+            retry = true,
+        };
+        await teacher.Posted(
+            $"/api/classes/{room.Id}/bulk",
+            new { readerIds = new[] { room.Readers[0].Id }, supports }
+        );
         var q = (await teacher.Get($"/api/texts/{(string)text["id"]!}"))["questions"]!
             .AsArray()
             .First(x => (string)x!["kind"]! == "Single")!;
@@ -209,7 +188,7 @@ public sealed class WalkTests(Harness harness)
                 );
             for (var n = 1; n <= tries; n++)
                 ((bool)(await reader.Json(await Try()))["mayTry"]!).ShouldBe(n < tries, $"try {n} of {tries}");
-            ((string)(await reader.Problem(await Try(), 409))["code"]!).ShouldBe("no-attempt-left");
+            (await reader.Code(await Try(), 409)).ShouldBe("no-attempt-left");
         }
     }
 
@@ -222,10 +201,10 @@ public sealed class WalkTests(Harness harness)
         var ticket = await Work(teacher, done, text, right: true);
         (await done.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
         var undo = $"/api/changes/{(string)made["changeId"]!}/undo";
-        ((string)(await teacher.Json(await teacher.Post(undo)))["sentence"]!).ShouldBe(
+        ((string)(await teacher.Posted(undo))["sentence"]!).ShouldBe(
             "Taken back from 1 reader. What was handed in is kept."
         );
-        ((string)(await teacher.Problem(await teacher.Post(undo), 409))["code"]!).ShouldBe("undone");
+        (await teacher.Code(await teacher.Post(undo), 409)).ShouldBe("undone");
         (await (await harness.Reader(room, 1)).Get("/api/my/tickets")).AsArray().ShouldBeEmpty();
         (await done.Get("/api/my/tickets")).AsArray().Count.ShouldBe(1);
     }
@@ -259,29 +238,27 @@ public sealed class WalkTests(Harness harness)
         var (teacher, room, _) = await Prepared();
         var id = room.Readers[0].Id;
         async Task<JsonNode> Set(double words) =>
-            await teacher.Json(
-                await teacher.Put(
-                    $"/api/classes/{room.Id}/goals",
-                    new
+            await teacher.Stored(
+                $"/api/classes/{room.Id}/goals",
+                new
+                {
+                    targets = new[]
                     {
-                        targets = new[]
+                        new
                         {
-                            new
-                            {
-                                readerId = id,
-                                kind = "Comprehension",
-                                target = 80.0,
-                            },
-                            new
-                            {
-                                readerId = id,
-                                kind = "Words",
-                                target = words,
-                            },
+                            readerId = id,
+                            kind = "Comprehension",
+                            target = 80.0,
                         },
-                        reason = "",
-                    }
-                )
+                        new
+                        {
+                            readerId = id,
+                            kind = "Words",
+                            target = words,
+                        },
+                    },
+                    reason = "",
+                }
             );
         async Task<double> Now() =>
             (double)
@@ -337,16 +314,14 @@ public sealed class WalkTests(Harness harness)
         var reader = await harness.Reader(room, 0);
         var ticket = await Work(teacher, reader, text, right: false);
         (await reader.Post($"/api/my/tickets/{ticket}/hand-in")).EnsureSuccessStatusCode();
-        var plan = await teacher.Json(
-            await teacher.Post(
-                $"/api/classes/{room.Id}/groups/proposal",
-                new
-                {
-                    groups = 1,
-                    smallest = 1,
-                    largest = 3,
-                }
-            )
+        var plan = await teacher.Posted(
+            $"/api/classes/{room.Id}/groups/proposal",
+            new
+            {
+                groups = 1,
+                smallest = 1,
+                largest = 3,
+            }
         );
         var place = plan["groups"]![0]!["readers"]!
             .AsArray()
@@ -364,16 +339,14 @@ public sealed class WalkTests(Harness harness)
     public async Task Groups_are_proposed_saved_and_taken_back()
     {
         var (teacher, room, _) = await Prepared(readers: 6);
-        var plan = await teacher.Json(
-            await teacher.Post(
-                $"/api/classes/{room.Id}/groups/proposal",
-                new
-                {
-                    groups = 2,
-                    smallest = 3,
-                    largest = 3,
-                }
-            )
+        var plan = await teacher.Posted(
+            $"/api/classes/{room.Id}/groups/proposal",
+            new
+            {
+                groups = 2,
+                smallest = 3,
+                largest = 3,
+            }
         );
         ((bool)plan["provenBest"]!).ShouldBeTrue();
         var groups = plan["groups"]!
@@ -385,7 +358,7 @@ public sealed class WalkTests(Harness harness)
             })
             .ToArray();
         groups.ShouldAllBe(g => g.readerIds.Length == 3);
-        var saved = await teacher.Json(await teacher.Put($"/api/classes/{room.Id}/groups", new { groups }));
+        var saved = await teacher.Stored($"/api/classes/{room.Id}/groups", new { groups });
         (await teacher.Get($"/api/classes/{room.Id}"))["groups"]!.AsArray().Count.ShouldBe(2);
         (
             await teacher.Problem(
