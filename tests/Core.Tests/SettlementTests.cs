@@ -117,6 +117,18 @@ public sealed class PlacementTests
     private static readonly DateTimeOffset At = new(2026, 10, 5, 9, 0, 0, TimeSpan.Zero);
 
     [Fact]
+    public void A_piece_puts_a_reader_where_it_says_by_itself()
+    {
+        var at = DateTimeOffset.UnixEpoch;
+        Placement.Of([new LevelEvidence(at, new(31))]).ShouldBe(new(31));
+        RunningRecordEvidence read = new(at, new(20), 100, 4);
+        Placement.Of([read]).ShouldBe(Placement.OfRecord(read));
+        AnswerEvidence[] answers = [new(at, new(20), 0, true), new(at, new(30), 0, false)];
+        Placement.Of(answers).ShouldBe(Placement.OfAnswers(answers));
+        Should.Throw<ArgumentException>(() => Placement.Of([]));
+    }
+
+    [Fact]
     public void Four_of_five_right_puts_a_reader_at_the_texts_own_depth() =>
         Placement.OfScore(new(33), 0.8).Value.ShouldBe(33, 1e-9);
 

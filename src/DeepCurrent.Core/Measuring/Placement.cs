@@ -10,6 +10,16 @@ public static class Placement
     private const double Least = 0.1,
         Most = 0.95;
 
+    /// <summary>By pieces that belong together: a level or a running record by itself, answers all at once.</summary>
+    /// <exception cref="ArgumentException">There are none.</exception>
+    public static Fathoms Of(IReadOnlyList<Evidence> pieces) =>
+        pieces switch
+        {
+            [LevelEvidence level, ..] => level.Value,
+            [RunningRecordEvidence record, ..] => OfRecord(record),
+            _ => OfAnswers([.. pieces.OfType<AnswerEvidence>()]),
+        };
+
     /// <summary>By a quiz on a text.</summary>
     /// <param name="score">First-attempt score, 0 to 1.</param>
     public static Fathoms OfScore(Fathoms text, double score) =>

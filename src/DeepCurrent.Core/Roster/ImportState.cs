@@ -23,6 +23,14 @@ public enum ImportTask
     Apply,
 }
 
+/// <summary>What a worker is doing with a roster file.</summary>
+public enum ImportStage
+{
+    Reading,
+    Comparing,
+    Writing,
+}
+
 public static class ImportStates
 {
     /// <summary>Whether a worker has it or is about to: it cannot be asked for anything else meanwhile.</summary>

@@ -35,7 +35,7 @@ public sealed record ImportHead
     /// <summary>0 to 1.</summary>
     public required double Progress { get; init; }
 
-    public required string Stage { get; init; }
+    public required ImportStage? Stage { get; init; }
 
     public required string? Preview { get; init; }
 
@@ -62,7 +62,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
             then '{nameof(ImportState.Undone)}'
           else state
         end as state,
-        progress, stage, preview::text as preview, error, change_id
+        progress, nullif(stage, '') as stage, preview::text as preview, error, change_id
         """;
 
     private const string Waiting = $"'{nameof(ImportState.Waiting)}'",
@@ -224,7 +224,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
         return await db.Single<byte[]>("select body from import where id = @id", new { id });
     }
 
-    public async Task Progress(ImportId id, double progress, string stage)
+    public async Task Progress(ImportId id, double progress, ImportStage stage)
     {
         await db.Run(
             "update import set progress = @progress, stage = @stage where id = @id",
@@ -232,7 +232,7 @@ public sealed class ImportStore(NpgsqlDataSource db)
             {
                 id,
                 progress,
-                stage,
+                stage = stage.ToString(),
             }
         );
     }

@@ -18,7 +18,7 @@ public sealed record ImportView(
     string? Org,
     ImportState State,
     double Progress,
-    string Stage,
+    ImportStage? Stage,
     ImportPreview? Preview,
     string? Error,
     ChangeId? ChangeId,

@@ -130,7 +130,7 @@ public sealed class ImportWork(
         DateTimeOffset now
     )
     {
-        await Report(head, 0.5, "Writing");
+        await Report(head, 0.5, ImportStage.Writing);
         var counts = preview
             .Counts.Where(c => c.All > 0)
             .Select(c => $"{c.All:N0} {c.Kind.ToString().ToLowerInvariant()}");
@@ -140,7 +140,7 @@ public sealed class ImportWork(
             new(head.SchoolId, null, head.AdultId, sentence, now),
             yardstick,
             (c, t, change) => ImportStore.Apply(c, t, head.Id, change),
-            p => _ = Report(head, 0.5 + p / 2, "Writing")
+            p => _ = Report(head, 0.5 + p / 2, ImportStage.Writing)
         );
     }
 
@@ -155,7 +155,7 @@ public sealed class ImportWork(
         var today = new SchoolClock(school.TimeZone).DayOf(now);
         var year = await schools.CurrentYear(head.SchoolId, today)
             ?? throw new Unreadable("No school year has begun yet. Add one, then take the roster in.");
-        await Report(head, 0.02, "Reading");
+        await Report(head, 0.02, ImportStage.Reading);
         var lastTold = 0.0;
         var body = await imports.Body(head.Id);
         var about = await About(head, school, body);
@@ -172,10 +172,10 @@ public sealed class ImportWork(
                 if (p - lastTold < 0.02)
                     return;
                 lastTold = p;
-                _ = Report(head, p, "Reading");
+                _ = Report(head, p, ImportStage.Reading);
             }
         );
-        await Report(head, 0.3, "Comparing");
+        await Report(head, 0.3, ImportStage.Comparing);
         var state = await rosters.Load(head.SchoolId);
         var (readerNames, adultNames, codes) = await rosters.Taken(head.SchoolId);
         var makers = RosterDesk.For(readerNames, adultNames, codes, school, secrets, pretend);
@@ -186,7 +186,7 @@ public sealed class ImportWork(
             new(year.Id, today, school.Chart, keeps),
             makers
         );
-        await Report(head, 0.45, "Comparing");
+        await Report(head, 0.45, ImportStage.Comparing);
         return (result, about, new(school.Chart, year), now);
     }
 
@@ -219,7 +219,7 @@ public sealed class ImportWork(
         return new(source, schoolsIn, org, AsksOrg: org is null, own);
     }
 
-    private async Task Report(ImportHead head, double progress, string stage)
+    private async Task Report(ImportHead head, double progress, ImportStage stage)
     {
         try
         {

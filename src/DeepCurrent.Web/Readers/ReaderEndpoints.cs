@@ -303,20 +303,12 @@ public static class ReaderEndpoints
         new(
             rows[^1].At,
             rows[0].Kind.SourceOf(rows[0].PartId is not null),
-            Place([.. rows.Select(r => r.Piece())]),
+            Placement.Of([.. rows.Select(r => r.Piece())]),
             note,
             null,
             null,
             rows.All(r => r.LeftOut is not null)
         );
-
-    private static Fathoms Place(IReadOnlyList<Evidence> pieces) =>
-        pieces[0] switch
-        {
-            LevelEvidence level => level.Value,
-            RunningRecordEvidence record => Placement.OfRecord(record),
-            _ => Placement.OfAnswers([.. pieces.OfType<AnswerEvidence>()]),
-        };
 
     /// <summary>The same figures that groups are proposed by: first attempts of the last twelve weeks.</summary>
     private static List<StrandView> Strands(IReadOnlyList<EvidenceRow> evidence, DateTimeOffset now) =>

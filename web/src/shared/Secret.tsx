@@ -3,7 +3,7 @@ import { Picture, pictureName } from './Picture';
 import { t } from './words';
 
 /** A secret as it is told to its reader: pictures in order, or the code or password to type. */
-export function Secret({ kind, secret }: { kind: string; secret: string }) {
+export function Secret({ kind, secret }: { kind: SecretKind; secret: string }) {
   if (kind === 'Pictures')
     return (
       <ol className="secret" aria-label={t('Picture secret')}>

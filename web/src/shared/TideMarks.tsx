@@ -1,15 +1,18 @@
+import type { Api } from './api';
 import { t } from './words';
 
-const marks: Record<string, { height: number; name: string }> = {
+type Mark = Api<'AttemptMark'>;
+
+const marks: Record<Mark, { height: number; name: string }> = {
   RightAtOnce: { height: 12, name: 'right at once' },
   AfterAnotherTry: { height: 7, name: 'after another try' },
   NotYet: { height: 3, name: 'not yet' },
   Unanswered: { height: 0, name: 'unanswered' },
 };
-export const markName = (mark: string) => t(marks[mark]?.name ?? mark);
+export const markName = (mark: Mark) => t(marks[mark].name);
 
 /** Attempts as tide marks of three heights; unanswered is a point. */
-export function TideMarks({ of }: { of: string[] }) {
+export function TideMarks({ of }: { of: Mark[] }) {
   return (
     <svg
       width={of.length * 7}
@@ -18,7 +21,7 @@ export function TideMarks({ of }: { of: string[] }) {
       aria-label={of.map((m, i) => `${i + 1} ${markName(m)}`).join(', ')}
     >
       {of.map((m, i) => {
-        const height = marks[m]?.height ?? 0;
+        const height = marks[m].height;
         return height ? (
           <rect key={i} x={i * 7} y={13 - height} width="5" height={height} fill="var(--ink)" />
         ) : (

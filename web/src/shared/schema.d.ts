@@ -8105,6 +8105,8 @@ export interface components {
       state: components['schemas']['ImportState'];
       changeId: null | components['schemas']['ChangeId'];
     };
+    /** @enum {unknown} */
+    ImportStage: 'Reading' | 'Comparing' | 'Writing';
     /**
      * @description Where a roster file stands.
      * @enum {unknown}
@@ -8119,7 +8121,7 @@ export interface components {
       state: components['schemas']['ImportState'];
       /** Format: double */
       progress: number;
-      stage: string;
+      stage: null | components['schemas']['ImportStage'];
       preview: null | components['schemas']['ImportPreview'];
       error: null | string;
       changeId: null | components['schemas']['ChangeId'];

@@ -1,45 +1,13 @@
-import { number, strandName } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ReaderRow } from '../classQueries';
 import { useTray } from '../tray/useTray';
-import { Buoy, signalName } from './Buoy';
-
-type Signal = ReaderRow['signals'][number];
-
-function says(kind: string, name: string, s: Signal): [string, string] {
-  const f = s.figures;
-  switch (kind) {
-    case 'OutOfDepth':
-      return [t('{{name}} scored under 60 % on three texts in a row.', { name }), `${f.join(', ')} %`];
-    case 'ReadyToMoveDeeper':
-      return [
-        t('{{name}} is finding the texts easy.', { name }),
-        t('{{scores}} % on the last three texts.', { scores: f.join(', ') }),
-      ];
-    case 'FlickedThrough':
-      return [
-        t('{{name}} had {{title}} open for {{seconds}} s.', { name, title: s.title ?? '', seconds: f[0] ?? 0 }),
-        t('Its {{words}} words would take about {{minutes}} min.', {
-          words: number(f[2] ?? 0),
-          minutes: Math.round(f[1] ?? 0),
-        }),
-      ];
-    case 'SameStrandMissed':
-      return [
-        t('{{name}} still misses {{strand}}.', { name, strand: strandName(s.strand) }),
-        t('{{right}} of {{asked}} right at the first try in six weeks.', { right: f[0] ?? 0, asked: f[1] ?? 0 }),
-      ];
-    default:
-      return [t('{{name}} has read nothing for {{days}} school days.', { name, days: f[0] ?? 0 }), ''];
-  }
-}
-
-const order = ['OutOfDepth', 'FlickedThrough', 'SameStrandMissed', 'ReadyToMoveDeeper', 'NothingRead'];
+import { Buoy } from './Buoy';
+import { signalKinds, signalName, signals } from './signals';
 
 /** At most five signals, each one sentence with its evidence and a button. Kinds take turns, so that one kind does not hide the others. */
 export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: string) => void }) {
   const tray = useTray();
-  const byKind = order.map((kind) =>
+  const byKind = signalKinds.map((kind) =>
     readers.flatMap((r) => r.signals.filter((s) => s.kind === kind).map((s) => ({ r, s }))),
   );
   const turns = Math.max(0, ...byKind.map((k) => k.length));
@@ -54,7 +22,7 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
       )}
       <ul>
         {all.slice(0, 5).map(({ r, s }) => {
-          const [what, evidence] = says(s.kind, r.givenName, s);
+          const [what, evidence] = signals[s.kind].says(r.givenName, s);
           const held = tray.readers.includes(r.id);
           return (
             <li key={`${r.id}${s.kind}${s.strand ?? ''}`}>

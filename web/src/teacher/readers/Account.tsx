@@ -7,7 +7,7 @@ import { dayOf, fm, halfRange, signed } from '../../shared/format';
 import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
-import { evidenceWords } from './evidence';
+import { evidenceSources } from './evidence';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import { Field, Window } from '../frame/Window';
@@ -78,7 +78,10 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                   ± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')}{' '}
                   {a.surer
                     .map((s) =>
-                      t('± {{sd}} with a {{what}}', { sd: halfRange(s.sd).toFixed(1), what: t(evidenceWords[s.what]) }),
+                      t('± {{sd}} with a {{what}}', {
+                        sd: halfRange(s.sd).toFixed(1),
+                        what: t(evidenceSources[s.what].word),
+                      }),
                     )
                     .join(', ')}
                   .
@@ -104,7 +107,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                     {a.pieces.map((p) => (
                       <tr key={pieceId(p)} id={pieceId(p)} className={p.counted === 0 ? 'out' : undefined}>
                         <td>{dayOf(p.at)}</td>
-                        <td>{t(evidenceWords[p.what])}</td>
+                        <td>{t(evidenceSources[p.what].word)}</td>
                         <th scope="row">
                           {p.recordId ? (
                             <Link to={`/class/${classId}/readers/${reader.id}/records/${p.recordId}`}>{p.note}</Link>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { fm, shortDay } from '../../shared/format';
-import { evidenceWords, type EvidenceSource } from './evidence';
+import { evidenceSources } from './evidence';
 import { t } from '../../shared/words';
 import type { Api } from '../../shared/api';
 import { sure } from '../../shared/sure';
@@ -63,18 +63,12 @@ export function DepthScale({ r }: { r: ReaderData }) {
 
 type Mark = Api<'MarkView'>;
 
-const glyphs: Record<EvidenceSource, string> = {
-  Quiz: 'M-4 0a4 4 0 1 0 8 0a4 4 0 1 0-8 0z',
-  RunningRecord: 'M-3.500-3.500h7v7h-7z',
-  Level: 'M0-4.500L4 3.500h-8z',
-  LevelCheck: 'M0-5L5 0L0 5L-5 0z',
-};
 const leftOutGlyph = 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500';
 const glyphOf = (m: Pick<Mark, 'what' | 'leftOut'>) =>
   m.leftOut
     ? { d: leftOutGlyph, fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 }
-    : { d: glyphs[m.what], fill: 'var(--ink)' };
-const glyphName = (m: Pick<Mark, 'what' | 'leftOut'>) => t(m.leftOut ? 'left out' : evidenceWords[m.what]);
+    : { d: evidenceSources[m.what].glyph, fill: 'var(--ink)' };
+const glyphName = (m: Pick<Mark, 'what' | 'leftOut'>) => t(m.leftOut ? 'left out' : evidenceSources[m.what].word);
 
 /** Where the table of evidence tells of a mark. */
 export const pieceId = (m: { ticketId?: string | null; at: string }) => `piece-${m.ticketId ?? Date.parse(m.at)}`;

@@ -160,12 +160,12 @@ function Import({ view }: { view: View }) {
 }
 
 function Progress({ view }: { view: View }) {
-  const stages: Record<string, string> = {
-    Writing: t('Writing'),
-    Comparing: t('Comparing with the school'),
+  const stages: Record<Api<'ImportStage'>, string> = {
     Reading: t('Reading the file'),
+    Comparing: t('Comparing with the school'),
+    Writing: t('Writing'),
   };
-  const stage = stages[view.stage] ?? t('Waiting');
+  const stage = view.stage ? stages[view.stage] : t('Waiting');
   return (
     <div className="remarks progress" role="status">
       <p>
