@@ -1,6 +1,5 @@
 using System.Xml.Linq;
 using DeepCurrent.Core.Questions;
-using DeepCurrent.Formats.Content;
 using DeepCurrent.Formats.Qti;
 using static DeepCurrent.Formats.Qti.Qti;
 
@@ -9,14 +8,6 @@ namespace DeepCurrent.Formats.Questions;
 internal sealed class ChoosingFormat(QuestionKind kind, string name) : QuestionFormat(kind, name)
 {
     private bool Several => Kind is QuestionKind.Multiple;
-
-    public override ChoiceEntry Entry(Choice c) =>
-        new() { Right = c.Right ? c.Text : null, Wrong = c.Right ? null : c.Text };
-
-    public override Choice? Choice(ChoiceEntry e) =>
-        e.Right is not null ? new(e.Right, true, "")
-        : e.Wrong is not null ? new(e.Wrong, false, "")
-        : null;
 
     public override (string Cardinality, string Type) Response => (Several ? "multiple" : "single", "identifier");
 

@@ -43,11 +43,15 @@ internal abstract class QuestionFormat(QuestionKind kind, string name)
     public static QuestionFormat? Reading(QtiItem item) => Array.Find(All, f => f.Reads(item));
 
     /// <summary>A choice as a quiz.yaml has it; the reason is written by whoever asks.</summary>
-    public virtual ChoiceEntry Entry(Choice c) => new();
+    public virtual ChoiceEntry Entry(Choice c) =>
+        new() { Right = c.Right ? c.Text : null, Wrong = c.Right ? null : c.Text };
 
     /// <summary>A choice without its reason.</summary>
     /// <returns>Null where the entry is no choice of this kind.</returns>
-    public virtual Choice? Choice(ChoiceEntry e) => new("", false, "");
+    public virtual Choice? Choice(ChoiceEntry e) =>
+        e.Right is not null ? new(e.Right, true, "")
+        : e.Wrong is not null ? new(e.Wrong, false, "")
+        : null;
 
     /// <summary>Cardinality and base type of a QTI response.</summary>
     public virtual (string Cardinality, string Type) Response => ("single", "identifier");
