@@ -87,6 +87,7 @@ public sealed class QuestionSheet(
     {
         var given = AnswersTo(q);
         var shown = Shown(ticket.Id, q);
+        List<int> places = [.. shown.Places];
         return new(
             q.Id,
             q.Kind,
@@ -96,7 +97,7 @@ public sealed class QuestionSheet(
             q.Wanted,
             q.Evidence,
             q.Guided ? q.Place(ticket.VersionLabel) ?? 1 : null,
-            [.. given.Select(a => Attempt(q, a))],
+            [.. given.Select(a => Attempt(q, a, places))],
             TicketLife.Open(ticket.State)
                 && TicketLife.MayTry([.. given.Select(a => a.Right)], q.Written ? 1 : ticket.Attempts)
         );
@@ -124,16 +125,16 @@ public sealed class QuestionSheet(
     public string? RightSaid(Question q) =>
         Scoring.RightOne(q, sentences, ticket.VersionLabel) is { } right ? q.Rules.Said(q, right) : null;
 
-    private MyAttempt Attempt(Question q, AnswerRow a)
+    /// <param name="places">For each place the reader picks from, the place the quiz keeps it in.</param>
+    private MyAttempt Attempt(Question q, AnswerRow a, List<int> places)
     {
         // A question that was changed since may no longer have what was picked.
         if (!Scoring.Answers(q, a.Response, sentences))
             return new(a.Id, [], a.Response.Words, a.Correct, 0, 0, "");
         var scored = Scoring.Score(q, a.Response, sentences, ticket.VersionLabel);
-        List<int> order = [.. Shown(ticket.Id, q).Places];
         return new(
             a.Id,
-            order is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => order.IndexOf(p))],
+            places is [] ? a.Response.Picks : [.. a.Response.Picks.Select(p => places.IndexOf(p))],
             a.Response.Words,
             a.Correct,
             scored.Fitting,

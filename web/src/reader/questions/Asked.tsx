@@ -64,6 +64,9 @@ export function Asked({ work, q, kept, said, before }: Props) {
       setSending(false);
     }
   };
+  const after = isWritten(q)
+    ? t('Your teacher will read it.')
+    : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length });
   // A try that waits to be sent is what stands chosen, and not the one before it.
   const shared = { q: kept ? { ...q, attempts: [] } : q, draft: kept ?? draft, setDraft, open, heading };
   return (
@@ -78,11 +81,7 @@ export function Asked({ work, q, kept, said, before }: Props) {
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
       <p className="hint">
-        {open
-          ? `${ways[q.kind].hint(q)} ${isWritten(q) ? t('Your teacher will read it.') : t('You can try {{count}} times.', { count: work.attempts - q.attempts.length })}`
-          : kept
-            ? t('Your answer is kept and will be sent.')
-            : ' '}
+        {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is kept and will be sent.') : ' '}
       </p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
