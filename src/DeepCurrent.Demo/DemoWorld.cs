@@ -249,7 +249,7 @@ public sealed class DemoWorld(
             FamilyName = family,
             UserName = userNames.Take(SignInRules.UserName(given, family)),
             Grade = grade,
-            HomeLanguage = People.LanguageOf(given),
+            Details = ReaderDetails.None.With(ReaderDetail.HomeLanguage, People.LanguageOf(given)),
             GuardianMail = null,
             SecretKind = kind,
             Secret = seal(secret),

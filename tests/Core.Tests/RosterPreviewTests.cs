@@ -20,7 +20,6 @@ public sealed class RosterPreviewTests
             FamilyName = "Low",
             UserName = given,
             Grade = grade,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = SecretKind.Pictures,
             Secret = "",

@@ -303,7 +303,6 @@ public sealed class SourceReconcilerTests
             FamilyName = "Test",
             UserName = "r1.t",
             Grade = 4,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = SecretKind.Pictures,
             Secret = "sealed",
@@ -333,7 +332,6 @@ public sealed class SourceReconcilerTests
             FamilyName = "Hand",
             UserName = "by.h",
             Grade = 4,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = SecretKind.Pictures,
             Secret = "sealed",
@@ -372,7 +370,7 @@ public sealed class ListReconcilerTests
         string? level = null,
         ReaderId? sameAs = null,
         string? id = null
-    ) => new(line, id, given, family, grade, level, null, null, null, sameAs);
+    ) => new(line, id, given, family, grade, level, null, null, ReaderDetails.None, sameAs);
 
     private static ListResult Run(RosterState state, ClassId classId, params ListRow[] rows) =>
         ListReconciler.Reconcile(state, rows, SomeSchool.Frame(classId), SomeSchool.Makers(state));

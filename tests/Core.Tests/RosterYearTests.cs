@@ -20,7 +20,6 @@ public sealed class RosterYearTests
             FamilyName = "",
             UserName = $"r{i}",
             Grade = grade,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = SecretKind.Pictures,
             Secret = "s",

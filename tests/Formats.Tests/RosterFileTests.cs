@@ -388,7 +388,6 @@ public sealed class OneRosterTests
             FamilyName = family,
             UserName = $"name{i}",
             Grade = grade,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = SecretKind.Code,
             Secret = "s",

@@ -45,7 +45,6 @@ public sealed class DataTests(Harness harness)
             FamilyName = "Evidence",
             UserName = $"late{id:N}",
             Grade = 4,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = SecretKind.Pictures,
             Secret = Get<Secrets>().Seal("boat gull shell"),

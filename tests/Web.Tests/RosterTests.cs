@@ -328,7 +328,6 @@ public sealed class RosterTests(Harness harness)
                     givenName = seen,
                     familyName = "Test",
                     grade = 4,
-                    homeLanguage = (string?)null,
                     guardianMail = (string?)null,
                 },
             };
@@ -337,6 +336,32 @@ public sealed class RosterTests(Harness harness)
         var member = (await Roster(ana, room.Id))["members"]![0]!;
         ((string)member["givenName"]!).ShouldBe("First");
         ((int)member["supports"]!["moreTime"]!).ShouldBe(150);
+    }
+
+    [Fact]
+    public async Task Details_in_words_are_kept_written_out_and_refused_where_they_are_too_long()
+    {
+        var ana = await harness.Teacher("ana");
+        var room = await harness.Room(ana, 1);
+        var path = $"/api/classes/{room.Id}/readers/{room.Readers[0].Id}";
+        object Body(string mail, string language) =>
+            new
+            {
+                givenName = "Wren",
+                familyName = "Test",
+                grade = 4,
+                guardianMail = mail,
+                supports = new { moreTime = 100 },
+                details = new Dictionary<string, string> { ["HomeLanguage"] = language },
+            };
+        (await ana.Put(path, Body("a@example.org", "Welsh"))).EnsureSuccessStatusCode();
+        var member = (await Roster(ana, room.Id))["members"]![0]!;
+        ((string)member["details"]!["HomeLanguage"]!).ShouldBe("Welsh");
+        var file = await ana.Send(HttpMethod.Get, $"/api/classes/{room.Id}/roster.csv");
+        (await file.Content.ReadAsStringAsync()).ShouldContain("Welsh");
+        var faults = (await ana.Problem(await ana.Put(path, Body("nobody", new string('w', 41))), 422))["fields"]!;
+        faults["guardianMail"].ShouldNotBeNull();
+        faults["HomeLanguage"].ShouldNotBeNull();
     }
 
     [Theory]

@@ -19,7 +19,6 @@ public static class Admission
             FamilyName = family,
             UserName = makers.ReaderName(given, family),
             Grade = grade,
-            HomeLanguage = null,
             GuardianMail = null,
             SecretKind = kind,
             Secret = secret,

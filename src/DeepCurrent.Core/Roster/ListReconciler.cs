@@ -15,7 +15,7 @@ public sealed record ListRow(
     string? Level,
     string? Class,
     string? GuardianMail,
-    string? HomeLanguage,
+    ReaderDetails Details,
     ReaderId? SameAs = null
 );
 
@@ -203,12 +203,13 @@ public static class ListReconciler
         {
             if (!string.IsNullOrWhiteSpace(row.GuardianMail) && !Mail.HoldsSeveral(row.GuardianMail))
                 say("guardianMail", row.GuardianMail, "This is no e-mail address.", true);
-            if (row.HomeLanguage?.Trim().Length > 40)
-                say("homeLanguage", row.HomeLanguage, "This is too long for a language.", true);
+            foreach (var (detail, reason) in row.Details.Faults())
+                say(detail.ToString(), row.Details[detail], reason, true);
         }
 
         private static bool IsEmpty(ListRow row) =>
-            new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(string.IsNullOrWhiteSpace);
+            row.Details == ReaderDetails.None
+            && new[] { row.Grade, row.Level, row.SourceId, row.GuardianMail, row.Class }.All(string.IsNullOrWhiteSpace);
 
         private int? GradeOf(ListRow row, Action<string, string?, string, bool> say)
         {
@@ -314,7 +315,7 @@ public static class ListReconciler
             var reader = Admission.Of(makers, given, family, grade ?? frame.UsualGrade) with
             {
                 SourceId = Text(row.SourceId),
-                HomeLanguage = Text(row.HomeLanguage),
+                Details = row.Details,
                 GuardianMail = Mail.Several(row.GuardianMail),
             };
             readers.Put(reader);
@@ -345,7 +346,7 @@ public static class ListReconciler
                 Grade = grade ?? known.Grade,
                 SourceId = Text(row.SourceId) ?? known.SourceId,
                 Source = Text(row.SourceId) is { } typed && typed != known.SourceId ? "" : known.Source,
-                HomeLanguage = Text(row.HomeLanguage) ?? known.HomeLanguage,
+                Details = row.Details.Over(known.Details),
                 GuardianMail = Mail.Several(row.GuardianMail) ?? known.GuardianMail,
                 Left = false,
             };

@@ -105,7 +105,15 @@ public sealed record RosterReader : ISourcedThing, IRosterThing<ReaderId>
     /// <summary>0 (kindergarten) to 12.</summary>
     public required int Grade { get; init; }
 
-    public required string? HomeLanguage { get; init; }
+    public ReaderDetails Details { get; init; } = ReaderDetails.None;
+
+    // Changes that were kept before details were one thing can still be taken back.
+    [JsonInclude]
+    [JsonPropertyName("homeLanguage")]
+    private string? HomeLanguageBefore
+    {
+        init => Details = Details.With(ReaderDetail.HomeLanguage, value);
+    }
 
     /// <summary>Addresses of guardians, separated by a comma and a space.</summary>
     public required string? GuardianMail { get; init; }

@@ -21,7 +21,7 @@ public sealed record Member
 
     public required int Grade { get; init; }
 
-    public required string? HomeLanguage { get; init; }
+    public required ReaderDetails Details { get; init; }
 
     public required string? GuardianMail { get; init; }
 
@@ -95,7 +95,7 @@ public sealed class MemberStore(NpgsqlDataSource db)
     {
         return await db.All<Member>(
             """
-            select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.home_language, r.guardian_mail,
+            select r.id, r.given_name, r.family_name, r.user_name, r.grade, r.details::text as details, r.guardian_mail,
               r.secret_kind, r.supports::text as supports, r.source_id is not null as from_source, r.left_school,
                    r.signed_in_at, e.since, e.until,
                    (

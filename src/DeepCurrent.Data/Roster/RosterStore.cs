@@ -14,7 +14,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
     private const string ClassColumns =
         "id, source_id, school_year_id, name, code, first_day, last_day, closed, source";
     private const string ReaderColumns =
-        "id, source_id, given_name, family_name, user_name, grade, home_language, guardian_mail, secret_kind, "
+        "id, source_id, given_name, family_name, user_name, grade, details, guardian_mail, secret_kind, "
         + "secret, supports::text, left_school, source";
 
     /// <summary>The whole roster, without stated levels. Goes through rows as they come, for schools of any
@@ -276,7 +276,7 @@ public sealed class RosterStore(NpgsqlDataSource db)
             FamilyName = r.GetString(3),
             UserName = r.GetString(4),
             Grade = r.GetInt32(5),
-            HomeLanguage = Text(r, 6),
+            Details = ReaderDetailsHandler.Read(r.GetString(6)),
             GuardianMail = Text(r, 7),
             SecretKind = Enum.Parse<SecretKind>(r.GetString(8)),
             Secret = r.GetString(9),

@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Dapper;
 using DbUp;
+using DeepCurrent.Data.Roster;
 using DeepCurrent.Data.Schools;
 using Npgsql;
 
@@ -32,6 +33,7 @@ public static class Database
         SqlMapper.AddTypeHandler(new TimeHandler());
         SqlMapper.AddTypeHandler(new DayHandler());
         SqlMapper.AddTypeHandler(new LevelChartJson.Handler());
+        SqlMapper.AddTypeHandler(new ReaderDetailsHandler());
         IdHandlers.Add();
         UnitHandlers.Add();
         // The same few hundred commands come again and again: the database plans each once on a connection.

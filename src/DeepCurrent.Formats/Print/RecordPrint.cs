@@ -1,3 +1,5 @@
+using DeepCurrent.Formats.Tables;
+using DeepCurrent.Core.Roster;
 using System.Globalization;
 using System.Text.Json.Nodes;
 using SkiaSharp;
@@ -62,7 +64,6 @@ public static class RecordPrint
     [
         ("user_name", "User name"),
         ("grade", "Grade"),
-        ("home_language", "Home language"),
         ("guardian_mail", "Guardian e-mail"),
         ("depth_mean", "Depth, fm"),
         ("depth_low", "90 % range from"),
@@ -82,12 +83,16 @@ public static class RecordPrint
         }
         Page();
         var reader = record["reader"]!.AsObject();
-        foreach (var (key, label) in Fields)
+        void Say(string label, JsonNode? value)
         {
             paper.Text(label, Left, y, Size, colour: Paper.Soft);
-            paper.Text(Value(reader[key]), Left + 130, y, Size, most: paper.Width - 2 * Left - 130);
+            paper.Text(Value(value), Left + 130, y, Size, most: paper.Width - 2 * Left - 130);
             y += Row;
         }
+        foreach (var (key, label) in Fields)
+            Say(label, reader[key]);
+        foreach (var detail in Enum.GetValues<ReaderDetail>())
+            Say(ListColumns.HeadingOf(detail), reader["details"]?[detail.ToString()]);
         foreach (var (key, title, columns) in Tables)
         {
             if (record[key] is not JsonArray { Count: > 0 } rows)

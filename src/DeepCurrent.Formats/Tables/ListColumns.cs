@@ -272,9 +272,24 @@ public sealed record ListColumns(int Heading, IReadOnlyList<ListField> Fields)
         (ListField.Level, "Level"),
         (ListField.Class, "Class"),
         (ListField.GuardianMail, "Guardian e-mail"),
-        (ListField.HomeLanguage, "Home language"),
+        .. Enum.GetValues<ReaderDetail>().Select(d => (FieldOf(d), HeadingOf(d))),
         (ListField.SourceId, "Id"),
     ];
+
+    /// <summary>What a detail is called in files and on paper.</summary>
+    public static string HeadingOf(ReaderDetail detail) =>
+        detail switch
+        {
+            ReaderDetail.HomeLanguage => "Home language",
+            _ => throw new ArgumentOutOfRangeException(nameof(detail)),
+        };
+
+    private static ListField FieldOf(ReaderDetail detail) =>
+        detail switch
+        {
+            ReaderDetail.HomeLanguage => ListField.HomeLanguage,
+            _ => throw new ArgumentOutOfRangeException(nameof(detail)),
+        };
 
     /// <summary>Recognises the columns by their headings, or, where there are none, by what stands in them.</summary>
     public static ListColumns Recognise(IReadOnlyList<IReadOnlyList<string>> rows, LevelChart chart)
@@ -353,7 +368,8 @@ public sealed record ListColumns(int Heading, IReadOnlyList<ListField> Fields)
                             At(ListField.Level),
                             At(ListField.Class),
                             At(ListField.GuardianMail),
-                            At(ListField.HomeLanguage)
+                            Enum.GetValues<ReaderDetail>()
+                                .Aggregate(ReaderDetails.None, (all, d) => all.With(d, At(FieldOf(d))))
                         );
                     }
                 ),

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using System.Text.RegularExpressions;
+using DeepCurrent.Core.Roster;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
@@ -106,6 +107,12 @@ public static partial class ApiDocument
             (schema.Type, schema.Format) = typeof(IId).IsAssignableFrom(named)
                 ? (JsonSchemaType.String, "uuid")
                 : (JsonSchemaType.Number, "double");
+        if (type.Type == typeof(ReaderDetails))
+            (schema.Type, schema.Properties) = (
+                JsonSchemaType.Object,
+                Enum.GetNames<ReaderDetail>()
+                    .ToDictionary(d => d, IOpenApiSchema (_) => new OpenApiSchema { Type = JsonSchemaType.String })
+            );
         if (NamedType(type.ElementType) is not { } held)
             return;
         var id = await context.GetOrCreateSchemaAsync(held, null, stop);

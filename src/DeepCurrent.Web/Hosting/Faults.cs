@@ -18,6 +18,10 @@ public sealed class Faults
     /// <summary>Notes what a rule says of a field; null where it holds.</summary>
     public Faults Of(string field, string? sentence) => If(sentence is not null, field, sentence ?? "");
 
+    /// <summary>Notes what a rule says of several fields.</summary>
+    public Faults Of(IEnumerable<(string Field, string Sentence)> faults) =>
+        faults.Aggregate(this, (all, fault) => all.Of(fault.Field, fault.Sentence));
+
     /// <summary>Goes no further if anything is wrong.</summary>
     /// <exception cref="Refused">Something is.</exception>
     public void Refuse()

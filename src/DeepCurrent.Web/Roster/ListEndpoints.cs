@@ -20,7 +20,7 @@ public sealed record ListRowView(
     string? Level,
     string? Class,
     string? GuardianMail,
-    string? HomeLanguage,
+    ReaderDetails? Details,
     ReaderId? SameAs
 );
 
@@ -38,7 +38,7 @@ public sealed record ReadListView(
     IReadOnlyList<string> Notes,
     bool HasHeading,
     IReadOnlyList<string> Headings,
-    IReadOnlyList<string> Fields,
+    IReadOnlyList<ListField> Fields,
     IReadOnlyList<IReadOnlyList<string>> Samples,
     string LevelSystem,
     IReadOnlyList<ListRowView> Rows
@@ -131,7 +131,7 @@ public static class ListEndpoints
             table.Notes,
             found.Heading >= 0,
             headings,
-            [.. found.Fields.Select(f => f.ToString())],
+            found.Fields,
             [.. Enumerable.Range(0, width).Select(c => found.Samples(table.Rows, c))],
             found.LevelSystem(table.Rows),
             [.. found.Rows(table.Rows).Select(View)]
@@ -139,7 +139,7 @@ public static class ListEndpoints
     }
 
     private static ListRowView View(ListRow r) =>
-        new(r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.HomeLanguage, null);
+        new(r.SourceId, r.GivenName, r.FamilyName, r.Grade, r.Level, r.Class, r.GuardianMail, r.Details, null);
 
     /// <summary>The columns as somebody has chosen them.</summary>
     private static ListColumns Chosen(ListColumns found, string fields, bool? heading, int width) =>
@@ -271,7 +271,7 @@ public static class ListEndpoints
             r.Level,
             r.Class,
             r.GuardianMail,
-            r.HomeLanguage,
+            r.Details ?? ReaderDetails.None,
             r.SameAs
         );
 
@@ -335,7 +335,7 @@ public static class ListEndpoints
                     $"{row.Depth.Value:0.#} fm",
                     "",
                     "wren.guardian@example.org",
-                    "Welsh",
+                    .. Enum.GetValues<ReaderDetail>().Select(d => d == ReaderDetail.HomeLanguage ? "Welsh" : ""),
                     "1001",
                 ],
             ],

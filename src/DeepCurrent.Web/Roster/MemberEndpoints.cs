@@ -23,7 +23,7 @@ public sealed record MemberView
 
     public required int Grade { get; init; }
 
-    public required string? HomeLanguage { get; init; }
+    public required ReaderDetails Details { get; init; }
 
     public required string? GuardianMail { get; init; }
 
@@ -108,7 +108,7 @@ public sealed record DetailsRequest(
     string GivenName,
     string? FamilyName,
     int Grade,
-    string? HomeLanguage,
+    ReaderDetails? Details,
     string? GuardianMail,
     Supports Supports,
     SeenDetails? Before
@@ -118,7 +118,7 @@ public sealed record SeenDetails(
     string GivenName,
     string FamilyName,
     int Grade,
-    string? HomeLanguage,
+    ReaderDetails? Details,
     string? GuardianMail
 );
 
@@ -194,7 +194,7 @@ public static class MemberEndpoints
             FamilyName = m.FamilyName,
             UserName = m.UserName,
             Grade = m.Grade,
-            HomeLanguage = m.HomeLanguage,
+            Details = m.Details,
             GuardianMail = guardians ? m.GuardianMail : null,
             SecretKind = m.SecretKind,
             Supports = Database.FromJson<Supports>(m.Supports),
@@ -224,7 +224,7 @@ public static class MemberEndpoints
                         m.Grade == 0 ? "K" : m.Grade.ToString(),
                         place.Name,
                         guardians ? m.GuardianMail : null,
-                        m.HomeLanguage,
+                        .. Enum.GetValues<ReaderDetail>().Select(d => m.Details[d]),
                         "",
                         m.UserName,
                     ]
@@ -450,25 +450,24 @@ public static class MemberEndpoints
         var (reader, _) = await Member(classId, readerId, desk, rosters);
         string given = Names.Tidy(request.GivenName),
             family = Names.Tidy(request.FamilyName);
+        var mail = Mail.Several(request.GuardianMail);
+        var details = request.Details ?? ReaderDetails.None;
         new Faults()
             .If(given.Length == 0, "givenName", "Write the reader's given name.")
             .Of("givenName", Names.Fault(given))
             .Of("familyName", Names.Fault(family))
             .If(request.Grade is < Grades.Lowest or > Grades.Highest, "grade", "Choose a grade from K to 12.")
-            .Refuse();
-        var mail = Mail.Several(request.GuardianMail);
-        new Faults()
             .If(mail is not null && !Mail.HoldsSeveral(mail), "guardianMail", "This is no e-mail address.")
             .If(!request.Supports.Holds, "moreTime", "More time lies between 100 and 300 percent.")
+            .Of(details.Faults().Select(f => (f.Detail.ToString(), f.Reason)))
             .Refuse();
         Unchanged(reader, request.Before);
-        var language = Names.Tidy(request.HomeLanguage) is { Length: > 0 and <= 40 } l ? l : null;
         var next = reader with
         {
             GivenName = given,
             FamilyName = family,
             Grade = request.Grade,
-            HomeLanguage = language,
+            Details = details,
             GuardianMail = mail,
             Supports = request.Supports == Supports.None ? Supports.None : request.Supports,
         };
@@ -481,14 +480,10 @@ public static class MemberEndpoints
     {
         if (
             before is { } seen
-            && seen
-                != new SeenDetails(
-                    reader.GivenName,
-                    reader.FamilyName,
-                    reader.Grade,
-                    reader.HomeLanguage,
-                    reader.GuardianMail
-                )
+            && seen with
+            {
+                Details = seen.Details ?? ReaderDetails.None,
+            } != new SeenDetails(reader.GivenName, reader.FamilyName, reader.Grade, reader.Details, reader.GuardianMail)
         )
             throw Refused.Conflict(
                 "stale",

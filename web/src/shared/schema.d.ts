@@ -7780,7 +7780,7 @@ export interface components {
       familyName?: null | string;
       /** Format: int32 */
       grade: number;
-      homeLanguage?: null | string;
+      details?: null | components['schemas']['ReaderDetails'];
       guardianMail?: null | string;
       supports: components['schemas']['Supports'];
       before?: null | components['schemas']['SeenDetails'];
@@ -8293,6 +8293,18 @@ export interface components {
       /** Format: double */
       depthError: number;
     };
+    /** @enum {unknown} */
+    ListField:
+      | 'None'
+      | 'SourceId'
+      | 'GivenName'
+      | 'FamilyName'
+      | 'Name'
+      | 'Grade'
+      | 'Level'
+      | 'Class'
+      | 'GuardianMail'
+      | 'HomeLanguage';
     ListFilter: {
       asked: string;
     };
@@ -8308,7 +8320,7 @@ export interface components {
       level: null | string;
       class: null | string;
       guardianMail: null | string;
-      homeLanguage: null | string;
+      details: null | components['schemas']['ReaderDetails'];
       sameAs: null | components['schemas']['ReaderId'];
     };
     /** @enum {unknown} */
@@ -8454,7 +8466,7 @@ export interface components {
       userName: string;
       /** Format: int32 */
       grade: number;
-      homeLanguage: null | string;
+      details: components['schemas']['ReaderDetails'];
       guardianMail: null | string;
       secretKind: components['schemas']['SecretKind'];
       supports: components['schemas']['Supports'];
@@ -9030,10 +9042,14 @@ export interface components {
       notes: string[];
       hasHeading: boolean;
       headings: string[];
-      fields: string[];
+      fields: components['schemas']['ListField'][];
       samples: string[][];
       levelSystem: string;
       rows: components['schemas']['ListRowView'][];
+    };
+    /** @description What a roster holds of a reader in words; equal where every detail is. */
+    ReaderDetails: {
+      HomeLanguage?: string;
     };
     /**
      * Format: uuid
@@ -9403,7 +9419,7 @@ export interface components {
       familyName: string;
       /** Format: int32 */
       grade: number;
-      homeLanguage?: null | string;
+      details?: null | components['schemas']['ReaderDetails'];
       guardianMail?: null | string;
     };
     SentMail: {

@@ -1,8 +1,11 @@
 import type { Api } from '../../../shared/api';
+import { detailNames } from '../../../shared/readerDetails';
 import { t } from '../../../shared/words';
 import { sure } from '../../../shared/sure';
 
-const names: Record<string, string> = {
+type ListField = Api<'ListField'>;
+
+const names: Record<ListField, string> = {
   None: 'Skip',
   SourceId: 'ID',
   GivenName: 'Given name',
@@ -12,7 +15,7 @@ const names: Record<string, string> = {
   Level: 'Level',
   Class: 'Class',
   GuardianMail: 'Guardian email',
-  HomeLanguage: 'Home language',
+  ...detailNames,
 };
 
 /** What each column of a file was taken for, with three of its values, to be changed where it is wrong. */
@@ -21,9 +24,9 @@ export function Columns({
   change,
 }: {
   view: Api<'ReadListView'>;
-  change: (fields: string[], heading: boolean) => void;
+  change: (fields: ListField[], heading: boolean) => void;
 }) {
-  const set = (column: number, field: string) =>
+  const set = (column: number, field: ListField) =>
     change(
       view.fields.map((f, c) => (c === column ? field : f === field ? 'None' : f)),
       view.hasHeading,
@@ -47,7 +50,7 @@ export function Columns({
                 <select
                   aria-label={t('{{name}} is', { name })}
                   value={view.fields[i] ?? 'None'}
-                  onChange={(e) => set(i, e.target.value)}
+                  onChange={(e) => set(i, e.target.value as ListField)}
                 >
                   {Object.entries(names).map(([key, label]) => (
                     <option key={key} value={key}>

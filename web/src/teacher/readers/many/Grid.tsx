@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Api } from '../../../shared/api';
 import { t } from '../../../shared/words';
-import { fields, isEmpty, pasted, type Checked, type FieldKey, type GridRow } from './gridRows';
+import { cellOf, fields, isEmpty, pasted, withCell, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
 
 const fates: Record<Api<'RowFate'>, string> = {
@@ -38,7 +38,7 @@ export function Grid({
     change(
       rows.map((r, n) =>
         n === i
-          ? { ...r, [key]: value || null, sameAs: key === 'givenName' || key === 'familyName' ? null : r.sameAs }
+          ? { ...withCell(r, key, value), sameAs: key === 'givenName' || key === 'familyName' ? null : r.sameAs }
           : r,
       ),
     );
@@ -104,7 +104,7 @@ export function Grid({
                       aria-invalid={problem(f.key)?.stops || undefined}
                       className={problem(f.key) ? 'wrong' : undefined}
                       maxLength={500}
-                      value={row[f.key] ?? ''}
+                      value={cellOf(row, f.key)}
                       onChange={(e) => set(i, f.key, e.target.value)}
                       onPaste={onPaste(i, c)}
                       onKeyDown={onKey(i, c)}

@@ -71,7 +71,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
   const saved = useAutosave(data.id, late, draft.savedAt);
   const systems = roster.data?.systems ?? ['fm'];
 
-  const take = async (body: Blob, fields?: string[], heading?: boolean) => {
+  const take = async (body: Blob, fields?: Api<'ListField'>[], heading?: boolean) => {
     try {
       const view = await ok(
         api.POST('/classes/{classId}/list/read', {

@@ -1,10 +1,11 @@
 import type { Api } from '../../../shared/api';
+import { detailNames, readerDetails, type ReaderDetail } from '../../../shared/readerDetails';
 import { sure } from '../../../shared/sure';
 
 export type GridRow = Api<'ListRowView'>;
 export type Checked = Api<'CheckedListView'>;
-export type FieldKey =
-  'givenName' | 'familyName' | 'grade' | 'level' | 'class' | 'guardianMail' | 'homeLanguage' | 'sourceId';
+type OwnField = 'givenName' | 'familyName' | 'grade' | 'level' | 'class' | 'guardianMail' | 'sourceId';
+export type FieldKey = OwnField | ReaderDetail;
 
 export const fields: { key: FieldKey; name: string; width: number }[] = [
   { key: 'givenName', name: 'Given name', width: 150 },
@@ -13,7 +14,7 @@ export const fields: { key: FieldKey; name: string; width: number }[] = [
   { key: 'level', name: 'Level', width: 90 },
   { key: 'class', name: 'Class', width: 110 },
   { key: 'guardianMail', name: 'Guardian’s e-mail', width: 190 },
-  { key: 'homeLanguage', name: 'Home language', width: 120 },
+  ...readerDetails.map((key) => ({ key, name: detailNames[key], width: 120 })),
   { key: 'sourceId', name: 'Id', width: 90 },
 ];
 
@@ -25,10 +26,14 @@ export const emptyRow: GridRow = {
   level: null,
   class: null,
   guardianMail: null,
-  homeLanguage: null,
+  details: {},
   sameAs: null,
 };
-export const isEmpty = (r: GridRow) => fields.every((f) => !r[f.key]);
+const isDetail = (key: FieldKey): key is ReaderDetail => key in detailNames;
+export const cellOf = (r: GridRow, key: FieldKey) => (isDetail(key) ? r.details?.[key] : r[key]) ?? '';
+export const withCell = (r: GridRow, key: FieldKey, value: string): GridRow =>
+  isDetail(key) ? { ...r, details: { ...r.details, [key]: value } } : { ...r, [key]: value || null };
+export const isEmpty = (r: GridRow) => fields.every((f) => !cellOf(r, f.key));
 
 /** The rows with some left free at the end to type into. */
 export const padded = (rows: GridRow[], free = 5) => {
@@ -46,10 +51,10 @@ export function pasted(rows: GridRow[], atRow: number, atField: number, text: st
   if (lines.length === 1 && sure(lines[0]).length === 1) return null;
   const next = [...rows];
   lines.forEach((cells, i) => {
-    const row: GridRow = { ...(next[atRow + i] ?? emptyRow), sameAs: null };
+    let row: GridRow = { ...(next[atRow + i] ?? emptyRow), sameAs: null };
     cells.forEach((cell, c) => {
       const field = fields[atField + c];
-      if (field) row[field.key] = cell.trim() || null;
+      if (field) row = withCell(row, field.key, cell.trim());
     });
     next[atRow + i] = row;
   });

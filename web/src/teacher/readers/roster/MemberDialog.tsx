@@ -5,6 +5,7 @@ import { api, fieldOf, ok, Problem, sentence } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
 import { kindName, Secret, secretKinds, type SecretKind } from '../../../shared/Secret';
+import { detailNames, readerDetails } from '../../../shared/readerDetails';
 import { Show } from '../../../shared/Whole';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
@@ -19,7 +20,7 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
     givenName: member.givenName,
     familyName: member.familyName,
     grade: member.grade,
-    homeLanguage: member.homeLanguage ?? '',
+    details: member.details,
     guardianMail: member.guardianMail ?? '',
     supports: member.supports,
   });
@@ -39,7 +40,7 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
               givenName: member.givenName,
               familyName: member.familyName,
               grade: member.grade,
-              homeLanguage: member.homeLanguage,
+              details: member.details,
               guardianMail: member.guardianMail,
             },
           },
@@ -62,17 +63,19 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
     );
     close();
   };
-  const text = (key: 'givenName' | 'familyName' | 'homeLanguage' | 'guardianMail', label: string) => (
-    <Field id={`m-${key}`} label={label} error={fieldOf(error, key)}>
+  const field = (key: string, label: string, value: string, set: (value: string) => void) => (
+    <Field key={key} id={`m-${key}`} label={label} error={fieldOf(error, key)}>
       <input
         id={`m-${key}`}
         type="text"
         disabled={!roster.mayChange}
-        value={form[key]}
-        onChange={(e) => setForm({ ...form, [key]: e.target.value })}
+        value={value}
+        onChange={(e) => set(e.target.value)}
       />
     </Field>
   );
+  const text = (key: 'givenName' | 'familyName' | 'guardianMail', label: string) =>
+    field(key, label, form[key], (value) => setForm({ ...form, [key]: value }));
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
     <Window title={`${member.givenName} ${member.familyName}`} close={close} wide>
@@ -98,7 +101,11 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
                   ))}
                 </select>
               </Field>
-              {text('homeLanguage', t('Home language'))}
+              {readerDetails.map((d) =>
+                field(d, t(detailNames[d]), form.details[d] ?? '', (value) =>
+                  setForm({ ...form, details: { ...form.details, [d]: value } }),
+                ),
+              )}
             </div>
             {text('guardianMail', t('Guardian’s e-mail'))}
             <SupportFields value={form.supports} change={(supports) => setForm({ ...form, supports })} />
