@@ -339,6 +339,31 @@ public sealed class RosterTests(Harness harness)
     }
 
     [Fact]
+    public async Task Everything_wrong_with_a_class_or_a_colleague_is_said_at_once()
+    {
+        var ana = await harness.Teacher("ana");
+        object Class(DateOnly last) =>
+            new
+            {
+                name = " ",
+                firstDay = Harness.Today,
+                lastDay = last,
+            };
+        var faults = await ana.Problem(await ana.Post("/api/classes", Class(Harness.Today.AddDays(-1))), 422);
+        Fields(faults).ShouldBe(["lastDay", "name"]);
+        var adult = new
+        {
+            name = "",
+            mail = "nobody",
+            post = "Teacher",
+        };
+        Fields(await ana.Problem(await ana.Post("/api/school/adults", adult), 422)).ShouldBe(["mail", "name"]);
+
+        static IEnumerable<string> Fields(JsonNode problem) =>
+            problem["fields"]!.AsObject().Select(f => f.Key).Order(StringComparer.Ordinal);
+    }
+
+    [Fact]
     public async Task Details_in_words_are_kept_written_out_and_refused_where_they_are_too_long()
     {
         var ana = await harness.Teacher("ana");

@@ -1,7 +1,7 @@
-using DeepCurrent.Formats.Tables;
-using DeepCurrent.Core.Roster;
 using System.Globalization;
 using System.Text.Json.Nodes;
+using DeepCurrent.Core.Roster;
+using DeepCurrent.Formats.Tables;
 using SkiaSharp;
 
 namespace DeepCurrent.Formats.Print;

@@ -380,12 +380,12 @@ public static class AdultEndpoints
     private static (string Name, string? Mail) Checked(string? asked, string? address)
     {
         var name = Names.Tidy(asked);
-        if (name.Length is 0 or > 120)
-            throw Refused.Field("name", "Write a name of at most 120 letters.");
         var mail = string.IsNullOrWhiteSpace(address) ? null : address.Trim();
-        return mail is not null && !Mail.Holds(mail)
-            ? throw Refused.Field("mail", "This is no e-mail address.")
-            : (name, mail);
+        new Faults()
+            .If(name.Length is 0 or > 120, "name", "Write a name of at most 120 letters.")
+            .If(mail is not null && !Mail.Holds(mail), "mail", "This is no e-mail address.")
+            .Refuse();
+        return (name, mail);
     }
 
     private static Refused NoPass() =>

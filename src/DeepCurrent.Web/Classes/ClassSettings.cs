@@ -266,8 +266,10 @@ public static class ClassSettings
     private static string Name(string? asked, DateOnly? first, DateOnly? last)
     {
         var name = Names.Tidy(asked);
-        if (name.Length is 0 or > 60)
-            throw Refused.Field("name", "Give the class a name of at most 60 letters.");
-        return last < first ? throw Refused.Field("lastDay", "The class ends before it begins.") : name;
+        new Faults()
+            .If(name.Length is 0 or > 60, "name", "Give the class a name of at most 60 letters.")
+            .If(last < first, "lastDay", "The class ends before it begins.")
+            .Refuse();
+        return name;
     }
 }

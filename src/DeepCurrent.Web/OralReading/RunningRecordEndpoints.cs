@@ -166,24 +166,26 @@ public static class RunningRecordEndpoints
         return await at.View(await desk.Reader(reader.Id, Deed.TakeRecords), (await records.Find(recordId, readerId))!);
     }
 
+    private static bool RetellingHolds(IReadOnlyDictionary<string, int> retelling, bool fiction) =>
+        retelling.All(p => Retelling.Parts(fiction).Contains(p.Key) && p.Value is >= 0 and <= Retelling.MostPoints);
+
     private static SheetData Sheet(KeepRequest r, RunningRecord record)
     {
         var marks = (r.Marks ?? [])
             .Select(m => m.Read() ?? throw Refused.Field("marks", "There is no such mark."))
             .ToList();
+        var retelling = r.Retelling ?? new Dictionary<string, int>();
         new Faults()
             .Of("marks", RecordSheet.Fault(marks, SpokenForms.Of(record.Body).Count, r.LastWord))
             .If(!(r.Seconds is >= 0 and <= LongestReading), "seconds", "A reading takes no longer than an hour.")
             .If(r.Pauses is < 0 or > MostPauses, "pauses", "This is no number of pauses.")
             .If(r.Note?.Length > LongestNote, "note", $"Keep the note under {LongestNote:N0} letters.")
-            .Refuse();
-        var retelling = r.Retelling ?? new Dictionary<string, int>();
-        if (
-            retelling.Any(p =>
-                !Retelling.Parts(record.Fiction).Contains(p.Key) || p.Value is < 0 or > Retelling.MostPoints
+            .If(
+                !RetellingHolds(retelling, record.Fiction),
+                "retelling",
+                "A part of the retelling has 0, 1 or 2 points."
             )
-        )
-            throw Refused.Field("retelling", "A part of the retelling has 0, 1 or 2 points.");
+            .Refuse();
         return new(
             marks,
             r.Seconds,
