@@ -56,5 +56,16 @@ row(
     .length,
   '0',
 );
+const views = files('web/src/**/*.tsx');
+row('Lines of the pages over 140 characters', views.flat().filter((l) => l.length > 140).length, '0');
+row('Views over 250 lines', views.filter((lines) => lines.length > 250).length, '0');
+row(
+  'Controls that are not of the kit',
+  files('web/src/teacher/**/*.tsx', 'web/src/guardian/**/*.tsx', 'web/src/reader/**/*.tsx')
+    .flat()
+    .filter((l) => /<(?:input|select|textarea)\b/.test(l)).length,
+  '0',
+);
+row('Lines of CSS by hand, beside the tokens', files('web/src/**/*.module.css').flat().length, '250 at most');
 const api = JSON.parse(readFileSync(`${root}/web/openapi.json`, 'utf8')).components.schemas;
 row('Closed sets that are enums in the API', Object.values(api).filter((s) => s.enum).length, 'all of them');

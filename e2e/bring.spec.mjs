@@ -9,7 +9,8 @@ const chapter = (name) =>
 test('a document is looked into, its chapters are named and taken in', async ({ page }) => {
   await teacher(page);
   await place(page, 'Texts');
-  await page.getByRole('link', { name: 'Bring files in' }).click();
+  await page.getByRole('button', { name: 'Other…' }).click();
+  await page.getByRole('menuitem', { name: 'Bring files in' }).click();
   await axe(page, 'bringing texts in, empty');
   const file = page.getByLabel(/Choose a file|Another file/);
   await file.setInputFiles({
@@ -54,7 +55,8 @@ test('a text is saved as a book and as a content folder, and both come back', as
     await page.getByRole('menuitem', { name: format }).click();
     const path = await (await saved).path();
     await place(page, 'Texts');
-    await page.getByRole('link', { name: 'Bring files in' }).click();
+    await page.getByRole('button', { name: 'Other…' }).click();
+    await page.getByRole('menuitem', { name: 'Bring files in' }).click();
     await page.getByLabel('Choose a file').setInputFiles({
       name: (await saved).suggestedFilename(),
       mimeType: 'application/zip',
@@ -75,7 +77,8 @@ test('a copy on paper is lent with a user name and its code, and taken back with
   const code = `FC-${Date.now() % 100000}`;
   await teacher(page);
   await place(page, 'Texts');
-  await page.getByRole('link', { name: 'Copies on paper' }).click();
+  await page.getByRole('button', { name: 'Other…' }).click();
+  await page.getByRole('menuitem', { name: 'Copies on paper' }).click();
   await page.getByRole('button', { name: 'Add copies' }).first().click();
   await page.getByLabel('Title').fill('The Ferry Cat');
   await page.getByLabel('Codes, one a line').fill(`${code}\n${code}b`);

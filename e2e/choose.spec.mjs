@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { axe, place, reader, teacher, view } from './people.mjs';
+import { axe, choose, place, reader, teacher, view } from './people.mjs';
 
 // Reading of one's own choosing, and the words that go with reading.
 test('a teacher sets what readers may choose, and a reader chooses, begins and puts it back', async ({ page }) => {
@@ -7,8 +7,8 @@ test('a teacher sets what readers may choose, and a reader chooses, begins and p
   await view(page, 'Class');
   const rules = page.getByRole('region', { name: 'What readers may choose' });
   await expect(rules.getByLabel('Readers may choose texts for themselves')).toBeChecked();
-  await rules.getByLabel('Open at once, at most').selectOption('1');
-  await rules.getByLabel('How deep').selectOption({ label: 'within their reach, or easier' });
+  await choose(rules.getByLabel('Open at once, at most'), '1');
+  await choose(rules.getByLabel('How deep'), 'within their reach, or easier');
   await expect(rules.getByRole('status')).toContainText('Saved.');
   await rules.getByText(/^All topics|left out/).click();
   await rules.getByLabel('Sport').uncheck();
@@ -38,7 +38,8 @@ test('a deck gathers words of texts, is practised in rounds of at most ten, and 
   const name = `Kitchen words ${Date.now()}`;
   await teacher(page);
   await place(page, 'Texts');
-  await page.getByRole('link', { name: 'Word decks' }).click();
+  await page.getByRole('button', { name: 'Other…' }).click();
+  await page.getByRole('menuitem', { name: 'Word decks' }).click();
   await page.getByRole('button', { name: 'New deck' }).first().click();
   await page.getByRole('button', { name: 'Keep the deck' }).click();
   await expect(page.getByRole('alert')).toContainText('Give the deck a name');

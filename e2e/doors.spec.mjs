@@ -92,7 +92,7 @@ test('one sees where one is signed in and ends it there; the lead sees the sign-
   await other.reload();
   await expect(other.getByLabel('User name')).toBeVisible();
   await page.goto('/school/log');
-  await page.getByRole('button', { name: 'Sign-ins' }).click();
+  await page.getByRole('radio', { name: 'Sign-ins' }).click();
   await expect(page.getByRole('row', { name: /signed in/ }).first()).toBeVisible();
   await axe(page, 'the sign-ins of a school');
   await other.context().close();

@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { axe, place, teacher } from './people.mjs';
+import { axe, choose, place, teacher } from './people.mjs';
 
 // What a level is built from, and the teacher's own word.
 test('a piece of evidence is opened from the trail, left out with a reason, and taken in again; a judgement is added and undone; the level is set until the next check and ends', async ({
@@ -40,14 +40,14 @@ test('a piece of evidence is opened from the trail, left out with a reason, and 
   await expect(account.getByText('left out: He had a cold')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Add judgement…' }).click();
-  await page.getByLabel('Written as').selectOption('grade');
+  await choose(page.getByLabel('Written as'), 'grade');
   await page.getByRole('textbox', { name: 'Level', exact: true }).fill('6');
   await page.getByLabel('Why').fill('Reads to his sister every night');
   await axe(page, 'judgement');
   await page.getByRole('button', { name: 'Add judgement', exact: true }).click();
   await expect(rows).toHaveCount(count + 1);
   await expect(account.getByText(/45 fm ± 6\.6, Reads to his sister/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(rows).toHaveCount(count);
 
   await page.getByRole('button', { name: 'Set level…' }).click();

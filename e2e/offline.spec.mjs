@@ -5,11 +5,11 @@ const next = (page) => page.getByRole('button', { name: 'Next question' }).click
 
 /** Answers the question that is open, whatever its kind, with the first thing there is. */
 async function answerOne(page) {
-  const form = page.locator('form.question');
+  const form = page.getByRole('form');
   await expect(form.getByRole('button', { name: 'This is my answer' })).toBeVisible();
   for (let i = 0; i < 12 && !(await form.getByRole('button', { name: 'This is my answer' }).isEnabled()); i++) {
     const free = form.locator(
-      'input:not(:checked):not([disabled]), button:not([disabled]):not([aria-pressed="true"]):not(.main):not(.plain), textarea',
+      'input:not(:checked):not([disabled]), button:not([disabled]):not([aria-pressed="true"]):not([data-look="main"]):not([data-look="plain"]), textarea',
     );
     const one = free.nth(Math.min(i, (await free.count()) - 1));
     if (await one.evaluate((e) => e.tagName === 'TEXTAREA')) await one.fill('They helped each other.');

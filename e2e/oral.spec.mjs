@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { axe, place, reader, teacher } from './people.mjs';
+import { axe, choose, place, reader, teacher } from './people.mjs';
 
 const profile = async (page, name) => {
   await place(page, 'Readers');
@@ -45,9 +45,9 @@ test('a running record is marked with keys, undone, finished, printed, and count
     .first()
     .fill('sees');
   await page.getByRole('button', { name: 'meaning', exact: true }).first().click();
-  await page.getByRole('button', { name: 'Retelling', exact: true }).click();
-  await page.getByRole('button', { name: 'told', exact: true }).first().click();
-  await page.getByRole('button', { name: 'Questions', exact: true }).click();
+  await page.getByRole('radio', { name: 'Retelling', exact: true }).click();
+  await page.getByRole('radio', { name: 'told', exact: true }).first().click();
+  await page.getByRole('radio', { name: 'Questions', exact: true }).click();
   await axe(page, 'a running record');
   await expect(page.getByText(/^Saved \d\d:\d\d/)).toBeVisible();
   await page.getByRole('button', { name: 'Finish: count it in the level' }).click();
@@ -135,7 +135,7 @@ test('a reader records a text, the listening device drafts a record, the teacher
     .click();
   await page.getByRole('button', { name: /^Take its draft/ }).click({ timeout: 20_000 });
   await expect(page.getByLabel('The recording', { exact: true })).toBeVisible();
-  await page.getByLabel('Speed').selectOption('0.75');
+  await choose(page.getByLabel('Speed'), '0.75');
   await axe(page, 'a recording to mark');
   await page.getByRole('button', { name: 'Finish: count it in the level' }).click();
   await expect(page.getByText(/counts in the level/)).toBeVisible();

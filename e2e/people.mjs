@@ -21,6 +21,13 @@ export const view = async (page, name) => {
   await page.getByRole('navigation', { name: 'Views of the readers' }).getByRole('link', { name, exact: true }).click();
 };
 
+/** Chooses one of a list that opens: by its words, or by its place from 0. */
+export async function choose(list, option) {
+  await list.click();
+  const options = list.page().getByRole('listbox').getByRole('option');
+  await (typeof option === 'number' ? options.nth(option) : options.filter({ hasText: option }).first()).click();
+}
+
 /** Puts text on the clipboard's way into the field that has the focus, as a paste from a spreadsheet would. */
 export const paste = (page, text) =>
   page.evaluate((data) => {
@@ -57,11 +64,16 @@ export async function toQuestions(page) {
 export async function axe(page, what) {
   // A row half under the tray, or half under the head of its table, is no small target: the tray stands still, lists are at their top.
   await page.evaluate(() => {
-    const tray = document.querySelector('.tray');
+    const tray = document.querySelector('[aria-label="Tray"]');
     if (tray) tray.style.position = 'static';
-    for (const list of document.querySelectorAll('.scroll')) list.scrollTop = 0;
+    for (const list of document.querySelectorAll('[role="region"][tabindex="0"]')) list.scrollTop = 0;
   });
-  // What is still fading in has no colour of its own yet.
+  // What is still fading in, or out, has no colour of its own.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('[data-sonner-toast][data-visible="true"]')].every(
+      (toast) => getComputedStyle(toast).opacity === '1',
+    ),
+  );
   await page.evaluate(() =>
     Promise.all(
       document

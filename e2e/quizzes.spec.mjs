@@ -1,5 +1,5 @@
 import { expect, test } from './world.mjs';
-import { axe, place, reader, teacher } from './people.mjs';
+import { axe, choose, place, reader, teacher } from './people.mjs';
 
 // A quiz from its first question to the reader's result: written, checked, given, answered, marked, released.
 test.describe.configure({ mode: 'serial' });
@@ -12,7 +12,7 @@ async function add(page, kind, stem, strand) {
   await page.getByRole('button', { name: 'Add a question' }).click();
   await page.getByRole('menuitem', { name: kind }).click();
   await page.getByLabel('What is asked').fill(stem);
-  await page.getByLabel('Strand').selectOption({ label: strand });
+  await choose(page.getByLabel('Strand'), strand);
 }
 
 async function choices(page, texts, label = 'Choice') {
@@ -62,7 +62,7 @@ test('a quiz of several kinds is written, checked as it is written, and kept', a
   for (const [i, earns] of ['Nothing.', 'Oranges only.', 'He is grateful.', 'He is grateful for the light.'].entries())
     await page.getByLabel(`What earns ${i}`).fill(earns);
   await add(page, 'choose one', 'What do you think the ship will do?', 'infer');
-  await page.getByRole('combobox', { name: /^Asked/ }).selectOption({ label: 'on the way, between paragraphs' });
+  await choose(page.getByRole('combobox', { name: /^Asked/ }), 'on the way, between paragraphs');
   await choices(page, ['come in', 'sink', 'wait', 'turn away']);
   // Nothing is right before somebody says so.
   await expect(page.getByRole('radio', { checked: true })).toHaveCount(0);

@@ -2,7 +2,7 @@
 import { chromium } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import config from './playwright.config.mjs';
-import { paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
+import { choose, paste, place, reader, signIn, teacher, toQuestions, view } from './people.mjs';
 import { zip } from './zip.mjs';
 
 const out = new URL('../docs/screenshots/', import.meta.url).pathname;
@@ -131,7 +131,7 @@ const lead = await open();
 await signIn(lead, 'ines');
 await lead.getByRole('heading', { name: 'Readers of the school' }).waitFor();
 await place(lead, 'Windows');
-await lead.getByRole('combobox', { name: /^Window/ }).selectOption({ index: 1 });
+await choose(lead.getByRole('combobox', { name: /^Window/ }), 1);
 await shot(lead, 'windows');
 await place(lead, 'Roster files');
 await lead.getByLabel('Choose OneRoster zip').setInputFiles({

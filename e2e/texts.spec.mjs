@@ -49,20 +49,20 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await teacher(page);
   await place(page, 'Texts');
   await page.getByRole('link', { name: 'How a Barometer Listens' }).click();
-  await page.getByRole('button', { name: 'What makes it deep' }).click();
+  await page.getByRole('radio', { name: 'What makes it deep' }).click();
   await expect(page.getByRole('heading', { name: 'Sentences that add most' })).toBeVisible();
   await expect(page.getByRole('mark').first()).toBeVisible();
   await axe(page, 'what makes a text deep');
-  await page.getByRole('button', { name: 'Versions side by side' }).click();
+  await page.getByRole('radio', { name: 'Versions side by side' }).click();
   await expect(page.getByText('Underlined words stand in this version only.')).toBeVisible();
   await axe(page, 'versions side by side');
-  await page.getByRole('button', { name: 'Maze passage' }).click();
+  await page.getByRole('radio', { name: 'Maze passage' }).click();
   await expect(page.getByText(/choices\. Score: right ones less half the wrong ones/)).toBeVisible();
   const first = await page.getByRole('article', { name: 'Maze passage' }).textContent();
   await axe(page, 'a maze passage');
   await page.getByRole('button', { name: 'Another draft' }).click();
   await expect(page.getByRole('article', { name: 'Maze passage' })).not.toHaveText(first);
-  await page.getByRole('button', { name: 'How it was used' }).click();
+  await page.getByRole('radio', { name: 'How it was used' }).click();
   await expect(
     page
       .getByRole('table', { name: 'Question by question' })
@@ -101,16 +101,16 @@ test('what has been taught is ticked, and the words of an early text that break 
   await place(page, 'Texts');
   await page.getByRole('searchbox').first().fill('The Wet Hen');
   await page.getByRole('link', { name: 'The Wet Hen' }).click();
-  await page.getByRole('button', { name: 'What makes it deep' }).click();
+  await page.getByRole('radio', { name: 'What makes it deep' }).click();
   await page.getByText(/^Letter–sound patterns/).click();
-  const ticks = page.locator('.patterns').getByRole('checkbox');
+  const ticks = page.getByRole('definition').locator('xpath=..').getByRole('checkbox');
   await ticks.first().check();
   await expect(page.getByText(/^[0-9]+ words break it:/)).toBeVisible();
   await axe(page, 'what has been taught');
   for (const tick of await ticks.all()) await tick.check();
   await expect(page.getByText('Every word keeps to what was taught.')).toBeVisible();
   await page.reload();
-  await page.getByRole('button', { name: 'What makes it deep' }).click();
+  await page.getByRole('radio', { name: 'What makes it deep' }).click();
   await expect(page.getByText('Every word keeps to what was taught.')).toBeVisible();
 });
 
@@ -126,7 +126,7 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
     'The lamp keeper climbed the stairs at dusk and lit the lamp. Far out, a ship turned its bow towards the harbour. The wind rose in the night, and he listened to the sea.';
   await page.getByLabel('The text').fill(story);
   await expect(page.getByRole('heading', { name: /fm ± .*grade/ })).toBeVisible();
-  await page.getByLabel(/^sentences were/).fill('2');
+  await page.getByRole('slider', { name: /^sentences were/ }).press('End');
   await expect(page.getByText(/^It would be/)).toBeVisible();
   // What is written is not lost with the page.
   await page.reload();
@@ -147,7 +147,7 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
   await page.getByLabel('What was changed, for the history').fill('A better beginning');
   await page.getByRole('button', { name: 'Keep the changes' }).click();
   await expect(page.getByLabel('The text', { exact: true })).toContainText('keeper of the light');
-  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('radio', { name: 'History' }).click();
   await expect(page.getByText('A better beginning')).toBeVisible();
   await page.getByRole('button', { name: 'Come back to revision 1' }).click();
   await expect(page.getByText('Back to revision 1')).toBeVisible();
@@ -159,7 +159,7 @@ test('a text is pasted, measured while it is written, kept, changed, brought bac
   await expect(page.getByText('Say why, for whoever looks at it later.')).toBeVisible();
   await page.getByLabel('Why', { exact: true }).fill('Much is left unsaid');
   await page.getByRole('button', { name: 'State it' }).click();
-  await page.getByRole('button', { name: 'The text', exact: true }).click();
+  await page.getByRole('radio', { name: 'The text', exact: true }).click();
   await expect(page.getByText(/Stated by Marit Oyelaran/)).toBeVisible();
 
   await page.getByRole('button', { name: 'More' }).click();

@@ -10,7 +10,7 @@ export { expect } from '@playwright/test';
 const given = process.env.DEEPCURRENT_URL;
 const command = fileURLToPath(new URL('../deepcurrent', import.meta.url));
 
-async function freePort() {
+export async function freePort() {
   const server = createServer().listen(0, '127.0.0.1');
   await once(server, 'listening');
   const { port } = server.address();

@@ -1,5 +1,6 @@
 import query from '@tanstack/eslint-plugin-query';
 import a11y from 'eslint-plugin-jsx-a11y';
+import imports, { createNodeResolver } from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
@@ -19,6 +20,30 @@ export default ts.config(
       'jsx-a11y/no-autofocus': 'off',
       // What is heard is what is read beside it, or a reader's own recording.
       'jsx-a11y/media-has-caption': 'off',
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { 'import-x': imports },
+    settings: {
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })],
+    },
+    rules: {
+      // Nothing imports itself, however far round.
+      'import-x/no-cycle': 'error',
+      // The three sides know the kit and what is shared, and nothing of each other.
+      'import-x/no-restricted-paths': [
+        'error',
+        {
+          zones: [
+            { target: './src/teacher', from: ['./src/reader', './src/guardian', './src/kit'] },
+            { target: './src/reader', from: ['./src/teacher', './src/guardian', './src/kit'] },
+            { target: './src/guardian', from: ['./src/teacher', './src/reader', './src/kit'] },
+            { target: ['./src/ui', './src/shared'], from: ['./src/teacher', './src/reader', './src/guardian'] },
+          ],
+        },
+      ],
     },
   },
   { ignores: ['dist', 'src/shared/schema.d.ts'] },

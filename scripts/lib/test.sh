@@ -10,7 +10,8 @@ passed=0 failed=0 since=$SECONDS
 log="$ROOT/.data/test.log"
 ensure_tools
 if wanted layout || wanted pages || wanted browser; then npm_packages web; fi
-if wanted formats; then need pdftotext poppler-utils; fi
+# Both read the PDFs that are made.
+if wanted formats || wanted browser; then need pdftotext poppler-utils; fi
 if wanted browser; then need chromium chromium; npm_packages e2e; build_web; fi
 if wanted content || wanted browser; then build_server; fi
 if wanted web || wanted browser; then PG_EXTRA="-c fsync=off" cluster testpg 54420; fi

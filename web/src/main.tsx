@@ -3,15 +3,14 @@ import { StrictMode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import './shared/pieces.css';
-import './shared/views.css';
+import './ui/base.css';
 import { Problem } from './shared/api';
 import { useSession } from './shared/session';
 import { doorBack, SignedOut } from './shared/SignedOut';
 import { Broken, part } from './shared/part';
-import { Show } from './shared/Whole';
 import './shared/words';
 import { sure } from './shared/sure';
+import { Show } from './ui/Show';
 
 const Teacher = part(() => import('./teacher/Teacher'));
 const Reader = part(() => import('./reader/Reader'));
@@ -22,6 +21,9 @@ const Guardian = part(() => import('./guardian/Guardian'));
 const Register = part(() => import('./guardian/Register'));
 const Confirm = part(async () => ({ default: (await import('./guardian/Register')).Confirm }));
 const Welcome = part(() => import('./guardian/Welcome'));
+
+// Every piece of the kit, to look at while building.
+const Kit = import.meta.env.DEV ? part(() => import('./kit/Kit')) : null;
 
 const client = new QueryClient({
   // Without a network a question is asked all the same: what was kept on the device answers it, or a sentence does.
@@ -95,7 +97,7 @@ createRoot(sure(document.getElementById('root'))).render(
     <QueryClientProvider client={client}>
       <BrowserRouter>
         <ErrorBoundary FallbackComponent={Broken}>
-          <Doors />
+          {Kit && location.pathname === '/kit' ? <Kit /> : <Doors />}
         </ErrorBoundary>
       </BrowserRouter>
     </QueryClientProvider>

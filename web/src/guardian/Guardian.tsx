@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { api, ok } from '../shared/api';
@@ -5,10 +6,10 @@ import { dayOf, minutes, percent, shortDay } from '../shared/format';
 import { courseWord, goalKinds } from '../shared/goalKinds';
 import { keys } from '../shared/keys';
 import { signOut, useSignInBy, type Session } from '../shared/session';
-import { Empty, Show } from '../shared/Whole';
 import { t } from '../shared/words';
-import { Mark } from '../teacher/frame/Mark';
-import './guardian.css';
+import { Button } from '../ui/Button';
+import { Brand } from '../ui/Frame';
+import { Empty, Show } from '../ui/Show';
 
 /** What a guardian sees: their own children, in plain words. */
 export default function Guardian({ session }: { session: Session }) {
@@ -16,20 +17,15 @@ export default function Guardian({ session }: { session: Session }) {
   const signInBy = useSignInBy();
   const navigate = useNavigate();
   return (
-    <div className="guardian">
-      <header>
-        <p className="mark">
-          <Mark />
-          Deep Current
-        </p>
+    <div className="bg-depth-2 min-h-screen text-lg">
+      <header className="border-ink bg-sand flex items-center gap-3 border-b px-5 py-2.5">
+        <Brand />
         <span className="grow" />
         <span>{session.name}</span>
-        <button className="btn" onClick={() => void signInBy(signOut).then(() => navigate('/'))}>
-          {t('Sign out')}
-        </button>
+        <Button onClick={() => void signInBy(signOut).then(() => navigate('/'))}>{t('Sign out')}</Button>
       </header>
-      <main>
-        <h1 className="hide">{t('Your children')}</h1>
+      <main className="mx-auto grid w-[min(720px,100%)] gap-7 px-5 py-8">
+        <h1 className="sr-only">{t('Your children')}</h1>
         <Show query={children}>
           {(all) =>
             all.length === 0 ? (
@@ -41,14 +37,20 @@ export default function Guardian({ session }: { session: Session }) {
             ) : (
               <>
                 {all.map((c) => (
-                  <article key={c.id}>
-                    <h2>{c.givenName}</h2>
-                    <p className="big">{c.level}.</p>
+                  <article
+                    key={c.id}
+                    className={cx(
+                      'border-ink bg-paper [&_li]:border-line grid gap-3.5 rounded-[14px] border-[1.5px] px-8',
+                      'pt-6.5 pb-7.5 [&_h3]:mb-1 [&_h3]:text-lg [&_li]:border-t [&_li]:py-1.25',
+                    )}
+                  >
+                    <h2 className="text-2xl">{c.givenName}</h2>
+                    <p className="text-xl">{c.level}.</p>
                     <p>{c.trend}</p>
                     <section>
                       <h3>{t('Goals this term')}</h3>
                       {c.goals.length === 0 ? (
-                        <p className="soft">{t('No goals have been set.')}</p>
+                        <p className="text-soft">{t('No goals have been set.')}</p>
                       ) : (
                         <ul>
                           {c.goals.map((g) => (
@@ -62,13 +64,13 @@ export default function Guardian({ session }: { session: Session }) {
                     <section>
                       <h3>{t('Read lately')}</h3>
                       {c.readings.length === 0 ? (
-                        <p className="soft">{t('Nothing yet.')}</p>
+                        <p className="text-soft">{t('Nothing yet.')}</p>
                       ) : (
                         <ul>
                           {c.readings.slice(0, 12).map((r, i) => (
                             <li key={i}>
                               <b>{r.title}</b>{' '}
-                              <span className="soft">
+                              <span className="text-soft">
                                 {r.handedInAt
                                   ? dayOf(r.handedInAt)
                                   : r.dueOn

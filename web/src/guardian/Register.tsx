@@ -2,9 +2,11 @@ import { useEffect, useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
 import { t } from '../shared/words';
-import { Mark } from '../teacher/frame/Mark';
-import { Field } from '../teacher/frame/Window';
-import '../teacher/teacher.css';
+import { Button } from '../ui/Button';
+import { ErrorText } from '../ui/Field';
+import { Door } from '../ui/Frame';
+import { Form, Row } from '../ui/Page';
+import { TextField } from '../ui/TextField';
 
 /** Registering with the code of a letter. */
 export default function Register() {
@@ -25,29 +27,29 @@ export default function Register() {
     }
   };
   const field = (key: keyof typeof form, label: string, type = 'text', hint?: string) => (
-    <Field id={key} label={label} hint={hint} error={fieldOf(error, key)}>
-      <input
-        id={key}
-        type={type}
-        autoComplete={key === 'password' ? 'new-password' : key === 'mail' ? 'email' : 'off'}
-        value={form[key]}
-        onChange={(e) => setForm({ ...form, [key]: e.target.value })}
-      />
-    </Field>
+    <TextField
+      type={type}
+      label={label}
+      hint={hint}
+      error={fieldOf(error, key)}
+      autoComplete={key === 'password' ? 'new-password' : key === 'mail' ? 'email' : 'off'}
+      value={form[key]}
+      set={(value) => setForm({ ...form, [key]: value })}
+    />
   );
   return (
     <Door title={t('Follow your child’s reading')}>
       {done ? (
         <>
           <p role="status">{done}</p>
-          <p className="row end">
-            <Link className="btn main" to="/">
-              {t('Sign in')}
-            </Link>
-          </p>
+          <Row end>
+            <Button asChild look="main">
+              <Link to="/">{t('Sign in')}</Link>
+            </Button>
+          </Row>
         </>
       ) : (
-        <form onSubmit={(e) => void submit(e)} noValidate>
+        <Form onSubmit={(e) => void submit(e)}>
           {field('code', t('Code from the letter'))}
           {field('name', t('Your name'))}
           {field('mail', t('Your e-mail address'), 'email')}
@@ -58,14 +60,14 @@ export default function Register() {
             t('Use 10 to 200 characters; a few words are best.'),
           )}
           {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
-            <p className="error" role="alert">
-              {sentence(error)}
-            </p>
+            <ErrorText>{sentence(error)}</ErrorText>
           ) : null}
-          <p className="row end">
-            <button className="btn main">{t('Register')}</button>
-          </p>
-        </form>
+          <Row end>
+            <Button look="main" type="submit">
+              {t('Register')}
+            </Button>
+          </Row>
+        </Form>
       )}
     </Door>
   );
@@ -85,32 +87,15 @@ export function Confirm() {
       {state.ok ? (
         <p role="status">{t('Confirmed. You can sign in with your address and password.')}</p>
       ) : state.error ? (
-        <p className="error" role="alert">
-          {state.error}
-        </p>
+        <ErrorText>{state.error}</ErrorText>
       ) : (
         <p role="status">…</p>
       )}
-      <p className="row end">
-        <Link className="btn main" to="/">
-          {t('Sign in')}
-        </Link>
-      </p>
+      <Row end>
+        <Button asChild look="main">
+          <Link to="/">{t('Sign in')}</Link>
+        </Button>
+      </Row>
     </Door>
-  );
-}
-
-export function Door({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <main className="door">
-      <section className="doorcard" aria-labelledby="door">
-        <p className="mark">
-          <Mark />
-          Deep Current
-        </p>
-        <h1 id="door">{title}</h1>
-        {children}
-      </section>
-    </main>
   );
 }

@@ -5,8 +5,11 @@ import { type Api, api, fieldOf, ok, Problem, sentence } from '../shared/api';
 import { keys } from '../shared/keys';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
-import { Field } from '../teacher/frame/Window';
-import { Door } from './Register';
+import { Button } from '../ui/Button';
+import { ErrorText } from '../ui/Field';
+import { Door } from '../ui/Frame';
+import { Form, Row } from '../ui/Page';
+import { PasswordField, TextField } from '../ui/TextField';
 
 /** The first sign-in of somebody who was invited, or a new password. */
 export default function Welcome() {
@@ -21,27 +24,23 @@ export default function Welcome() {
   if (token === '' || pass.error)
     return (
       <Door title={t('Your way in')}>
-        {pass.error ? (
-          <p className="error" role="alert">
-            {sentence(pass.error)}
-          </p>
-        ) : null}
-        <form
+        {pass.error ? <ErrorText>{sentence(pass.error)}</ErrorText> : null}
+        <Form
           onSubmit={(e) => {
             e.preventDefault();
             setToken(typed.trim());
           }}
         >
-          <Field id="token" label={t('Code from your sheet')}>
-            <input id="token" type="text" autoComplete="off" value={typed} onChange={(e) => setTyped(e.target.value)} />
-          </Field>
-          <p className="row end">
-            <Link className="btn plain" to="/">
-              {t('I have a password')}
-            </Link>
-            <button className="btn main">{t('Go on')}</button>
-          </p>
-        </form>
+          <TextField label={t('Code from your sheet')} autoComplete="off" value={typed} set={setTyped} />
+          <Row end>
+            <Button asChild look="plain">
+              <Link to="/">{t('I have a password')}</Link>
+            </Button>
+            <Button look="main" type="submit">
+              {t('Go on')}
+            </Button>
+          </Row>
+        </Form>
       </Door>
     );
   return pass.data ? (
@@ -70,36 +69,33 @@ function Choose({ token, pass }: { token: string; pass: Api<'PassView'> }) {
   };
   return (
     <Door title={pass.purpose === 'Reset' ? t('A new password') : t('Welcome, {{name}}', { name: pass.name })}>
-      <form onSubmit={(e) => void submit(e)} noValidate>
-        <Field id="u" label={t('User name to sign in with')} error={fieldOf(error, 'userName')}>
-          <input
-            id="u"
-            type="text"
-            autoComplete="username"
-            disabled={pass.purpose === 'Reset'}
-            value={userName}
-            onChange={(e) => setUserName(e.target.value)}
-          />
-        </Field>
-        <Field id="p" label={t('A password of your own')} hint={pass.rules} error={fieldOf(error, 'password')}>
-          <input
-            id="p"
-            type="password"
-            autoFocus
-            autoComplete="new-password"
-            value={password}
-            onChange={(e) => setPassword(e.target.value)}
-          />
-        </Field>
+      <Form onSubmit={(e) => void submit(e)}>
+        <TextField
+          label={t('User name to sign in with')}
+          error={fieldOf(error, 'userName')}
+          autoComplete="username"
+          disabled={pass.purpose === 'Reset'}
+          value={userName}
+          set={setUserName}
+        />
+        <PasswordField
+          label={t('A password of your own')}
+          hint={pass.rules}
+          error={fieldOf(error, 'password')}
+          autoFocus
+          autoComplete="new-password"
+          value={password}
+          set={setPassword}
+        />
         {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
+          <ErrorText>{sentence(error)}</ErrorText>
         ) : null}
-        <p className="row end">
-          <button className="btn main">{t('Sign in')}</button>
-        </p>
-      </form>
+        <Row end>
+          <Button look="main" type="submit">
+            {t('Sign in')}
+          </Button>
+        </Row>
+      </Form>
     </Door>
   );
 }

@@ -2,10 +2,12 @@ import { ArrowLeft } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { sentence } from '../shared/api';
-import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { OfferCard, useTake } from './ChooseNext';
 import { useChoices } from './queries';
+import { Button } from '../ui/Button';
+import { ReaderBar, ReaderPage } from '../ui/Reader';
+import { Show } from '../ui/Show';
 
 /** Everything a reader may choose, by what it is about. */
 export default function Choose() {
@@ -13,19 +15,21 @@ export default function Choose() {
   const take = useTake();
   const [about, setAbout] = useState('');
   return (
-    <div className="readerhome">
-      <header className="bar">
-        <Link className="rbtn plain" to="/">
-          <ArrowLeft size={24} aria-hidden />
-          {t('My reading')}
-        </Link>
+    <ReaderPage>
+      <ReaderBar>
+        <Button asChild look="plain" size="reader">
+          <Link to="/">
+            <ArrowLeft size={24} aria-hidden />
+            {t('My reading')}
+          </Link>
+        </Button>
         <h1>{t('Choose something to read')}</h1>
-      </header>
+      </ReaderBar>
       <Show query={choices}>
         {(c) => {
           const topics = [...new Set(c.offers.map((o) => o.topic))];
           return (
-            <main className="choosing">
+            <main className="mx-auto grid max-w-280 gap-5 p-6">
               {!c.open || c.offers.length === 0 ? (
                 <p>{t('There is no more to choose from just now.')}</p>
               ) : (
@@ -36,22 +40,17 @@ export default function Choose() {
                     </p>
                   )}
                   {take.error && <p role="alert">{sentence(take.error)}</p>}
-                  <div className="topics" role="group" aria-label={t('What it is about')}>
-                    <button className="rbtn" aria-pressed={about === ''} onClick={() => setAbout('')}>
+                  <div className="flex flex-wrap gap-2" role="group" aria-label={t('What it is about')}>
+                    <Button size="reader" aria-pressed={about === ''} onClick={() => setAbout('')}>
                       {t('All')}
-                    </button>
+                    </Button>
                     {topics.map((topic) => (
-                      <button
-                        key={topic}
-                        className="rbtn"
-                        aria-pressed={about === topic}
-                        onClick={() => setAbout(topic)}
-                      >
+                      <Button size="reader" key={topic} aria-pressed={about === topic} onClick={() => setAbout(topic)}>
                         {t(topic)}
-                      </button>
+                      </Button>
                     ))}
                   </div>
-                  <ul className="offers">
+                  <ul>
                     {c.offers
                       .filter((o) => !about || o.topic === about)
                       .map((o) => (
@@ -66,6 +65,6 @@ export default function Choose() {
           );
         }}
       </Show>
-    </div>
+    </ReaderPage>
   );
 }

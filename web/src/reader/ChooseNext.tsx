@@ -1,9 +1,11 @@
+import { cx } from 'class-variance-authority';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { type Api, api, ok, sentence } from '../shared/api';
 import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 import { useChoices } from './queries';
+import { Button } from '../ui/Button';
 
 export type Offer = Api<'OfferView'>;
 
@@ -36,7 +38,7 @@ export function ChooseNext() {
         <p>{t('There is no more to choose from just now.')}</p>
       ) : (
         <>
-          <ul className="later offers">
+          <ul className="grid gap-2">
             {c.offers.slice(0, 3).map((o) => (
               <li key={o.textId}>
                 <OfferCard offer={o} take={() => take.mutate(o)} busy={take.isPending} />
@@ -46,9 +48,9 @@ export function ChooseNext() {
           {take.error && <p role="alert">{sentence(take.error)}</p>}
           {c.offers.length > 3 && (
             <p>
-              <Link className="rbtn" to="/choose">
-                {t('See all {{count}} texts', { count: c.offers.length })}
-              </Link>
+              <Button asChild size="reader">
+                <Link to="/choose">{t('See all {{count}} texts', { count: c.offers.length })}</Link>
+              </Button>
             </p>
           )}
         </>
@@ -65,17 +67,23 @@ const zones = {
 
 export function OfferCard({ offer, take, busy }: { offer: Offer; take: () => void; busy: boolean }) {
   return (
-    <article className="offer">
+    <article
+      className={cx(
+        'border-soft border-l-ink bg-paper grid grid-rows-[auto_1fr_auto_auto] justify-items-start',
+        'gap-1.5 rounded-r-md border border-l-4 [border-left-style:double] px-4.5 py-3.5',
+        '[&_h3]:text-xl',
+      )}
+    >
       <h3>{offer.title}</h3>
       <p>{offer.blurb}</p>
-      <p className="soft">
+      <p className="text-soft">
         {[t(offer.kind), t('{{count}} words', { count: offer.words }), t(zones[offer.zone as keyof typeof zones])].join(
           ' · ',
         )}
       </p>
-      <button className="rbtn" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>
+      <Button size="reader" disabled={busy} onClick={take} aria-label={t('Read {{title}}', { title: offer.title })}>
         {t('Read this')}
-      </button>
+      </Button>
     </article>
   );
 }
@@ -88,16 +96,17 @@ export function PutBack({ ticketId, title }: { ticketId: string; title: string }
     onSettled: () => client.invalidateQueries({ queryKey: keys.my.all }),
   });
   return (
-    <p className="putback">
+    <p className="flex flex-wrap items-center gap-1.5">
       {t('You chose this.')}{' '}
-      <button
-        className="rbtn plain"
+      <Button
+        look="plain"
+        size="reader"
         disabled={back.isPending}
         onClick={() => back.mutate()}
         aria-label={t('Put {{title}} back', { title })}
       >
         {t('Put it back')}
-      </button>
+      </Button>
       {back.error && <span role="alert"> {sentence(back.error)}</span>}
     </p>
   );

@@ -1,10 +1,10 @@
+import { cx } from 'class-variance-authority';
 import { SignOut } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { dayOf, number, percent, today } from '../shared/format';
 import { useLeave, type Session } from '../shared/session';
 import { pictureOf } from '../shared/paragraphs';
-import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
 import { ChooseNext, PutBack } from './ChooseNext';
@@ -15,8 +15,13 @@ import { forgetKept } from './offline/store';
 import { forgetFiles } from './offline/worker';
 import { finished, useMine, workOf, type MyTicket, type Work } from './queries';
 import { RefusedNote } from './RefusedNote';
+import { Button } from '../ui/Button';
+import { Directions, ReaderBar, ReaderPage, bigPlate, islandLook } from '../ui/Reader';
+import { Show } from '../ui/Show';
 
 const late = (k: MyTicket) => k.dueOn != null && k.dueOn < today();
+const due = (k: MyTicket, day: string) =>
+  late(k) ? t('was due {{day}}', { day: dayOf(day) }) : t('due {{day}}', { day: dayOf(day) });
 const length = (k: MyTicket) =>
   [
     t('{{count}} words', { count: k.words }),
@@ -41,17 +46,17 @@ export function Home({ session }: { session: Session }) {
     await navigate(next.handedOver ? `/read/${next.handedOver.code}` : '/read');
   };
   return (
-    <div className="readerhome">
-      <header className="bar">
+    <ReaderPage>
+      <ReaderBar>
         <h1>{t('My reading')}</h1>
         <KeptNote />
         <span className="grow" />
         <b>{session.name}</b>
-        <button className="rbtn" onClick={() => void signOut()}>
+        <Button size="reader" onClick={() => void signOut()}>
           <SignOut size={24} aria-hidden />
           {t('Sign out')}
-        </button>
-      </header>
+        </Button>
+      </ReaderBar>
       <Show query={mine}>
         {(all) => {
           const open = all.filter((k) => !finished(k)),
@@ -64,31 +69,37 @@ export function Home({ session }: { session: Session }) {
             .filter((k) => !k.handedInAt || new Date(k.handedInAt) > week)
             .reduce((s, k) => s + k.words, 0);
           return (
-            <main className="homecols">
+            <main
+              className={cx(
+                'mx-auto grid max-w-280 gap-10 px-6 pt-8 pb-12 max-md:grid-cols-1',
+                'md:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] [&_article+h2]:mt-10 [&_h2]:mb-3',
+                '[&_h2]:text-[22px] [&_h2]:leading-8 [&_section_section]:mt-10 [&_ul+h2]:mt-10',
+              )}
+            >
               <section aria-labelledby="next">
                 <RefusedNote />
                 <Checks />
                 <h2 id="next">{t('Next for you')}</h2>
                 {next ? (
-                  <article className="nextcard">
+                  <article className={islandLook({ kind: 'next' })}>
                     <h3>{next.title}</h3>
                     <p>{next.blurb}</p>
-                    {next.directions && <p className="directions">{next.directions}</p>}
-                    <p className="soft">
+                    {next.directions && <Directions>{next.directions}</Directions>}
+                    <p className="text-soft">
                       {length(next)}
-                      {next.dueOn &&
-                        ` · ${late(next) ? t('was due {{day}}', { day: dayOf(next.dueOn) }) : t('due {{day}}', { day: dayOf(next.dueOn) })}`}
+                      {next.dueOn && ` · ${due(next, next.dueOn)}`}
                     </p>
-                    <Link
-                      className="rbtn main"
-                      to={to(next)}
-                      aria-label={`${next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}: ${next.title}`}
-                    >
-                      {next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}
-                    </Link>
+                    <Button asChild look="main" size="reader">
+                      <Link
+                        to={to(next)}
+                        aria-label={`${next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}: ${next.title}`}
+                      >
+                        {next.state === 'UnderWay' ? t('Go on reading') : t('Start reading')}
+                      </Link>
+                    </Button>
                   </article>
                 ) : (
-                  <article className="nextcard">
+                  <article className={islandLook({ kind: 'next' })}>
                     <h3>{t('All done')}</h3>
                     <p>{t('There is nothing you have to read just now. Your teacher will give you the next text.')}</p>
                   </article>
@@ -97,15 +108,14 @@ export function Home({ session }: { session: Session }) {
                 {rest.length > 0 && (
                   <>
                     <h2>{t('After that')}</h2>
-                    <ul className="later">
+                    <ul className="grid gap-2">
                       {rest.map((k) => (
                         <li key={k.id}>
-                          <Link to={to(k)}>
+                          <Link className={bigPlate} to={to(k)}>
                             <b>{k.title}</b>
-                            <span className="soft">
+                            <span className="text-soft">
                               {length(k)}
-                              {k.dueOn &&
-                                ` · ${late(k) ? t('was due {{day}}', { day: dayOf(k.dueOn) }) : t('due {{day}}', { day: dayOf(k.dueOn) })}`}
+                              {k.dueOn && ` · ${due(k, k.dueOn)}`}
                             </span>
                           </Link>
                           {k.chosen && <PutBack ticketId={k.id} title={k.title} />}
@@ -118,17 +128,17 @@ export function Home({ session }: { session: Session }) {
               </section>
               <section aria-labelledby="done">
                 <h2 id="done">{t('Finished')}</h2>
-                <p className="thisweek">
+                <p className="mb-3.5">
                   {words > 0
                     ? t('You read {{n}} words this week.', { n: number(words) })
                     : t('No text finished this week yet.')}
                 </p>
-                <ul className="finished">
+                <ul className="grid gap-2">
                   {done.slice(0, 12).map((k) => (
                     <li key={k.id}>
-                      <Link to={`/text/${k.id}/result`}>
+                      <Link className={bigPlate} to={`/text/${k.id}/result`}>
                         <b>{k.title}</b>
-                        <span className="soft">
+                        <span className="text-soft">
                           {k.handedInAt ? dayOf(k.handedInAt) : t('will be handed in')}
                           {k.handedInAt && k.state !== 'Released' && ` · ${t('your teacher is reading it')}`}
                           {k.state === 'Released' &&
@@ -144,7 +154,7 @@ export function Home({ session }: { session: Session }) {
           );
         }}
       </Show>
-    </div>
+    </ReaderPage>
   );
 }
 
@@ -174,19 +184,17 @@ function Checks() {
   return (
     <>
       {checks.map((k) => (
-        <article key={k.id} className="nextcard check">
+        <article key={k.id} className={islandLook({ kind: 'next' })}>
           <h2>{k.title}</h2>
-          <p className="soft">
+          <p className="text-soft">
             {t('{{count}} parts left', { count: k.left })}
             {k.closesOn && ` · ${t('until {{day}}', { day: dayOf(k.closesOn) })}`}
           </p>
-          <Link
-            className="rbtn main"
-            to={`/check/${k.id}`}
-            aria-label={`${k.begun ? t('Go on') : t('Begin')}: ${k.title}`}
-          >
-            {k.begun ? t('Go on') : t('Begin')}
-          </Link>
+          <Button asChild look="main" size="reader">
+            <Link to={`/check/${k.id}`} aria-label={`${k.begun ? t('Go on') : t('Begin')}: ${k.title}`}>
+              {k.begun ? t('Go on') : t('Begin')}
+            </Link>
+          </Button>
         </article>
       ))}
     </>

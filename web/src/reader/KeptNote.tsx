@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { WifiSlash } from '@phosphor-icons/react';
 import { t } from '../shared/words';
 import { useOutbox } from './offline/outbox';
@@ -6,9 +7,15 @@ import { useOutbox } from './offline/outbox';
 export function KeptNote() {
   const { answers, away } = useOutbox();
   // What is on its way at this moment is not worth a word.
-  if (!away) return <p className="hide" role="status" />;
+  if (!away) return <p className="sr-only" role="status" />;
   return (
-    <p className="kept" role="status">
+    <p
+      className={cx(
+        'border-ink bg-sand ml-auto flex items-center gap-2.5 rounded-md border-[1.5px] border-dashed',
+        'px-3.5 py-1.5 [&_b]:font-semibold',
+      )}
+      role="status"
+    >
       <WifiSlash size={24} aria-hidden />
       <span>
         <b>{t('No network just now.')}</b>{' '}

@@ -2,6 +2,7 @@ import { Pause, Play } from '@phosphor-icons/react';
 import { useRef, useState } from 'react';
 import { clock } from '../shared/format';
 import { t } from '../shared/words';
+import { Button } from '../ui/Button';
 
 /** Somebody's reading of the text: one large button, and how far it is. */
 export function Listen({ src }: { src: string }) {
@@ -28,10 +29,10 @@ export function Listen({ src }: { src: string }) {
         onTimeUpdate={(e) => setAt(e.currentTarget.currentTime)}
         onError={() => setFailed(true)}
       />
-      <button className="rbtn" onClick={toggle}>
+      <Button size="reader" onClick={toggle}>
         {on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
         {on ? t('Pause, {{time}}', { time: clock(at) }) : t('Listen')}
-      </button>
+      </Button>
       {failed && <span role="status">{t('The reading cannot be played just now.')}</span>}
     </>
   );

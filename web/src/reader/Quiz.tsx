@@ -5,7 +5,6 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { sentence } from '../shared/api';
 import { keys } from '../shared/keys';
 import { Block } from '../shared/paragraphs';
-import { Show } from '../shared/Whole';
 import type { Session } from '../shared/session';
 import { t } from '../shared/words';
 import { KeptNote } from './KeptNote';
@@ -15,6 +14,9 @@ import { Asked } from './questions/Asked';
 import type { Question } from './questions/draft';
 import { finished, letters, useWork, type Work } from './queries';
 import { sure } from '../shared/sure';
+import { Button } from '../ui/Button';
+import { ReaderBar, ReaderFoot, ReaderSide, Say, Water, sheetPull, textSheet } from '../ui/Reader';
+import { Show } from '../ui/Show';
 
 export default function Quiz({ session }: { session: Session }) {
   const { ticketId = '' } = useParams();
@@ -75,18 +77,20 @@ function Questions({ work, name }: { work: Work; name: string }) {
     }
   };
   return (
-    <div className="readerside">
-      <header className="bar">
-        <Link className="rbtn plain" to="/">
-          <ArrowLeft size={24} aria-hidden />
-          {t('Stop for now')}
-        </Link>
+    <ReaderSide>
+      <ReaderBar>
+        <Button asChild look="plain" size="reader">
+          <Link to="/">
+            <ArrowLeft size={24} aria-hidden />
+            {t('Stop for now')}
+          </Link>
+        </Button>
         <h1>{work.title}</h1>
         <KeptNote />
         <span className="grow" />
         <b>{name}</b>
-      </header>
-      <main className={peek ? 'water peeking' : 'water'}>
+      </ReaderBar>
+      <Water peeking={peek}>
         <LeadLine
           label={t('Questions')}
           title={t('Question {{n}} of {{of}}', { n: at + 1, of: work.questions.length })}
@@ -105,13 +109,13 @@ function Questions({ work, name }: { work: Work; name: string }) {
           kept={kept.get(question.id)}
           said={(next) => next && patch(next)}
         />
-        <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
-          <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}>
+        <aside className={textSheet({ open: peek })} aria-label={t('The text')}>
+          <button className={sheetPull} aria-expanded={peek} onClick={() => setPeek(!peek)}>
             <BookOpen size={24} aria-hidden />
             <span>{peek ? t('Close the text') : t('Look in the text')}</span>
           </button>
           <div
-            className={letters(work.depth) === 'serif' ? 'serif' : ''}
+            className={letters(work.depth) === 'serif' ? 'font-serif' : undefined}
             tabIndex={peek ? 0 : -1}
             aria-hidden={!peek}
             role="region"
@@ -122,38 +126,36 @@ function Questions({ work, name }: { work: Work; name: string }) {
             ))}
           </div>
         </aside>
-      </main>
-      <footer className="bar foot">
+      </Water>
+      <ReaderFoot>
         {at > 0 ? (
-          <button className="rbtn" onClick={() => setAt(at - 1)}>
+          <Button size="reader" onClick={() => setAt(at - 1)}>
             <CaretLeft size={24} aria-hidden />
             {t('Back')}
-          </button>
+          </Button>
         ) : (
-          <Link className="rbtn" to={`/text/${work.id}`}>
-            <CaretLeft size={24} aria-hidden />
-            {t('To the text')}
-          </Link>
+          <Button asChild size="reader">
+            <Link to={`/text/${work.id}`}>
+              <CaretLeft size={24} aria-hidden />
+              {t('To the text')}
+            </Link>
+          </Button>
         )}
-        {error && (
-          <p className="say" role="alert">
-            {error}
-          </p>
-        )}
+        {error && <Say role="alert">{error}</Say>}
         {tried(question, kept) && at < work.questions.length - 1 && (
-          <button className="rbtn" onClick={() => setAt(at + 1)}>
+          <Button size="reader" onClick={() => setAt(at + 1)}>
             {t('Next question')}
             <CaretRight size={24} aria-hidden />
-          </button>
+          </Button>
         )}
         {left === 0 ? (
-          <button className="rbtn main" disabled={busy} onClick={() => void handIn()}>
+          <Button look="main" size="reader" disabled={busy} onClick={() => void handIn()}>
             {t('Hand in')}
-          </button>
+          </Button>
         ) : (
-          <span className="soft">{t('{{n}} still to answer', { n: left })}</span>
+          <span className="text-soft">{t('{{n}} still to answer', { n: left })}</span>
         )}
-      </footer>
-    </div>
+      </ReaderFoot>
+    </ReaderSide>
   );
 }

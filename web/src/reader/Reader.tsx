@@ -9,8 +9,6 @@ import { Home } from './Home';
 import { startOutbox } from './offline/outbox';
 import { belongTo } from './offline/store';
 import { startWorker } from './offline/worker';
-import './reader.css';
-import './readerviews.css';
 
 const parts = {
   reading: () => import('./Reading'),
@@ -45,7 +43,7 @@ function Own({ session }: { session: Session }) {
     for (const load of Object.values(parts)) load().catch(() => undefined);
   }, []);
   return (
-    <div className={`sized size-${session.supports?.textSize ?? 0}`}>
+    <div className="group/size contents" data-size={session.supports?.textSize ?? 0}>
       <Routes>
         <Route path="/" element={<Home session={session} />} />
         <Route path="/text/:ticketId" element={<Reading />} />

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -7,13 +8,19 @@ import { keys } from '../shared/keys';
 import { useSession, useSignInBy } from '../shared/session';
 import { rememberCode } from '../shared/SignedOut';
 import { t } from '../shared/words';
-import './reader.css';
-import './readerviews.css';
+import { Button } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { Say, bigField, islandLook, tile } from '../ui/Reader';
+import { PasswordField } from '../ui/TextField';
 
 /** Class code, then the own name tile, then the secret. */
 export default function ReaderSignIn() {
   const { code } = useParams();
-  return <main className="readerdoor">{code ? <Tiles code={code} /> : <Code />}</main>;
+  return (
+    <main className="bg-depth-2 text-reader grid min-h-screen place-items-center px-6 py-12">
+      {code ? <Tiles code={code} /> : <Code />}
+    </main>
+  );
 }
 
 function Code() {
@@ -30,15 +37,15 @@ function Code() {
     }
   };
   return (
-    <form className="island" onSubmit={(e) => void submit(e)}>
+    <form className={islandLook()} onSubmit={(e) => void submit(e)}>
       <h1>{t('Class code')}</h1>
-      <label className="hide" htmlFor="code">
+      <label className="sr-only" htmlFor="code">
         {t('Class code')}
       </label>
       <input
         id="code"
         type="text"
-        className="bigcode"
+        className={cx(bigField({ kind: 'code' }), 'uppercase')}
         autoFocus
         autoCapitalize="characters"
         autoComplete="off"
@@ -46,15 +53,13 @@ function Code() {
         value={code}
         onChange={(e) => setCode(e.target.value.toUpperCase())}
       />
-      {error && (
-        <p className="say" role="alert">
-          {error}
-        </p>
-      )}
-      <button className="rbtn main">{t('Go on')}</button>
-      <Link className="rbtn plain" to="/staff">
-        {t('I am a teacher')}
-      </Link>
+      {error && <Say role="alert">{error}</Say>}
+      <Button look="main" size="reader" type="submit">
+        {t('Go on')}
+      </Button>
+      <Button asChild look="plain" size="reader">
+        <Link to="/staff">{t('I am a teacher')}</Link>
+      </Button>
     </form>
   );
 }
@@ -71,26 +76,24 @@ function Tiles({ code }: { code: string }) {
   // A card's QR leads straight to its tile.
   const asked = search.get('tile');
   const [who, setWho] = useState<Api<'Tile'> | null>(null);
-  const chosen = who ?? room.data?.tiles.find((tile) => tile.id === asked) ?? null;
+  const chosen = who ?? room.data?.tiles.find((one) => one.id === asked) ?? null;
   const back = () => {
     setWho(null);
     setSearch({});
   };
   if (room.error)
     return (
-      <div className="island">
+      <div className={islandLook()}>
         <h1>{t('Class code')}</h1>
-        <p className="say" role="alert">
-          {sentence(room.error)}
-        </p>
-        <Link className="rbtn main" to="/read">
-          {t('Try another code')}
-        </Link>
+        <Say role="alert">{sentence(room.error)}</Say>
+        <Button asChild look="main" size="reader">
+          <Link to="/read">{t('Try another code')}</Link>
+        </Button>
       </div>
     );
   if (!room.data)
     return (
-      <div className="island" role="status">
+      <div className={islandLook()} role="status">
         …
       </div>
     );
@@ -102,29 +105,29 @@ function Tiles({ code }: { code: string }) {
       <Typed code={code} who={chosen} back={back} />
     );
   return (
-    <div className="island wide">
+    <div className={islandLook({ kind: 'wide' })}>
       <h1>{t('{{name}}: who are you?', { name: room.data.className })}</h1>
       {room.data.tiles.length === 0 && <p>{t('There is nobody in this class yet.')}</p>}
-      <ul className="tiles">
-        {room.data.tiles.map((tile) => (
-          <li key={tile.id}>
-            <button onClick={() => setWho(tile)}>
-              <Face id={tile.id} name={tile.givenName} />
-              {tile.givenName}
+      <ul className="grid w-full grid-cols-[repeat(auto-fill,minmax(136px,1fr))] gap-2.5">
+        {room.data.tiles.map((one) => (
+          <li key={one.id}>
+            <button className={tile} onClick={() => setWho(one)}>
+              <Face id={one.id} name={one.givenName} />
+              {one.givenName}
             </button>
           </li>
         ))}
       </ul>
-      <p className="row">
-        <button className="rbtn plain" onClick={() => setJoining(true)}>
+      <Row>
+        <Button look="plain" size="reader" onClick={() => setJoining(true)}>
           {t('I am not here yet')}
-        </button>
+        </Button>
         {!handed && (
-          <Link className="rbtn plain" to="/read">
-            {t('This is not my class')}
-          </Link>
+          <Button asChild look="plain" size="reader">
+            <Link to="/read">{t('This is not my class')}</Link>
+          </Button>
         )}
-      </p>
+      </Row>
       {handed && <BackToDesk name={handed.teacherName} />}
     </div>
   );
@@ -149,27 +152,25 @@ function BackToDesk({ name }: { name: string }) {
   };
   if (!open)
     return (
-      <button className="rbtn plain" onClick={() => setOpen(true)}>
+      <Button look="plain" size="reader" onClick={() => setOpen(true)}>
         {t('Back to the teacher’s side')}
-      </button>
+      </Button>
     );
   return (
-    <form className="row" onSubmit={(e) => void submit(e)}>
-      <label htmlFor="back">{t('Password of {{name}}', { name })}</label>
-      <input
-        id="back"
-        type="password"
+    <form className="flex flex-wrap items-center gap-2" onSubmit={(e) => void submit(e)}>
+      <PasswordField
+        label={t('Password of {{name}}', { name })}
+        inline
+        size="reader"
         autoFocus
         autoComplete="current-password"
         value={password}
-        onChange={(e) => setPassword(e.target.value)}
+        set={setPassword}
       />
-      <button className="rbtn main">{t('Go back')}</button>
-      {error && (
-        <p className="say" role="alert">
-          {error}
-        </p>
-      )}
+      <Button look="main" size="reader" type="submit">
+        {t('Go back')}
+      </Button>
+      {error && <Say role="alert">{error}</Say>}
     </form>
   );
 }
@@ -191,22 +192,22 @@ function Join({ code, back }: { code: string; back: () => void }) {
   };
   if (done)
     return (
-      <div className="island">
+      <div className={islandLook()}>
         <h1>{t('Thank you')}</h1>
         <p role="status">{t('Your teacher will let you in.')}</p>
-        <button className="rbtn main" onClick={back}>
+        <Button look="main" size="reader" onClick={back}>
           {t('Back to the names')}
-        </button>
+        </Button>
       </div>
     );
   return (
-    <form className="island" onSubmit={(e) => void submit(e)}>
+    <form className={islandLook()} onSubmit={(e) => void submit(e)}>
       <h1>{t('What is your name?')}</h1>
       <label htmlFor="jg">{t('Given name')}</label>
       <input
         id="jg"
         type="text"
-        className="bigname"
+        className={bigField({ kind: 'name' })}
         autoFocus
         autoComplete="off"
         maxLength={60}
@@ -217,25 +218,21 @@ function Join({ code, back }: { code: string; back: () => void }) {
       <input
         id="jf"
         type="text"
-        className="bigname"
+        className={bigField({ kind: 'name' })}
         autoComplete="off"
         maxLength={60}
         value={family}
         onChange={(e) => setFamily(e.target.value)}
       />
-      {said && (
-        <p className="say" role="alert">
-          {said}
-        </p>
-      )}
-      <p className="row">
-        <button className="rbtn main" disabled={!given.trim()}>
+      {said && <Say role="alert">{said}</Say>}
+      <Row>
+        <Button look="main" size="reader" type="submit" disabled={!given.trim()}>
           {t('Ask to join')}
-        </button>
-        <button type="button" className="rbtn plain" onClick={back}>
+        </Button>
+        <Button look="plain" size="reader" onClick={back}>
           {t('Back to the names')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </form>
   );
 }
@@ -269,38 +266,34 @@ function Typed({ code, who, back }: { code: string; who: Api<'Tile'>; back: () =
     if (!(await attempt(secret))) setSecret('');
   };
   return (
-    <form className="island" onSubmit={(e) => void submit(e)}>
+    <form className={islandLook()} onSubmit={(e) => void submit(e)}>
       <h1>
         {isCode
           ? t('{{name}}, type your code', { name: who.givenName })
           : t('{{name}}, type your password', { name: who.givenName })}
       </h1>
-      <label className="hide" htmlFor="secret">
+      <label className="sr-only" htmlFor="secret">
         {isCode ? t('Your code') : t('Your password')}
       </label>
       <input
         id="secret"
         type={isCode ? 'text' : 'password'}
-        className={isCode ? 'bigcode lower' : 'bigname'}
+        className={bigField({ kind: isCode ? 'code' : 'name' })}
         autoFocus
         autoCapitalize="none"
         autoComplete="off"
         value={secret}
         onChange={(e) => setSecret(e.target.value)}
       />
-      {error && (
-        <p className="say" role="alert">
-          {error}
-        </p>
-      )}
-      <p className="row">
-        <button className="rbtn main" disabled={!secret.trim()}>
+      {error && <Say role="alert">{error}</Say>}
+      <Row>
+        <Button look="main" size="reader" type="submit" disabled={!secret.trim()}>
           {t('Go on')}
-        </button>
-        <button type="button" className="rbtn plain" onClick={back}>
+        </Button>
+        <Button look="plain" size="reader" onClick={back}>
           {t('That is not me')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </form>
   );
 }
@@ -325,43 +318,47 @@ function Pictures({
     if (next.length === needed && !(await attempt(next.join(' ')))) setChosen([]);
   };
   return (
-    <div className="island wide">
+    <div className={islandLook({ kind: 'wide' })}>
       <h1>{t('{{name}}, tap your three pictures', { name: who.givenName })}</h1>
-      <ol className="slots" aria-label={t('Chosen so far')}>
+      <ol
+        className={cx(
+          '*:border-soft flex gap-3 *:grid *:size-16 *:place-content-center *:rounded-lg *:border-2',
+          '*:border-dashed',
+        )}
+        aria-label={t('Chosen so far')}
+      >
         {Array.from({ length: needed }, (_, i) => (
           <li key={i}>
             {chosen[i] ? (
               <>
                 <Picture name={chosen[i]} />
-                <span className="hide">{pictureName(chosen[i])}</span>
+                <span className="sr-only">{pictureName(chosen[i])}</span>
               </>
             ) : (
-              <span className="hide">{t('empty')}</span>
+              <span className="sr-only">{t('empty')}</span>
             )}
           </li>
         ))}
       </ol>
-      <p className="say" role="alert">
-        {error}
-      </p>
-      <ul className="pictures">
+      <Say role="alert">{error}</Say>
+      <ul className="grid w-full grid-cols-3 gap-2.5 sm:grid-cols-4 md:grid-cols-6">
         {pictures.map((p) => (
           <li key={p}>
-            <button disabled={chosen.length >= needed} onClick={() => void choose(p)}>
+            <button className={tile} disabled={chosen.length >= needed} onClick={() => void choose(p)}>
               <Picture name={p} />
               {pictureName(p)}
             </button>
           </li>
         ))}
       </ul>
-      <p className="row">
-        <button className="rbtn" onClick={() => setChosen([])} disabled={chosen.length === 0}>
+      <Row>
+        <Button size="reader" onClick={() => setChosen([])} disabled={chosen.length === 0}>
           {t('Start again')}
-        </button>
-        <button className="rbtn plain" onClick={back}>
+        </Button>
+        <Button look="plain" size="reader" onClick={back}>
           {t('That is not me')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </div>
   );
 }

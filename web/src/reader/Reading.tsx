@@ -1,10 +1,10 @@
+import { cx } from 'class-variance-authority';
 import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { keys } from '../shared/keys';
 import { Block, plain } from '../shared/paragraphs';
-import { Show } from '../shared/Whole';
 import { t } from '../shared/words';
 import { LeadLine } from './LeadLine';
 import { Listen } from './Listen';
@@ -16,6 +16,12 @@ import type { Question } from './questions/draft';
 import { useSpell } from './useSpell';
 import { useReadAloud } from './useReadAloud';
 import { sure } from '../shared/sure';
+import { Button } from '../ui/Button';
+import { ReaderBar, ReaderFoot, ReaderSide, Water, pageLook } from '../ui/Reader';
+import { Show } from '../ui/Show';
+
+const waters: Record<string, string> = { sea: 'bg-[#eaf4f5]', sand: 'bg-[#f6eedb]', plain: 'bg-white' };
+const spokenLook = '-mx-0.75 rounded-sm bg-ink px-0.75 py-1 text-paper';
 
 export default function Reading() {
   const { ticketId = '' } = useParams();
@@ -67,16 +73,18 @@ function Pages({ work }: { work: Work }) {
   };
   const toQuiz = () => navigate(finished(work) ? `/text/${work.id}/result` : `/text/${work.id}/quiz`);
   return (
-    <div className="readerside">
-      <header className="bar">
-        <Link className="rbtn plain" to="/">
-          <ArrowLeft size={24} aria-hidden />
-          {t('My reading')}
-        </Link>
+    <ReaderSide>
+      <ReaderBar>
+        <Button asChild look="plain" size="reader">
+          <Link to="/">
+            <ArrowLeft size={24} aria-hidden />
+            {t('My reading')}
+          </Link>
+        </Button>
         <h1>{work.title}</h1>
-        <div className="tools">
-          <button
-            className="rbtn"
+        <div className="ml-auto flex gap-2 max-md:flex-wrap">
+          <Button
+            size="reader"
             onClick={() => {
               const next = font === 'first' ? 'serif' : 'first';
               setFont(next);
@@ -85,9 +93,9 @@ function Pages({ work }: { work: Work }) {
           >
             <TextAa size={24} aria-hidden />
             {t('Letters')}
-          </button>
-          <button
-            className="rbtn"
+          </Button>
+          <Button
+            size="reader"
             onClick={() => {
               const next = sure(tints[(tints.indexOf(tint) + 1) % tints.length]);
               setTint(next);
@@ -96,14 +104,14 @@ function Pages({ work }: { work: Work }) {
           >
             <DropHalf size={24} aria-hidden />
             {t('Page')}
-          </button>
-          <button className="rbtn" aria-pressed={guide} onClick={() => setGuide(!guide)}>
+          </Button>
+          <Button size="reader" aria-pressed={guide} onClick={() => setGuide(!guide)}>
             <Rows size={24} aria-hidden />
             {t('Line guide')}
-          </button>
+          </Button>
         </div>
-      </header>
-      <main className="water">
+      </ReaderBar>
+      <Water>
         <LeadLine
           label={t('Pages')}
           title={t('Page {{n}} of {{of}}', { n: page + 1, of: work.pages.length })}
@@ -112,7 +120,13 @@ function Pages({ work }: { work: Work }) {
           knots={work.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))}
         />
         <article
-          className={`page ${font === 'serif' ? 'serif' : ''} tint-${tint} ${guide ? 'guided' : ''}`}
+          className={cx(
+            pageLook({ kind: 'text', letters: font === 'serif' ? 'serif' : 'first' }),
+            waters[tint],
+            guide &&
+              'bg-[linear-gradient(var(--color-depth-2),var(--color-depth-2))] bg-size-[100%_42px] ' +
+                'bg-[position:0_calc(var(--guide,120px)-21px)] bg-no-repeat',
+          )}
           aria-label={`${work.title}, ${t('page {{n}}', { n: page + 1 })}`}
           tabIndex={-1}
           ref={body}
@@ -135,42 +149,53 @@ function Pages({ work }: { work: Work }) {
           ))}
         </article>
         {word && (
-          <aside className="card" aria-label={t('The word {{word}}', { word: word.text })}>
+          <aside
+            className={cx(
+              'border-overlay bg-paper shadow-lift [&_p]:font-first [&_h2]:font-first z-3 w-72.5 rounded-md',
+              'border-2 px-5 pt-3 pb-5 max-md:relative md:absolute md:top-30 md:left-240 [&_h2]:flex',
+              '[&_h2]:items-center [&_h2]:gap-2 [&_h2]:text-2xl [&_h2]:leading-11',
+            )}
+            aria-label={t('The word {{word}}', { word: word.text })}
+          >
             <h2>{word.text}</h2>
-            <button className="shut" aria-label={t('Close the word card')} onClick={() => setWord(null)}>
+            <button
+              className="hover:bg-tint absolute top-2 right-1.5 grid size-11 place-content-center rounded-md"
+              aria-label={t('Close the word card')}
+              onClick={() => setWord(null)}
+            >
               <X size={24} aria-hidden />
             </button>
             <p>{word.meaning}</p>
-            <p className="also">{word.example}</p>
+            <p className="border-line mt-2 mb-3 border-t pt-2">{word.example}</p>
           </aside>
         )}
-      </main>
-      <footer className="bar foot">
-        <button className="rbtn" disabled={page === 0} onClick={() => turn(page - 1)}>
+      </Water>
+      <ReaderFoot>
+        <Button size="reader" disabled={page === 0} onClick={() => turn(page - 1)}>
           <CaretLeft size={24} aria-hidden />
           {t('Back')}
-        </button>
+        </Button>
         {work.aloud && !finished(work) && <RecordMine work={work} />}
         {work.sound && <Listen src={`/api/my/tickets/${work.id}/sound`} />}
         {aloud.can && !work.sound && (
-          <button className="rbtn" onClick={aloud.toggle}>
+          <Button size="reader" onClick={aloud.toggle}>
             {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
             {aloud.on ? t('Stop reading aloud') : t('Read aloud')}
-          </button>
+          </Button>
         )}
         {last ? (
-          <button className="rbtn main" onClick={() => void toQuiz()}>
+          <Button look="main" size="reader" onClick={() => void toQuiz()}>
             {finished(work) ? t('See how it went') : t('To the questions')}
             <CaretRight size={24} aria-hidden />
-          </button>
+          </Button>
         ) : (
-          <button className="rbtn main" onClick={() => turn(page + 1)}>
+          <Button look="main" size="reader" onClick={() => turn(page + 1)}>
             {t('Next page')}
             <CaretRight size={24} aria-hidden />
-          </button>
+          </Button>
         )}
-      </footer>
-    </div>
+      </ReaderFoot>
+    </ReaderSide>
   );
 }
 
@@ -187,11 +212,16 @@ function Between({ work, after, last }: { work: Work; after: number; last: boole
       (w) => w && { ...w, guided: w.guided.map((q) => (q.id === next.id ? next : q)) },
     );
   return (
-    <aside className="between" aria-label={t('A question on the way')}>
+    <aside
+      data-between
+      className="[&>p]:font-ui [&>p]:text-reader [&>p]:text-soft -mx-3 my-6 [&>p]:mb-1.5 [&>p]:font-semibold"
+      aria-label={t('A question on the way')}
+    >
       <p>{t('Stop and think')}</p>
       {here.map((q, i) => (
         <Asked
           key={q.id}
+          aside
           work={work}
           q={q}
           before={here[i - 1]}
@@ -230,7 +260,7 @@ function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
       const now = spoken !== null && spoken >= start && spoken < at && /\p{L}/u.test(part);
       if (!found)
         return now ? (
-          <span key={i} className="w spoken">
+          <span key={i} className={spokenLook}>
             {part}
           </span>
         ) : (
@@ -240,7 +270,11 @@ function Paragraph({ text, words, open, chosen, spoken, offset }: Tapped) {
         <button
           key={i}
           type="button"
-          className={`w known ${chosen === found.text ? 'tapped' : ''} ${now ? 'spoken' : ''}`}
+          className={cx(
+            'decoration-depth-5 min-h-0 py-0.5 underline decoration-dotted decoration-[2.5px] underline-offset-6',
+            chosen === found.text && 'bg-tint text-overlay rounded-t-sm font-bold',
+            now && spokenLook,
+          )}
           aria-label={t('{{word}}: what does it mean?', { word: part })}
           onClick={() => open(found)}
         >

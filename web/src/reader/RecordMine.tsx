@@ -10,6 +10,7 @@ import { t } from '../shared/words';
 import { recordingWaits, send, useOutbox } from './offline/outbox';
 import type { Work } from './queries';
 import { sure } from '../shared/sure';
+import { Button } from '../ui/Button';
 
 /** The reader records the text, listens to it, and keeps it; kept here first, like answers. Pages can be turned meanwhile. */
 export function RecordMine({ work }: { work: Work }) {
@@ -55,27 +56,31 @@ export function RecordMine({ work }: { work: Work }) {
   if (!recorder.can) return <p role="status">{t('This device cannot record. Read it to your teacher.')}</p>;
   if (work.recording?.marked) return <p role="status">{t('Your reading has been heard.')}</p>;
   return (
-    <div className="recordmine" role="group" aria-label={t('My reading aloud')}>
+    <div
+      className="flex flex-wrap items-center gap-2.5 [&_audio]:h-11 [&_audio]:w-55 [&_span:empty]:hidden"
+      role="group"
+      aria-label={t('My reading aloud')}
+    >
       {recorder.state === 'recording' ? (
-        <button className="rbtn main" onClick={recorder.stop}>
+        <Button look="main" size="reader" onClick={recorder.stop}>
           <Stop size={24} aria-hidden />
           {t('Stop, {{time}}', { time: clock(recorder.seconds) })}
-        </button>
+        </Button>
       ) : mine ? (
         <>
           <Heard blob={mine} label={t('My reading')} />
-          <button className="rbtn" disabled={busy} onClick={() => void recorder.start()}>
+          <Button size="reader" disabled={busy} onClick={() => void recorder.start()}>
             <ArrowCounterClockwise size={24} aria-hidden />
             {t('Again')}
-          </button>
-          <button className="rbtn main" disabled={busy} onClick={() => void keep()}>
+          </Button>
+          <Button look="main" size="reader" disabled={busy} onClick={() => void keep()}>
             <Check size={24} aria-hidden />
             {t('Send it')}
-          </button>
+          </Button>
         </>
       ) : (
-        <button
-          className="rbtn"
+        <Button
+          size="reader"
           disabled={recorder.state === 'asking'}
           onClick={() => {
             setSaid('');
@@ -84,7 +89,7 @@ export function RecordMine({ work }: { work: Work }) {
         >
           <Microphone size={24} aria-hidden />
           {has ? t('Record it again') : t('Read it aloud and record')}
-        </button>
+        </Button>
       )}
       <span role="status">
         {recorder.state === 'refused'

@@ -1,15 +1,18 @@
+import { cx } from 'class-variance-authority';
 import { ArrowLeft } from '@phosphor-icons/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api, ok, Problem } from '../shared/api';
-import { markName, TideMarks } from '../shared/TideMarks';
-import { Show } from '../shared/Whole';
+import { markName, TideMarks } from '../ui/TideMarks';
 import { keys } from '../shared/keys';
 import { t } from '../shared/words';
 import { getKept } from './offline/kept';
 import { handInWaits, useOutbox } from './offline/outbox';
 import { RefusedNote } from './RefusedNote';
-import './questions/questions.css';
+import { Button } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { ReaderBar, ReaderPage, Written } from '../ui/Reader';
+import { Show } from '../ui/Show';
 
 /** How it went: each question with a short reason and the place in the text. */
 export default function Result() {
@@ -26,44 +29,67 @@ export default function Result() {
     enabled: !waits,
   });
   return (
-    <div className="readerhome">
-      <header className="bar">
-        <Link className="rbtn plain" to="/">
-          <ArrowLeft size={24} aria-hidden />
-          {t('My reading')}
-        </Link>
+    <ReaderPage>
+      <ReaderBar>
+        <Button asChild look="plain" size="reader">
+          <Link to="/">
+            <ArrowLeft size={24} aria-hidden />
+            {t('My reading')}
+          </Link>
+        </Button>
         <h1>{result.data?.title ?? ''}</h1>
-      </header>
+      </ReaderBar>
       <RefusedNote />
       {waits ? (
-        <main className="resultpage">
+        <main
+          className={cx(
+            '[&>ol>li]:border-soft [&>ol>li]:bg-paper [&_h3]:font-ui mx-auto max-w-205 px-6 pt-8 pb-12',
+            '[&_h2]:text-[26px] [&_h2]:leading-9 [&_h3]:text-[19px] [&_h3]:leading-7 [&>ol]:mt-5',
+            '[&>ol]:mb-7 [&>ol]:grid [&>ol]:gap-3.5 [&>ol>li]:rounded-lg [&>ol>li]:border [&>ol>li]:px-6',
+            '[&>ol>li]:py-4',
+          )}
+        >
           <h2>{t('Your answers are safe')}</h2>
           <p>
             {t('There is no internet. Everything is kept on this device and is handed in when the internet is back.')}
           </p>
-          <p className="row">
-            <Link className="rbtn main" to="/">
-              {t('My reading')}
-            </Link>
-          </p>
+          <Row>
+            <Button asChild look="main" size="reader">
+              <Link to="/">{t('My reading')}</Link>
+            </Button>
+          </Row>
         </main>
       ) : result.error instanceof Problem && result.error.code === 'not-released' ? (
-        <main className="resultpage">
+        <main
+          className={cx(
+            '[&>ol>li]:border-soft [&>ol>li]:bg-paper [&_h3]:font-ui mx-auto max-w-205 px-6 pt-8 pb-12',
+            '[&_h2]:text-[26px] [&_h2]:leading-9 [&_h3]:text-[19px] [&_h3]:leading-7 [&>ol]:mt-5',
+            '[&>ol]:mb-7 [&>ol]:grid [&>ol]:gap-3.5 [&>ol>li]:rounded-lg [&>ol>li]:border [&>ol>li]:px-6',
+            '[&>ol>li]:py-4',
+          )}
+        >
           <h2>{t('Handed in')}</h2>
           <p>{t('Your teacher is reading what you wrote. You will see here how it went.')}</p>
-          <p className="row">
-            <Link className="rbtn" to={`/text/${ticketId}`}>
-              {t('Read it again')}
-            </Link>
-            <Link className="rbtn main" to="/">
-              {t('My reading')}
-            </Link>
-          </p>
+          <Row>
+            <Button asChild size="reader">
+              <Link to={`/text/${ticketId}`}>{t('Read it again')}</Link>
+            </Button>
+            <Button asChild look="main" size="reader">
+              <Link to="/">{t('My reading')}</Link>
+            </Button>
+          </Row>
         </main>
       ) : (
         <Show query={result}>
           {(r) => (
-            <main className="resultpage">
+            <main
+              className={cx(
+                '[&>ol>li]:border-soft [&>ol>li]:bg-paper [&_h3]:font-ui mx-auto max-w-205 px-6 pt-8 pb-12',
+                '[&_h2]:text-[26px] [&_h2]:leading-9 [&_h3]:text-[19px] [&_h3]:leading-7 [&>ol]:mt-5',
+                '[&>ol]:mb-7 [&>ol]:grid [&>ol]:gap-3.5 [&>ol>li]:rounded-lg [&>ol>li]:border [&>ol>li]:px-6',
+                '[&>ol>li]:py-4',
+              )}
+            >
               <h2>
                 {t('{{right}} of {{n}} right at the first try', { right: r.right, n: r.questions })}{' '}
                 <TideMarks of={r.lines.map((l) => l.mark)} />
@@ -72,12 +98,12 @@ export default function Result() {
                 {r.lines.map((l) => (
                   <li key={l.stem}>
                     <h3>{l.stem}</h3>
-                    <p className="tide">
+                    <p className="text-soft">
                       <TideMarks of={[l.mark]} /> {markName(l.mark)}
                     </p>
                     {l.written && l.myAnswer && (
                       <>
-                        <blockquote className="written">{l.myAnswer}</blockquote>
+                        <Written>{l.myAnswer}</Written>
                         {l.points != null && (
                           <p>
                             <b>{t('{{n}} of 3', { n: l.points })}</b> {l.comment}
@@ -100,27 +126,27 @@ export default function Result() {
                         <b>✓</b> {t('It was:')} {l.rightAnswer}
                       </p>
                     )}
-                    {l.reason && <p className="soft">{l.reason}</p>}
+                    {l.reason && <p className="text-soft">{l.reason}</p>}
                     {l.proof && (
-                      <p className="proof">
+                      <p className="border-depth-5 mt-1 border-l-3 pl-3 font-serif">
                         {t('In the text:')} “{l.proof.replace(/^["“]|["”]$/g, '')}”
                       </p>
                     )}
                   </li>
                 ))}
               </ol>
-              <p className="row">
-                <Link className="rbtn" to={`/text/${r.id}`}>
-                  {t('Read it again')}
-                </Link>
-                <Link className="rbtn main" to="/">
-                  {t('My reading')}
-                </Link>
-              </p>
+              <Row>
+                <Button asChild size="reader">
+                  <Link to={`/text/${r.id}`}>{t('Read it again')}</Link>
+                </Button>
+                <Button asChild look="main" size="reader">
+                  <Link to="/">{t('My reading')}</Link>
+                </Button>
+              </Row>
             </main>
           )}
         </Show>
       )}
-    </div>
+    </ReaderPage>
   );
 }

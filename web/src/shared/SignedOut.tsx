@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore, useState, type FormEvent } from 'react';
 import { Dialog } from 'radix-ui';
@@ -5,6 +6,10 @@ import { api, ok, onSignedOut, sentence } from './api';
 import { keys } from './keys';
 import { beginAs, fetchSession, nobodyAfter, type Session } from './session';
 import { t } from './words';
+import { Button } from '../ui/Button';
+import { ErrorText } from '../ui/Field';
+import { Row } from '../ui/Page';
+import { PasswordField, TextField } from '../ui/TextField';
 
 let lost = false;
 const listeners = new Set<() => void>();
@@ -46,9 +51,13 @@ export function SignedOut({ session }: { session: Session }) {
   return (
     <Dialog.Root open>
       <Dialog.Portal>
-        <Dialog.Overlay className="veil" />
+        <Dialog.Overlay className="bg-ink/35 fixed inset-0 z-20" />
         <Dialog.Content
-          className="dialog"
+          className={cx(
+            'border-ink bg-paper shadow-lift fixed top-1/2 left-1/2 z-21 max-h-[calc(100vh-32px)]',
+            'w-[min(480px,calc(100vw-32px))] -translate-1/2 overflow-auto rounded-md border px-5 pt-3.5',
+            'pb-5',
+          )}
           onEscapeKeyDown={(e) => e.preventDefault()}
           onPointerDownOutside={(e) => e.preventDefault()}
           aria-describedby={undefined}
@@ -67,14 +76,14 @@ function ReaderAgain({ session }: { session: Session }) {
     beginAs(client, await fetchSession().catch(() => nobodyAfter(session)));
   };
   return (
-    <div className="signedout">
+    <div className="grid gap-3">
       <Dialog.Title>{t('Sign in again, {{name}}', { name: session.name })}</Dialog.Title>
       <p>{t('Your answers are safe.')}</p>
-      <p className="row end">
-        <button className="rbtn main" onClick={() => void go()}>
+      <Row end>
+        <Button look="main" size="reader" onClick={() => void go()}>
           {t('Sign in')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </div>
   );
 }
@@ -108,40 +117,28 @@ function AdultAgain({ session }: { session: Session }) {
     <form onSubmit={(e) => void submit(e)}>
       <Dialog.Title>{t('You were signed out')}</Dialog.Title>
       <p>{t('What you wrote is still here. Sign in again to save it.')}</p>
-      <div className="field">
-        <label htmlFor="again-user">{t('User name')}</label>
-        <input
-          id="again-user"
-          type="text"
-          autoComplete="username"
-          autoCapitalize="none"
-          required
-          value={userName}
-          onChange={(e) => setUserName(e.target.value)}
-        />
-      </div>
-      <div className="field">
-        <label htmlFor="again-password">{t('Password')}</label>
-        <input
-          id="again-password"
-          type="password"
-          autoComplete="current-password"
-          required
-          value={password}
-          onChange={(e) => setPassword(e.target.value)}
-        />
-      </div>
-      {error && (
-        <p className="error" role="alert">
-          {error}
-        </p>
-      )}
-      <p className="row end">
-        <button type="button" className="btn" onClick={() => location.assign('/')}>
-          {t('Leave this page')}
-        </button>
-        <button className="btn main">{t('Sign in')}</button>
-      </p>
+      <TextField
+        label={t('User name')}
+        autoComplete="username"
+        autoCapitalize="none"
+        required
+        value={userName}
+        set={setUserName}
+      />
+      <PasswordField
+        label={t('Password')}
+        autoComplete="current-password"
+        required
+        value={password}
+        set={setPassword}
+      />
+      {error && <ErrorText>{error}</ErrorText>}
+      <Row end>
+        <Button onClick={() => location.assign('/')}>{t('Leave this page')}</Button>
+        <Button look="main" type="submit">
+          {t('Sign in')}
+        </Button>
+      </Row>
     </form>
   );
 }

@@ -60,7 +60,9 @@ export const holds = (text: string, words: string) => oneLine(text).includes(one
 
 /** A text's picture, with what it shows for those who do not see it. */
 export function TextPicture({ of }: { of: { alt: string; name: string } }) {
-  return <img className="textpicture" src={`/api/pictures/${of.name}`} alt={of.alt} />;
+  return (
+    <img className="mx-auto my-3 block max-h-105 max-w-full rounded-sm" src={`/api/pictures/${of.name}`} alt={of.alt} />
+  );
 }
 
 /** Shows words; told where they stand in what `plain` says. */
@@ -101,7 +103,7 @@ function Table({ rows, words }: { rows: string[][]; words: Words }) {
     row.map((cell, i) => <Runs key={i} text={cell} words={words} at={sure(starts[r]?.[i])} />),
   );
   return (
-    <div className="texttable" tabIndex={0} role="region" aria-label={sure(rows[0]).map(bare).join(', ')}>
+    <div className="my-3 overflow-x-auto" tabIndex={0} role="region" aria-label={sure(rows[0]).map(bare).join(', ')}>
       <table>
         {head && (
           <thead>
@@ -155,7 +157,7 @@ export function Block({
     );
   if (table) return <Table rows={table} words={words} />;
   return (
-    <p className={/^ |\n/.test(text) ? 'verse' : undefined}>
+    <p className={/^ |\n/.test(text) ? 'whitespace-pre-wrap' : undefined}>
       <Runs text={text} words={words} at={0} />
     </p>
   );

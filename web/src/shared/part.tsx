@@ -1,7 +1,9 @@
 import { lazy, Suspense, useEffect, useReducer, type ComponentType } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
-import { Loading } from './Whole';
 import { t } from './words';
+import { Button } from '../ui/Button';
+import { Row } from '../ui/Page';
+import { Empty, Loading } from '../ui/Show';
 
 const notLoaded = (e: unknown) => e instanceof TypeError && /import|module/i.test(e.message);
 const every = 4000;
@@ -19,26 +21,24 @@ export function Broken({ error, resetErrorBoundary }: FallbackProps) {
     };
   }, [missing, resetErrorBoundary]);
   return (
-    <div className="empty" role="alert">
-      <h2>{missing ? t('This page has not arrived yet') : t('This page stopped working')}</h2>
+    <Empty alert title={missing ? t('This page has not arrived yet') : t('This page stopped working')}>
       <p>
         {missing
           ? t('There is no internet now. The page opens as soon as it is back. What you did is safe.')
           : t('What you did before is safe. Try again, or load the page again.')}
       </p>
-      <p className="row">
-        <button className="btn" onClick={resetErrorBoundary}>
-          {t('Try again')}
-        </button>
-        <button className="btn" onClick={() => location.reload()}>
-          {t('Load the page again')}
-        </button>
-      </p>
-    </div>
+      <Row>
+        <Button onClick={resetErrorBoundary}>{t('Try again')}</Button>
+        <Button onClick={() => location.reload()}>{t('Load the page again')}</Button>
+      </Row>
+    </Empty>
   );
 }
 
-/** A part of the application that is fetched when it is first shown. If it cannot be, or breaks, it says so in its own place and recovers. */
+/**
+ * A part of the application that is fetched when it is first shown. If it cannot be, or breaks, it says so in its own
+ * place and recovers.
+ */
 export function part<P extends object = Record<never, never>>(load: () => Promise<{ default: ComponentType<P> }>) {
   // A lazy component remembers its failure, so each try is a new one.
   let Made = lazy(load);

@@ -3,8 +3,11 @@ import { Link, useNavigate } from 'react-router';
 import { api, ok, sentence } from '../shared/api';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
-import { Mark } from './frame/Mark';
-import './teacher.css';
+import { Button } from '../ui/Button';
+import { ErrorText } from '../ui/Field';
+import { Door } from '../ui/Frame';
+import { Form, Row } from '../ui/Page';
+import { PasswordField, TextField } from '../ui/TextField';
 
 /** The front door. */
 export default function AdultSignIn() {
@@ -23,54 +26,37 @@ export default function AdultSignIn() {
     }
   };
   return (
-    <main className="door">
-      <section className="doorcard" aria-labelledby="door">
-        <p className="mark">
-          <Mark />
-          Deep Current
-        </p>
-        <h1 id="door">{t('Sign in')}</h1>
-        <form onSubmit={(e) => void submit(e)}>
-          <div className="field">
-            <label htmlFor="user">{t('User name')}</label>
-            <input
-              id="user"
-              type="text"
-              autoComplete="username"
-              autoCapitalize="none"
-              autoFocus
-              required
-              value={userName}
-              onChange={(e) => setUserName(e.target.value)}
-            />
-          </div>
-          <div className="field">
-            <label htmlFor="password">{t('Password')}</label>
-            <input
-              id="password"
-              type="password"
-              autoComplete="current-password"
-              required
-              value={password}
-              onChange={(e) => setPassword(e.target.value)}
-            />
-          </div>
-          {error && (
-            <p className="error" role="alert">
-              {error}
-            </p>
-          )}
-          <p className="row end">
-            <button className="btn main">{t('Sign in')}</button>
-          </p>
-        </form>
-        <p className="other">
-          <Link to="/read">{t('I am a reader and have a class code')}</Link>
-        </p>
-        <p className="other">
-          <Link to="/guardian">{t('I am a guardian and have a letter')}</Link>
-        </p>
-      </section>
-    </main>
+    <Door title={t('Sign in')}>
+      <Form noValidate={false} onSubmit={(e) => void submit(e)}>
+        <TextField
+          label={t('User name')}
+          autoComplete="username"
+          autoCapitalize="none"
+          autoFocus
+          required
+          value={userName}
+          set={setUserName}
+        />
+        <PasswordField
+          label={t('Password')}
+          autoComplete="current-password"
+          required
+          value={password}
+          set={setPassword}
+        />
+        {error && <ErrorText>{error}</ErrorText>}
+        <Row end>
+          <Button look="main" type="submit">
+            {t('Sign in')}
+          </Button>
+        </Row>
+      </Form>
+      <p>
+        <Link to="/read">{t('I am a reader and have a class code')}</Link>
+      </p>
+      <p>
+        <Link to="/guardian">{t('I am a guardian and have a letter')}</Link>
+      </p>
+    </Door>
   );
 }

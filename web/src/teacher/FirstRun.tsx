@@ -3,9 +3,11 @@ import { useNavigate } from 'react-router';
 import { api, fieldOf, ok, Problem, sentence } from '../shared/api';
 import { useSignInBy } from '../shared/session';
 import { t } from '../shared/words';
-import { Mark } from './frame/Mark';
-import { Field } from './frame/Window';
-import './teacher.css';
+import { Button } from '../ui/Button';
+import { ErrorText, FieldRow } from '../ui/Field';
+import { Door } from '../ui/Frame';
+import { Form, Row } from '../ui/Page';
+import { TextField } from '../ui/TextField';
 
 const iso = (d: Date) => d.toLocaleDateString('sv');
 
@@ -35,46 +37,37 @@ export default function FirstRun() {
     }
   };
   const field = (key: keyof typeof form, label: string, type = 'text', hint?: string) => (
-    <Field id={key} label={label} hint={hint} error={fieldOf(error, key)}>
-      <input
-        id={key}
-        type={type}
-        value={form[key]}
-        autoComplete={type === 'password' ? 'new-password' : 'off'}
-        onChange={(e) => setForm({ ...form, [key]: e.target.value })}
-      />
-    </Field>
+    <TextField
+      type={type}
+      label={label}
+      hint={hint}
+      error={fieldOf(error, key)}
+      value={form[key]}
+      autoComplete={type === 'password' ? 'new-password' : 'off'}
+      set={(value) => setForm({ ...form, [key]: value })}
+    />
   );
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
-    <main className="door">
-      <section className="doorcard" aria-labelledby="door">
-        <p className="mark">
-          <Mark />
-          Deep Current
-        </p>
-        <h1 id="door">{t('A new school')}</h1>
-        <p>{t('There is nothing here yet. Name the school and yourself, and you can make your first class.')}</p>
-        <form onSubmit={(e) => void submit(e)} noValidate>
-          {field('schoolName', t('Name of the school'))}
-          <div className="fields">
-            {field('yearFirstDay', t('School year begins'), 'date')}
-            {field('yearLastDay', t('and ends'), 'date')}
-          </div>
-          {field('timeZone', t('Time zone'))}
-          {field('name', t('Your name'))}
-          {field('userName', t('User name to sign in with'))}
-          {field('password', t('Password'), 'password', t('At least 10 characters; a few words are best.'))}
-          {other ? (
-            <p className="error" role="alert">
-              {sentence(error)}
-            </p>
-          ) : null}
-          <p className="row end">
-            <button className="btn main">{t('Create the school')}</button>
-          </p>
-        </form>
-      </section>
-    </main>
+    <Door title={t('A new school')}>
+      <p>{t('There is nothing here yet. Name the school and yourself, and you can make your first class.')}</p>
+      <Form onSubmit={(e) => void submit(e)}>
+        {field('schoolName', t('Name of the school'))}
+        <FieldRow>
+          {field('yearFirstDay', t('School year begins'), 'date')}
+          {field('yearLastDay', t('and ends'), 'date')}
+        </FieldRow>
+        {field('timeZone', t('Time zone'))}
+        {field('name', t('Your name'))}
+        {field('userName', t('User name to sign in with'))}
+        {field('password', t('Password'), 'password', t('At least 10 characters; a few words are best.'))}
+        {other ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <Row end>
+          <Button look="main" type="submit">
+            {t('Create the school')}
+          </Button>
+        </Row>
+      </Form>
+    </Door>
   );
 }

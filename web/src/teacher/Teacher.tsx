@@ -1,14 +1,13 @@
 import { Suspense, useEffect } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
-import { Toaster } from 'sonner';
 import type { Session } from '../shared/session';
 import { part } from '../shared/part';
-import { Empty, Loading } from '../shared/Whole';
 import { t } from '../shared/words';
 import { Frame } from './frame/Frame';
 import { NewClass } from './frame/NewClass';
 import { PersonMenu } from './frame/PersonMenu';
-import './teacher.css';
+import { Empty, Loading } from '../ui/Show';
+import { Toasts } from '../ui/Toasts';
 
 const Chart = part(() => import('./chart/Chart'));
 const Readers = part(() => import('./readers/Readers'));
@@ -50,7 +49,7 @@ export default function Teacher({ session }: { session: Session }) {
   const open = session.classes.filter((c) => !c.closed);
   if (session.classes.length === 0 && session.assistant)
     return (
-      <main className="door">
+      <main className="bg-depth-2 grid min-h-screen place-items-center">
         <Empty title={t('No classes yet')}>
           <p>{t('You see a class here as soon as its teacher adds you.')}</p>
           <PersonMenu session={session} />
@@ -61,7 +60,7 @@ export default function Teacher({ session }: { session: Session }) {
     return (
       <>
         <NewClass session={session} />
-        <Toaster position="bottom-left" />
+        <Toasts />
       </>
     );
   const kept = localStorage.getItem(lastClass);
@@ -104,7 +103,7 @@ export default function Teacher({ session }: { session: Session }) {
           <Route path="*" element={<Navigate to={home ? `/class/${home.id}` : '/school'} replace />} />
         </Routes>
       </Suspense>
-      <Toaster position="bottom-left" toastOptions={{ className: 'said' }} closeButton />
+      <Toasts />
     </>
   );
 }

@@ -7,6 +7,7 @@ import { t } from '../shared/words';
 
 export type ClassData = Api<'ClassView'>;
 export type ReaderRow = Api<'RosterView'>;
+export type ReaderData = Api<'ReaderView'>;
 export type TextRow = Api<'TextRow'>;
 
 export const useClass = (classId: string) =>

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { ArrowLeft } from '@phosphor-icons/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -5,7 +6,6 @@ import { Link, useParams } from 'react-router';
 import { api, ok, sentence } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import type { Session } from '../../shared/session';
-import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { KeptNote } from '../KeptNote';
 import { answersWaiting, useOutbox } from '../offline/outbox';
@@ -14,7 +14,10 @@ import { checkKey, partDirections, partTitles, practice, useMyCheck, type Stage,
 import { MazeStage, PassageStage, Pick, WordsStage } from './Stages';
 import { Timer } from './Timer';
 import { useStage } from './useStage';
-import './check.css';
+import { Button } from '../../ui/Button';
+import { Row } from '../../ui/Page';
+import { Directions, ReaderBar, ReaderSide, Say, Water, pageLook } from '../../ui/Reader';
+import { Show } from '../../ui/Show';
 
 /** A level check: what it is, a question to try first in each part, and the parts one after the other. */
 export default function Check({ session }: { session: Session }) {
@@ -47,20 +50,22 @@ function Frame({
   children: React.ReactNode;
 }) {
   return (
-    <div className="readerside checking">
-      <header className="bar">
-        <Link className="rbtn plain" to="/">
-          <ArrowLeft size={24} aria-hidden />
-          {t('Stop for now')}
-        </Link>
+    <ReaderSide footless>
+      <ReaderBar>
+        <Button asChild look="plain" size="reader">
+          <Link to="/">
+            <ArrowLeft size={24} aria-hidden />
+            {t('Stop for now')}
+          </Link>
+        </Button>
         <h1>{check.title}</h1>
         <KeptNote />
         <span className="grow" />
         {timer}
         <b>{name}</b>
-      </header>
-      <main className={peeking ? 'water peeking' : 'water'}>{children}</main>
-    </div>
+      </ReaderBar>
+      <Water peeking={peeking}>{children}</Water>
+    </ReaderSide>
   );
 }
 
@@ -82,7 +87,7 @@ function Between({ check, name }: { check: View; name: string }) {
   if (!check.now || check.tomorrow)
     return (
       <Frame check={check} name={name}>
-        <div className="page checkdoor">
+        <div className={pageLook({ kind: 'door', letters: 'ui' })}>
           <h2>{check.now ? t('That is enough for today') : t('You are done')}</h2>
           <p>
             {waits
@@ -97,11 +102,11 @@ function Between({ check, name }: { check: View; name: string }) {
             </p>
           )}
           <RefusedNote />
-          <p className="row">
-            <Link className="rbtn main" to="/">
-              {t('To my reading')}
-            </Link>
-          </p>
+          <Row>
+            <Button asChild look="main" size="reader">
+              <Link to="/">{t('To my reading')}</Link>
+            </Button>
+          </Row>
         </div>
       </Frame>
     );
@@ -117,21 +122,27 @@ function Between({ check, name }: { check: View; name: string }) {
           go={() => begin.mutate()}
         />
       ) : (
-        <div className="page checkdoor">
-          {first && check.directions && <p className="directions">{check.directions}</p>}
+        <div className={pageLook({ kind: 'door', letters: 'ui' })}>
+          {first && check.directions && <Directions>{check.directions}</Directions>}
           {first && (
             <p>
               {t(
-                'This shows what you can read just now. Some of it will be easy and some hard: that is how it is meant. Do your best, and take your time.',
+                'This shows what you can read just now. Some of it will be easy and some hard: that is how it is ' +
+                  'meant. Do your best, and take your time.',
               )}
             </p>
           )}
-          <ol className="checkparts">
+          <ol
+            className={cx(
+              '[&>li]:text-soft [&>li[aria-current]]:text-ink flex flex-wrap gap-y-2 [&>li]:pr-4.5',
+              '[&>li[aria-current]]:font-semibold',
+            )}
+          >
             {parts.map((p, i) => (
               <li
                 key={i}
                 aria-current={i === done ? 'step' : undefined}
-                className={p.state === 'Done' ? 'done' : undefined}
+                className={p.state === 'Done' ? '' : undefined}
               >
                 {t(partTitles[p.part])}
                 {p.state === 'Done' && ` ${t('✓ done')}`}
@@ -140,11 +151,11 @@ function Between({ check, name }: { check: View; name: string }) {
           </ol>
           <h2>{title}</h2>
           <p>{t(partDirections[check.now])}</p>
-          <p className="row">
-            <button className="rbtn main" onClick={() => setTries(true)}>
+          <Row>
+            <Button look="main" size="reader" onClick={() => setTries(true)}>
               {t('Try one first')}
-            </button>
-          </p>
+            </Button>
+          </Row>
         </div>
       )}
     </Frame>
@@ -167,8 +178,8 @@ function Practice({
   const [mine, setMine] = useState<number>();
   const right = mine === one.right;
   return (
-    <div className="page question">
-      <p className="hint">{t('This one is just to try.')}</p>
+    <div className={pageLook({ kind: 'question' })}>
+      <p className="text-soft">{t('This one is just to try.')}</p>
       <h2 id="practice">
         {part === 'WordReading'
           ? t('Which one is a real word?')
@@ -177,19 +188,15 @@ function Practice({
             : one.stem}
       </h2>
       <Pick name="practice" heading="practice" choices={one.choices} mine={mine} oneAtATime={false} pick={setMine} />
-      <p className="feedback" role="status">
+      <p className="font-ui text-reader mt-3 min-h-2" role="status">
         {mine === undefined ? '' : right ? t('✓ Right. Now you know how it goes.') : t('✗ Not this one. Try another.')}
       </p>
-      {error && (
-        <p className="say" role="alert">
-          {error}
-        </p>
-      )}
-      <p className="row end">
-        <button className="rbtn main" disabled={!right || busy} onClick={go}>
+      {error && <Say role="alert">{error}</Say>}
+      <Row end>
+        <Button look="main" size="reader" disabled={!right || busy} onClick={go}>
           {t('Start')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </div>
   );
 }
@@ -206,28 +213,24 @@ function Taking({ check, stage, name }: { check: View; stage: Stage; name: strin
       timer={<Timer left={check.left} spent={work.spent} shown={check.timerShown} up={work.finish} />}
     >
       {work.over ? (
-        <div className="page checkdoor">
+        <div className={pageLook({ kind: 'door', letters: 'ui' })}>
           <h2>{t('This has ended')}</h2>
           <p>{work.error}</p>
-          <p className="row">
-            <Link className="rbtn main" to="/">
-              {t('To my reading')}
-            </Link>
-          </p>
+          <Row>
+            <Button asChild look="main" size="reader">
+              <Link to="/">{t('To my reading')}</Link>
+            </Button>
+          </Row>
         </div>
       ) : (
         <Part check={check} stage={stage} work={work} peek={peek} setPeek={setPeek} />
       )}
       {work.waits && (
-        <p className="say waits" role="status">
+        <Say className="text-center" role="status">
           {t('Your answers are kept on this device. It goes on when the network is back.')}
-        </p>
+        </Say>
       )}
-      {work.error && !work.over && (
-        <p className="say" role="alert">
-          {work.error}
-        </p>
-      )}
+      {work.error && !work.over && <Say role="alert">{work.error}</Say>}
     </Frame>
   );
 }

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { BookOpen, CaretLeft, CaretRight } from '@phosphor-icons/react';
 import { Fragment, useEffect, useState } from 'react';
 import { Block } from '../../shared/paragraphs';
@@ -8,10 +9,12 @@ import { ready, type Draft, type Shown } from '../questions/draft';
 import { Hear } from '../questions/Hear';
 import { ways } from '../questions/kinds';
 import { Picking } from '../questions/Picking';
-import '../questions/questions.css';
 import type { Stage, View } from './checkQueries';
 import type { StageWork } from './useStage';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Row } from '../../ui/Page';
+import { BigMark, pageLook, sheetPull, tapLook, textSheet } from '../../ui/Reader';
 
 /** peek: whether the text is open beside a question. */
 interface Props {
@@ -43,24 +46,30 @@ export function Pick({
     ? choices.map((c, i) => [c, i] as const).filter(([, i]) => i === at)
     : choices.map((c, i) => [c, i] as const);
   return (
-    <div className="picks" role="radiogroup" aria-labelledby={heading}>
+    <div className="grid gap-2.5" role="radiogroup" aria-labelledby={heading}>
       {shown.map(([c, i]) => (
-        <label key={i} className={mine === i ? 'pickone mine' : 'pickone'}>
-          <input type="radio" name={name} checked={mine === i} onChange={() => pick(i)} />
+        <label
+          key={i}
+          className={cx(
+            tapLook({ mine: mine === i }),
+            'hover:bg-depth-1 has-focus-visible:outline-overlay cursor-pointer has-focus-visible:outline-3',
+          )}
+        >
+          <BigMark name={name} checked={mine === i} onChange={() => pick(i)} />
           {c}
         </label>
       ))}
       {oneAtATime && (
-        <p className="row">
-          <button type="button" className="rbtn" disabled={at === 0} onClick={() => setAt(at - 1)}>
+        <Row>
+          <Button size="reader" disabled={at === 0} onClick={() => setAt(at - 1)}>
             <CaretLeft size={24} aria-hidden />
             {t('The one before')}
-          </button>
-          <button type="button" className="rbtn" disabled={at === choices.length - 1} onClick={() => setAt(at + 1)}>
+          </Button>
+          <Button size="reader" disabled={at === choices.length - 1} onClick={() => setAt(at + 1)}>
             {t('The next one')}
             <CaretRight size={24} aria-hidden />
-          </button>
-        </p>
+          </Button>
+        </Row>
       )}
     </div>
   );
@@ -85,13 +94,13 @@ export function WordsStage({ check, stage, work }: Props) {
   };
   return (
     <form
-      className="page question wordstage"
+      className={pageLook({ kind: 'question' })}
       onSubmit={(e) => {
         e.preventDefault();
         go();
       }}
     >
-      <p className="hint">
+      <p className="text-soft">
         {t('{{n}} of {{of}}', { n: (stage.place - 1) * stage.items.length + at + 1, of: 3 * stage.items.length })}
       </p>
       <h2 id="item">
@@ -106,11 +115,11 @@ export function WordsStage({ check, stage, work }: Props) {
         oneAtATime={check.oneChoice}
         pick={setChosen}
       />
-      <p className="row end">
-        <button className="rbtn main" disabled={chosen === undefined || work.waits}>
+      <Row end>
+        <Button look="main" size="reader" type="submit" disabled={chosen === undefined || work.waits}>
           {t('This is my answer')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </form>
   );
 }
@@ -120,24 +129,38 @@ export function MazeStage({ stage, work }: Props) {
   const pieces = stage.pages[0] ?? [];
   const left = stage.items.filter((_, i) => work.picks[i] === undefined).length;
   return (
-    <div className={`page mazepage ${letters(stage.depth) === 'serif' ? 'serif' : ''}`}>
+    <div className={pageLook({ kind: 'maze', letters: letters(stage.depth) === 'serif' ? 'serif' : 'first' })}>
       <h2>{stage.title}</h2>
-      <div className="mazetext">
+      <div className="leading-[2.3]">
         {pieces.map((text, i) => (
           <Fragment key={i}>
             {text.split(/\n\n+/).map((part, k) => (
               <Fragment key={k}>
-                {k > 0 && <span className="gap" />}
+                {k > 0 && <span className="block h-[0.5em]" />}
                 {part.replace(/\*/g, '')}
               </Fragment>
             ))}
             {stage.items[i] && (
-              <span className="mazechoice" role="radiogroup" aria-label={t('Word {{n}}', { n: i + 1 })}>
+              <span
+                className={cx(
+                  'divide-line border-ink mx-[0.25em] inline-flex divide-x overflow-clip rounded-md',
+                  'border-[1.5px] align-middle text-[0.9em] leading-11',
+                )}
+                role="radiogroup"
+                aria-label={t('Word {{n}}', { n: i + 1 })}
+              >
                 {sure(stage.items[i]).choices.map((c, k) => (
-                  <label key={k} className={work.picks[i]?.[0] === k ? 'mine' : undefined}>
+                  <label
+                    key={k}
+                    className={cx(
+                      'has-focus-visible:outline-overlay min-h-11 min-w-11 cursor-pointer px-2.5 text-center ' +
+                        'has-focus-visible:outline-3 has-focus-visible:-outline-offset-3',
+                      work.picks[i]?.[0] === k ? 'bg-overlay text-paper font-semibold' : 'hover:bg-depth-1',
+                    )}
+                  >
                     <input
                       type="radio"
-                      className="hide"
+                      className="sr-only"
                       name={`m${i}`}
                       checked={work.picks[i]?.[0] === k}
                       onChange={() => work.answer(i, k)}
@@ -150,12 +173,12 @@ export function MazeStage({ stage, work }: Props) {
           </Fragment>
         ))}
       </div>
-      <p className="row end">
-        <span className="soft">{left === 0 ? t('All chosen.') : t('{{n}} still to choose', { n: left })}</span>
-        <button className="rbtn main" disabled={work.waits} onClick={work.finish}>
+      <Row end>
+        <span className="text-soft">{left === 0 ? t('All chosen.') : t('{{n}} still to choose', { n: left })}</span>
+        <Button look="main" size="reader" disabled={work.waits} onClick={work.finish}>
           {t('I am done')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </div>
   );
 }
@@ -170,7 +193,7 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
   useEffect(() => {
     if (asks) shown();
   }, [at, asks, shown]);
-  const serif = letters(stage.depth) === 'serif' ? 'serif' : '';
+  const face = letters(stage.depth) === 'serif' ? 'serif' : 'first';
   const last = page >= stage.pages.length - 1;
   if (!asks)
     return (
@@ -182,21 +205,21 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
           go={setPage}
           knots={stage.pages.map((_, i) => ({ name: t('Page {{n}}', { n: i + 1 }), done: i < page }))}
         />
-        <article className={`page ${serif}`}>
+        <article className={pageLook({ kind: 'text', letters: face })}>
           {page === 0 && <h2>{stage.title}</h2>}
           <Paragraphs of={sure(stage.pages[page])} />
-          <p className="row end">
+          <Row end>
             {page > 0 && (
-              <button className="rbtn" onClick={() => setPage(page - 1)}>
+              <Button size="reader" onClick={() => setPage(page - 1)}>
                 <CaretLeft size={24} aria-hidden />
                 {t('Back')}
-              </button>
+              </Button>
             )}
-            <button className="rbtn main" onClick={() => (last ? setAsks(true) : setPage(page + 1))}>
+            <Button look="main" size="reader" onClick={() => (last ? setAsks(true) : setPage(page + 1))}>
               {last ? t('To the questions') : t('Next page')}
               <CaretRight size={24} aria-hidden />
-            </button>
-          </p>
+            </Button>
+          </Row>
         </article>
       </>
     );
@@ -223,16 +246,16 @@ export function PassageStage({ check, stage, work, peek, setPeek }: Props) {
         stage={stage}
         oneAtATime={check.oneChoice}
         waits={work.waits}
-        className={`page question ${serif}`}
+        className={pageLook({ kind: 'question', letters: face })}
         answer={answer}
       />
-      <aside className={peek ? 'peek open' : 'peek'} aria-label={t('The text')}>
-        <button className="pull" aria-expanded={peek} onClick={() => setPeek(!peek)}>
+      <aside className={textSheet({ open: peek })} aria-label={t('The text')}>
+        <button className={sheetPull} aria-expanded={peek} onClick={() => setPeek(!peek)}>
           <BookOpen size={24} aria-hidden />
           <span>{peek ? t('Close the text') : t('Look in the text')}</span>
         </button>
         <div
-          className={serif}
+          className={face === 'serif' ? 'font-serif' : undefined}
           tabIndex={peek ? 0 : -1}
           aria-hidden={!peek}
           role="region"
@@ -273,7 +296,9 @@ function AskedOnce({
       }}
     >
       <h2 id="item">{q.stem}</h2>
-      <p className="hint">{ways[q.kind].hint(q)}</p>
+      <p id="how" className="text-soft">
+        {ways[q.kind].hint(q)}
+      </p>
       <Hear q={q} />
       <Picking
         q={q}
@@ -284,11 +309,11 @@ function AskedOnce({
         oneAtATime={oneAtATime}
         text={stage.sentences}
       />
-      <p className="row end">
-        <button className="rbtn main" disabled={!done || waits}>
+      <Row end>
+        <Button look="main" size="reader" type="submit" disabled={!done || waits}>
           {t('This is my answer')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </form>
   );
 }

@@ -27,7 +27,11 @@ export function Timer({
     return () => clearInterval(timer);
   }, [left, spent, up]);
   return shown ? (
-    <span className="timeleft" role="timer" aria-label={t('Time left')}>
+    <span
+      className="border-soft min-w-16 rounded-md border-[1.5px] px-3 py-1 text-center text-xl font-semibold"
+      role="timer"
+      aria-label={t('Time left')}
+    >
       {clock(Math.max(0, now))}
     </span>
   ) : null;

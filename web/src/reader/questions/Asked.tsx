@@ -9,8 +9,10 @@ import { Hear } from './Hear';
 import { isWritten, ways } from './kinds';
 import { Picking } from './Picking';
 import { Write } from './Write';
-import './questions.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Row } from '../../ui/Page';
+import { Say, pageLook } from '../../ui/Reader';
 
 /** What was answered and is not yet sent, with the question it answers. */
 type KeptAnswer = { picks: number[]; words: string };
@@ -20,10 +22,12 @@ type Props = {
   kept: KeptAnswer | undefined;
   said: (next: Question | null) => void;
   before?: Question;
+  /** It stands between two paragraphs, and not on a page of its own. */
+  aside?: boolean;
 };
 
 /** One question, whatever its kind: what is asked, a way to answer, and what is said to the answer. */
-export function Asked({ work, q, kept, said, before }: Props) {
+export function Asked({ work, q, kept, said, before, aside = false }: Props) {
   const one = useSession().data?.supports?.oneChoice ?? false;
   const [draft, setDraft] = useState<Draft>(() => emptyDraft(work.id, q));
   const [error, setError] = useState('');
@@ -71,7 +75,10 @@ export function Asked({ work, q, kept, said, before }: Props) {
   const shared = { q: kept ? { ...q, attempts: [] } : q, draft: kept ?? draft, setDraft, open, heading };
   return (
     <form
-      className={`page question ${letters(work.depth) === 'serif' ? 'serif' : ''}`}
+      className={pageLook({
+        kind: aside ? 'aside' : 'question',
+        letters: letters(work.depth) === 'serif' ? 'serif' : 'first',
+      })}
       aria-labelledby={heading}
       onSubmit={(e) => {
         e.preventDefault();
@@ -80,26 +87,22 @@ export function Asked({ work, q, kept, said, before }: Props) {
     >
       {q.evidence && before && <Before q={before} />}
       <h2 id={heading}>{q.stem}</h2>
-      <p className="hint">
+      <p className="text-soft">
         {open ? `${ways[q.kind].hint(q)} ${after}` : kept ? t('Your answer is kept and will be sent.') : ' '}
       </p>
       <Hear q={q} />
       <Picking {...shared} oneAtATime={one} text={work.sentences} />
       {isWritten(q) && <Write {...shared} ticketId={work.id} />}
-      <div className="feedback" role="status">
+      <div className="font-ui text-reader mt-3 min-h-2" role="status">
         {lastTry && !kept && <Feedback q={q} open={open} />}
       </div>
-      {error && (
-        <p className="say" role="alert">
-          {error}
-        </p>
-      )}
+      {error && <Say role="alert">{error}</Say>}
       {open && (
-        <p className="row end">
-          <button className="rbtn main" disabled={!ready(q, draft) || sending}>
+        <Row end>
+          <Button look="main" size="reader" type="submit" disabled={!ready(q, draft) || sending}>
             {t('This is my answer')}
-          </button>
-        </p>
+          </Button>
+        </Row>
       )}
     </form>
   );
@@ -111,7 +114,7 @@ function Before({ q }: { q: Question }) {
   const things = q.rights.length ? q.rights : q.choices;
   const answer = last && (last.words || last.picks.map((p) => things[p]).join('; '));
   return (
-    <p className="asked">
+    <p className="border-ink bg-sand font-ui text-reader mb-3.5 border-l-4 border-double px-3.5 py-2">
       {t('You were asked:')} {q.stem}
       {answer && (
         <>

@@ -1,7 +1,9 @@
+import { cx } from 'class-variance-authority';
 import { Eye, EyeSlash } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { t } from '../../shared/words';
 import type { Picker } from './draft';
+import { BigMark } from '../../ui/Reader';
 
 /** One choice, or several. Choices may be covered; some readers look at one at a time. */
 export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker) {
@@ -18,15 +20,24 @@ export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker
     });
   const full = several && draft.picks.length >= q.wanted;
   return (
-    <div className="choices" role={several ? 'group' : 'radiogroup'} aria-labelledby={heading}>
+    <div className="mt-4 grid gap-2.5" role={several ? 'group' : 'radiogroup'} aria-labelledby={heading}>
       {q.choices.map((c, i) => {
         const hidden = covered.includes(i) && open,
           mine = open ? draft.picks.includes(i) : (lastTry?.picks.includes(i) ?? false);
         return (
-          <div key={i} className={['choice', mine && 'mine', hidden && 'covered'].filter(Boolean).join(' ')}>
-            <label>
-              <input
-                type={several ? 'checkbox' : 'radio'}
+          <div
+            key={i}
+            className={cx(
+              'grid items-stretch overflow-clip rounded-md max-sm:grid-cols-1 sm:grid-cols-[1fr_116px] ' +
+                'sm:in-data-between:grid-cols-1',
+              mine ? 'border-overlay bg-tint border-[2.5px]' : 'border-soft bg-paper border-[1.5px]',
+              hidden &&
+                'border-dashed bg-[repeating-linear-gradient(135deg,var(--color-sand)_0_10px,#e9ddbe_10px_11px)]',
+            )}
+          >
+            <label className="relative flex min-h-16 cursor-pointer items-center gap-3.5 px-4 py-2">
+              <BigMark
+                several={several}
                 name={`choice-${q.id}`}
                 disabled={!open || hidden || wrong.has(i) || (full && !mine)}
                 checked={mine}
@@ -34,15 +45,25 @@ export function Choose({ q, draft, setDraft, open, heading, oneAtATime }: Picker
               />
               {hidden ? t('Covered by you') : c}
               {wrong.has(i) ? (
-                <span className="yours">{t('not this')}</span>
+                <span className="text-reader text-overlay ml-auto font-semibold whitespace-nowrap">
+                  {t('not this')}
+                </span>
               ) : (
-                mine && <span className="yours">{t('My choice')}</span>
+                mine && (
+                  <span className="text-reader text-overlay ml-auto font-semibold whitespace-nowrap">
+                    {t('My choice')}
+                  </span>
+                )
               )}
             </label>
             {open && (
               <button
                 type="button"
-                className="cover"
+                className={cx(
+                  'border-line bg-paper font-ui text-reader hover:bg-depth-1 inline-flex min-h-11 items-center',
+                  'justify-center gap-2 font-medium in-data-between:hidden max-sm:border-t-[1.5px]',
+                  'sm:border-l-[1.5px]',
+                )}
                 onClick={() => {
                   setCovered(
                     !hidden

@@ -3,6 +3,7 @@ import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import { useReadAloud } from '../useReadAloud';
 import type { Shown } from './draft';
+import { Button } from '../../ui/Button';
 
 /** Reads a question with its choices to a reader who is given that, by the device's own voice. */
 export function Hear({ q }: { q: Shown }) {
@@ -10,9 +11,9 @@ export function Hear({ q }: { q: Shown }) {
   const aloud = useReadAloud([q.stem, ...q.choices, ...q.rights].join('. '));
   if (!given || !aloud.can) return null;
   return (
-    <button type="button" className="rbtn hear" onClick={aloud.toggle}>
+    <Button size="reader" className="mb-3.5" onClick={aloud.toggle}>
       {aloud.on ? <Pause size={24} aria-hidden /> : <Play size={24} aria-hidden />}
       {aloud.on ? t('Stop reading aloud') : t('Read it to me')}
-    </button>
+    </Button>
   );
 }

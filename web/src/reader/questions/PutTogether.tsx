@@ -1,8 +1,10 @@
+import { cx } from 'class-variance-authority';
 import { X } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { t } from '../../shared/words';
 import type { Widget } from './draft';
 import { sure } from '../../shared/sure';
+import { tapLook } from '../../ui/Reader';
 
 /** What belongs together: a place beside each thing is filled from what lies below. */
 export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
@@ -17,15 +19,18 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
     if (empty >= 0) setChosen(empty);
   };
   return (
-    <div className="matching" role="group" aria-labelledby={heading}>
+    <div className="[&>ul]:grid [&>ul]:gap-2.5" role="group" aria-labelledby={heading}>
       <ul>
         {q.choices.map((left, i) => (
-          <li key={i} className={open && i === here ? 'here' : undefined}>
+          <li
+            key={i}
+            className="border-ink grid items-center gap-3 border-l-4 border-double pl-3 sm:grid-cols-[1fr_1.2fr]"
+          >
             <span>{left}</span>
             {sure(laid[i]) >= 0 ? (
               <button
                 type="button"
-                className="slot full"
+                className={cx(tapLook({ mine: true }), 'justify-between')}
                 disabled={!open}
                 onClick={() => {
                   set(i, -1);
@@ -39,7 +44,11 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
             ) : (
               <button
                 type="button"
-                className="slot"
+                className={cx(
+                  'font-ui text-reader flex min-h-14 w-full items-center rounded-md border-2 border-dashed px-3.5 ' +
+                    'py-2 text-left',
+                  open && i === here ? 'border-overlay text-overlay' : 'border-soft',
+                )}
                 disabled={!open}
                 aria-pressed={i === here}
                 onClick={() => setChosen(i)}
@@ -52,14 +61,14 @@ export function PutTogether({ q, draft, setDraft, open, heading }: Widget) {
         ))}
       </ul>
       {open && (
-        <div className="bank">
+        <div className="border-line mt-5 flex min-h-19 flex-wrap gap-2.5 border-t pt-4">
           {q.rights.map(
             (right, i) =>
               !laid.includes(i) && (
                 <button
                   key={i}
                   type="button"
-                  className="piece"
+                  className={tapLook({ size: 'piece' })}
                   disabled={here < 0}
                   onClick={() => set(here, i)}
                   aria-label={here < 0 ? right : t('{{right}} to {{left}}', { right, left: sure(q.choices[here]) })}

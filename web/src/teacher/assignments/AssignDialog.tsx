@@ -5,10 +5,17 @@ import { dayOf, fm } from '../../shared/format';
 import { createOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid, type ClassData, type ReaderRow, type TextRow } from '../classQueries';
-import { Field, Window } from '../frame/Window';
-import { useFits } from '../tray/Tray';
+import { useFits } from '../tray/useFits';
 import { useTray } from '../tray/useTray';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText, FieldRow } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { DateField, TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 const inDays = (from: string, n: number) => {
   const d = new Date(`${from}T12:00:00`);
@@ -98,10 +105,9 @@ export function AssignDialog({
           },
         }),
       );
-      said(
-        `${wanted.length === 1 ? sure(texts.find((x) => x.id === sure(wanted[0]).textId)).title : t('{{count}} texts', { count: wanted.length })}: ${t('Assigned to {{count}} readers', { count: people })}`,
-        made.changeId,
-      );
+      const only = wanted.length === 1 ? texts.find((x) => x.id === wanted[0]?.textId) : undefined;
+      const what = only?.title ?? t('{{count}} texts', { count: wanted.length });
+      said(`${what}: ${t('Assigned to {{count}} readers', { count: people })}`, made.changeId);
       tray.empty();
       close();
       await changed('work');
@@ -113,30 +119,26 @@ export function AssignDialog({
     }
   };
   return (
-    <Window title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
-      <form onSubmit={(e) => void assign(e)} noValidate>
-        <div className="fields">
-          <Field id="due" label={t('Due on')} error={fieldOf(error, 'dueOn')}>
-            <input id="due" type="date" min={data.today} value={due} onChange={(e) => setDue(e.target.value)} />
-          </Field>
-          <Field id="attempts" label={t('Tries at each question')} error={fieldOf(error, 'attempts')}>
-            <select id="attempts" value={attempts} onChange={(e) => setAttempts(Number(e.target.value))}>
-              {[1, 2, 3].map((n) => (
-                <option key={n}>{n}</option>
-              ))}
-            </select>
-          </Field>
-          <Field id="directions" label={t('Directions for readers')} error={fieldOf(error, 'directions')}>
-            <input
-              id="directions"
-              type="text"
-              maxLength={500}
-              value={directions}
-              placeholder={t('May be left empty')}
-              onChange={(e) => setDirections(e.target.value)}
-            />
-          </Field>
-        </div>
+    <Dialog title={t('Assign {{title}}', { title: texts.map((x) => x.title).join(', ') })} close={close} wide>
+      <Form onSubmit={(e) => void assign(e)}>
+        <FieldRow>
+          <DateField label={t('Due on')} error={fieldOf(error, 'dueOn')} min={data.today} value={due} set={setDue} />
+          <Select
+            label={t('Tries at each question')}
+            error={fieldOf(error, 'attempts')}
+            value={attempts}
+            set={(value) => setAttempts(Number(value))}
+            options={[1, 2, 3].map((n) => ({ value: n, label: n }))}
+          />
+          <TextField
+            label={t('Directions for readers')}
+            error={fieldOf(error, 'directions')}
+            maxLength={500}
+            value={directions}
+            placeholder={t('May be left empty')}
+            set={setDirections}
+          />
+        </FieldRow>
         <h3>{t('What will happen')}</h3>
         {texts.map((text) => (
           <p key={text.id}>
@@ -148,91 +150,86 @@ export function AssignDialog({
             })}
           </p>
         ))}
-        <div className="scroll preview" tabIndex={0} role="region" aria-label={t('Who gets what')}>
-          <table>
-            <thead>
+        <div
+          className="border-ink border-line relative max-h-62 min-h-0 overflow-auto border border-t"
+          tabIndex={0}
+          role="region"
+          aria-label={t('Who gets what')}
+        >
+          <Table>
+            <TableHead>
               <tr>
-                <th>{t('Reader')}</th>
-                {texts.length > 1 && <th>{t('Text')}</th>}
-                <th className="num">{t('Depth')}</th>
-                <th>{t('Version')}</th>
-                <th>{t('Fit')}</th>
-                <th>{t('Before')}</th>
+                <Th>{t('Reader')}</Th>
+                {texts.length > 1 && <Th>{t('Text')}</Th>}
+                <Th num>{t('Depth')}</Th>
+                <Th>{t('Version')}</Th>
+                <Th>{t('Fit')}</Th>
+                <Th>{t('Before')}</Th>
               </tr>
-            </thead>
-            <tbody>
+            </TableHead>
+            <TableBody>
               {rows.map(({ f, r, text }) => (
-                <tr key={key(text.id, r.id)} className={skip && f.before ? 'gone' : undefined}>
-                  <th scope="row">
+                <tr key={key(text.id, r.id)} className={skip && f.before ? 'text-soft line-through' : undefined}>
+                  <Th scope="row">
                     {r.givenName} {r.familyName}
-                  </th>
-                  {texts.length > 1 && <td>{text.title}</td>}
-                  <td className="num">{fm(r.depth)}</td>
-                  <td>
+                  </Th>
+                  {texts.length > 1 && <Td>{text.title}</Td>}
+                  <Td num>{fm(r.depth)}</Td>
+                  <Td>
                     {text.versions.length > 1 ? (
-                      <select
-                        aria-label={t('Version for {{name}}', { name: r.givenName })}
+                      <Select
+                        label={t('Version for {{name}}', { name: r.givenName })}
+                        bare
                         value={versions[key(text.id, r.id)] ?? f.versionId}
-                        onChange={(e) => setVersions({ ...versions, [key(text.id, r.id)]: e.target.value })}
-                      >
-                        {text.versions.map((v) => (
-                          <option key={v.id} value={v.id}>
-                            {fm(v.depth)} fm{v.id === f.versionId ? ` (${t('fits')})` : ''}
-                          </option>
-                        ))}
-                      </select>
+                        set={(value) => setVersions({ ...versions, [key(text.id, r.id)]: value })}
+                        options={text.versions.map((v) => ({
+                          value: v.id,
+                          label: `${fm(v.depth)} fm${v.id === f.versionId ? ` (${t('fits')})` : ''}`,
+                        }))}
+                      />
                     ) : (
                       `${fm(f.versionDepth)} fm`
                     )}
-                  </td>
-                  <td>
+                  </Td>
+                  <Td>
                     <Forecast
                       of={f.versions.find((v) => v.versionId === (versions[key(text.id, r.id)] ?? f.versionId)) ?? f}
                     />
-                  </td>
-                  <td>{f.before ? t(earlier[f.before]) : ''}</td>
+                  </Td>
+                  <Td>{f.before ? t(earlier[f.before]) : ''}</Td>
                 </tr>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </div>
         {texts.some((x) => x.onTheWay > 0) && (
           <p>
-            <label>
-              <input type="checkbox" checked={guided} onChange={(e) => setGuided(e.target.checked)} />{' '}
+            <Checkbox checked={guided} set={setGuided}>
               {t('With questions on the way, between the paragraphs; they count for nothing')}
-            </label>
+            </Checkbox>
           </p>
         )}
         <p>
-          <label>
-            <input type="checkbox" checked={aloud} onChange={(e) => setAloud(e.target.checked)} />{' '}
+          <Checkbox checked={aloud} set={setAloud}>
             {t('To be read aloud: readers record themselves, and you mark the recording')}
-          </label>
+          </Checkbox>
         </p>
         {rows.some(({ f }) => f.before) && (
           <p>
-            <label>
-              <input type="checkbox" checked={skip} onChange={(e) => setSkip(e.target.checked)} />{' '}
+            <Checkbox checked={skip} set={setSkip}>
               {t('Leave out readers who have had it')}
-            </label>
+            </Checkbox>
           </p>
         )}
-        {error ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
-        ) : null}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={busy || going.length === 0}>
+        {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={busy || going.length === 0}>
             {t('Assign to {{count}} readers', { count: people })}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }
 

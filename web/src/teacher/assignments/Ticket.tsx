@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
@@ -6,16 +7,17 @@ import { useChanged } from '../../shared/changed';
 import { dayOf, fm, halfRange, minutes, percent, signed, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { kindOf } from '../texts/quiz/kinds';
-import { markName, TideMarks } from '../../shared/TideMarks';
-import { Show } from '../../shared/Whole';
+import { markName, TideMarks } from '../../ui/TideMarks';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { QuestionKey, Tags } from '../texts/quiz/QuestionKey';
-import '../texts/quiz/quiz.css';
 import { setAsideSentences } from '../../shared/setAside';
 import { MarkAnswer } from './MarkAnswer';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Notice, PageHead } from '../../ui/Page';
+import { Show } from '../../ui/Show';
 
 type TicketData = Api<'TicketView'>;
 
@@ -31,24 +33,28 @@ export default function Ticket() {
   return (
     <Show query={ticket}>
       {(x) => (
-        <section className="ticketpage" aria-labelledby="title">
-          <div className="head">
-            <h1 id="title">
-              <Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>
-                {x.ticket.givenName} {x.ticket.familyName}
-              </Link>
-              , {x.title}
-            </h1>
-            <p className="soft">
-              {t(ticketWords[x.ticket.state])}
-              {x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} ·{' '}
-              {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')}{' '}
-              {minutes(x.ticket.seconds)}
-            </p>
-            <span className="grow" />
+        <section className="min-h-0 overflow-auto pb-6" aria-labelledby="title">
+          <PageHead
+            title={
+              <>
+                <Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>
+                  {x.ticket.givenName} {x.ticket.familyName}
+                </Link>
+                , {x.title}
+              </>
+            }
+            beside={
+              <p className="text-soft">
+                {t(ticketWords[x.ticket.state])}
+                {x.ticket.handedInAt && ` · ${dayOf(x.ticket.handedInAt)} ${timeOf(x.ticket.handedInAt)}`} ·{' '}
+                {t('version')} {fm(x.ticket.versionDepth)} fm · {t('fit')} {percent(x.ticket.forecast)} · {t('open')}{' '}
+                {minutes(x.ticket.seconds)}
+              </p>
+            }
+          >
             {x.ticket.state === 'Marked' && x.mayMark && (
-              <button
-                className="btn main"
+              <Button
+                look="main"
                 onClick={() =>
                   void ok(
                     api.POST('/tickets/{ticketId}/release', { params: { path: { ticketId: x.ticket.id } } }),
@@ -62,18 +68,24 @@ export default function Ticket() {
                 }
               >
                 {t('Let {{name}} see the result', { name: x.ticket.givenName })}
-              </button>
+              </Button>
             )}
-          </div>
+          </PageHead>
           {(x.late > 0 || x.setAside.length > 0) && (
-            <p className="note">
+            <Notice kind="action">
               {x.late > 0 &&
                 t('{{count}} answers were given before the text was due and sent after it.', { count: x.late })}{' '}
               {setAsideSentences(x.setAside.filter((s) => s.kind !== 'Reading')).join(' ')}
-            </p>
+            </Notice>
           )}
-          <div className="ticketcols">
-            <ol className="answers">
+          <div className="border-ink grid border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_320px]">
+            <ol
+              className={cx(
+                '[&>li]:border-line [&_h2]:font-ui [&_em]:text-overlay grid content-start',
+                '[&_em]:font-semibold [&_em]:not-italic [&_h2]:text-[15px] [&>li]:border-b [&>li]:px-4',
+                '[&>li]:py-3',
+              )}
+            >
               {x.questions.map((q, i) => {
                 const a = sure(x.answers[i]);
                 return (
@@ -81,7 +93,7 @@ export default function Ticket() {
                     <h2>
                       <Tags q={q} /> {q.stem}
                     </h2>
-                    <p className="tide">
+                    <p className="text-soft mt-0.5 mb-1 text-sm">
                       {a.tries.some((k) => k.correct == null) ? (
                         t('to mark')
                       ) : (
@@ -116,14 +128,14 @@ function LevelMove({ x }: { x: TicketData }) {
   const k = x.ticket;
   if (k.beforeMean == null || k.afterMean == null || k.beforeSd == null || k.afterSd == null)
     return (
-      <aside className="move">
+      <aside className="border-line grid content-start gap-2 px-4.5 py-3.5 lg:border-l">
         <h2>{t('Level')}</h2>
-        <p className="soft">{t('The level moves when the text is handed in.')}</p>
+        <p className="text-soft">{t('The level moves when the text is handed in.')}</p>
       </aside>
     );
   const rows = [
-    { name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--ink-soft)' },
-    { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--overlay)' },
+    { name: t('before'), mean: k.beforeMean, sd: k.beforeSd, ink: 'var(--color-soft)' },
+    { name: t('after'), mean: k.afterMean, sd: k.afterSd, ink: 'var(--color-overlay)' },
   ];
   const from = Math.min(...rows.map((r) => r.mean - halfRange(r.sd))) - 2,
     to = Math.max(...rows.map((r) => r.mean + halfRange(r.sd))) + 2;
@@ -136,10 +148,10 @@ function LevelMove({ x }: { x: TicketData }) {
   const step = to - from > 20 ? 5 : 2;
   const ticks = Array.from({ length: 40 }, (_, i) => Math.ceil(from / step) * step + i * step).filter((d) => d <= to);
   return (
-    <aside className="move" aria-labelledby="move">
+    <aside className="border-line grid content-start gap-2 px-4.5 py-3.5 lg:border-l" aria-labelledby="move">
       <h2 id="move">
         {t('Level')} {fm(k.afterMean)} fm{' '}
-        <span className="soft small">
+        <span className="font-ui text-soft text-sm font-normal">
           {t('{{change}} from {{before}}', { change: signed(k.afterMean - k.beforeMean), before: fm(k.beforeMean) })}
         </span>
       </h2>
@@ -158,7 +170,10 @@ function LevelMove({ x }: { x: TicketData }) {
         {rows.map((r, i) => (
           <g key={r.name}>
             <path
-              d={`M${px(r.mean - halfRange(r.sd))} ${22 + i * 28}H${px(r.mean + halfRange(r.sd))}m0 -5v10M${px(r.mean - halfRange(r.sd))} ${17 + i * 28}v10`}
+              d={
+                `M${px(r.mean - halfRange(r.sd))} ${22 + i * 28}H${px(r.mean + halfRange(r.sd))}m0 -5v10` +
+                `M${px(r.mean - halfRange(r.sd))} ${17 + i * 28}v10`
+              }
               stroke={r.ink}
               strokeWidth="2"
               fill="none"
@@ -169,10 +184,10 @@ function LevelMove({ x }: { x: TicketData }) {
             </text>
           </g>
         ))}
-        <path d="M10 66H270" stroke="var(--ink)" />
+        <path d="M10 66H270" stroke="var(--color-ink)" />
         {ticks.map((d) => (
           <g key={d}>
-            <path d={`M${px(d)} 66v4`} stroke="var(--ink)" />
+            <path d={`M${px(d)} 66v4`} stroke="var(--color-ink)" />
             <text x={px(d)} y="83" textAnchor="middle">
               {d}
             </text>
@@ -186,7 +201,7 @@ function LevelMove({ x }: { x: TicketData }) {
           expected,
         })}
       </p>
-      <p className="soft small">
+      <p className="text-soft text-sm">
         {t('Only first tries count as evidence. The range went from ± {{a}} to ± {{b}} fm.', {
           a: halfRange(k.beforeSd).toFixed(1),
           b: halfRange(k.afterSd).toFixed(1),

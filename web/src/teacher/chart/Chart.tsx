@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { Table } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
@@ -9,6 +10,11 @@ import { LookHere } from './LookHere';
 import { Sea } from './Sea';
 import { ChartTable } from './ChartTable';
 import { useTray } from '../tray/useTray';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { PageHead } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { Empty } from '../../ui/Show';
 
 export type Labels = 'grade' | 'schoolYear' | 'ages';
 export type ChartShows = { groups: boolean; range: boolean; trend: boolean; labels: Labels };
@@ -33,48 +39,45 @@ export default function Chart() {
     }));
   const texts = [...picked, ...data.texts].slice(0, 16);
   const tick = (name: 'groups' | 'range' | 'trend', label: string) => (
-    <label>
-      <input type="checkbox" checked={shows[name]} onChange={(e) => setShows({ ...shows, [name]: e.target.checked })} />{' '}
+    <Checkbox checked={shows[name]} set={(on) => setShows({ ...shows, [name]: on })}>
       {label}
-    </label>
+    </Checkbox>
   );
   return (
-    <div className="chartpage">
-      <section className="chart" aria-labelledby="where">
-        <div className="head">
-          <h1 id="where">
-            {data.name}, {dayOf(data.today)}
-          </h1>
-          {!table && (
-            <div className="opts">
+    <div
+      className={cx(
+        'grid min-h-0 min-w-0 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_264px]',
+        'lg:group-data-sheet/work:grid-cols-1',
+      )}
+    >
+      <section className="flex min-h-0 min-w-0 flex-col" aria-labelledby="title">
+        <PageHead title={`${data.name}, ${dayOf(data.today)}`}>
+          {!table && data.readers.length > 0 && (
+            <div className="flex gap-3.5">
               {tick('groups', t('Groups'))}
               {tick('range', t('Range'))}
               {tick('trend', t('Trend'))}
             </div>
           )}
-          <label className="pick">
-            {t('Level labels')}{' '}
-            <select value={shows.labels} onChange={(e) => setShows({ ...shows, labels: e.target.value as Labels })}>
-              {Object.entries(labelNames).map(([key, name]) => (
-                <option key={key} value={key}>
-                  {t(name).toLowerCase()}
-                </option>
-              ))}
-            </select>
-          </label>
-          <button className="btn small" aria-pressed={table} onClick={() => setTable(!table)}>
+          <Select
+            label={t('Level labels')}
+            inline
+            value={shows.labels}
+            set={(value) => setShows({ ...shows, labels: value as Labels })}
+            options={Object.entries(labelNames).map(([key, name]) => ({ value: key, label: t(name).toLowerCase() }))}
+          />
+          <Button size="sm" aria-pressed={table} onClick={() => setTable(!table)}>
             <Table size={20} aria-hidden />
             {table ? t('Show as chart') : t('Show as table')}
-          </button>
-        </div>
+          </Button>
+        </PageHead>
         {data.readers.length === 0 ? (
-          <div className="empty">
-            <h2>{t('No readers yet')}</h2>
+          <Empty title={t('No readers yet')}>
             <p>{t('The chart shows each reader at the depth they read at, beside the texts you give them.')}</p>
-            <Link className="btn main" to={`/class/${data.id}/readers?add=1`}>
-              {t('Add the first reader')}
-            </Link>
-          </div>
+            <Button asChild look="main">
+              <Link to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link>
+            </Button>
+          </Empty>
         ) : table ? (
           <ChartTable readers={data.readers} texts={texts} open={(id) => setSearch({ reader: id })} />
         ) : (

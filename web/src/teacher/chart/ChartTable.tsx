@@ -3,6 +3,8 @@ import { t } from '../../shared/words';
 import type { ClassData, ReaderRow } from '../classQueries';
 import { SetMark } from '../readers/SetMark';
 import { forecast } from './forecast';
+import { TextButton } from '../../ui/Button';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 /** The same facts as the chart, as rows. */
 export function ChartTable({
@@ -15,49 +17,47 @@ export function ChartTable({
   open: (id: string) => void;
 }) {
   return (
-    <div className="scroll" tabIndex={0} role="region" aria-label={t('Readers and texts as a table')}>
-      <table>
-        <thead>
-          <tr>
-            <th>{t('Reader')}</th>
-            <th className="num">{t('Depth')}</th>
-            <th>{t('90 % range')}</th>
-            <th>{t('Reach')}</th>
-            <th className="num">{t('Six weeks')}</th>
-            <th>{t('Group')}</th>
+    <TableScroll label={t('Readers and texts as a table')}>
+      <TableHead>
+        <tr>
+          <Th>{t('Reader')}</Th>
+          <Th num>{t('Depth')}</Th>
+          <Th>{t('90 % range')}</Th>
+          <Th>{t('Reach')}</Th>
+          <Th num>{t('Six weeks')}</Th>
+          <Th>{t('Group')}</Th>
+          {texts.map((x) => (
+            <Th num key={x.textId}>
+              {x.title}
+              <br />
+              <span className="text-soft">{fm(x.depth)} fm</span>
+            </Th>
+          ))}
+        </tr>
+      </TableHead>
+      <TableBody>
+        {readers.map((r) => (
+          <tr key={r.id}>
+            <Th scope="row">
+              <TextButton className="font-medium" onClick={() => open(r.id)}>
+                {r.givenName} {r.familyName}
+              </TextButton>
+            </Th>
+            <Td num>{fm(r.depth)}</Td>
+            <Td>{r.levelSet ? <SetMark /> : `${fm(r.low)}–${fm(r.high)}`}</Td>
+            <Td>
+              {fm(r.reachFrom)}–{fm(r.reachTo)}
+            </Td>
+            <Td num>{r.sixWeeks == null ? '–' : signed(r.sixWeeks)}</Td>
+            <Td>{r.group ?? '–'}</Td>
             {texts.map((x) => (
-              <th key={x.textId} className="num">
-                {x.title}
-                <br />
-                <span className="soft">{fm(x.depth)} fm</span>
-              </th>
+              <Td num key={x.textId}>
+                {forecast(r.depth, x.depth)} %
+              </Td>
             ))}
           </tr>
-        </thead>
-        <tbody>
-          {readers.map((r) => (
-            <tr key={r.id}>
-              <th scope="row">
-                <button className="link" onClick={() => open(r.id)}>
-                  {r.givenName} {r.familyName}
-                </button>
-              </th>
-              <td className="num">{fm(r.depth)}</td>
-              <td>{r.levelSet ? <SetMark /> : `${fm(r.low)}–${fm(r.high)}`}</td>
-              <td>
-                {fm(r.reachFrom)}–{fm(r.reachTo)}
-              </td>
-              <td className="num">{r.sixWeeks == null ? '–' : signed(r.sixWeeks)}</td>
-              <td>{r.group ?? '–'}</td>
-              {texts.map((x) => (
-                <td key={x.textId} className="num">
-                  {forecast(r.depth, x.depth)} %
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </TableBody>
+    </TableScroll>
   );
 }

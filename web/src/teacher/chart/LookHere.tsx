@@ -3,6 +3,8 @@ import type { ReaderRow } from '../classQueries';
 import { useTray } from '../tray/useTray';
 import { Buoy } from './Buoy';
 import { signalKinds, signalName, signals } from './signals';
+import { Button } from '../../ui/Button';
+import { SidePanel } from '../../ui/Page';
 
 /** At most five signals, each one sentence with its evidence and a button. Kinds take turns, so that one kind does not hide the others. */
 export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: string) => void }) {
@@ -13,10 +15,12 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
   const turns = Math.max(0, ...byKind.map((k) => k.length));
   const all = Array.from({ length: turns }, (_, i) => byKind.map((k) => k[i]).filter((x) => x !== undefined)).flat();
   return (
-    <aside className="look" aria-labelledby="look">
-      <h2 id="look">{t('Look here first')}</h2>
+    <SidePanel aria-labelledby="look" className="group-data-sheet/work:hidden">
+      <h2 id="look" className="px-4 pt-2.75 pb-2.5">
+        {t('Look here first')}
+      </h2>
       {all.length === 0 && (
-        <p className="none">
+        <p className="px-4 py-2">
           {t('Nothing needs a look just now. Signals appear here when the work of a reader stands out.')}
         </p>
       )}
@@ -25,25 +29,28 @@ export function LookHere({ readers, open }: { readers: ReaderRow[]; open: (id: s
           const [what, evidence] = signals[s.kind].says(r.givenName, s);
           const held = tray.readers.includes(r.id);
           return (
-            <li key={`${r.id}${s.kind}${s.strand ?? ''}`}>
-              <p className="kind">
+            <li
+              key={`${r.id}${s.kind}${s.strand ?? ''}`}
+              className="border-line grid gap-0.75 border-t px-4 pt-2.25 pb-2.75"
+            >
+              <p className="flex items-center gap-1.5 text-sm font-bold">
                 <Buoy kind={s.kind} />
                 {signalName(s.kind)}
               </p>
               <p>{what}</p>
-              {evidence && <p className="evidence">{evidence}</p>}
-              <p className="two">
-                <button className="btn small" onClick={() => open(r.id)}>
+              {evidence && <p className="text-soft text-sm">{evidence}</p>}
+              <p className="mt-0.75 flex flex-wrap gap-1">
+                <Button size="sm" onClick={() => open(r.id)}>
                   {t('See {{name}}', { name: r.givenName })}
-                </button>
-                <button className="btn small plain" onClick={() => tray.pickReaders([r.id], !held)}>
+                </Button>
+                <Button look="plain" size="sm" onClick={() => tray.pickReaders([r.id], !held)}>
                   {held ? t('Put {{name}} back', { name: r.givenName }) : t('Pick {{name}} up', { name: r.givenName })}
-                </button>
+                </Button>
               </p>
             </li>
           );
         })}
       </ul>
-    </aside>
+    </SidePanel>
   );
 }

@@ -1,14 +1,15 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { fm, signed } from '../../shared/format';
 import { t } from '../../shared/words';
-import { depthWords } from '../readers/SetMark';
 import type { ClassData } from '../classQueries';
 import { useTray } from '../tray/useTray';
 import type { ChartShows } from './Chart';
-import { forecast, zoneWord } from './forecast';
+import { forecast } from './forecast';
 import { placeReaders, pushApart, span } from './layout';
+import css from './sea.module.css';
 import { Bands, Ruler, Soundings, bandsOf } from './SeaBackground';
+import { SeaFlag } from './SeaFlag';
+import { SeaPlate } from './SeaPlate';
 import { sure } from '../../shared/sure';
 
 type Focus = { reader?: string; text?: string };
@@ -18,14 +19,6 @@ const axis = 104,
   top = 30,
   pitch = 28,
   rack = 40;
-
-let pen: CanvasRenderingContext2D | null = null;
-const widthOf = (s: string, weight = 500) => {
-  pen ??= document.createElement('canvas').getContext('2d');
-  if (!pen) return s.length * 7;
-  pen.font = `${weight} 13px "Atkinson Hyperlegible Next Variable"`;
-  return pen.measureText(s).width;
-};
 
 function useSize() {
   const ref = useRef<HTMLDivElement>(null);
@@ -88,17 +81,10 @@ export function Sea({
   );
   const reader = data.readers.find((r) => r.id === focus.reader);
   const text = texts.find((x) => x.textId === focus.text);
-  const keys = (pick: () => void, go: () => void) => (e: React.KeyboardEvent) => {
-    if (e.key === ' ') {
-      e.preventDefault();
-      pick();
-    }
-    if (e.key === 'Enter') go();
-  };
   return (
-    <div className="sea" ref={box}>
+    <div className="min-h-0 min-w-0 flex-1 overflow-auto max-lg:h-140" ref={box}>
       <svg
-        id="sea"
+        className={css.sea}
         width={W}
         height={H}
         viewBox={`0 0 ${W} ${H}`}
@@ -109,27 +95,27 @@ export function Sea({
         })}
         onPointerLeave={() => setFocus({})}
       >
-        <g className="cols">
-          <text x={16} y={16} className="t">
+        <g className={css.heads}>
+          <text x={16} y={16} className={css.strong}>
             {labelName}
           </text>
-          <text x={axis - 18} y={16} textAnchor="end" className="t">
+          <text x={axis - 18} y={16} textAnchor="end" className={css.strong}>
             fm
           </text>
           {bands.length > 0 && (
-            <text x={bandX} y={16} className="t">
+            <text x={bandX} y={16} className={css.strong}>
               {t('Group')}
             </text>
           )}
           <text x={laneX} y={16}>
-            <tspan className="t">{t('{{count}} readers', { count: data.readers.length })}</tspan>
+            <tspan className={css.strong}>{t('{{count}} readers', { count: data.readers.length })}</tspan>
             {'  '}
             {shows.range && t('mast: 90 % range')}
             {shows.range && shows.trend && ' · '}
             {shows.trend && t('arrow: six weeks, down is deeper')}
           </text>
           <text x={textX} y={16}>
-            <tspan className="t">{t('{{count}} texts', { count: texts.length })}</tspan>
+            <tspan className={css.strong}>{t('{{count}} texts', { count: texts.length })}</tspan>
           </text>
           <text x={W - 12} y={16} textAnchor="end">
             {reader ? t('forecasts for {{name}}', { name: reader.givenName }) : text ? t('forecasts on the flags') : ''}
@@ -142,12 +128,10 @@ export function Sea({
           <Reach x={textX} width={W} from={y(reader.reachFrom)} to={y(reader.reachTo)} lowest={top} highest={end} />
         )}
         {bands.map((b, i) => (
-          <g key={b.name} style={{ '--under': b.tint } as React.CSSProperties}>
-            <text x={bandX} y={sure(labelYs[i]) - 3} className="gname">
+          <g key={b.name} className={css.group} style={{ '--under': b.tint } as React.CSSProperties}>
+            <text x={bandX} y={sure(labelYs[i]) - 3} className={css.groupName}>
               {b.name}
-              <tspan className="gn" dx={7}>
-                {b.all}
-              </tspan>
+              <tspan dx={7}>{b.all}</tspan>
             </text>
             <text x={bandX} y={sure(labelYs[i]) + 15}>
               {Math.round(b.lo)}–{Math.round(b.hi)} fm
@@ -155,150 +139,43 @@ export function Sea({
           </g>
         ))}
         {[...placed]
-          .sort((a, b) => Number(a.reader.id === focus.reader) - Number(b.reader.id === focus.reader))
-          .map((p) => {
-            const r = p.reader,
-              fx = laneX + p.lane * laneW + rack + 12,
-              mx = fx - 14 - p.slot * 8;
-            const home = bands.find((b) => b.y0 <= p.want && p.want <= b.y1);
-            const away = home && r.group && home.name !== r.group ? r.group : '';
-            const num = depthWords(r, String(Math.round(r.depth)));
-            const nameW = widthOf(r.givenName),
-              awayW = away ? widthOf(away, 400) + 6 : 0,
-              numW = widthOf(num, 400);
-            const w = 8 + nameW + 6 + numW + 6 + awayW + (shows.trend && r.sixWeeks != null ? 16 : 0) + 10;
-            const lead =
-              Math.abs(p.at - p.want) < 1.5
-                ? `M${mx} ${p.want}H${fx}`
-                : `M${mx} ${p.want}H${fx - 11}L${fx - 4} ${p.at}H${fx}`;
-            const percent = text ? forecast(r.depth, text.depth) : null;
-            const state = [
-              'f',
-              tray.readers.includes(r.id) && 'tray',
-              focus.reader === r.id && 'on',
-              percent != null && zoneWord(percent, data) && 'dim',
-              percent != null && 'casting',
-            ]
-              .filter(Boolean)
-              .join(' ');
-            const name = [
-              `${r.givenName} ${r.familyName}`,
-              `${fm(r.depth)} fm`,
-              r.levelSet ? t('set by a teacher') : `${t('range')} ${Math.round(r.low)}–${Math.round(r.high)}`,
-              r.sixWeeks != null && `${signed(r.sixWeeks)} ${t('in six weeks')}`,
-              r.group && `${t('group')} ${r.group}`,
-            ]
-              .filter(Boolean)
-              .join(', ');
-            return (
-              <g
-                key={r.id}
-                className={state}
-                style={{ '--under': home?.tint ?? 'var(--paper)' } as React.CSSProperties}
-                role="button"
-                tabIndex={0}
-                aria-pressed={tray.readers.includes(r.id)}
-                aria-label={name}
-                onPointerEnter={() => setFocus({ reader: r.id })}
-                onFocus={() => setFocus({ reader: r.id })}
-                onClick={(e) => (e.detail === 2 ? open(r.id) : tray.toggleReader(r.id))}
-                onKeyDown={keys(
-                  () => tray.toggleReader(r.id),
-                  () => open(r.id),
-                )}
-              >
-                {shows.range && !r.levelSet && (
-                  <path
-                    className="mast"
-                    d={`M${mx} ${p.top}V${p.bottom}M${mx - 2.5} ${p.top}h5M${mx - 2.5} ${p.bottom}h5`}
-                  />
-                )}
-                <path className="halo" d={lead} />
-                <path className="lead" d={lead} />
-                <circle className="mean" cx={mx} cy={p.want} r={3} />
-                <path className="body" d={`M${fx} ${p.at - 12}h${w}l-6 12l6 12h${-w}z`} />
-                <text className="name" x={fx + 8} y={p.at + 4.5}>
-                  {r.givenName}
-                </text>
-                <text x={fx + 8 + nameW + 6} y={p.at + 4.5}>
-                  {num}
-                </text>
-                {away && (
-                  <text className="out" x={fx + 8 + nameW + 6 + numW + 6} y={p.at + 4.5}>
-                    {away}
-                  </text>
-                )}
-                {shows.trend && r.sixWeeks != null && (
-                  <path
-                    className="arrow"
-                    transform={`translate(${fx + 8 + nameW + 6 + numW + 6 + awayW + 5} ${p.at}) rotate(${Math.max(-60, Math.min(60, r.sixWeeks * 24))})`}
-                    d="M-5 0H5M1.500 -3.500L5 0L1.500 3.500"
-                  />
-                )}
-                {percent != null && (
-                  <text className="cast" x={fx + w + 3} y={p.at + 4.5}>
-                    {percent} %
-                  </text>
-                )}
-              </g>
-            );
-          })}
-        <path d={`M${textX} ${top + 4}V${end}`} stroke="var(--ink)" />
-        {sorted.map((x, i) => {
-          const want = y(x.depth),
-            at = sure(textYs[i]),
-            picked = tray.texts.includes(x.textId);
-          const percent = reader ? forecast(reader.depth, x.depth) : null;
-          const title = widthOf(x.title) > plateW - 46 ? `${x.title.slice(0, 22)}…` : x.title;
-          return (
-            <g
-              key={x.textId}
-              className={[
-                'p',
-                picked && 'tray',
-                focus.text === x.textId && 'on',
-                percent != null && zoneWord(percent, data) && 'dim',
-              ]
-                .filter(Boolean)
-                .join(' ')}
-              role="button"
-              tabIndex={0}
-              aria-pressed={picked}
-              aria-label={`${x.title}, ${fm(x.depth)} fm, ${t('{{count}} readers', { count: x.readers })}`}
-              onPointerEnter={() => setFocus({ text: x.textId })}
-              onFocus={() => setFocus({ text: x.textId })}
-              onClick={() => tray.toggleText(x.textId)}
-              onKeyDown={keys(
-                () => tray.toggleText(x.textId),
-                () => void navigate(`/class/${data.id}/texts/${x.textId}`),
-              )}
-            >
-              <title>{x.title}</title>
-              <path
-                className="lead"
-                d={
-                  Math.abs(at - want) < 1.5
-                    ? `M${textX} ${want}H${plateX}`
-                    : `M${textX} ${want}h6L${plateX - 4} ${at}h4`
-                }
-              />
-              <path d={`M${textX - 4} ${want}h8`} stroke="var(--ink)" strokeWidth="2.5" />
-              <rect className="body" x={plateX} y={at - 12} width={plateW} height={24} />
-              <path className="spine" d={`M${plateX + 3.5} ${at - 12}v24`} />
-              <text className="title" x={plateX + 12} y={at + 4.5}>
-                {title}
-              </text>
-              <text x={plateX + plateW - 8} y={at + 4.5} textAnchor="end">
-                {picked ? t('tray') : x.readers}
-              </text>
-              {percent != null && (
-                <text className="cast" x={W - 12} y={at + 4.5} textAnchor="end">
-                  {percent} % {t(zoneWord(percent, data))}
-                </text>
-              )}
-            </g>
-          );
-        })}
+          .sort((one, other) => Number(one.reader.id === focus.reader) - Number(other.reader.id === focus.reader))
+          .map((p) => (
+            <SeaFlag
+              key={p.reader.id}
+              placed={p}
+              x={laneX + p.lane * laneW + rack + 12}
+              home={bands.find((band) => band.y0 <= p.want && p.want <= band.y1)}
+              shows={shows}
+              picked={tray.readers.includes(p.reader.id)}
+              on={focus.reader === p.reader.id}
+              cast={text ? forecast(p.reader.depth, text.depth) : null}
+              cuts={data}
+              meet={() => setFocus({ reader: p.reader.id })}
+              pick={() => tray.toggleReader(p.reader.id)}
+              open={() => open(p.reader.id)}
+            />
+          ))}
+        <path d={`M${textX} ${top + 4}V${end}`} stroke="var(--color-ink)" />
+        {sorted.map((x, i) => (
+          <SeaPlate
+            key={x.textId}
+            text={x}
+            x={textX}
+            plateX={plateX}
+            width={plateW}
+            end={W - 12}
+            want={y(x.depth)}
+            at={sure(textYs[i])}
+            picked={tray.texts.includes(x.textId)}
+            on={focus.text === x.textId}
+            cast={reader ? forecast(reader.depth, x.depth) : null}
+            cuts={data}
+            meet={() => setFocus({ text: x.textId })}
+            pick={() => tray.toggleText(x.textId)}
+            open={() => void navigate(`/class/${data.id}/texts/${x.textId}`)}
+          />
+        ))}
       </svg>
     </div>
   );
@@ -325,15 +202,15 @@ function Reach({
     <g aria-hidden>
       <defs>
         <pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <path d="M0 0v6" stroke="var(--overlay)" opacity=".22" />
+          <path d="M0 0v6" stroke="var(--color-overlay)" opacity=".22" />
         </pattern>
       </defs>
-      <rect x={x} y={a} width={width - x} height={b - a} fill="var(--overlay-tint)" />
+      <rect x={x} y={a} width={width - x} height={b - a} fill="var(--color-tint)" />
       <rect x={x} y={a} width={width - x} height={b - a} fill="url(#hatch)" />
       <path
         d={`M${x - 7} ${a}H${width}M${x - 7} ${b}H${width}M${x - 7} ${a}V${b}`}
         fill="none"
-        stroke="var(--overlay)"
+        stroke="var(--color-overlay)"
         strokeWidth="1.5"
       />
     </g>

@@ -58,7 +58,7 @@ export function Bands({ bands, width, axis }: { bands: Band[]; width: number; ax
     <path
       d={`M${axis} ${yy}${swell(axis, width)}`}
       fill="none"
-      stroke="var(--depth-5)"
+      stroke="var(--color-depth-5)"
       strokeWidth={outer ? 1.1 : 0.7}
       opacity={outer ? 1 : 0.55}
     />
@@ -95,7 +95,13 @@ export function Soundings({
   return (
     <g aria-hidden>
       {fives(from, to).map((d) => (
-        <path key={d} d={`M${axis} ${y(d)}H${width}`} stroke="var(--ink-soft)" strokeWidth=".6" strokeDasharray="1 5" />
+        <path
+          key={d}
+          d={`M${axis} ${y(d)}H${width}`}
+          stroke="var(--color-soft)"
+          strokeWidth=".6"
+          strokeDasharray="1 5"
+        />
       ))}
     </g>
   );
@@ -135,7 +141,7 @@ export function Ruler({
     <g>
       {spans.map((s) => (
         <g key={s.name}>
-          <path d={`M14 ${y(s.b)}H52`} stroke="var(--line)" />
+          <path d={`M14 ${y(s.b)}H52`} stroke="var(--color-line)" />
           {y(s.b) - y(s.a) > 17 && (
             <text x={16} y={(y(s.a) + y(s.b)) / 2 + 4.5}>
               {s.name}
@@ -150,7 +156,7 @@ export function Ruler({
           y={y(d)}
           width="5"
           height={y(d + 1) - y(d)}
-          fill={d % 2 ? 'var(--paper)' : 'var(--ink)'}
+          fill={d % 2 ? 'var(--color-paper)' : 'var(--color-ink)'}
         />
       ))}
       {fives(from, to).map((d) => (
@@ -158,7 +164,7 @@ export function Ruler({
           <text x={axis - 18} y={y(d) + 4.5} textAnchor="end">
             {d}
           </text>
-          <path d={`M${axis - 15} ${y(d)}h5`} stroke="var(--ink)" />
+          <path d={`M${axis - 15} ${y(d)}h5`} stroke="var(--color-ink)" />
         </g>
       ))}
       {steps
@@ -172,11 +178,11 @@ export function Ruler({
             width="5"
             height={y(s.b) - y(s.a)}
             fill={s.fill}
-            stroke="var(--ink)"
+            stroke="var(--color-ink)"
             strokeWidth=".5"
           />
         ))}
-      <rect x={axis - 10} y={y(from)} width="10" height={y(to) - y(from)} fill="none" stroke="var(--ink)" />
+      <rect x={axis - 10} y={y(from)} width="10" height={y(to) - y(from)} fill="none" stroke="var(--color-ink)" />
     </g>
   );
 }

@@ -1,20 +1,25 @@
+import { cx } from 'class-variance-authority';
 import { useState, type FormEvent } from 'react';
 import { useNavigate, useOutletContext, useParams, useSearchParams } from 'react-router';
 import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm, halfRange } from '../../shared/format';
 import { useSession } from '../../shared/session';
-import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useSaid, type ClassData } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { Field } from '../frame/Window';
 import { useOptionalTray } from '../tray/useTray';
 import { seasonWords, seasons, useCheck, useChoices, type Check, type Choices } from './checkQueries';
 import { PartPicker } from './PartPicker';
 import { aboutDepth, emptyPlan, noAims, totalMinutes, type Form, type Plan } from './plan';
 import { countOf, WhoTakesIt } from './WhoTakesIt';
-import './checks.css';
+import { Button } from '../../ui/Button';
+import { Checkbox, Radios } from '../../ui/Checkbox';
+import { ErrorText, FieldRow } from '../../ui/Field';
+import { Card, Cards, PageHead, Row } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { Show } from '../../ui/Show';
+import { DateField, NumberField, TextField } from '../../ui/TextField';
 
 /** A level check before it is given, or its titles and days afterwards; within a class, or by a lead for the whole school. */
 export default function CheckEditor() {
@@ -109,7 +114,7 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
   const given = check && !check.draft;
   return (
     <form
-      className="formpage checkeditor"
+      className="min-h-0 overflow-auto pb-6"
       aria-labelledby="title"
       noValidate
       onSubmit={(e: FormEvent) => {
@@ -117,62 +122,50 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
         void save(false);
       }}
     >
-      <div className="head">
-        <h1 id="title">{given ? t('Change {{title}}', { title: check.staffTitle }) : t('New level check')}</h1>
-      </div>
-      <div className="checkcols">
-        <div className="cards">
-          <section className="card" aria-labelledby="names">
+      <PageHead title={given ? t('Change {{title}}', { title: check.staffTitle }) : t('New level check')} />
+      <div className="grid items-start gap-x-4 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_288px]">
+        <Cards>
+          <Card aria-labelledby="names">
             <h2 id="names">{t('What it is called')}</h2>
-            <div className="fields">
-              <Field id="staff" label={t('Title for colleagues')} error={fieldOf(error, 'staffTitle')}>
-                <input
-                  id="staff"
-                  type="text"
-                  maxLength={80}
-                  value={form.staffTitle}
-                  placeholder={t('Autumn window, grade 4')}
-                  onChange={(e) => put_({ staffTitle: e.target.value })}
-                />
-              </Field>
-              <Field id="title-r" label={t('Title readers see')} error={fieldOf(error, 'readerTitle')}>
-                <input
-                  id="title-r"
-                  type="text"
-                  maxLength={80}
-                  value={form.readerTitle}
-                  onChange={(e) => put_({ readerTitle: e.target.value })}
-                />
-              </Field>
-              <Field id="season" label={t('Benchmark window')} error={fieldOf(error, 'season')}>
-                <select
-                  id="season"
-                  value={form.season ?? ''}
-                  onChange={(e) => put_({ season: seasons.find((s) => s === e.target.value) ?? null })}
-                >
-                  <option value="">{t('none, a check in between')}</option>
-                  {seasons.map((s) => (
-                    <option key={s} value={s}>
-                      {t(seasonWords[s])}
-                    </option>
-                  ))}
-                </select>
-              </Field>
-            </div>
-            <Field id="directions" label={t('Directions for readers')} error={fieldOf(error, 'directions')}>
-              <input
-                id="directions"
-                type="text"
-                maxLength={500}
-                placeholder={t('May be left empty')}
-                value={form.directions}
-                onChange={(e) => put_({ directions: e.target.value })}
+            <FieldRow>
+              <TextField
+                label={t('Title for colleagues')}
+                error={fieldOf(error, 'staffTitle')}
+                maxLength={80}
+                value={form.staffTitle}
+                placeholder={t('Autumn window, grade 4')}
+                set={(value) => put_({ staffTitle: value })}
               />
-            </Field>
-          </section>
-          <section className="card" aria-labelledby="parts">
+              <TextField
+                label={t('Title readers see')}
+                error={fieldOf(error, 'readerTitle')}
+                maxLength={80}
+                value={form.readerTitle}
+                set={(value) => put_({ readerTitle: value })}
+              />
+              <Select
+                label={t('Benchmark window')}
+                error={fieldOf(error, 'season')}
+                value={form.season ?? ''}
+                set={(value) => put_({ season: seasons.find((s) => s === value) ?? null })}
+                options={[
+                  { value: '', label: t('none, a check in between') },
+                  ...seasons.map((s) => ({ value: s, label: t(seasonWords[s]) })),
+                ]}
+              />
+            </FieldRow>
+            <TextField
+              label={t('Directions for readers')}
+              error={fieldOf(error, 'directions')}
+              maxLength={500}
+              placeholder={t('May be left empty')}
+              value={form.directions}
+              set={(value) => put_({ directions: value })}
+            />
+          </Card>
+          <Card aria-labelledby="parts">
             <h2 id="parts">{t('Parts')}</h2>
-            {locked && <p className="hint">{t('Somebody has begun, so the parts stay as they are.')}</p>}
+            {locked && <p className="text-soft text-sm">{t('Somebody has begun, so the parts stay as they are.')}</p>}
             <PartPicker
               plan={form.plan}
               choices={choices}
@@ -180,86 +173,72 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
               locked={locked}
               change={(plan) => put_({ plan })}
             />
-            {fieldOf(error, 'plan') && (
-              <p className="error" role="alert">
-                {fieldOf(error, 'plan')}
-              </p>
-            )}
-          </section>
+            {fieldOf(error, 'plan') && <ErrorText>{fieldOf(error, 'plan')}</ErrorText>}
+          </Card>
           <HowHard plan={form.plan} choices={choices} locked={locked} change={(plan) => put_({ plan })} />
-          <section className="card" aria-labelledby="who">
+          <Card aria-labelledby="who">
             <h2 id="who">{t('Who takes it')}</h2>
             <WhoTakesIt data={data} aims={form.for} change={(aims) => put_({ for: aims })} />
-            {fieldOf(error, 'for') && (
-              <p className="error" role="alert">
-                {fieldOf(error, 'for')}
-              </p>
-            )}
-          </section>
-          <section className="card" aria-labelledby="days">
+            {fieldOf(error, 'for') && <ErrorText>{fieldOf(error, 'for')}</ErrorText>}
+          </Card>
+          <Card aria-labelledby="days">
             <h2 id="days">{t('When, and who helps')}</h2>
-            <div className="fields">
-              <Field id="opens" label={t('Opens on')} hint={t('Empty: at once')}>
-                <input
-                  id="opens"
-                  type="date"
-                  value={form.opensOn ?? ''}
-                  onChange={(e) => put_({ opensOn: e.target.value || null })}
-                />
-              </Field>
-              <Field
-                id="closes"
+            <FieldRow>
+              <DateField
+                label={t('Opens on')}
+                hint={t('Empty: at once')}
+                value={form.opensOn ?? ''}
+                set={(value) => put_({ opensOn: value || null })}
+              />
+              <DateField
                 label={t('Last day')}
                 hint={t('Empty: until you end it')}
                 error={fieldOf(error, 'closesOn')}
-              >
-                <input
-                  id="closes"
-                  type="date"
-                  value={form.closesOn ?? ''}
-                  onChange={(e) => put_({ closesOn: e.target.value || null })}
-                />
-              </Field>
-              <Field id="colleague" label={t('Let a colleague in')}>
-                <select
-                  id="colleague"
-                  value=""
-                  onChange={(e) => e.target.value && put_({ colleagues: [...form.colleagues, e.target.value] })}
-                >
-                  <option value="">{t('Choose…')}</option>
-                  {choices.colleagues
+                value={form.closesOn ?? ''}
+                set={(value) => put_({ closesOn: value || null })}
+              />
+              <Select
+                label={t('Let a colleague in')}
+                value=""
+                set={(value) => value && put_({ colleagues: [...form.colleagues, value] })}
+                options={[
+                  { value: '', label: t('Choose…') },
+                  ...choices.colleagues
                     .filter((c) => !form.colleagues.includes(c.id))
-                    .map((c) => (
-                      <option key={c.id} value={c.id}>
-                        {c.name}
-                      </option>
-                    ))}
-                </select>
-              </Field>
-            </div>
+                    .map((c) => ({ value: c.id, label: c.name })),
+                ]}
+              />
+            </FieldRow>
             {form.colleagues.length > 0 && (
-              <p className="row">
+              <Row>
                 {form.colleagues.map((c) => (
-                  <button
-                    type="button"
+                  <Button
+                    size="sm"
                     key={c}
-                    className="btn small"
                     onClick={() => put_({ colleagues: form.colleagues.filter((x) => x !== c) })}
                     aria-label={t('Let {{name}} out again', {
                       name: choices.colleagues.find((x) => x.id === c)?.name ?? '',
                     })}
                   >
                     {choices.colleagues.find((x) => x.id === c)?.name} ×
-                  </button>
+                  </Button>
                 ))}
-              </p>
+              </Row>
             )}
-          </section>
-        </div>
-        <aside className="checksum" aria-labelledby="sum">
+          </Card>
+        </Cards>
+        <aside
+          className={cx(
+            'border-line bg-sand top-0 mx-4 mt-2 grid gap-2.5 rounded-md border px-4 pt-3.5 pb-4',
+            'lg:sticky lg:ml-0',
+          )}
+          aria-labelledby="sum"
+        >
           <h2 id="sum">{t('What will happen')}</h2>
           <p>
-            <b className="big">{t('about {{n}} min', { n: Math.round(totalMinutes(form.plan, choices, depth)) })}</b>{' '}
+            <b className="font-serif text-xl font-semibold">
+              {t('about {{n}} min', { n: Math.round(totalMinutes(form.plan, choices, depth)) })}
+            </b>{' '}
             {t('for a reader at about {{depth}} fm', { depth: fm(depth) })}
           </p>
           <p>
@@ -267,23 +246,20 @@ function Editor({ data, choices, check }: { data: ClassData | undefined; choices
               ? t('Whole grades take it, beside {{count}} readers picked here.', { count: readers })
               : t('{{count}} readers take it.', { count: readers })}
           </p>
-          <p className="soft small">
+          <p className="text-soft text-sm">
             {t(
-              'Readers see it on top of their page, with a question to try first in every part. They may stop and come back.',
+              'Readers see it on top of their page, with a question to try first in every part. They may stop ' +
+                'and come back.',
             )}
           </p>
-          {error ? (
-            <p className="error" role="alert">
-              {sentence(error)}
-            </p>
-          ) : null}
-          <button className="btn main" disabled={busy || form.plan.parts.length === 0}>
+          {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
+          <Button look="main" type="submit" disabled={busy || form.plan.parts.length === 0}>
             {given ? t('Save') : t('Give it')}
-          </button>
+          </Button>
           {!given && (
-            <button type="button" className="btn" disabled={busy} onClick={() => void save(true)}>
+            <Button disabled={busy} onClick={() => void save(true)}>
               {t('Keep as a draft')}
-            </button>
+            </Button>
           )}
         </aside>
       </div>
@@ -307,169 +283,134 @@ function HowHard({
     fixed = plan.form.length > 0;
   const grade = (depth: number) => choices.grades.find((g) => Math.abs(g.depth - depth) < 0.05)?.grade ?? '';
   return (
-    <section className="card" aria-labelledby="hard">
+    <Card aria-labelledby="hard">
       <h2 id="hard">{t('How hard, and how long')}</h2>
-      <fieldset disabled={locked} className="howhard">
-        <legend className="hide">{t('How hard, and how long')}</legend>
-        <label>
-          <input
-            type="radio"
-            name="start"
-            checked={!band && !fixed}
-            onChange={() => change({ ...plan, start: 'OwnLevel', form: [] })}
-          />{' '}
-          {t('Starts from each reader’s own level')}
-        </label>
-        <label>
-          <input
-            type="radio"
-            name="start"
-            checked={band}
-            onChange={() => change({ ...plan, start: 'Band', form: [] })}
-          />{' '}
-          {t('Starts from the same band for all')}
-        </label>
-        <label>
-          <input
-            type="radio"
-            name="start"
-            checked={fixed}
-            onChange={() =>
-              change({ ...plan, start: 'OwnLevel', form: choices.passages.slice(0, 1).map((p) => p.versionId) })
-            }
-          />{' '}
-          {t('Everybody reads the same passages')}
-        </label>
+      <fieldset disabled={locked} className="grid gap-1.5">
+        <legend className="sr-only">{t('How hard, and how long')}</legend>
+        <Radios
+          label={t('Where it starts')}
+          className="flex-col"
+          value={fixed ? 'passages' : band ? 'band' : 'own'}
+          set={(start) =>
+            change({
+              ...plan,
+              start: start === 'band' ? 'Band' : 'OwnLevel',
+              form: start === 'passages' ? choices.passages.slice(0, 1).map((x) => x.versionId) : [],
+            })
+          }
+          options={[
+            { value: 'own', label: t('Starts from each reader’s own level'), disabled: locked },
+            { value: 'band', label: t('Starts from the same band for all'), disabled: locked },
+            { value: 'passages', label: t('Everybody reads the same passages'), disabled: locked },
+          ]}
+        />
         {band && (
-          <div className="fields">
+          <FieldRow>
             {(
               [
                 ['from', t('From')],
                 ['to', t('To')],
               ] as const
             ).map(([key, label]) => (
-              <Field key={key} id={`band-${key}`} label={label}>
-                <span className="row">
-                  <select
-                    aria-label={`${label}, ${t('grade')}`}
+              <div key={key} className="grid gap-1">
+                <b className="text-sm">{label}</b>
+                <span className="flex flex-wrap items-center gap-2">
+                  <Select
+                    label={`${label}, ${t('grade')}`}
+                    bare
                     value={grade(plan[key])}
-                    onChange={(e) => {
-                      const g = choices.grades.find((x) => x.grade === e.target.value);
+                    set={(value) => {
+                      const g = choices.grades.find((x) => x.grade === value);
                       if (g) change({ ...plan, [key]: g.depth });
                     }}
-                  >
-                    <option value="">{t('between grades')}</option>
-                    {choices.grades.map((g) => (
-                      <option key={g.grade} value={g.grade}>
-                        {t('grade {{grade}} now', { grade: g.grade })}
-                      </option>
-                    ))}
-                  </select>
-                  <input
-                    id={`band-${key}`}
-                    type="number"
+                    options={[
+                      { value: '', label: t('between grades') },
+                      ...choices.grades.map((g) => ({
+                        value: g.grade,
+                        label: t('grade {{grade}} now', { grade: g.grade }),
+                      })),
+                    ]}
+                  />
+                  <NumberField
+                    label={label}
+                    bare
                     step="0.5"
+                    disabled={locked}
                     value={Math.round(plan[key] * 10) / 10}
-                    onChange={(e) => change({ ...plan, [key]: Number(e.target.value) })}
-                  />{' '}
+                    set={(depth) => change({ ...plan, [key]: depth })}
+                  />
                   fm
                 </span>
-              </Field>
+              </div>
             ))}
-          </div>
+          </FieldRow>
         )}
         {fixed && <FixedForm plan={plan} choices={choices} change={change} />}
-        <div className="fields">
+        <FieldRow>
           {!fixed && (
-            <Field id="most" label={t('Passages at most')}>
-              <input
-                id="most"
-                type="number"
-                min={1}
-                max={8}
-                value={plan.mostPassages}
-                onChange={(e) => change({ ...plan, mostPassages: Number(e.target.value) })}
-              />
-            </Field>
+            <NumberField
+              label={t('Passages at most')}
+              min={1}
+              max={8}
+              value={plan.mostPassages}
+              set={(value) => change({ ...plan, mostPassages: value })}
+            />
           )}
           {!fixed && (
-            <Field id="sure" label={t('Passages end when the level is sure to')}>
-              <select
-                id="sure"
-                value={plan.sureAt}
-                onChange={(e) => change({ ...plan, sureAt: Number(e.target.value) })}
-              >
-                {[2, 2.5, 3, 3.5, 4].map((s) => (
-                  <option key={s} value={s}>
-                    ± {halfRange(s).toFixed(1)} fm
-                  </option>
-                ))}
-              </select>
-            </Field>
+            <Select
+              label={t('Passages end when the level is sure to')}
+              value={plan.sureAt}
+              set={(value) => change({ ...plan, sureAt: Number(value) })}
+              options={[2, 2.5, 3, 3.5, 4].map((s) => ({ value: s, label: `± ${halfRange(s).toFixed(1)} fm` }))}
+            />
           )}
-        </div>
-        <label>
-          <input
-            type="checkbox"
-            checked={plan.timerShown}
-            onChange={(e) => change({ ...plan, timerShown: e.target.checked })}
-          />{' '}
+        </FieldRow>
+        <Checkbox checked={plan.timerShown} set={(on) => change({ ...plan, timerShown: on })}>
           {t('Readers see the time that is left; it is kept all the same')}
-        </label>
-        <label>
-          <input
-            type="checkbox"
-            checked={plan.aPartADay}
-            onChange={(e) => change({ ...plan, aPartADay: e.target.checked })}
-          />{' '}
+        </Checkbox>
+        <Checkbox checked={plan.aPartADay} set={(on) => change({ ...plan, aPartADay: on })}>
           {t('One part a day: the next opens on the day after')}
-        </label>
+        </Checkbox>
       </fieldset>
-    </section>
+    </Card>
   );
 }
 
 function FixedForm({ plan, choices, change }: { plan: Plan; choices: Choices; change: (p: Plan) => void }) {
   return (
-    <ol className="fixedform">
+    <ol className="grid gap-1.5 pl-1">
       {plan.form.map((id, i) => (
         <li key={id}>
-          <select
-            aria-label={t('Passage {{n}}', { n: i + 1 })}
+          <Select
+            label={t('Passage {{n}}', { n: i + 1 })}
+            bare
             value={id}
-            onChange={(e) => change({ ...plan, form: plan.form.map((x, k) => (k === i ? e.target.value : x)) })}
-          >
-            {choices.passages
+            set={(value) => change({ ...plan, form: plan.form.map((x, k) => (k === i ? value : x)) })}
+            options={choices.passages
               .filter((p) => p.versionId === id || !plan.form.includes(p.versionId))
-              .map((p) => (
-                <option key={p.versionId} value={p.versionId}>
-                  {fm(p.depth)} fm · {p.title} · {t('{{count}} words', { count: p.words })}
-                </option>
-              ))}
-          </select>{' '}
+              .map((p) => ({
+                value: p.versionId,
+                label: `${fm(p.depth)} fm · ${p.title} · ${t('{{count}} words', { count: p.words })}`,
+              }))}
+          />{' '}
           {plan.form.length > 1 && (
-            <button
-              type="button"
-              className="btn small"
-              onClick={() => change({ ...plan, form: plan.form.filter((x) => x !== id) })}
-            >
+            <Button size="sm" onClick={() => change({ ...plan, form: plan.form.filter((x) => x !== id) })}>
               {t('Take out')}
-            </button>
+            </Button>
           )}
         </li>
       ))}
       {plan.form.length < 8 && (
         <li>
-          <button
-            type="button"
-            className="btn small"
+          <Button
+            size="sm"
             onClick={() => {
               const next = choices.passages.find((p) => !plan.form.includes(p.versionId));
               if (next) change({ ...plan, form: [...plan.form, next.versionId] });
             }}
           >
             {t('One more passage')}
-          </button>
+          </Button>
         </li>
       )}
     </ol>

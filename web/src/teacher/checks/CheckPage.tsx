@@ -5,14 +5,16 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, halfRange, percent, signed, timeOf } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { setAsideSentences } from '../../shared/setAside';
 import { seasonWords, partNames, useCheck, type Check, type Part, type Sitting } from './checkQueries';
-import './checks.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Show } from '../../ui/Show';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 type Changed = Api<'CheckChanged'>;
 
@@ -43,34 +45,34 @@ function Watched({ k }: { k: Check }) {
   const inIt = k.sittings.filter((s) => s.parts.some((p) => p.state === 'UnderWay')).length;
   const many = new Set(k.sittings.map((s) => s.class)).size > 1;
   return (
-    <section className="listpage checkpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{k.staffTitle}</h1>
-        <p className="soft">
-          {t('Readers know it as “{{title}}”', { title: k.readerTitle })}
-          {k.season && ` · ${t('{{season}} window', { season: t(seasonWords[k.season]) })}`} · {k.by},{' '}
-          {dayOf(k.opensOn ?? k.madeAt)}
-          {k.closesOn && ` – ${dayOf(k.closesOn)}`}
-          {k.colleagues.length > 0 &&
-            ` · ${t('with {{names}}', { names: k.colleagues.map((c) => c.name).join(', ') })}`}
-        </p>
-        <span className="grow" />
+    <ListPage>
+      <PageHead
+        title={k.staffTitle}
+        beside={
+          <p className="text-soft">
+            {t('Readers know it as “{{title}}”', { title: k.readerTitle })}
+            {k.season && ` · ${t('{{season}} window', { season: t(seasonWords[k.season]) })}`} · {k.by},{' '}
+            {dayOf(k.opensOn ?? k.madeAt)}
+            {k.closesOn && ` – ${dayOf(k.closesOn)}`}
+            {k.colleagues.length > 0 &&
+              ` · ${t('with {{names}}', { names: k.colleagues.map((c) => c.name).join(', ') })}`}
+          </p>
+        }
+      >
         {k.mayChange && (
           <>
-            <Link className="btn" to="change">
-              {t('Change…')}
-            </Link>
-            <button
-              className="btn"
+            <Button asChild>
+              <Link to="change">{t('Change…')}</Link>
+            </Button>
+            <Button
               disabled={act.isPending}
               onClick={() =>
                 act.mutate(() => ok(api.POST('/checks/{checkId}/close', { params, body: { closed: !k.over } })))
               }
             >
               {k.over ? t('Open it again') : t('End it now')}
-            </button>
-            <button
-              className="btn"
+            </Button>
+            <Button
               onClick={() =>
                 void ok(api.POST('/checks/{checkId}/discard', { params, body: { gone: true } })).then(
                   (done) => {
@@ -92,105 +94,102 @@ function Watched({ k }: { k: Check }) {
               }
             >
               {t('Take it back')}
-            </button>
+            </Button>
           </>
         )}
         {again.length > 0 && (
-          <button
-            className="btn main"
+          <Button
+            look="main"
             disabled={act.isPending}
             onClick={() => act.mutate(() => ok(api.POST('/checks/{checkId}/again', { params, body: {} })))}
           >
             {t('Give {{count}} readers the parts again', { count: again.length })}
-          </button>
+          </Button>
         )}
-      </div>
-      <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-        <table>
-          <thead>
-            <tr>
-              <th>{t('Reader')}</th>
-              {many && <th>{t('Class')}</th>}
+      </PageHead>
+      <TableScroll label="TODO">
+        <TableHead>
+          <tr>
+            <Th>{t('Reader')}</Th>
+            {many && <Th>{t('Class')}</Th>}
+            {parts.map((p) => (
+              <Th className="first-letter:uppercase" key={p}>
+                {t(partNames[p])}
+              </Th>
+            ))}
+            <Th num>{t('Before')}</Th>
+            <Th num>{t('Level now')}</Th>
+            <Th num>{t('Moved')}</Th>
+            <Th>{t('Last seen')}</Th>
+            <Th num>
+              <span className="sr-only">{t('What to do')}</span>
+            </Th>
+          </tr>
+        </TableHead>
+        <TableBody>
+          {k.sittings.map((s) => (
+            <tr key={s.id}>
+              <Th scope="row">
+                {data ? (
+                  <Link to={`/class/${data.id}/readers/${s.readerId}`}>
+                    {s.givenName} {s.familyName}
+                  </Link>
+                ) : (
+                  `${s.givenName} ${s.familyName}`
+                )}
+              </Th>
+              {many && <Td>{s.class}</Td>}
               {parts.map((p) => (
-                <th key={p} className="part">
-                  {t(partNames[p])}
-                </th>
+                <Td key={p}>
+                  <PartCell p={s.parts.find((x) => x.part === p)} />
+                </Td>
               ))}
-              <th className="num">{t('Before')}</th>
-              <th className="num">{t('Level now')}</th>
-              <th className="num">{t('Moved')}</th>
-              <th>{t('Last seen')}</th>
-              <th className="num">
-                <span className="hide">{t('What to do')}</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {k.sittings.map((s) => (
-              <tr key={s.id}>
-                <th scope="row">
-                  {data ? (
-                    <Link to={`/class/${data.id}/readers/${s.readerId}`}>
-                      {s.givenName} {s.familyName}
-                    </Link>
-                  ) : (
-                    `${s.givenName} ${s.familyName}`
-                  )}
-                </th>
-                {many && <td>{s.class}</td>}
-                {parts.map((p) => (
-                  <td key={p}>
-                    <PartCell p={s.parts.find((x) => x.part === p)} />
-                  </td>
-                ))}
-                <td className="num">{fm(s.before)}</td>
-                <td className="num">
-                  {s.after == null ? '–' : `${fm(s.after)} ± ${halfRange(sure(s.sd)).toFixed(1)}`}
-                </td>
-                <td className="num">{s.after == null ? '–' : signed(s.moved)}</td>
-                <td>
-                  {begun(s) ? timeOrDay(s.changedAt) : ''}
-                  <Late s={s} setAside={k.setAside.filter((x) => x.sittingId === s.id).map((x) => x.work)} />
-                </td>
-                <td>
-                  <span className="checkacts">
-                    {s.again > 0 && (
-                      <button
-                        className="btn small"
-                        onClick={() =>
-                          act.mutate(() =>
-                            ok(api.POST('/checks/{checkId}/again', { params, body: { readerIds: [s.readerId] } })),
-                          )
-                        }
-                        aria-label={t('Give {{name}} these parts again', { name: s.givenName })}
-                      >
-                        {t('Give again')}
-                      </button>
-                    )}
-                    <button
-                      className="btn small square"
-                      title={t('Take it back from {{name}}', { name: s.givenName })}
+              <Td num>{fm(s.before)}</Td>
+              <Td num>{s.after == null ? '–' : `${fm(s.after)} ± ${halfRange(sure(s.sd)).toFixed(1)}`}</Td>
+              <Td num>{s.after == null ? '–' : signed(s.moved)}</Td>
+              <Td>
+                {begun(s) ? timeOrDay(s.changedAt) : ''}
+                <Late s={s} setAside={k.setAside.filter((x) => x.sittingId === s.id).map((x) => x.work)} />
+              </Td>
+              <Td>
+                <span className="flex justify-end gap-1">
+                  {s.again > 0 && (
+                    <Button
+                      size="sm"
                       onClick={() =>
                         act.mutate(() =>
-                          ok(api.POST('/checks/{checkId}/withdraw', { params, body: { readerIds: [s.readerId] } })),
+                          ok(api.POST('/checks/{checkId}/again', { params, body: { readerIds: [s.readerId] } })),
                         )
                       }
-                      aria-label={t('Take it back from {{name}}', { name: s.givenName })}
+                      aria-label={t('Give {{name}} these parts again', { name: s.givenName })}
                     >
-                      <X size={16} aria-hidden />
-                    </button>
-                  </span>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="foot">
+                      {t('Give again')}
+                    </Button>
+                  )}
+                  <Button
+                    size="sm"
+                    square
+                    title={t('Take it back from {{name}}', { name: s.givenName })}
+                    onClick={() =>
+                      act.mutate(() =>
+                        ok(api.POST('/checks/{checkId}/withdraw', { params, body: { readerIds: [s.readerId] } })),
+                      )
+                    }
+                    aria-label={t('Take it back from {{name}}', { name: s.givenName })}
+                  >
+                    <X size={16} aria-hidden />
+                  </Button>
+                </span>
+              </Td>
+            </tr>
+          ))}
+        </TableBody>
+      </TableScroll>
+      <p className="border-line bg-sand flex min-h-8 items-center gap-4 border-t px-4 text-sm">
         <span>{t('{{n}} of {{of}} readers finished', { n: finished, of: k.sittings.length })}</span>
         <span>{k.over ? t('It has ended.') : t('{{n}} in it now', { n: inIt })}</span>
       </p>
-    </section>
+    </ListPage>
   );
 }
 
@@ -200,7 +199,7 @@ function Late({ s, setAside }: { s: Sitting; setAside: Api<'SetAsideView'>[] }) 
     ...(s.late > 0 ? [t('{{count}} answers sent after the end', { count: s.late })] : []),
     ...setAsideSentences(setAside.filter((x) => x.kind !== 'Reading')),
   ];
-  return said.length > 0 && <small className="soft"> {said.join(' ')}</small>;
+  return said.length > 0 && <small className="text-soft"> {said.join(' ')}</small>;
 }
 
 const begun = (s: Sitting) => s.parts.some((p) => p.answered > 0 || p.state === 'UnderWay' || p.state === 'Done');
@@ -216,14 +215,14 @@ function PartCell({ p }: { p: Part | undefined }) {
   if (!p) return null;
   if (p.state === 'Skipped')
     return (
-      <span className="soft">
+      <span className="text-soft">
         {t('spared')}
         <small> {t(p.note)}</small>
       </span>
     );
   if (p.state === 'Waiting')
     return (
-      <span className="soft">
+      <span className="text-soft">
         {p.flag === 'Missing' ? <Flag of="Missing" /> : p.rounds > 1 ? t('given again') : '·'}
       </span>
     );
@@ -234,12 +233,12 @@ function PartCell({ p }: { p: Part | undefined }) {
         ? `${percent(p.correct / p.answered)}`
         : '';
   return (
-    <span className="partcell">
+    <span className="inline-flex items-baseline gap-1.5">
       {p.state === 'UnderWay' && p.flag !== 'Missing' ? (
         t('in it, {{n}} answered', { n: p.answered })
       ) : (
         <span title={t('{{n}} of {{of}} right', { n: p.correct, of: p.answered })}>
-          {result} <small className="soft">{clock(p.seconds)}</small>
+          {result} <small className="text-soft">{clock(p.seconds)}</small>
         </span>
       )}
       {p.flag !== 'Fine' && <Flag of={p.flag} />}
@@ -249,7 +248,7 @@ function PartCell({ p }: { p: Part | undefined }) {
 
 function Flag({ of }: { of: Api<'PartFlag'> }) {
   return (
-    <b className="checkflag">
+    <b className="[&_svg]:text-buoy inline-flex items-center gap-1 font-semibold">
       <svg width="10" height="12" viewBox="0 0 10 12" aria-hidden>
         <path d="M1 11V1h7l-2 3 2 3H2.5" fill="none" stroke="currentColor" strokeWidth="1.5" />
       </svg>{' '}

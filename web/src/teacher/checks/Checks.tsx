@@ -1,26 +1,26 @@
-import { Link, NavLink, useOutletContext } from 'react-router';
+import { Link, useOutletContext } from 'react-router';
 import { dayOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { seasonWords, useChecks, type CheckRow } from './checkQueries';
-import './checks.css';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { SegmentLinks } from '../../ui/Segments';
+import { Empty, Show } from '../../ui/Show';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 /** The two views of what readers are given. */
 export function AssignmentTabs({ classId }: { classId: string }) {
   return (
-    <nav className="switch tabs" aria-label={t('Views of what was given')}>
-      {(
+    <SegmentLinks
+      label={t('Views of what was given')}
+      links={(
         [
           ['', 'Texts'],
           ['/checks', 'Level checks'],
         ] as const
-      ).map(([path, name]) => (
-        <NavLink key={path} to={`/class/${classId}/assignments${path}`} end>
-          {t(name)}
-        </NavLink>
-      ))}
-    </nav>
+      ).map(([path, name]) => ({ to: `/class/${classId}/assignments${path}`, name: t(name) }))}
+    />
   );
 }
 
@@ -36,71 +36,67 @@ export default function Checks() {
   const { data } = useOutletContext<Place>();
   const all = useChecks(data.id);
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Assignments')}</h1>
-        <AssignmentTabs classId={data.id} />
-        <span className="grow" />
-        <Link className="btn main" to="new">
-          {t('New level check')}
-        </Link>
-      </div>
+    <ListPage>
+      <PageHead title={t('Assignments')} beside={<AssignmentTabs classId={data.id} />}>
+        <Button asChild look="main">
+          <Link to="new">{t('New level check')}</Link>
+        </Button>
+      </PageHead>
       <Show query={all}>
         {(rows) =>
           rows.length === 0 ? (
             <Empty title={t('No level check yet')}>
               <p>
                 {t(
-                  'A level check measures many readers at once: words, meanings, a maze passage, and texts with questions that are chosen for each reader.',
+                  'A level check measures many readers at once: words, meanings, a maze passage, and texts with ' +
+                    'questions that are chosen for each reader.',
                 )}
               </p>
-              <Link className="btn main" to="new">
-                {t('New level check')}
-              </Link>
+              <Button asChild look="main">
+                <Link to="new">{t('New level check')}</Link>
+              </Button>
             </Empty>
           ) : (
             <CheckTable rows={rows} base="" />
           )
         }
       </Show>
-    </section>
+    </ListPage>
   );
 }
 
 /** A list of checks. */
 export function CheckTable({ rows, base }: { rows: CheckRow[]; base: string }) {
   return (
-    <div className="scroll" tabIndex={0} role="region" aria-label={t('Level checks')}>
-      <table>
-        <thead>
-          <tr>
-            <th>{t('Level check')}</th>
-            <th>{t('Readers know it as')}</th>
-            <th>{t('Window')}</th>
-            <th>{t('When')}</th>
-            <th>{t('By')}</th>
-            <th className="num">{t('Readers')}</th>
-            <th className="num">{t('In it')}</th>
-            <th className="num">{t('Finished')}</th>
+    <TableScroll label={t('Level checks')}>
+      <TableHead>
+        <tr>
+          <Th>{t('Level check')}</Th>
+          <Th>{t('Readers know it as')}</Th>
+          <Th>{t('Window')}</Th>
+          <Th>{t('When')}</Th>
+          <Th>{t('By')}</Th>
+          <Th num>{t('Readers')}</Th>
+          <Th num>{t('In it')}</Th>
+          <Th num>{t('Finished')}</Th>
+        </tr>
+      </TableHead>
+      <TableBody>
+        {rows.map((k) => (
+          <tr key={k.id}>
+            <Th scope="row">
+              <Link to={`${base}${k.id}${k.draft ? '/change' : ''}`}>{k.staffTitle}</Link>
+            </Th>
+            <Td>{k.readerTitle}</Td>
+            <Td>{k.season ? t(seasonWords[k.season]) : ''}</Td>
+            <Td>{when(k)}</Td>
+            <Td>{k.by}</Td>
+            <Td num>{k.draft ? '' : k.readers}</Td>
+            <Td num>{k.draft ? '' : k.open}</Td>
+            <Td num>{k.draft ? '' : t('{{n}} of {{of}}', { n: k.finished, of: k.readers })}</Td>
           </tr>
-        </thead>
-        <tbody>
-          {rows.map((k) => (
-            <tr key={k.id}>
-              <th scope="row">
-                <Link to={`${base}${k.id}${k.draft ? '/change' : ''}`}>{k.staffTitle}</Link>
-              </th>
-              <td>{k.readerTitle}</td>
-              <td>{k.season ? t(seasonWords[k.season]) : ''}</td>
-              <td>{when(k)}</td>
-              <td>{k.by}</td>
-              <td className="num">{k.draft ? '' : k.readers}</td>
-              <td className="num">{k.draft ? '' : k.open}</td>
-              <td className="num">{k.draft ? '' : t('{{n}} of {{of}}', { n: k.finished, of: k.readers })}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </TableBody>
+    </TableScroll>
   );
 }

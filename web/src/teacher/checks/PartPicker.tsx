@@ -1,7 +1,10 @@
+import { cx } from 'class-variance-authority';
 import { t } from '../../shared/words';
 import { partAbout, partNames, partOrder, type Choices } from './checkQueries';
 import { minutesOf, withPart, type PartPlan, type Plan } from './plan';
 import { sure } from '../../shared/sure';
+import { Checkbox } from '../../ui/Checkbox';
+import { NumberField, TextField } from '../../ui/TextField';
 
 const depthOrNone = (v: string) => (v === '' ? null : Number(v));
 
@@ -23,24 +26,31 @@ export function PartPicker({
 }) {
   const set = (part: PartPlan) => change({ ...plan, parts: plan.parts.map((p) => (p.part === part.part ? part : p)) });
   return (
-    <ul className="partpicker">
+    <ul
+      className={cx(
+        '[&_summary]:text-soft grid gap-2 [&_fieldset]:flex [&_fieldset]:flex-wrap',
+        '[&_fieldset]:items-center [&_fieldset]:gap-x-4.5 [&_fieldset]:gap-y-1 [&_fieldset]:pt-1',
+        '[&_fieldset]:text-sm [&_p]:text-sm [&_summary]:min-h-6 [&_summary]:cursor-pointer',
+      )}
+    >
       {partOrder.map((name) => {
         const on = plan.parts.find((p) => p.part === name);
         const usual = sure(choices.usual.find((p) => p.part === name));
         const title = t(partNames[name]);
         return (
-          <li key={name} className={on ? 'on' : undefined}>
-            <label className="pick">
-              <input
-                type="checkbox"
-                disabled={locked}
-                checked={!!on}
-                onChange={(e) => change(withPart(plan, usual, e.target.checked, partOrder))}
-              />
+          <li
+            key={name}
+            className={cx(
+              'grid grid-cols-[168px_minmax(0,1fr)_auto] items-baseline gap-x-3 gap-y-0.5 rounded-md border ' +
+                'px-3 py-2 [&_details]:col-span-full',
+              on ? 'border-ink' : 'border-line',
+            )}
+          >
+            <Checkbox checked={!!on} disabled={locked} set={(on) => change(withPart(plan, usual, on, partOrder))}>
               <b>{title}</b>
-            </label>
-            <p className="soft">{t(partAbout[name])}</p>
-            <span className="time">
+            </Checkbox>
+            <p className="text-soft">{t(partAbout[name])}</p>
+            <span className="font-semibold whitespace-nowrap">
               {on ? t('about {{n}} min', { n: Math.max(1, Math.round(minutesOf(on, plan, choices, depth))) }) : ''}
             </span>
             {on && (
@@ -51,51 +61,40 @@ export function PartPicker({
                     : t('Time at most {{n}} min, nobody is spared it', { n: on.minutes })}
                 </summary>
                 <fieldset disabled={locked}>
-                  <legend className="hide">{title}</legend>
-                  <label>
-                    {name === 'Maze' ? t('Minutes') : t('At most, minutes')}{' '}
-                    <input
-                      type="number"
-                      min={1}
-                      max={60}
-                      value={on.minutes}
-                      onChange={(e) => set({ ...on, minutes: Number(e.target.value) })}
-                    />
-                  </label>
-                  <label>
-                    {t('Spare readers below, fm')}{' '}
-                    <input
-                      type="number"
-                      value={on.skipBelow ?? ''}
-                      onChange={(e) => set({ ...on, skipBelow: depthOrNone(e.target.value) })}
-                    />
-                  </label>
-                  <label>
-                    {t('and above, fm')}{' '}
-                    <input
-                      type="number"
-                      value={on.skipAbove ?? ''}
-                      onChange={(e) => set({ ...on, skipAbove: depthOrNone(e.target.value) })}
-                    />
-                  </label>
-                  <label>
-                    <input
-                      type="checkbox"
-                      checked={on.skipMastered}
-                      onChange={(e) => set({ ...on, skipMastered: e.target.checked })}
-                    />{' '}
+                  <legend className="sr-only">{title}</legend>
+                  <NumberField
+                    label={name === 'Maze' ? t('Minutes') : t('At most, minutes')}
+                    inline
+                    min={1}
+                    max={60}
+                    value={on.minutes}
+                    set={(value) => set({ ...on, minutes: value })}
+                  />
+                  <TextField
+                    label={t('Spare readers below, fm')}
+                    inline
+                    type="number"
+                    value={on.skipBelow ?? ''}
+                    set={(value) => set({ ...on, skipBelow: depthOrNone(value) })}
+                  />
+                  <TextField
+                    label={t('and above, fm')}
+                    inline
+                    type="number"
+                    value={on.skipAbove ?? ''}
+                    set={(value) => set({ ...on, skipAbove: depthOrNone(value) })}
+                  />
+                  <Checkbox checked={on.skipMastered} set={(ticked) => set({ ...on, skipMastered: ticked })}>
                     {t('Spare who mastered it this year')}
-                  </label>
+                  </Checkbox>
                   {(name === 'Passages' || name === 'Maze') && (
-                    <label>
-                      <input
-                        type="checkbox"
-                        disabled={!plan.parts.some((p) => p.part === 'WordReading')}
-                        checked={on.skipUndecoding}
-                        onChange={(e) => set({ ...on, skipUndecoding: e.target.checked })}
-                      />{' '}
+                    <Checkbox
+                      checked={on.skipUndecoding}
+                      disabled={!plan.parts.some((p) => p.part === 'WordReading')}
+                      set={(ticked) => set({ ...on, skipUndecoding: ticked })}
+                    >
                       {t('Spare who does not decode yet, by word reading')}
-                    </label>
+                    </Checkbox>
                   )}
                 </fieldset>
               </details>

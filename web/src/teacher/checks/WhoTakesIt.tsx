@@ -1,7 +1,9 @@
+import { cx } from 'class-variance-authority';
 import { useSession } from '../../shared/session';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import type { Aims } from './plan';
+import { Checkbox } from '../../ui/Checkbox';
 
 const flip = <T,>(all: T[], one: T) => (all.includes(one) ? all.filter((x) => x !== one) : [...all, one]);
 
@@ -18,19 +20,23 @@ export function WhoTakesIt({
   const session = useSession().data;
   const classes = (session?.classes ?? []).filter((c) => !c.closed);
   return (
-    <div className="aims">
+    <div
+      className={cx(
+        'grid gap-2.5 [&_fieldset]:flex [&_fieldset]:flex-wrap [&_fieldset]:gap-x-4',
+        '[&_fieldset]:gap-y-0.5 [&_legend]:text-sm [&_legend]:font-semibold',
+      )}
+    >
       {classes.length > 0 && (
         <fieldset>
           <legend>{t('Classes')}</legend>
           {classes.map((c) => (
-            <label key={c.id}>
-              <input
-                type="checkbox"
-                checked={aims.classIds.includes(c.id)}
-                onChange={() => change({ ...aims, classIds: flip(aims.classIds, c.id) })}
-              />{' '}
-              {c.name} <span className="soft">{c.readers}</span>
-            </label>
+            <Checkbox
+              key={c.id}
+              checked={aims.classIds.includes(c.id)}
+              set={() => change({ ...aims, classIds: flip(aims.classIds, c.id) })}
+            >
+              {c.name} <span className="text-soft">{c.readers}</span>
+            </Checkbox>
           ))}
         </fieldset>
       )}
@@ -38,14 +44,13 @@ export function WhoTakesIt({
         <fieldset>
           <legend>{t('Groups of {{name}}', { name: data.name })}</legend>
           {data.groups.map((g) => (
-            <label key={g.id}>
-              <input
-                type="checkbox"
-                checked={aims.groupIds.includes(g.id)}
-                onChange={() => change({ ...aims, groupIds: flip(aims.groupIds, g.id) })}
-              />{' '}
-              {g.name} <span className="soft">{g.readerIds.length}</span>
-            </label>
+            <Checkbox
+              key={g.id}
+              checked={aims.groupIds.includes(g.id)}
+              set={() => change({ ...aims, groupIds: flip(aims.groupIds, g.id) })}
+            >
+              {g.name} <span className="text-soft">{g.readerIds.length}</span>
+            </Checkbox>
           ))}
         </fieldset>
       )}
@@ -53,14 +58,13 @@ export function WhoTakesIt({
         <fieldset>
           <legend>{t('Whole grades of the school')}</legend>
           {Array.from({ length: 13 }, (_, g) => (
-            <label key={g}>
-              <input
-                type="checkbox"
-                checked={aims.grades.includes(g)}
-                onChange={() => change({ ...aims, grades: flip(aims.grades, g) })}
-              />{' '}
+            <Checkbox
+              key={g}
+              checked={aims.grades.includes(g)}
+              set={() => change({ ...aims, grades: flip(aims.grades, g) })}
+            >
               {g === 0 ? 'K' : g}
-            </label>
+            </Checkbox>
           ))}
         </fieldset>
       )}
@@ -68,15 +72,14 @@ export function WhoTakesIt({
         <fieldset>
           <legend>{t('Readers of {{name}}', { name: data.name })}</legend>
           {data.readers.map((r) => (
-            <label key={r.id}>
-              <input
-                type="checkbox"
-                disabled={aims.classIds.includes(data.id)}
-                checked={aims.classIds.includes(data.id) || aims.readerIds.includes(r.id)}
-                onChange={() => change({ ...aims, readerIds: flip(aims.readerIds, r.id) })}
-              />{' '}
+            <Checkbox
+              key={r.id}
+              checked={aims.classIds.includes(data.id) || aims.readerIds.includes(r.id)}
+              disabled={aims.classIds.includes(data.id)}
+              set={() => change({ ...aims, readerIds: flip(aims.readerIds, r.id) })}
+            >
               {r.givenName} {r.familyName}
-            </label>
+            </Checkbox>
           ))}
         </fieldset>
       )}

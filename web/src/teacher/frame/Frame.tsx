@@ -1,20 +1,20 @@
-import { DropdownMenu } from 'radix-ui';
 import { Suspense, useState } from 'react';
-import { NavLink, Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Session } from '../../shared/session';
+import { Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
 import { part } from '../../shared/part';
-import { Loading, Show } from '../../shared/Whole';
+import type { Session } from '../../shared/session';
 import { t } from '../../shared/words';
+import * as ui from '../../ui/Frame';
 import { useClass, type ClassData } from '../classQueries';
 import { useMarking, useRecordings } from '../marking/Marking';
-import { TrayProvider } from '../tray/useTray';
 import { Tray } from '../tray/Tray';
+import { TrayProvider } from '../tray/useTray';
 import { Jump } from './Jump';
-import { Mark } from './Mark';
 import { NewClassDialog } from './NewClass';
-import { Menu } from './Menu';
 import { PersonMenu } from './PersonMenu';
 import { useLive } from './useLive';
+import { Menu, MenuItem, MenuLabel } from '../../ui/Menu';
+import { Waiting } from '../../ui/Shapes';
+import { Loading, Show } from '../../ui/Show';
 
 const ReaderSheet = part(() => import('../readers/ReaderSheet'));
 
@@ -27,38 +27,36 @@ export function Frame({ session }: { session: Session }) {
   useLive(classId);
   return (
     <TrayProvider key={classId} classId={classId}>
-      <div className="teacher">
+      <ui.Frame>
         <Masthead session={session} classId={classId} data={data.data} />
         <Places classId={classId} />
-        <div className="neatline" aria-hidden />
+        <ui.Neatline />
         <Show query={data}>{(d) => <Work place={{ data: d }} />}</Show>
         {data.data && <Tray data={data.data} />}
-      </div>
+      </ui.Frame>
     </TrayProvider>
   );
 }
 
 function Work({ place }: { place: Place }) {
   const [search, setSearch] = useSearchParams();
-  const sheet = search.get('reader');
+  const reader = search.get('reader');
   const close = () =>
     setSearch((s) => {
       s.delete('reader');
       return s;
     });
+  const sheet = reader && (
+    <Suspense fallback={<Loading />}>
+      <ReaderSheet key={reader} classId={place.data.id} readerId={reader} close={close} />
+    </Suspense>
+  );
   return (
-    <main className={sheet ? 'work withsheet' : 'work'}>
-      <div className="workarea">
-        <Suspense fallback={<Loading />}>
-          <Outlet context={place} />
-        </Suspense>
-      </div>
-      {sheet && (
-        <Suspense fallback={<Loading />}>
-          <ReaderSheet key={sheet} classId={place.data.id} readerId={sheet} close={close} />
-        </Suspense>
-      )}
-    </main>
+    <ui.Work sheet={sheet}>
+      <Suspense fallback={<Loading />}>
+        <Outlet context={place} />
+      </Suspense>
+    </ui.Work>
   );
 }
 
@@ -67,41 +65,35 @@ function Masthead({ session, classId, data }: { session: Session; classId: strin
   const [making, setMaking] = useState(false);
   const term = data?.term;
   return (
-    <header className="masthead">
-      <NavLink className="mark" to={`/class/${classId}`}>
-        <Mark />
-        Deep Current
-      </NavLink>
-      <Menu plain label={data?.name ?? '…'} hidden={t('Class: ')} className="class">
+    <ui.Masthead>
+      <ui.Brand to={`/class/${classId}`} className="mr-5" />
+      <Menu
+        look="plain"
+        align="start"
+        label={<span className="text-lg font-bold">{data?.name ?? '…'}</span>}
+        hidden={t('Class: ')}
+      >
         {session.classes
           .filter((c) => !c.closed || c.id === classId)
           .map((c) => (
-            <DropdownMenu.Item key={c.id} className="item" onSelect={() => void navigate(`/class/${c.id}`)}>
-              {c.name} <span className="soft">{t('{{count}} readers', { count: c.readers })}</span>
-            </DropdownMenu.Item>
+            <MenuItem key={c.id} onSelect={() => void navigate(`/class/${c.id}`)}>
+              {c.name} <span className="text-soft">{t('{{count}} readers', { count: c.readers })}</span>
+            </MenuItem>
           ))}
-        {!session.assistant && (
-          <DropdownMenu.Item className="item" onSelect={() => setMaking(true)}>
-            {t('New class…')}
-          </DropdownMenu.Item>
-        )}
+        {!session.assistant && <MenuItem onSelect={() => setMaking(true)}>{t('New class…')}</MenuItem>}
       </Menu>
       {term && (
-        <p className="term">
+        <p className="px-2.5 whitespace-nowrap">
           {t('{{term}}, week {{week}} of {{weeks}}', { term: term.name, week: term.week, weeks: term.weeks })}
         </p>
       )}
       {data && <Jump data={data} />}
       <PersonMenu session={session}>
-        {data && (
-          <DropdownMenu.Label className="item soft">{t('Class code {{code}}', { code: data.code })}</DropdownMenu.Label>
-        )}
-        <DropdownMenu.Item className="item" onSelect={() => void navigate(`/class/${classId}/history`)}>
-          {t('What was changed')}
-        </DropdownMenu.Item>
+        {data && <MenuLabel>{t('Class code {{code}}', { code: data.code })}</MenuLabel>}
+        <MenuItem onSelect={() => void navigate(`/class/${classId}/history`)}>{t('What was changed')}</MenuItem>
       </PersonMenu>
       {making && <NewClassDialog close={() => setMaking(false)} />}
-    </header>
+    </ui.Masthead>
   );
 }
 
@@ -119,25 +111,14 @@ function Places({ classId }: { classId: string }) {
   // A number stands only where somebody waits.
   const waiting = (useMarking(classId).data?.length ?? 0) + (useRecordings(classId).data?.length ?? 0);
   return (
-    <nav className="places" aria-label={t('Places')}>
-      <ul>
-        {places.map(([path, name]) => (
-          <li key={path}>
-            <NavLink to={`/class/${classId}${path && `/${path}`}`} end={path === ''}>
-              {t(name)}
-              {path === 'marking' && waiting > 0 && (
-                <>
-                  {' '}
-                  <b className="waiting">
-                    {waiting}
-                    <span className="hide"> {t('to mark')}</span>
-                  </b>
-                </>
-              )}
-            </NavLink>
-          </li>
-        ))}
-      </ul>
-    </nav>
+    <ui.Places
+      label={t('Places')}
+      places={places.map(([path, name]) => ({
+        to: `/class/${classId}${path && `/${path}`}`,
+        name: t(name),
+        end: path === '',
+        beside: path === 'marking' && waiting > 0 && <Waiting n={waiting} what={t('to mark')} />,
+      }))}
+    />
   );
 }

@@ -2,12 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
 import { api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useUndo } from '../classQueries';
 import { undoable } from '../school/Log';
 import type { Place } from './Frame';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 /** What was changed in the class, by whom, with undo. */
 export default function History() {
@@ -18,10 +21,8 @@ export default function History() {
   });
   const undo = useUndo();
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('What was changed')}</h1>
-      </div>
+    <ListPage>
+      <PageHead title={t('What was changed')} />
       <Show query={changes}>
         {(rows) =>
           rows.length === 0 ? (
@@ -29,49 +30,47 @@ export default function History() {
               <p>{t('Assignments, goals, groups and new readers are listed here and can be undone.')}</p>
             </Empty>
           ) : (
-            <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-              <table>
-                <thead>
-                  <tr>
-                    <th>{t('When')}</th>
-                    <th>{t('What')}</th>
-                    <th>{t('Who')}</th>
-                    <th>
-                      <span className="hide">{t('Undo')}</span>
-                    </th>
+            <TableScroll label="TODO">
+              <TableHead>
+                <tr>
+                  <Th>{t('When')}</Th>
+                  <Th>{t('What')}</Th>
+                  <Th>{t('Who')}</Th>
+                  <Th>
+                    <span className="sr-only">{t('Undo')}</span>
+                  </Th>
+                </tr>
+              </TableHead>
+              <TableBody>
+                {rows.map((c) => (
+                  <tr key={c.id}>
+                    <Td>
+                      {dayOf(c.at)} {timeOf(c.at)}
+                    </Td>
+                    <Th scope="row">{c.summary}</Th>
+                    <Td>{c.by}</Td>
+                    <Td>
+                      {c.undoneAt ? (
+                        <span className="text-soft">{t('undone')}</span>
+                      ) : (
+                        undoable(c.at) && (
+                          <Button
+                            size="sm"
+                            onClick={() => undo.mutate(c.id)}
+                            aria-label={t('Undo: {{what}}', { what: c.summary })}
+                          >
+                            {t('Undo')}
+                          </Button>
+                        )
+                      )}
+                    </Td>
                   </tr>
-                </thead>
-                <tbody>
-                  {rows.map((c) => (
-                    <tr key={c.id}>
-                      <td>
-                        {dayOf(c.at)} {timeOf(c.at)}
-                      </td>
-                      <th scope="row">{c.summary}</th>
-                      <td>{c.by}</td>
-                      <td>
-                        {c.undoneAt ? (
-                          <span className="soft">{t('undone')}</span>
-                        ) : (
-                          undoable(c.at) && (
-                            <button
-                              className="btn small"
-                              onClick={() => undo.mutate(c.id)}
-                              aria-label={t('Undo: {{what}}', { what: c.summary })}
-                            >
-                              {t('Undo')}
-                            </button>
-                          )
-                        )}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+                ))}
+              </TableBody>
+            </TableScroll>
           )
         }
       </Show>
-    </section>
+    </ListPage>
   );
 }

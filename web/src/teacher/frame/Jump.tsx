@@ -1,5 +1,6 @@
 import { MagnifyingGlass } from '@phosphor-icons/react';
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
+import { cx } from 'class-variance-authority';
 import { Dialog } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,6 +9,7 @@ import { fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from './Frame';
+import { SearchField } from '../../ui/TextField';
 
 type Target = { key: string; name: string; what: string; to: string };
 
@@ -77,26 +79,31 @@ export function Jump({ data }: Place) {
   };
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="jump">
+      <Dialog.Trigger
+        className={cx(
+          'border-soft bg-paper text-soft mr-3 ml-auto flex h-8 w-80 items-center gap-2 rounded-md',
+          'border px-2.5 text-left max-lg:order-9 max-lg:mx-0 max-lg:w-full',
+        )}
+      >
         <MagnifyingGlass size={16} aria-hidden />
-        <span>{t('Jump to a reader, text or place')}</span>
+        <span className="grow">{t('Jump to a reader, text or place')}</span>
         <kbd>Ctrl K</kbd>
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="veil" />
-        <Dialog.Content className="dialog jumpto" aria-describedby={undefined}>
-          <Dialog.Title className="hide">{t('Jump to')}</Dialog.Title>
-          <input
-            type="search"
+        <Dialog.Overlay className="bg-ink/35 fixed inset-0 z-20" />
+        <Dialog.Content
+          className={cx(
+            'border-ink bg-paper shadow-lift fixed top-24 left-1/2 z-21 max-h-[70vh]',
+            'w-[min(520px,calc(100vw-32px))] -translate-x-1/2 overflow-auto rounded-md border p-4',
+          )}
+          aria-describedby={undefined}
+        >
+          <Dialog.Title className="sr-only">{t('Jump to')}</Dialog.Title>
+          <SearchField
+            label={t('Jump to')}
             autoFocus
-            aria-label={t('Jump to')}
             placeholder={t('Type a name')}
             value={asked}
-            onChange={(e) => {
-              setAsked(e.target.value);
-              setAt(0);
-              waits.current = '';
-            }}
             onKeyDown={(e) => {
               if (e.key === 'ArrowDown') {
                 e.preventDefault();
@@ -111,17 +118,28 @@ export function Jump({ data }: Place) {
                 else void wait();
               }
             }}
+            set={(value) => {
+              setAsked(value);
+              setAt(0);
+              waits.current = '';
+            }}
           />
-          <ul>
+          <ul className="mt-2">
             {found.map((x, i) => (
               <li key={x.key}>
-                <button className={i === at ? 'item on' : 'item'} onClick={() => go(x)}>
-                  {x.name} <span className="soft">{x.what}</span>
+                <button
+                  className={cx(
+                    'hover:bg-tint flex min-h-8 w-full items-center justify-between gap-4 rounded-sm px-2.5 text-left',
+                    i === at && 'bg-tint',
+                  )}
+                  onClick={() => go(x)}
+                >
+                  {x.name} <span className="text-soft">{x.what}</span>
                 </button>
               </li>
             ))}
           </ul>
-          {found.length === 0 && <p className="soft">{t('Nothing here has that name.')}</p>}
+          {found.length === 0 && <p className="text-soft">{t('Nothing here has that name.')}</p>}
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -6,8 +6,11 @@ import { keys } from '../../shared/keys';
 import type { Session } from '../../shared/session';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { Field, Window } from './Window';
-import { Mark } from './Mark';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Door } from '../../ui/Frame';
+import { Form, Row } from '../../ui/Page';
+import { TextField } from '../../ui/TextField';
 
 function ClassForm({ done }: { done: (id: string) => void }) {
   const [name, setName] = useState('');
@@ -25,33 +28,34 @@ function ClassForm({ done }: { done: (id: string) => void }) {
     }
   };
   return (
-    <form onSubmit={(e) => void save(e)} noValidate>
-      <Field
-        id="class-name"
+    <Form onSubmit={(e) => void save(e)}>
+      <TextField
         label={t('Class name')}
         error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
         hint={t('For example “4 Tern”')}
-      >
-        <input id="class-name" type="text" value={name} onChange={(e) => setName(e.target.value)} />
-      </Field>
-      <p className="row end">
-        <button className="btn main">{t('Make the class')}</button>
-      </p>
-    </form>
+        value={name}
+        set={setName}
+      />
+      <Row end>
+        <Button look="main" type="submit">
+          {t('Make the class')}
+        </Button>
+      </Row>
+    </Form>
   );
 }
 
 export function NewClassDialog({ close }: { close: () => void }) {
   const navigate = useNavigate();
   return (
-    <Window title={t('New class')} close={close}>
+    <Dialog title={t('New class')} close={close}>
       <ClassForm
         done={(id) => {
           close();
           void navigate(`/class/${id}/readers`);
         }}
       />
-    </Window>
+    </Dialog>
   );
 }
 
@@ -59,20 +63,13 @@ export function NewClassDialog({ close }: { close: () => void }) {
 export function NewClass({ session }: { session: Session }) {
   const navigate = useNavigate();
   return (
-    <main className="door">
-      <section className="doorcard" aria-labelledby="door">
-        <p className="mark">
-          <Mark />
-          Deep Current
-        </p>
-        <h1 id="door">{t('Make your first class')}</h1>
-        <p>
-          {t('Welcome, {{name}}. A class holds the readers you teach together. You can add readers right after this.', {
-            name: session.name,
-          })}
-        </p>
-        <ClassForm done={(id) => void navigate(`/class/${id}/readers`)} />
-      </section>
-    </main>
+    <Door title={t('Make your first class')}>
+      <p>
+        {t('Welcome, {{name}}. A class holds the readers you teach together. You can add readers right after this.', {
+          name: session.name,
+        })}
+      </p>
+      <ClassForm done={(id) => void navigate(`/class/${id}/readers`)} />
+    </Door>
   );
 }

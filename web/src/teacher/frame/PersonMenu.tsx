@@ -1,13 +1,16 @@
-import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { signOut, useSignInBy, type Session } from '../../shared/session';
 import { t } from '../../shared/words';
-import { Menu } from './Menu';
 import { Sessions } from './Sessions';
-import { Field, Window } from './Window';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Menu, MenuItem } from '../../ui/Menu';
+import { Form } from '../../ui/Page';
+import { PasswordField } from '../../ui/TextField';
 
 /** Oneself: the school, one's password, signing out here and everywhere. */
 export function PersonMenu({ session, children }: { session: Session; children?: ReactNode }) {
@@ -21,25 +24,13 @@ export function PersonMenu({ session, children }: { session: Session; children?:
       .catch((e: unknown) => toast.error(sentence(e)));
   return (
     <>
-      <Menu plain label={session.name} hidden={t('You: ')}>
+      <Menu look="plain" align="start" label={session.name} hidden={t('You: ')}>
         {children}
-        {session.lead && (
-          <DropdownMenu.Item className="item" onSelect={() => void navigate('/school')}>
-            {t('The school')}
-          </DropdownMenu.Item>
-        )}
-        <DropdownMenu.Item className="item" onSelect={() => setPassword(true)}>
-          {t('Change my password…')}
-        </DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => setSessions(true)}>
-          {t('Where I am signed in…')}
-        </DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => leave(() => ok(api.POST('/me/sign-out')))}>
-          {t('Sign out everywhere')}
-        </DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={() => leave(signOut)}>
-          {t('Sign out')}
-        </DropdownMenu.Item>
+        {session.lead && <MenuItem onSelect={() => void navigate('/school')}>{t('The school')}</MenuItem>}
+        <MenuItem onSelect={() => setPassword(true)}>{t('Change my password…')}</MenuItem>
+        <MenuItem onSelect={() => setSessions(true)}>{t('Where I am signed in…')}</MenuItem>
+        <MenuItem onSelect={() => leave(() => ok(api.POST('/me/sign-out')))}>{t('Sign out everywhere')}</MenuItem>
+        <MenuItem onSelect={() => leave(signOut)}>{t('Sign out')}</MenuItem>
       </Menu>
       {sessions && <Sessions close={() => setSessions(false)} />}
       {password && <PasswordDialog close={() => setPassword(false)} />}
@@ -63,44 +54,32 @@ function PasswordDialog({ close }: { close: () => void }) {
     }
   };
   return (
-    <Window title={t('Change my password')} close={close}>
-      <form onSubmit={(e) => void save(e)} noValidate>
-        <Field id="old" label={t('Password now')} error={fieldOf(error, 'old')}>
-          <input
-            id="old"
-            type="password"
-            autoFocus
-            autoComplete="current-password"
-            value={old}
-            onChange={(e) => setOld(e.target.value)}
-          />
-        </Field>
-        <Field
-          id="new"
+    <Dialog title={t('Change my password')} close={close}>
+      <Form onSubmit={(e) => void save(e)}>
+        <PasswordField
+          label={t('Password now')}
+          error={fieldOf(error, 'old')}
+          autoFocus
+          autoComplete="current-password"
+          value={old}
+          set={setOld}
+        />
+        <PasswordField
           label={t('New password')}
           hint={t('Use 10 to 200 characters; a few words are best.')}
           error={fieldOf(error, 'new')}
-        >
-          <input
-            id="new"
-            type="password"
-            autoComplete="new-password"
-            value={next}
-            onChange={(e) => setNext(e.target.value)}
-          />
-        </Field>
-        {error && !fieldOf(error, 'old') && !fieldOf(error, 'new') ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
-        ) : null}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main">{t('Change the password')}</button>
-        </p>
-      </form>
-    </Window>
+          autoComplete="new-password"
+          value={next}
+          set={setNext}
+        />
+        {error && !fieldOf(error, 'old') && !fieldOf(error, 'new') ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit">
+            {t('Change the password')}
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

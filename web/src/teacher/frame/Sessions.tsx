@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { Window } from './Window';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { Show } from '../../ui/Show';
 
 /** Where one is signed in, each place with a button to end it. */
 export function Sessions({ close }: { close: () => void }) {
@@ -15,39 +16,37 @@ export function Sessions({ close }: { close: () => void }) {
     await client.invalidateQueries({ queryKey: keys.me.sessions });
   };
   return (
-    <Window title={t('Where you are signed in')} close={close}>
+    <Dialog title={t('Where you are signed in')} close={close}>
       <Show query={all}>
         {(rows) => (
-          <ul className="adults">
+          <ul className="divide-line divide-y [&>li]:flex [&>li]:items-center [&>li]:gap-2 [&>li]:py-1">
             {rows.map((s) => (
               <li key={s.id}>
                 <b>{s.device}</b>{' '}
-                <span className="soft">
+                <span className="text-soft">
                   {s.here
                     ? t('this device')
                     : t('last used {{when}}', { when: `${dayOf(s.seenAt)} ${timeOf(s.seenAt)}` })}
                 </span>
                 <span className="grow" />
                 {!s.here && (
-                  <button
-                    className="btn small"
+                  <Button
+                    size="sm"
                     onClick={() => void end(s.id)}
                     aria-label={t('End the session on {{device}}', { device: s.device })}
                   >
                     {t('End session')}
-                  </button>
+                  </Button>
                 )}
               </li>
             ))}
           </ul>
         )}
       </Show>
-      <p className="hint">{t('A session ends by itself after three hours without use.')}</p>
-      <p className="row end">
-        <button className="btn" onClick={close}>
-          {t('Close')}
-        </button>
-      </p>
-    </Window>
+      <p className="text-soft text-sm">{t('A session ends by itself after three hours without use.')}</p>
+      <DialogFoot>
+        <Button onClick={close}>{t('Close')}</Button>
+      </DialogFoot>
+    </Dialog>
   );
 }

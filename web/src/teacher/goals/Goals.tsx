@@ -5,13 +5,19 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { chanceWords, fm, shortDay } from '../../shared/format';
 import { courseWord, type GoalKind, goalKinds } from '../../shared/goalKinds';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
 import type { Place } from '../frame/Frame';
 import { useKept } from '../../shared/useKept';
 import { useTray } from '../tray/useTray';
+import { Button } from '../../ui/Button';
+import { RowTick } from '../../ui/Checkbox';
+import { ErrorText } from '../../ui/Field';
+import { ListPage, Notice, PageHead } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Line = Api<'GoalLine'>;
 /** What is typed for each reader, by kind. */
@@ -69,44 +75,47 @@ export default function Goals() {
         const chosen = g.lines.filter((l) => tray.readers.includes(l.readerId));
         const target = chosen.length > 0 ? chosen : g.lines;
         return (
-          <section className="listpage" aria-labelledby="title">
-            <div className="head">
-              <h1 id="title">{t('Goals')}</h1>
-              {g.term && (
-                <p className="soft">
-                  {g.term.name}, {t('until')} {shortDay(g.term.lastDay)},{' '}
-                  {t('{{n}} school days left', { n: g.schoolDaysLeft })}
-                </p>
-              )}
-              <span className="grow" />
-              <button className="btn" disabled={g.lines.length === 0} onClick={() => suggest(target)}>
+          <ListPage>
+            <PageHead
+              title={t('Goals')}
+              beside={
+                <>
+                  {g.term && (
+                    <p className="text-soft">
+                      {g.term.name}, {t('until')} {shortDay(g.term.lastDay)},{' '}
+                      {t('{{n}} school days left', { n: g.schoolDaysLeft })}
+                    </p>
+                  )}
+                </>
+              }
+            >
+              <Button disabled={g.lines.length === 0} onClick={() => suggest(target)}>
                 {chosen.length > 0
                   ? t('Suggest for the {{n}} picked up', { n: chosen.length })
                   : t('Suggest for everybody')}
-              </button>
+              </Button>
               {wanted > 0 && (
-                <button
-                  className="btn"
+                <Button
                   onClick={() => {
                     setDraft(nothing);
                     setError(undefined);
                   }}
                 >
                   {t('Put away')}
-                </button>
+                </Button>
               )}
-              <button className="btn main" disabled={wanted === 0} onClick={() => void save()}>
+              <Button look="main" disabled={wanted === 0} onClick={() => void save()}>
                 {t('Set goals for {{count}} readers', { count: wanted })}
-              </button>
-            </div>
+              </Button>
+            </PageHead>
             {wanted > 0 && (
-              <p className="note" role="status">
+              <Notice kind="action" role="status">
                 {t('Nothing is saved yet. Edit what you like, then set the goals.')}{' '}
                 {t('Words start from what each reader reads in a week, with a quarter more.')}
-              </p>
+              </Notice>
             )}
             {error ? (
-              <p className="note error" role="alert">
+              <p className="text-overlay px-4 py-1.5 text-sm font-semibold" role="alert">
                 {sentence(error)}
               </p>
             ) : null}
@@ -116,52 +125,54 @@ export default function Goals() {
               </Empty>
             ) : g.lines.length === 0 ? (
               <Empty title={t('No readers yet')}>
-                <Link className="btn main" to={`/class/${data.id}/readers?add=1`}>
-                  {t('Add the first reader')}
-                </Link>
+                <Button asChild look="main">
+                  <Link to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link>
+                </Button>
               </Empty>
             ) : (
-              <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-                <table className="goaltable">
-                  <thead>
+              <div
+                className="border-ink relative min-h-0 overflow-auto border-t"
+                tabIndex={0}
+                role="region"
+                aria-labelledby="title"
+              >
+                <Table>
+                  <TableHead>
                     <tr>
-                      <th>
-                        <span className="hide">{t('Pick up')}</span>
-                      </th>
-                      <th>{t('Reader')}</th>
-                      <th className="num">{t('Depth')}</th>
+                      <Th>
+                        <span className="sr-only">{t('Pick up')}</span>
+                      </Th>
+                      <Th>{t('Reader')}</Th>
+                      <Th num>{t('Depth')}</Th>
                       {kinds.map((kind) => (
                         <Fragment key={kind}>
-                          <th>{goalKinds[kind].name()}</th>
-                          <th>{t('How it stands')}</th>
+                          <Th>{goalKinds[kind].name()}</Th>
+                          <Th>{t('How it stands')}</Th>
                         </Fragment>
                       ))}
                     </tr>
-                  </thead>
-                  <tbody>
+                  </TableHead>
+                  <TableBody>
                     {g.lines.map((l) => {
                       const on = tray.readers.includes(l.readerId);
                       return (
-                        <tr key={l.readerId} className={on ? 'on' : undefined}>
-                          <td>
-                            <span className="tick">
-                              <input
-                                type="checkbox"
-                                aria-label={t('Pick up {{name}}', { name: l.givenName })}
-                                checked={on}
-                                onChange={() => tray.toggleReader(l.readerId)}
-                              />
-                            </span>
-                          </td>
-                          <th scope="row">
+                        <tr key={l.readerId} className={on ? 'bg-tint' : undefined}>
+                          <Td>
+                            <RowTick
+                              label={t('Pick up {{name}}', { name: l.givenName })}
+                              checked={on}
+                              set={() => tray.toggleReader(l.readerId)}
+                            />
+                          </Td>
+                          <Th scope="row">
                             <Link to={`?reader=${l.readerId}`}>
                               {l.givenName} {l.familyName}
                             </Link>
-                          </th>
-                          <td className="num">{fm(l.depth)}</td>
+                          </Th>
+                          <Td num>{fm(l.depth)}</Td>
                           {l.kinds.map((k) => (
                             <Fragment key={k.kind}>
-                              <td>
+                              <Td>
                                 <Target
                                   of={k}
                                   reader={l.givenName}
@@ -169,20 +180,20 @@ export default function Goals() {
                                   fault={fieldOf(error, `${k.kind}.${l.readerId}`)}
                                   change={(value) => change(l, k.kind, value)}
                                 />
-                              </td>
-                              <td>
+                              </Td>
+                              <Td>
                                 <Standing of={k} />
-                              </td>
+                              </Td>
                             </Fragment>
                           ))}
                         </tr>
                       );
                     })}
-                  </tbody>
-                </table>
+                  </TableBody>
+                </Table>
               </div>
             )}
-          </section>
+          </ListPage>
         );
       }}
     </Show>
@@ -200,17 +211,17 @@ function Target(p: {
 }) {
   return (
     <>
-      <input
+      <TextField
+        label={t('{{name}} goal for {{reader}}', { name: goalKinds[p.of.kind].name(), reader: p.reader })}
+        bare
         type="number"
-        className={p.of.kind}
         min="1"
-        aria-label={t('{{name}} goal for {{reader}}', { name: goalKinds[p.of.kind].name(), reader: p.reader })}
         aria-invalid={!!p.fault}
         value={p.typed}
         placeholder={p.of.goal ? String(p.of.goal.target) : '–'}
-        onChange={(e) => p.change(e.target.value)}
+        set={p.change}
       />
-      {p.fault && <p className="error">{p.fault}</p>}
+      {p.fault && <ErrorText>{p.fault}</ErrorText>}
     </>
   );
 }
@@ -219,21 +230,23 @@ function Standing({ of: { kind, soFar, goal } }: { of: OfKind }) {
   const { write, outOf } = goalKinds[kind];
   if (!goal)
     return (
-      <span className="soft">
+      <span className="text-soft">
         {t('so far')} {soFar == null ? '–' : write(soFar)}
       </span>
     );
   const share = Math.min(1, goal.done / goal.target),
     due = Math.min(1, goal.dueNow / goal.target);
   return (
-    <span className="standing">
+    <span className="inline-flex items-center gap-2 text-sm whitespace-nowrap">
       <svg width="120" height="14" aria-hidden>
-        <rect x=".5" y="3.500" width="119" height="7" fill="var(--paper)" stroke="var(--ink)" />
-        <rect x=".5" y="3.500" width={share * 119} height="7" fill="var(--depth-6)" />
-        <path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--ink)" strokeWidth="2" />
+        <rect x=".5" y="3.500" width="119" height="7" fill="var(--color-paper)" stroke="var(--color-ink)" />
+        <rect x=".5" y="3.500" width={share * 119} height="7" fill="var(--color-depth-6)" />
+        <path d={`M${Math.max(1, due * 119)} 0v14`} stroke="var(--color-ink)" strokeWidth="2" />
       </svg>
       <span>{outOf(soFar ?? null, goal.target)}</span>{' '}
-      <span className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</span>
+      <span className="text-soft">
+        {goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}
+      </span>
     </span>
   );
 }

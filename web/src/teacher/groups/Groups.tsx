@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext, useSearchParams } from 'react-router';
@@ -5,14 +6,20 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm, strandName } from '../../shared/format';
 import { useKept } from '../../shared/useKept';
-import { Empty } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import { depthWords } from '../readers/SetMark';
 import { useSaid, type ReaderRow } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { Window } from '../frame/Window';
 import { useTray } from '../tray/useTray';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Form, ListPage, PageHead, SidePanel } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { Flag } from '../../ui/Shapes';
+import { Empty } from '../../ui/Show';
+import { NumberField, TextField } from '../../ui/TextField';
 
 type Proposal = Api<'ProposalView'>;
 type Plan = { name: string; readerIds: string[] }[];
@@ -22,6 +29,9 @@ const depthOf = (r: ReaderRow) => depthWords(r, String(Math.round(r.depth)));
 const nothing: Draft = { plan: null, proposal: null };
 
 /** Guided reading groups: now and next side by side, reasons, moves by hand, saving. */
+/** Deeper groups stand on deeper water. */
+const tints = ['bg-depth-1', 'bg-[#e2eff1]', 'bg-depth-2', 'bg-[#c6e0e4]'];
+
 export default function Groups() {
   const { data } = useOutletContext<Place>();
   const tray = useTray();
@@ -89,31 +99,28 @@ export default function Groups() {
 
   if (data.readers.length === 0)
     return (
-      <section className="listpage">
-        <div className="head">
-          <h1>{t('Groups')}</h1>
-        </div>
+      <ListPage>
+        <PageHead title={t('Groups')} />
         <Empty title={t('No readers yet')}>
           <p>{t('Groups are formed from the readers of the class.')}</p>
-          <Link className="btn main" to={`/class/${data.id}/readers?add=1`}>
-            {t('Add the first reader')}
-          </Link>
+          <Button asChild look="main">
+            <Link to={`/class/${data.id}/readers?add=1`}>{t('Add the first reader')}</Link>
+          </Button>
         </Empty>
-      </section>
+      </ListPage>
     );
   return (
-    <div className="groupspage">
-      <section className="plan" aria-labelledby="title">
-        <div className="head">
-          <h1 id="title">{t('Groups')}</h1>
-          <p className="soft">
+    <div className="grid min-h-0 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_auto]">
+      <section className="flex min-h-0 min-w-0 flex-col" aria-labelledby="title">
+        <PageHead title={t('Groups')}>
+          <p className="text-soft">
             {plan
               ? t('Next is a proposal. Nothing changes until you save it.')
               : t('{{n}} groups now', { n: now.length })}
           </p>
-        </div>
+        </PageHead>
         <form
-          className="rules"
+          className="flex flex-wrap items-center gap-3 px-4 pb-2.5"
           onSubmit={(e) => {
             e.preventDefault();
             propose.mutate();
@@ -121,30 +128,20 @@ export default function Groups() {
           noValidate
         >
           <h2>{t('Rules')}</h2>
-          <label>
-            {t('Groups')}{' '}
-            <input type="number" min="1" max="12" value={count} onChange={(e) => setCount(Number(e.target.value))} />
-          </label>
-          <label>
-            {t('Smallest')}{' '}
-            <input type="number" min="1" value={smallest} onChange={(e) => setSmallest(Number(e.target.value))} />
-          </label>
-          <label>
-            {t('Largest')}{' '}
-            <input type="number" min="1" value={largest} onChange={(e) => setLargest(Number(e.target.value))} />
-          </label>
-          <button className="btn" disabled={propose.isPending}>
+          <NumberField label={t('Groups')} inline min="1" max="12" value={count} set={setCount} />
+          <NumberField label={t('Smallest')} inline min="1" value={smallest} set={setSmallest} />
+          <NumberField label={t('Largest')} inline min="1" value={largest} set={setLargest} />
+          <Button type="submit" disabled={propose.isPending}>
             {propose.isPending ? t('Working it out…') : t('Propose groups')}
-          </button>
-          <button
-            type="button"
-            className="btn plain"
+          </Button>
+          <Button
+            look="plain"
             onClick={() => setPlan(plan ?? (now.length > 0 ? now : [{ name: 'Kelp', readerIds: [] }]))}
           >
             {t('Change by hand')}
-          </button>
+          </Button>
           {proposal && plan && (
-            <span className="best">
+            <span className="ml-auto text-sm">
               {proposal.provenBest
                 ? t('Best under these rules')
                 : t('Within {{gap}} % of the best', { gap: Math.ceil(proposal.gap * 100) })}
@@ -152,11 +149,11 @@ export default function Groups() {
           )}
         </form>
         {error ? (
-          <p className="note error" role="alert">
+          <p className="text-overlay px-4 py-1.5 text-sm font-semibold" role="alert">
             {fieldOf(error, 'groups') ?? sentence(error)}
           </p>
         ) : null}
-        <div className="bandlist">
+        <div className="border-ink min-h-0 flex-1 overflow-auto border-t">
           {plan ? (
             plan.map((g, i) => (
               <Band
@@ -172,21 +169,17 @@ export default function Groups() {
                   .filter((r) => r !== undefined)
                   .sort((a, b) => a.depth - b.depth)
                   .map((r) => (
-                    <li key={r.id} className="placed">
-                      <span className={groupOf(now, r.id) === g.name || now.length === 0 ? 'reader' : 'reader chosen'}>
+                    <li key={r.id} className="inline-flex items-center gap-0.5">
+                      <Flag chosen={groupOf(now, r.id) !== g.name && now.length > 0}>
                         {r.givenName} <i>{depthOf(r)}</i>
-                      </span>
-                      <select
-                        aria-label={t('Group of {{name}}', { name: r.givenName })}
+                      </Flag>
+                      <Select
+                        label={t('Group of {{name}}', { name: r.givenName })}
+                        bare
                         value={i}
-                        onChange={(e) => move(r.id, Number(e.target.value))}
-                      >
-                        {plan.map((x, k) => (
-                          <option key={k} value={k}>
-                            {x.name || t('group {{n}}', { n: k + 1 })}
-                          </option>
-                        ))}
-                      </select>
+                        set={(value) => move(r.id, Number(value))}
+                        options={plan.map((x, k) => ({ value: k, label: x.name || t('group {{n}}', { n: k + 1 }) }))}
+                      />
                     </li>
                   ))}
               </Band>
@@ -208,9 +201,11 @@ export default function Groups() {
                   .sort((a, b) => a.depth - b.depth)
                   .map((r) => (
                     <li key={r.id}>
-                      <Link className={tray.readers.includes(r.id) ? 'reader chosen' : 'reader'} to={`?reader=${r.id}`}>
-                        {r.givenName} <i>{depthOf(r)}</i>
-                      </Link>
+                      <Flag chosen={tray.readers.includes(r.id)}>
+                        <Link className="no-underline" to={`?reader=${r.id}`}>
+                          {r.givenName} <i>{depthOf(r)}</i>
+                        </Link>
+                      </Flag>
                     </li>
                   ))}
               </Band>
@@ -218,35 +213,30 @@ export default function Groups() {
           )}
           {plan && (
             <p>
-              <button
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => setPlan([...plan, { name: t('Group {{n}}', { n: plan.length + 1 }), readerIds: [] }])}
               >
                 {t('Another group')}
-              </button>
+              </Button>
             </p>
           )}
           {loose.length > 0 && plan && (
-            <div className="loose">
+            <div className="px-4 py-3">
               <h3>{t('In no group')}</h3>
-              <ul>
+              <ul className="mt-1.5 flex flex-wrap gap-x-2.5 gap-y-1.5">
                 {loose.map((r) => (
-                  <li key={r.id} className="placed">
-                    <span className="reader">
+                  <li key={r.id} className="inline-flex items-center gap-0.5">
+                    <Flag>
                       {r.givenName} <i>{depthOf(r)}</i>
-                    </span>
-                    <select
-                      aria-label={t('Group of {{name}}', { name: r.givenName })}
+                    </Flag>
+                    <Select
+                      label={t('Group of {{name}}', { name: r.givenName })}
+                      bare
                       value={-1}
-                      onChange={(e) => move(r.id, Number(e.target.value))}
-                    >
-                      <option value={-1}>–</option>
-                      {plan.map((x, k) => (
-                        <option key={k} value={k}>
-                          {x.name}
-                        </option>
-                      ))}
-                    </select>
+                      set={(value) => move(r.id, Number(value))}
+                      options={[{ value: -1, label: '–' }, ...plan.map((x, k) => ({ value: k, label: x.name }))]}
+                    />
                   </li>
                 ))}
               </ul>
@@ -255,10 +245,12 @@ export default function Groups() {
         </div>
       </section>
       {plan && (
-        <aside className="why" aria-labelledby="why">
-          <h2 id="why">{t('Who moves and why')}</h2>
+        <SidePanel className="lg:w-82.5" aria-labelledby="why">
+          <h2 id="why" className="px-4.5 py-2.75">
+            {t('Who moves and why')}
+          </h2>
           {moved.length === 0 ? (
-            <p className="soft none">{t('Nobody moves.')}</p>
+            <p className="text-soft px-4.5">{t('Nobody moves.')}</p>
           ) : (
             <ul>
               {moved.map((r) => (
@@ -266,15 +258,13 @@ export default function Groups() {
               ))}
             </ul>
           )}
-          <footer>
-            <button className="btn main" disabled={save.isPending} onClick={() => save.mutate()}>
+          <footer className="border-ink bg-paper sticky bottom-0 mt-auto flex gap-2 border-t px-4.5 pt-3 pb-4">
+            <Button look="main" className="grow" disabled={save.isPending} onClick={() => save.mutate()}>
               {t('Save these groups')}
-            </button>
-            <button className="btn" onClick={forget}>
-              {t('Not now')}
-            </button>
+            </Button>
+            <Button onClick={forget}>{t('Not now')}</Button>
           </footer>
-        </aside>
+        </SidePanel>
       )}
       {search.get('form') === 'picked' && (
         <FormPicked
@@ -311,20 +301,22 @@ function Band({
   const [low, high] = [Math.min(...ds), Math.max(...ds)];
   const x = (d: number) => 4 + (Math.max(0, Math.min(60, d)) / 60) * 220;
   return (
-    <section className={`band b${tint % 4}`} aria-label={group.name}>
-      <h3>
+    <section className={cx('relative px-4 pt-3 pb-3.5', tints[tint % tints.length])} aria-label={group.name}>
+      <h3 className="flex items-center gap-2.5 text-lg">
         {rename ? (
-          <input
-            type="text"
-            aria-label={t('Name of the group')}
+          <TextField
+            label={t('Name of the group')}
+            bare
+            className="w-36"
+            boxClass="font-serif font-semibold"
             maxLength={40}
             value={group.name}
-            onChange={(e) => rename(e.target.value)}
+            set={rename}
           />
         ) : (
           group.name
         )}
-        <span>
+        <span className="font-ui text-sm font-normal">
           {t('{{count}} readers', { count: ds.length })}
           {ds.length > 0 && (
             <>
@@ -335,13 +327,21 @@ function Band({
         </span>
       </h3>
       <svg width="230" height="12" aria-hidden>
-        <path d="M4 6H226" stroke="var(--ink-soft)" />
-        {ds.length > 0 && <path d={`M${x(low)} 6H${x(high)}`} stroke="var(--ink)" strokeWidth="2.5" />}
+        <path d="M4 6H226" stroke="var(--color-soft)" />
+        {ds.length > 0 && <path d={`M${x(low)} 6H${x(high)}`} stroke="var(--color-ink)" strokeWidth="2.5" />}
         {ds.map((d, i) => (
-          <circle key={i} cx={x(d)} cy="6" r="4" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
+          <circle
+            key={i}
+            cx={x(d)}
+            cy="6"
+            r="4"
+            fill="var(--color-paper)"
+            stroke="var(--color-ink)"
+            strokeWidth="1.5"
+          />
         ))}
       </svg>
-      <ul>{children}</ul>
+      <ul className="mt-1.5 flex flex-wrap gap-x-2.5 gap-y-1.5">{children}</ul>
     </section>
   );
 }
@@ -361,14 +361,14 @@ function Reason({
   const place = proposal?.groups[index]?.readers.find((p) => p.readerId === r.id);
   const asProposed = place && proposal?.groups[index]?.name === to;
   return (
-    <li>
+    <li className="border-line border-t px-4.5 py-2">
       <p>
         <b>{r.givenName}</b>{' '}
         {from
           ? t('from {{from}} to {{to}}', { from, to: to ?? t('no group') })
           : t('to {{to}}', { to: to ?? t('no group') })}
       </p>
-      <p className="soft small">
+      <p className="text-soft text-sm">
         {asProposed ? (
           <>
             {t('At {{depth}} fm, {{away}} from the middle of {{group}}', {
@@ -377,7 +377,10 @@ function Reason({
               group: to ?? '',
             })}
             {place.nearestOther >= 0 &&
-              `, ${t('{{away}} from {{group}}', { away: place.otherAway.toFixed(1), group: proposal?.groups[place.nearestOther]?.name ?? '' })}`}
+              `, ${t('{{away}} from {{group}}', {
+                away: place.otherAway.toFixed(1),
+                group: proposal?.groups[place.nearestOther]?.name ?? '',
+              })}`}
             .{place.need && ` ${t('Needs {{strand}} most.', { strand: strandName(place.need) })}`}
           </>
         ) : (
@@ -404,8 +407,8 @@ function FormPicked({
   const taken = plan.some((g) => g.name.toLowerCase() === name.trim().toLowerCase());
   const ids = readers.map((r) => r.id);
   return (
-    <Window title={t('Form a group')} close={close}>
-      <form
+    <Dialog title={t('Form a group')} close={close}>
+      <Form
         onSubmit={(e) => {
           e.preventDefault();
           if (name.trim() && !taken)
@@ -416,28 +419,16 @@ function FormPicked({
         }}
       >
         <p>{readers.map((r) => r.givenName).join(', ')}</p>
-        <div className="field">
-          <label htmlFor="group-name">{t('Name of the group')}</label>
-          <input
-            id="group-name"
-            type="text"
-            autoFocus
-            maxLength={40}
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-          />
-          {taken && (
-            <p className="error" role="alert">
-              {t('There is a group of this name.')}
-            </p>
-          )}
+        <div className="grid gap-1">
+          <TextField label={t('Name of the group')} autoFocus maxLength={40} value={name} set={setName} />
+          {taken && <ErrorText>{t('There is a group of this name.')}</ErrorText>}
         </div>
-        <p className="row end">
-          <button className="btn main" disabled={!name.trim() || taken || readers.length === 0}>
+        <DialogFoot>
+          <Button look="main" type="submit" disabled={!name.trim() || taken || readers.length === 0}>
             {t('Put in the plan')}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

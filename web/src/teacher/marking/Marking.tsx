@@ -2,11 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useOutletContext } from 'react-router';
 import { api, ok } from '../../shared/api';
 import { clock, dayOf, timeOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { ticketWords } from '../../shared/ticketStates';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 export const useRecordings = (classId: string) =>
   useQuery({
@@ -33,10 +36,8 @@ export default function Marking() {
     },
   };
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Marking')}</h1>
-      </div>
+    <ListPage>
+      <PageHead title={t('Marking')} />
       <Show query={all}>
         {({ rows, heard }) =>
           rows.length + heard.length === 0 ? (
@@ -46,65 +47,63 @@ export default function Marking() {
                   'What readers write in answer to a question, and what they record, appears here until you have marked it.',
                 )}
               </p>
-              <Link className="btn" to={`/class/${data.id}/assignments`}>
-                {t('Assignments')}
-              </Link>
+              <Button asChild>
+                <Link to={`/class/${data.id}/assignments`}>{t('Assignments')}</Link>
+              </Button>
             </Empty>
           ) : (
-            <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-              <table>
-                <thead>
-                  <tr>
-                    <th>{t('Reader')}</th>
-                    <th>{t('Text')}</th>
-                    <th>{t('Handed in')}</th>
-                    <th>{t('State')}</th>
-                    <th>{t('What is left')}</th>
+            <TableScroll label="TODO">
+              <TableHead>
+                <tr>
+                  <Th>{t('Reader')}</Th>
+                  <Th>{t('Text')}</Th>
+                  <Th>{t('Handed in')}</Th>
+                  <Th>{t('State')}</Th>
+                  <Th>{t('What is left')}</Th>
+                </tr>
+              </TableHead>
+              <TableBody>
+                {heard.map((k) => (
+                  <tr key={k.id}>
+                    <Th scope="row">
+                      <Link to={`/class/${data.id}/readers/${k.readerId}/records/${k.id}`}>
+                        {k.givenName} {k.familyName}
+                      </Link>
+                    </Th>
+                    <Td>{k.title}</Td>
+                    <Td>
+                      {dayOf(k.readAt)} {timeOf(k.readAt)}
+                    </Td>
+                    <Td>
+                      {k.listening === 'Heard'
+                        ? t('recorded, with a draft')
+                        : k.listening === 'Waiting' || k.listening === 'Listening'
+                          ? t('recorded, being listened to')
+                          : t('recorded')}
+                    </Td>
+                    <Td>{t('a reading of {{time}}', { time: clock(k.seconds) })}</Td>
                   </tr>
-                </thead>
-                <tbody>
-                  {heard.map((k) => (
-                    <tr key={k.id}>
-                      <th scope="row">
-                        <Link to={`/class/${data.id}/readers/${k.readerId}/records/${k.id}`}>
-                          {k.givenName} {k.familyName}
-                        </Link>
-                      </th>
-                      <td>{k.title}</td>
-                      <td>
-                        {dayOf(k.readAt)} {timeOf(k.readAt)}
-                      </td>
-                      <td>
-                        {k.listening === 'Heard'
-                          ? t('recorded, with a draft')
-                          : k.listening === 'Waiting' || k.listening === 'Listening'
-                            ? t('recorded, being listened to')
-                            : t('recorded')}
-                      </td>
-                      <td>{t('a reading of {{time}}', { time: clock(k.seconds) })}</td>
-                    </tr>
-                  ))}
-                  {rows.map((k) => (
-                    <tr key={k.ticketId}>
-                      <th scope="row">
-                        <Link to={`/class/${data.id}/tickets/${k.ticketId}`}>
-                          {k.givenName} {k.familyName}
-                        </Link>
-                      </th>
-                      <td>{k.title}</td>
-                      <td>
-                        {dayOf(k.handedInAt)} {timeOf(k.handedInAt)}
-                      </td>
-                      <td>{t(ticketWords[k.state])}</td>
-                      <td>{t('{{n}} of {{of}} written answers marked', { n: k.marked, of: k.written })}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+                ))}
+                {rows.map((k) => (
+                  <tr key={k.ticketId}>
+                    <Th scope="row">
+                      <Link to={`/class/${data.id}/tickets/${k.ticketId}`}>
+                        {k.givenName} {k.familyName}
+                      </Link>
+                    </Th>
+                    <Td>{k.title}</Td>
+                    <Td>
+                      {dayOf(k.handedInAt)} {timeOf(k.handedInAt)}
+                    </Td>
+                    <Td>{t(ticketWords[k.state])}</Td>
+                    <Td>{t('{{n}} of {{of}} written answers marked', { n: k.marked, of: k.written })}</Td>
+                  </tr>
+                ))}
+              </TableBody>
+            </TableScroll>
           )
         }
       </Show>
-    </section>
+    </ListPage>
   );
 }

@@ -3,11 +3,15 @@ import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ok, sentence } from '../../shared/api';
 import { fm } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { Window } from '../frame/Window';
-import { useFits } from '../tray/Tray';
+import { useFits } from '../tray/useFits';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Show } from '../../ui/Show';
+import { SearchField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 interface Choice {
   id: string;
@@ -60,16 +64,10 @@ export function BeginRecord({
     },
   });
   return (
-    <Window title={t('Take a running record of {{name}}', { name: reader.givenName })} close={close} wide>
+    <Dialog title={t('Take a running record of {{name}}', { name: reader.givenName })} close={close} wide>
       {!text && (
-        <p className="find">
-          <input
-            type="search"
-            aria-label={t('Find a text')}
-            placeholder={t('Title, topic or word')}
-            value={q}
-            onChange={(e) => setQ(e.target.value)}
-          />
+        <p>
+          <SearchField label={t('Find a text')} placeholder={t('Title, topic or word')} value={q} set={setQ} />
         </p>
       )}
       <Show query={{ data: text || found.data ? texts : undefined, error: found.error, refetch: found.refetch }}>
@@ -77,31 +75,37 @@ export function BeginRecord({
           shown.length === 0 ? (
             <p>{t('No text has these words.')}</p>
           ) : (
-            <div className="scroll pickrecord" tabIndex={0} role="region" aria-label={t('Texts to read aloud')}>
-              <table>
-                <thead>
+            <div
+              className="border-ink border-line relative max-h-85 min-h-0 overflow-auto border border-t"
+              tabIndex={0}
+              role="region"
+              aria-label={t('Texts to read aloud')}
+            >
+              <Table>
+                <TableHead>
                   <tr>
-                    <th>{t('Text')}</th>
-                    <th className="num">{t('Depth')}</th>
-                    <th className="num">{t('Words')}</th>
-                    <th className="num">{t('Fit')}</th>
-                    <th>{t('Read it')}</th>
+                    <Th>{t('Text')}</Th>
+                    <Th num>{t('Depth')}</Th>
+                    <Th num>{t('Words')}</Th>
+                    <Th num>{t('Fit')}</Th>
+                    <Th>{t('Read it')}</Th>
                   </tr>
-                </thead>
-                <tbody>
+                </TableHead>
+                <TableBody>
                   {shown.flatMap((x) =>
                     x.versions.map((v) => {
                       const fit = fits.data?.find((f) => f.textId === x.id);
                       const best = fit?.versionId === v.id;
                       return (
                         <tr key={v.id}>
-                          <th scope="row">{x.title}</th>
-                          <td className="num">{fm(v.depth)}</td>
-                          <td className="num">{v.words}</td>
-                          <td className="num">{best ? `${fit.forecast} %` : ''}</td>
-                          <td>
-                            <button
-                              className={best ? 'btn small main' : 'btn small'}
+                          <Th scope="row">{x.title}</Th>
+                          <Td num>{fm(v.depth)}</Td>
+                          <Td num>{v.words}</Td>
+                          <Td num>{best ? `${fit.forecast} %` : ''}</Td>
+                          <Td>
+                            <Button
+                              size="sm"
+                              look={best ? 'main' : 'outline'}
                               disabled={begin.isPending}
                               aria-label={t('Begin with {{title}}, {{depth}} fm', {
                                 title: x.title,
@@ -110,23 +114,19 @@ export function BeginRecord({
                               onClick={() => begin.mutate({ x, versionId: v.id })}
                             >
                               {t('Begin')}
-                            </button>
-                          </td>
+                            </Button>
+                          </Td>
                         </tr>
                       );
                     }),
                   )}
-                </tbody>
-              </table>
+                </TableBody>
+              </Table>
             </div>
           )
         }
       </Show>
-      {begin.error ? (
-        <p className="error" role="alert">
-          {sentence(begin.error)}
-        </p>
-      ) : null}
-    </Window>
+      {begin.error ? <ErrorText>{sentence(begin.error)}</ErrorText> : null}
+    </Dialog>
   );
 }

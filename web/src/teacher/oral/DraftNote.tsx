@@ -5,6 +5,8 @@ import { percent } from '../../shared/format';
 import { t } from '../../shared/words';
 import { zoneNames } from './FiguresBox';
 import type { RecordData } from './useSheet';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Page';
 
 type Draft = NonNullable<RecordData['draft']>;
 
@@ -35,7 +37,7 @@ export function DraftNote({
   if (d) {
     const doubts = d.marks.filter((m) => m.doubt).length;
     return (
-      <div className="note draftnote" role="status">
+      <div className="flex flex-wrap items-center gap-3" role="status">
         <span>
           {t('The listening device heard {{n}} errors in {{count}} words, {{share}} ({{zone}}). It is {{sure}} sure.', {
             n: d.figures.errors,
@@ -46,29 +48,29 @@ export function DraftNote({
           })}
           {doubts > 0 && ` ${t('{{count}} marks are doubtful.', { count: doubts })}`}
         </span>
-        <button className="btn small" onClick={() => use(d)}>
+        <Button size="sm" onClick={() => use(d)}>
           {empty ? t('Take its draft') : t('Take its draft instead of my marks')}
-        </button>
+        </Button>
       </div>
     );
   }
   if (record.listening === 'Waiting' || record.listening === 'Listening')
     return (
-      <p className="note" role="status">
+      <Notice kind="action" role="status">
         {t('The listening device is listening. You can mark meanwhile.')}
-      </p>
+      </Notice>
     );
   if (!record.mayListen) return null;
   return (
-    <div className="note draftnote" role="status">
+    <div className="flex flex-wrap items-center gap-3" role="status">
       <span>
         {record.listening === 'Failed'
           ? `${record.listenNote} ${t('Nothing is lost: mark by hand, or ask it again.')}`
           : t('The listening device can make a draft of this recording.')}
       </span>
-      <button className="btn small" disabled={listen.isPending} onClick={() => listen.mutate()}>
+      <Button size="sm" disabled={listen.isPending} onClick={() => listen.mutate()}>
         {record.listening === 'Failed' ? t('Ask it again') : t('Ask for a draft')}
-      </button>
+      </Button>
     </div>
   );
 }

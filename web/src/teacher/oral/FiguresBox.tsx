@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { Pause, Timer } from '@phosphor-icons/react';
 import { clock, percent } from '../../shared/format';
 import { t } from '../../shared/words';
@@ -5,6 +6,8 @@ import type { Counted } from './marks';
 import type { Api } from '../../shared/api';
 import { seasonWords } from '../checks/checkQueries';
 import type { RecordData } from './useSheet';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/TextField';
 
 export const zoneNames: Record<Api<'AccuracyZone'>, string> = {
   Independent: 'independent',
@@ -36,26 +39,30 @@ export function FiguresBox({
   const rate = seconds > 0 ? Math.max(0, c.words - c.lost) / (seconds / 60) : 0;
   const f = record.figures;
   return (
-    <section className="figures" aria-label={t('Figures')}>
-      <div className="clockrow">
-        <button className={on ? 'btn main' : 'btn'} onClick={toggle}>
+    <section
+      className={cx(
+        '[&_dt]:text-soft grid gap-2 [&_dl]:grid [&_dl]:gap-0.5 [&_dl>div]:grid',
+        '[&_dl>div]:grid-cols-[132px_1fr] [&_dl>div]:text-sm',
+      )}
+      aria-label={t('Figures')}
+    >
+      <div className="flex items-center gap-2.5">
+        <Button look={on ? 'main' : 'outline'} onClick={toggle}>
           {on ? <Pause size={20} aria-hidden /> : <Timer size={20} aria-hidden />}
           {on ? t('Stop the clock') : seconds > 0 ? t('Go on') : t('Start the clock')}
-        </button>
-        <b className="clock" role="timer" aria-label={t('Time')}>
+        </Button>
+        <b className="text-[22px] leading-8 font-semibold" role="timer" aria-label={t('Time')}>
           {clock(seconds)}
         </b>
         {!on && seconds > 0 && (
-          <label className="small">
-            {t('seconds')}{' '}
-            <input
-              type="number"
-              min={0}
-              max={3600}
-              value={Math.round(seconds)}
-              onChange={(e) => setSeconds(Math.max(0, Math.min(3600, Number(e.target.value))))}
-            />
-          </label>
+          <NumberField
+            label={t('seconds')}
+            inline
+            min={0}
+            max={3600}
+            value={Math.round(seconds)}
+            set={(value) => setSeconds(Math.max(0, Math.min(3600, value)))}
+          />
         )}
       </div>
       <dl>

@@ -1,9 +1,14 @@
+import { cx } from 'class-variance-authority';
 import { useState } from 'react';
 import { t } from '../../shared/words';
 import { strandName } from '../../shared/format';
 import { change, isBetween, shownAt, type Mark } from './marks';
 import { kindNames } from './SheetLines';
 import type { RecordData, Sheet } from './useSheet';
+import { Button, TextButton } from '../../ui/Button';
+import { Segments } from '../../ui/Segments';
+import { TextArea, TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 const sources = [
   ['M', 'meaning'],
@@ -41,14 +46,14 @@ export function MarkSide(p: Props) {
     ['note', t('Note')],
   ] as [typeof shows, string][];
   return (
-    <section className="markside" aria-label={t('After the reading')}>
-      <div className="switch" role="group" aria-label={t('View')}>
-        {tabs.map(([key, name]) => (
-          <button key={key} aria-pressed={shows === key} onClick={() => setShows(key)}>
-            {name}
-          </button>
-        ))}
-      </div>
+    <section aria-label={t('After the reading')}>
+      <Segments
+        label={t('View')}
+        size="sm"
+        value={shows}
+        set={setShows}
+        options={tabs.map(([key, name]) => ({ value: key, label: name }))}
+      />
       {shows === 'miscues' ? (
         <Miscues {...p} />
       ) : shows === 'retelling' ? (
@@ -56,18 +61,17 @@ export function MarkSide(p: Props) {
       ) : shows === 'questions' ? (
         <Asked {...p} />
       ) : (
-        <label className="notebox">
-          {t('A note for colleagues')}
-          <textarea
-            rows={6}
-            maxLength={1000}
-            value={p.sheet.note}
-            onChange={(e) => {
-              const note = e.target.value;
-              p.change(() => ({ note }));
-            }}
-          />
-        </label>
+        <TextArea
+          label={t('A note for colleagues')}
+          inline
+          rows={6}
+          maxLength={1000}
+          value={p.sheet.note}
+          set={(value) => {
+            const note = value;
+            p.change(() => ({ note }));
+          }}
+        />
       )}
     </section>
   );
@@ -76,46 +80,54 @@ export function MarkSide(p: Props) {
 function Miscues({ record, sheet, change: put, go }: Props) {
   if (sheet.marks.length === 0)
     return (
-      <p className="soft">
+      <p className="text-soft">
         {t(
-          'Nothing is marked yet. Each mark appears here, so that what was said and what the reader went by can be written down.',
+          'Nothing is marked yet. Each mark appears here, so that what was said and what the reader went ' +
+            'by can be written down.',
         )}
       </p>
     );
   const set = (m: Mark, to: Partial<Mark>) => put((s) => ({ marks: change(s.marks, m, to) }));
   return (
     <>
-      <ul className="miscues">
+      <ul
+        className={cx(
+          '[&>li]:border-line text-sm [&>li]:grid [&>li]:grid-cols-[minmax(0,1fr)_auto]',
+          '[&>li]:items-center [&>li]:gap-x-2 [&>li]:gap-y-0.5 [&>li]:border-b [&>li]:py-1',
+        )}
+      >
         {sheet.marks.map((m) => {
           const text = m.index < 0 ? t('before the first word') : shownAt(record.body, record.words, m.index);
           return (
             <li key={`${m.index} ${m.kind}`}>
-              <button className="link" onClick={() => go(Math.max(0, m.index))}>
+              <TextButton className="text-left font-semibold" onClick={() => go(Math.max(0, m.index))}>
                 {text}
-              </button>
-              <span className="soft">
+              </TextButton>
+              <span className="text-soft">
                 {t(kindNames[m.kind])}
                 {m.doubt && `, ${t('not sure')}`}
               </span>
               {m.kind !== 'Omission' && m.kind !== 'Repetition' && (
-                <input
-                  type="text"
-                  aria-label={t('What was said for {{word}}', { word: text })}
+                <TextField
+                  label={t('What was said for {{word}}', { word: text })}
+                  bare
                   maxLength={60}
                   placeholder={t('what was said')}
                   value={m.heard}
-                  onChange={(e) => set(m, { heard: e.target.value })}
+                  set={(value) => set(m, { heard: value })}
                 />
               )}
               {!isBetween(m.kind) && m.kind !== 'Told' && (
                 <span
-                  className="msv"
+                  className="inline-flex gap-0.5"
                   role="group"
                   aria-label={t('What the reader went by at {{word}}', { word: text })}
                 >
                   {sources.map(([letter, name]) => (
-                    <button
+                    <Button
                       key={letter}
+                      size="sm"
+                      square
                       aria-pressed={m.used.includes(letter)}
                       title={t(name)}
                       aria-label={t(name)}
@@ -129,7 +141,7 @@ function Miscues({ record, sheet, change: put, go }: Props) {
                       }
                     >
                       {letter}
-                    </button>
+                    </Button>
                   ))}
                 </span>
               )}
@@ -137,31 +149,31 @@ function Miscues({ record, sheet, change: put, go }: Props) {
           );
         })}
       </ul>
-      <table className="sources">
+      <Table className="text-sm [&_caption]:text-left [&_caption]:font-semibold">
         <caption>{t('The reader went by')}</caption>
-        <thead>
+        <TableHead>
           <tr>
-            <th />
+            <Th />
             {sources.map(([l, name]) => (
-              <th key={l} className="num" title={t(name)}>
+              <Th num key={l} title={t(name)}>
                 {l}
-              </th>
+              </Th>
             ))}
           </tr>
-        </thead>
-        <tbody>
+        </TableHead>
+        <TableBody>
           {[false, true].map((corrected) => (
             <tr key={String(corrected)}>
-              <th scope="row">{corrected ? t('at corrections') : t('at errors')}</th>
+              <Th scope="row">{corrected ? t('at corrections') : t('at errors')}</Th>
               {sources.map(([l]) => (
-                <td key={l} className="num">
+                <Td num key={l}>
                   {sheet.marks.filter((m) => m.used.includes(l) && (m.kind === 'SelfCorrection') === corrected).length}
-                </td>
+                </Td>
               ))}
             </tr>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </>
   );
 }
@@ -170,30 +182,26 @@ function Retold({ record, sheet, change: put }: Props) {
   const told = Object.values(sheet.retelling);
   return (
     <>
-      <ul className="retelling">
+      <ul className="[&>li]:border-line text-sm [&>li]:grid [&>li]:gap-1 [&>li]:border-b [&>li]:py-1.25">
         {record.parts.map((part) => (
           <li key={part}>
             <span>{t(partNames[part] ?? part)}</span>
-            <span className="switch" role="group" aria-label={t(partNames[part] ?? part)}>
-              {points.map((name, n) => (
-                <button
-                  key={name}
-                  aria-pressed={sheet.retelling[part] === n}
-                  onClick={() =>
-                    put((s) => {
-                      const { [part]: was, ...rest } = s.retelling;
-                      return { retelling: was === n ? rest : { ...rest, [part]: n } };
-                    })
-                  }
-                >
-                  {t(name)}
-                </button>
-              ))}
-            </span>
+            <Segments
+              label={t(partNames[part] ?? part)}
+              size="sm"
+              value={sheet.retelling[part]?.toString()}
+              set={(n) => put((now) => ({ retelling: { ...now.retelling, [part]: Number(n) } }))}
+              unset={() =>
+                put((now) => ({
+                  retelling: Object.fromEntries(Object.entries(now.retelling).filter(([key]) => key !== part)),
+                }))
+              }
+              options={points.map((name, n) => ({ value: String(n), label: t(name) }))}
+            />
           </li>
         ))}
       </ul>
-      <p className="soft">
+      <p className="text-soft">
         {told.length === 0
           ? t('Listen for these while the reader tells it again.')
           : t('{{n}} of {{of}} points', { n: told.reduce((a, b) => a + b, 0), of: 2 * told.length })}
@@ -206,34 +214,37 @@ function Asked({ record, sheet, change: put }: Props) {
   const answer = (id: string) => sheet.answers.find((a) => a.questionId === id);
   return (
     <>
-      <p className="soft small">
+      <p className="text-soft text-sm">
         {t('Asked aloud, without the choices. Those you mark count as answers in the level.')}
       </p>
-      <ol className="askaloud">
+      <ol className="[&>li]:border-line text-sm [&>li]:grid [&>li]:gap-1 [&>li]:border-b [&>li]:py-1.25">
         {record.questions.map((q) => (
           <li key={q.id}>
             <p>
-              <span className="strand">{t(strandName(q.strand))}</span> {q.stem}
+              <span className="border-soft font-ui inline-block rounded-sm border px-1.5 text-sm font-normal">
+                {t(strandName(q.strand))}
+              </span>{' '}
+              {q.stem}
             </p>
-            {q.rightAnswers.length > 0 && <p className="soft small">{q.rightAnswers.join(' / ')}</p>}
-            <span className="switch" role="group" aria-label={q.stem}>
-              {[true, false].map((right) => (
-                <button
-                  key={String(right)}
-                  aria-pressed={answer(q.id)?.right === right}
-                  onClick={() =>
-                    put((s) => ({
-                      answers: [
-                        ...s.answers.filter((a) => a.questionId !== q.id),
-                        ...(answer(q.id)?.right === right ? [] : [{ questionId: q.id, right }]),
-                      ],
-                    }))
-                  }
-                >
-                  {right ? t('right') : t('not right')}
-                </button>
-              ))}
-            </span>
+            {q.rightAnswers.length > 0 && <p className="text-soft text-sm">{q.rightAnswers.join(' / ')}</p>}
+            <Segments
+              label={q.stem}
+              size="sm"
+              value={answer(q.id)?.right.toString()}
+              set={(right) =>
+                put((now) => ({
+                  answers: [
+                    ...now.answers.filter((a) => a.questionId !== q.id),
+                    { questionId: q.id, right: right === 'true' },
+                  ],
+                }))
+              }
+              unset={() => put((now) => ({ answers: now.answers.filter((a) => a.questionId !== q.id) }))}
+              options={[
+                { value: 'true', label: t('right') },
+                { value: 'false', label: t('not right') },
+              ]}
+            />
           </li>
         ))}
       </ol>

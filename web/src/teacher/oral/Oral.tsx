@@ -1,15 +1,17 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm, percent } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { BeginRecord } from './BeginRecord';
 import { seasonWords } from '../checks/checkQueries';
 import { zoneNames } from './FiguresBox';
-import './oral.css';
+import { Button } from '../../ui/Button';
+import { Show } from '../../ui/Show';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Row = Api<'RecordRow'>;
 
@@ -21,71 +23,77 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
   });
   const [begins, setBegins] = useState(false);
   return (
-    <section aria-labelledby="oral" className="account oralsection">
-      <div className="row">
+    <section aria-labelledby="oral" className="grid gap-3 px-4 pt-3">
+      <div className="flex flex-wrap items-center gap-2">
         <h2 id="oral">{t('Reading aloud')}</h2>
         <span className="grow" />
-        {oral.data?.mayTake && (
-          <button className="btn" onClick={() => setBegins(true)}>
-            {t('Take a running record')}
-          </button>
-        )}
+        {oral.data?.mayTake && <Button onClick={() => setBegins(true)}>{t('Take a running record')}</Button>}
       </div>
       <Show query={oral}>
         {(o) =>
           o.records.length === 0 ? (
-            <p className="soft">{t('No running record yet. Records, rates and words to practise gather here.')}</p>
+            <p className="text-soft">{t('No running record yet. Records, rates and words to practise gather here.')}</p>
           ) : (
-            <div className="twoparts">
-              <div className="scroll evidence" tabIndex={0} role="region" aria-labelledby="oral">
-                <table>
-                  <thead>
+            <div className="grid gap-5 max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1.9fr)_minmax(240px,1fr)]">
+              <div
+                className="border-ink relative max-h-105 min-h-0 overflow-auto border-t"
+                tabIndex={0}
+                role="region"
+                aria-labelledby="oral"
+              >
+                <Table>
+                  <TableHead>
                     <tr>
-                      <th>{t('Day')}</th>
-                      <th>{t('Text')}</th>
-                      <th className="num">{t('Depth')}</th>
-                      <th>{t('Accuracy')}</th>
-                      <th className="num">{t('Words correct a minute')}</th>
-                      <th>{t('Of 100 readers of the grade')}</th>
-                      <th>{t('State')}</th>
+                      <Th>{t('Day')}</Th>
+                      <Th>{t('Text')}</Th>
+                      <Th num>{t('Depth')}</Th>
+                      <Th>{t('Accuracy')}</Th>
+                      <Th num>{t('Words correct a minute')}</Th>
+                      <Th>{t('Of 100 readers of the grade')}</Th>
+                      <Th>{t('State')}</Th>
                     </tr>
-                  </thead>
-                  <tbody>
+                  </TableHead>
+                  <TableBody>
                     {o.records.map((k) => (
                       <tr key={k.id}>
-                        <td>{dayOf(k.readAt)}</td>
-                        <th scope="row">
+                        <Td>{dayOf(k.readAt)}</Td>
+                        <Th scope="row">
                           <Link to={`/class/${classId}/readers/${reader.id}/records/${k.id}`}>{k.title}</Link>
-                        </th>
-                        <td className="num">{fm(k.textDepth)}</td>
-                        <td>{k.done ? `${percent(k.figures.accuracy)}, ${t(zoneNames[k.figures.zone])}` : '–'}</td>
-                        <td className="num">
+                        </Th>
+                        <Td num>{fm(k.textDepth)}</Td>
+                        <Td>{k.done ? `${percent(k.figures.accuracy)}, ${t(zoneNames[k.figures.zone])}` : '–'}</Td>
+                        <Td num>
                           {k.done && k.figures.wordsCorrectPerMinute > 0
                             ? Math.round(k.figures.wordsCorrectPerMinute)
                             : '–'}
-                        </td>
-                        <td>{k.done ? <Norm k={k} /> : ''}</td>
-                        <td>{k.done ? t('counts') : k.sound ? t('recorded, to mark') : t('open')}</td>
+                        </Td>
+                        <Td>{k.done ? <Norm k={k} /> : ''}</Td>
+                        <Td>{k.done ? t('counts') : k.sound ? t('recorded, to mark') : t('open')}</Td>
                       </tr>
                     ))}
-                  </tbody>
-                </table>
+                  </TableBody>
+                </Table>
               </div>
               <section aria-labelledby="practice">
                 <h3 id="practice">{t('Words to practise')}</h3>
                 {o.practice.length === 0 ? (
-                  <p className="soft small">
+                  <p className="text-soft text-sm">
                     {t('None: a word appears here when it is missed, and goes when it is read right twice running.')}
                   </p>
                 ) : (
-                  <ul className="practice">
+                  <ul
+                    className={cx(
+                      '[&>li]:border-line text-sm [&_b]:text-base [&>li]:grid [&>li]:grid-cols-[minmax(0,1fr)_auto]',
+                      '[&>li]:gap-2 [&>li]:border-b [&>li]:py-0.75',
+                    )}
+                  >
                     {o.practice.slice(0, 20).map((w) => (
                       <li key={w.word}>
                         <span>
                           <b>{w.word}</b>
-                          {w.said.length > 0 && <span className="soft"> “{w.said.join('”, “')}”</span>}
+                          {w.said.length > 0 && <span className="text-soft"> “{w.said.join('”, “')}”</span>}
                         </span>
-                        <span className="soft">{t('missed {{n}} of {{of}}', { n: w.missed, of: w.met })}</span>
+                        <span className="text-soft">{t('missed {{n}} of {{of}}', { n: w.missed, of: w.met })}</span>
                       </li>
                     ))}
                   </ul>
@@ -102,13 +110,13 @@ export function Oral({ classId, reader }: { classId: string; reader: { id: strin
 
 /** Where a rate stands among a hundred readers: a short scale with the middle marked. */
 function Norm({ k }: { k: Row }) {
-  if (k.figures.percentile == null) return <span className="soft">{t('no norm')}</span>;
+  if (k.figures.percentile == null) return <span className="text-soft">{t('no norm')}</span>;
   return (
-    <span className="states">
-      <svg className="normbar" width="84" height="14" aria-hidden>
-        <path d="M2 7H82" stroke="var(--line)" strokeWidth="2" />
-        <path d="M42 2v10" stroke="var(--ink-soft)" />
-        <circle cx={2 + 0.8 * k.figures.percentile} cy="7" r="4" fill="var(--depth-6)" />
+    <span className="inline-flex items-center gap-2 text-sm">
+      <svg className="block" width="84" height="14" aria-hidden>
+        <path d="M2 7H82" stroke="var(--color-line)" strokeWidth="2" />
+        <path d="M42 2v10" stroke="var(--color-soft)" />
+        <circle cx={2 + 0.8 * k.figures.percentile} cy="7" r="4" fill="var(--color-depth-6)" />
       </svg>
       {t('{{n}} in {{season}}', { n: k.figures.percentile, season: t(seasonWords[k.figures.season]) })}
     </span>

@@ -1,6 +1,8 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { t } from '../../shared/words';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Select } from '../../ui/Select';
 
 const rates = [0.75, 1, 1.25, 1.5] as const;
 
@@ -17,6 +19,7 @@ export function Playback({
   from: { index: number };
 }) {
   const sound = useRef<HTMLAudioElement>(null);
+  const [rate, setRate] = useState<(typeof rates)[number]>(1);
   useEffect(() => {
     let frame = 0;
     const look = () => {
@@ -41,27 +44,22 @@ export function Playback({
     void sound.current.play();
   };
   return (
-    <div className="playback">
+    <div className="flex flex-wrap items-center gap-2 text-sm [&_audio]:h-10 [&_audio]:w-full">
       <audio ref={sound} controls src={src} aria-label={t('The recording')} />
-      <label>
-        {t('Speed')}{' '}
-        <select
-          defaultValue="1"
-          onChange={(e) => {
-            if (sound.current) sound.current.playbackRate = Number(e.target.value);
-          }}
-        >
-          {rates.map((r) => (
-            <option key={r} value={r}>
-              {r} ×
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label={t('Speed')}
+        inline
+        value={rate}
+        set={(next) => {
+          setRate(next);
+          if (sound.current) sound.current.playbackRate = next;
+        }}
+        options={rates.map((r) => ({ value: r, label: `${r} ×` }))}
+      />
       {times && (
-        <button className="btn small" onClick={fromHere}>
+        <Button size="sm" onClick={fromHere}>
           {t('Play from the word')}
-        </button>
+        </Button>
       )}
     </div>
   );

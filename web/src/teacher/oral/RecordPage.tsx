@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { ArrowCounterClockwise, Microphone, Printer, Stop } from '@phosphor-icons/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useState, type KeyboardEvent } from 'react';
@@ -8,7 +9,6 @@ import { useChanged } from '../../shared/changed';
 import { clock, dayOf, fm, percent, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { useRecorder } from '../../shared/useRecorder';
-import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { DraftNote } from './DraftNote';
@@ -19,8 +19,11 @@ import { Playback } from './Playback';
 import { kindNames, SheetLines } from './SheetLines';
 import { useSheet, type RecordData } from './useSheet';
 import { useTimer } from './useTimer';
-import './oral.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { ErrorText } from '../../ui/Field';
+import { Notice, PageHead, Row } from '../../ui/Page';
+import { Show } from '../../ui/Show';
 
 const letterKinds: Record<string, Kind> = {
   s: 'Substitution',
@@ -143,50 +146,52 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
     );
 
   return (
-    <div className="recordpage">
-      <div className="head">
-        <h1>{t('Running record')}</h1>
-        <p className="soft">
-          <Link to={`/class/${data.id}/readers/${record.readerId}`}>
-            {record.givenName} {record.familyName}
-          </Link>{' '}
-          · {record.title}, {fm(record.textDepth)} fm, {t('forecast {{share}}', { share: percent(record.forecast) })} ·{' '}
-          {dayOf(record.readAt)}
-          {record.by && ` · ${record.by}`}
-        </p>
-        <span className="grow" />
+    <div className="flex min-h-0 min-w-0 flex-col">
+      <PageHead
+        title={t('Running record')}
+        beside={
+          <p className="text-soft">
+            <Link to={`/class/${data.id}/readers/${record.readerId}`}>
+              {record.givenName} {record.familyName}
+            </Link>{' '}
+            · {record.title}, {fm(record.textDepth)} fm, {t('forecast {{share}}', { share: percent(record.forecast) })}{' '}
+            · {dayOf(record.readAt)}
+            {record.by && ` · ${record.by}`}
+          </p>
+        }
+      >
         <Saved state={state} done={done} />
-        <a className="btn" href={`/api${path}/record.pdf`} target="_blank" rel="noreferrer">
-          <Printer size={20} aria-hidden />
-          {t('PDF')}
-        </a>
-        <button className="btn" onClick={() => discard(true)}>
-          {t('Throw away')}
-        </button>
-        <button className={done ? 'btn' : 'btn main'} disabled={c.words === 0} onClick={() => void close()}>
+        <Button asChild>
+          <a href={`/api${path}/record.pdf`} target="_blank" rel="noreferrer">
+            <Printer size={20} aria-hidden />
+            {t('PDF')}
+          </a>
+        </Button>
+        <Button onClick={() => discard(true)}>{t('Throw away')}</Button>
+        <Button look={done ? 'outline' : 'main'} disabled={c.words === 0} onClick={() => void close()}>
           {done ? t('Open it again') : t('Finish: count it in the level')}
-        </button>
-      </div>
+        </Button>
+      </PageHead>
       {record.gone && (
-        <p className="note" role="status">
+        <Notice kind="action" role="status">
           {t('This record was thrown away.')}{' '}
-          <button className="btn small" onClick={() => discard(false)}>
+          <Button size="sm" onClick={() => discard(false)}>
             {t('Bring it back')}
-          </button>
-        </p>
+          </Button>
+        </Notice>
       )}
       {record.textChanged && (
-        <p className="note" role="status">
+        <Notice kind="action" role="status">
           {t('The text has been changed since. This record keeps it as it was read.')}
-        </p>
+        </Notice>
       )}
       {(state.said === 'stale' || state.said === 'refused') && (
-        <p className="note" role="alert">
+        <Notice kind="action" role="alert">
           {state.why}{' '}
-          <button className="btn small" onClick={() => location.reload()}>
+          <Button size="sm" onClick={() => location.reload()}>
             {t('Load again')}
-          </button>
-        </p>
+          </Button>
+        </Notice>
       )}
       <DraftNote
         record={record}
@@ -202,23 +207,37 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
           }));
         }}
       />
-      <div className="recordcols">
-        <div className="sheetbox">
-          <div className="palette" role="group" aria-label={t('What a tap marks')}>
+      <div
+        className={cx(
+          'border-ink grid min-h-0 flex-1 border-t max-lg:grid-cols-1 max-lg:overflow-auto',
+          'lg:grid-cols-[minmax(0,1fr)_348px]',
+        )}
+      >
+        <div className="flex min-h-0 min-w-0 flex-col">
+          <div
+            className="border-line bg-sand flex flex-wrap gap-1 border-b px-4 py-2"
+            role="group"
+            aria-label={t('What a tap marks')}
+          >
             {kinds.map((k) => (
-              <button key={k} aria-pressed={tool === k} onClick={() => setTool(k)}>
+              <Button key={k} aria-pressed={tool === k} onClick={() => setTool(k)}>
                 {t(kindNames[k])} <kbd>{letterOf[k]}</kbd>
-              </button>
+              </Button>
             ))}
-            <button className="plain" onClick={endHere}>
+            <Button look="plain" onClick={endHere}>
               {sheet.lastWord === null ? t('stops here') : t('goes on')} <kbd>E</kbd>
-            </button>
-            <button className="plain" disabled={!canUndo} onClick={undo}>
+            </Button>
+            <Button look="plain" disabled={!canUndo} onClick={undo}>
               <ArrowCounterClockwise size={16} aria-hidden />
               {t('Undo')} <kbd>Z</kbd>
-            </button>
+            </Button>
           </div>
-          <div className={record.textDepth < 30 ? 'sheettext first' : 'sheettext'}>
+          <div
+            className={cx(
+              'min-h-0 flex-1 overflow-auto px-4 pt-1.5 pb-6 max-lg:max-h-[60vh]',
+              record.textDepth < 30 ? 'font-first text-xl leading-6' : 'font-serif text-[19px] leading-6',
+            )}
+          >
             <SheetLines
               body={record.body}
               words={record.words}
@@ -232,12 +251,18 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
               onKeyDown={onKeyDown}
             />
           </div>
-          <p className="foot">
+          <p className="border-line bg-sand flex min-h-8 items-center gap-4 border-t px-4 text-sm">
             <span>{t('Line {{n}} of {{of}}', { n: line + 1, of: lines.length })}</span>
             <span>{t('← → word, ↑ ↓ line, Backspace clears, P clock')}</span>
           </p>
         </div>
-        <div className="recordside">
+        <div
+          className={cx(
+            'border-ink [&>section]:border-line min-h-0 overflow-auto max-lg:border-t lg:border-l',
+            '[&>section]:grid [&>section]:gap-2 [&>section]:border-b [&>section]:px-3.5',
+            '[&>section]:py-2.5',
+          )}
+        >
           <FiguresBox
             c={c}
             seconds={timer.seconds}
@@ -267,7 +292,7 @@ function Marking({ record, saved }: { record: RecordData; saved: (r: RecordData)
 
 function Saved({ state, done }: { state: ReturnType<typeof useSheet>['state']; done: boolean }) {
   return (
-    <span className="soft small" role="status">
+    <span className="text-soft text-sm" role="status">
       {state.said === 'away'
         ? t('No network: kept on this device, will be sent')
         : state.said === 'saving'
@@ -327,7 +352,7 @@ function SoundBox({
     setBusy(false);
   };
   return (
-    <section className="soundbox" aria-label={t('Recording')}>
+    <section className="empty:hidden!" aria-label={t('Recording')}>
       {record.soundSeconds != null && (
         <Playback
           key={record.soundSeconds}
@@ -338,20 +363,20 @@ function SoundBox({
         />
       )}
       {recorder.state === 'refused' && (
-        <p className="error" role="alert">
+        <ErrorText>
           {t('This page may not use the microphone. Allow it in the browser, or mark without a recording.')}
-        </p>
+        </ErrorText>
       )}
       {error && (
-        <p className="error" role="alert">
+        <ErrorText>
           {error} {t('The recording is still here.')}
-        </p>
+        </ErrorText>
       )}
       {!done && recorder.can && (
-        <p className="row">
+        <Row>
           {recorder.state === 'recording' ? (
-            <button
-              className="btn main"
+            <Button
+              look="main"
               onClick={() => {
                 recorder.stop();
                 ended();
@@ -359,23 +384,23 @@ function SoundBox({
             >
               <Stop size={20} aria-hidden />
               {t('Stop recording, {{time}}', { time: clock(recorder.seconds) })}
-            </button>
+            </Button>
           ) : (
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               disabled={busy || recorder.state === 'asking'}
               onClick={() => void recorder.start().then(began)}
             >
               <Microphone size={16} aria-hidden />
               {record.soundSeconds != null || recorder.recording ? t('Record again') : t('Record the reading')}
-            </button>
+            </Button>
           )}
           {recorder.recording && (
-            <button className="btn small main" disabled={busy} onClick={() => void keep()}>
+            <Button look="main" size="sm" disabled={busy} onClick={() => void keep()}>
               {busy ? t('Sending…') : t('Keep the recording, {{time}}', { time: clock(recorder.recording.seconds) })}
-            </button>
+            </Button>
           )}
-        </p>
+        </Row>
       )}
     </section>
   );

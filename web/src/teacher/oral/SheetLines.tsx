@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
 import { t } from '../../shared/words';
 import { betweenAt, isBetween, markOf, shownAt, type Kind, type Line, type Mark, type SheetWord } from './marks';
@@ -55,8 +56,14 @@ export function SheetLines(p: Props) {
   return (
     // The keys belong to the words in it, which hold the focus.
     // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
-    <div className="sheetlines" ref={box} role="group" aria-label={t('The text, word by word')} onKeyDown={p.onKeyDown}>
-      <div className="sheetrow top" aria-hidden>
+    <div ref={box} role="group" aria-label={t('The text, word by word')} onKeyDown={p.onKeyDown}>
+      <div
+        className={cx(
+          'border-line bg-paper sticky -top-1.5 z-1 grid grid-cols-[28px_minmax(0,1fr)_32px_32px]',
+          'items-end gap-1 border-b pb-0.75 text-sm',
+        )}
+        aria-hidden
+      >
         <span />
         <span />
         <b>{t('E')}</b>
@@ -69,17 +76,21 @@ export function SheetLines(p: Props) {
           corrections = read.filter((m) => m.kind === 'SelfCorrection').length;
         const here = p.cursor >= line.from && p.cursor < line.to;
         return (
-          <div key={line.from} className={`sheetrow ${line.begins ? 'begins' : ''} ${here ? 'here' : ''}`}>
+          <div key={line.from} className={cx(row, line.begins && n > 0 && 'mt-2', here && 'bg-depth-1')}>
             <button
-              className="lineno"
+              className="text-soft min-h-6 min-w-6 text-right text-sm leading-6.5"
               tabIndex={-1}
               aria-label={t('Line {{n}}', { n: n + 1 })}
               onClick={() => p.go(line.from)}
             >
               {n + 1}
             </button>
-            <div className="linewords">
-              {n === 0 && first.length > 0 && <span className="over alone">{first.map(sign).join(' ')}</span>}
+            <div className="flex flex-wrap items-end">
+              {n === 0 && first.length > 0 && (
+                <span className="text-overlay min-h-4.5 self-start pr-1 text-sm font-semibold whitespace-nowrap">
+                  {first.map(sign).join(' ')}
+                </span>
+              )}
               {Array.from({ length: line.to - line.from }, (_, k) => line.from + k).map((i) => (
                 <Word
                   key={i}
@@ -96,14 +107,16 @@ export function SheetLines(p: Props) {
                 />
               ))}
             </div>
-            <span className="num">{errors || ''}</span>
-            <span className="num">{corrections || ''}</span>
+            <span className="text-right">{errors || ''}</span>
+            <span className="text-right">{corrections || ''}</span>
           </div>
         );
       })}
     </div>
   );
 }
+
+const row = 'grid grid-cols-[28px_minmax(0,1fr)_32px_32px] items-end gap-1 border-b border-line pb-0.75';
 
 interface WordProps {
   text: string;
@@ -139,15 +152,25 @@ const Word = memo(function Word({ text, index, mark, between, here, playing, unr
     <button
       data-word={index}
       tabIndex={here ? 0 : -1}
-      className={`sword ${mark ? mark.kind : ''} ${playing ? 'playing' : ''} ${unread ? 'unread' : ''} ${all.some((m) => m.doubt) ? 'doubt' : ''}`}
+      className={cx(
+        'hover:bg-depth-2 focus-visible:bg-tint inline-grid rounded-sm px-1 pb-0.5 text-left',
+        'focus-visible:-outline-offset-1',
+      )}
       aria-label={spoken ? `${text}: ${spoken}` : text}
       onFocus={() => go(index)}
       onClick={() => tap(index)}
     >
-      <span className="over">{all.map(sign).join(' ')}</span>
-      <span className="word">
+      <span
+        className={cx(
+          'font-ui text-overlay min-h-4.5 text-sm font-semibold whitespace-nowrap',
+          all.some((m) => m.doubt) && 'border-buoy border-b-2 border-dotted',
+        )}
+      >
+        {all.map(sign).join(' ')}
+      </span>
+      <span className={cx(unread && 'text-soft', playing && 'bg-ink text-paper ring-ink rounded-sm ring-2')}>
         {text}
-        {last && <b className="ends"> ]</b>}
+        {last && <b className="text-overlay"> ]</b>}
       </span>
     </button>
   );

@@ -1,4 +1,5 @@
 import { sure } from '../../shared/sure';
+import { Mark } from '../../ui/Mark';
 
 /** What can happen to a word, in the order of the keys that mark it. */
 export const kinds = ['Substitution', 'Omission', 'Insertion', 'Repetition', 'SelfCorrection', 'Told'] as const;

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { type Api, api, NoNetwork, ok, Problem, sentence } from '../../shared/api';
 import type { Mark } from './marks';
+import { Sheet } from '../../ui/Sheet';
 
 export type RecordData = Api<'RecordView'>;
 export interface Sheet {

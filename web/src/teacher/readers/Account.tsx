@@ -1,19 +1,25 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { cx } from 'class-variance-authority';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
-import { useChanged } from '../../shared/changed';
 import { dayOf, fm, halfRange, signed } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { evidenceSources } from './evidence';
 import { t } from '../../shared/words';
-import { useSaid } from '../classQueries';
-import { Field, Window } from '../frame/Window';
 import { pieceId } from './DepthPieces';
 import { SetLevel, Standing } from './SetLevel';
+import { useChange, type InClass } from './useChange';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { FieldRow } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { Show } from '../../ui/Show';
+import { TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Piece = Api<'PieceView'>;
 const sures = [
@@ -21,11 +27,6 @@ const sures = [
   [4, 'fairly sure'],
   [6, 'roughly'],
 ] as const;
-
-/** A reader, in the class where they are looked at. */
-export interface InClass {
-  path: { classId: string; readerId: string };
-}
 
 /** What a level is built from: each piece with what it did, what would make it surer, and the teacher's own word. */
 export function Account({ classId, reader }: { classId: string; reader: Api<'ReaderView'> }) {
@@ -38,18 +39,14 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
   const change = useChange();
   const params = { path: { classId, readerId: reader.id } };
   return (
-    <section aria-labelledby="account" className="account">
-      <div className="row">
+    <section aria-labelledby="account" className="grid gap-3 px-4 pt-3">
+      <div className="flex flex-wrap items-center gap-2">
         <h2 id="account">{t('What the level is built from')}</h2>
         <span className="grow" />
         {account.data?.mayJudge && (
           <>
-            <button className="btn" onClick={() => setJudging('judge')}>
-              {t('Add judgement…')}
-            </button>
-            <button className="btn" onClick={() => setJudging('set')}>
-              {t('Set level…')}
-            </button>
+            <Button onClick={() => setJudging('judge')}>{t('Add judgement…')}</Button>
+            <Button onClick={() => setJudging('set')}>{t('Set level…')}</Button>
           </>
         )}
       </div>
@@ -65,14 +62,19 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                 }
               />
             )}
-            <dl className="labels">
+            <dl
+              className={cx(
+                '[&_dt]:text-soft flex flex-wrap gap-x-6 gap-y-1 [&_dd]:font-semibold [&>div]:flex',
+                '[&>div]:gap-1.5',
+              )}
+            >
               {a.labels.map((l) => (
                 <div key={l.system}>
                   <dt>{t(l.system)}</dt>
                   <dd>{l.label}</dd>
                 </div>
               ))}
-              <div className="surer">
+              <div>
                 <dt>{a.set ? t('How sure the estimate is') : t('How sure')}</dt>
                 <dd>
                   ± {halfRange(a.sd).toFixed(1)} fm. {t('It would be')}{' '}
@@ -89,26 +91,35 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
               </div>
             </dl>
             {a.pieces.length === 0 ? (
-              <p className="soft">{t('Nothing yet: the level is what is typical of the grade.')}</p>
+              <p className="text-soft">{t('Nothing yet: the level is what is typical of the grade.')}</p>
             ) : (
-              <div className="scroll evidence" tabIndex={0} role="region" aria-labelledby="account">
-                <table>
-                  <thead>
+              <div
+                className="border-ink max-h-105 overflow-auto border-t"
+                tabIndex={0}
+                role="region"
+                aria-labelledby="account"
+              >
+                <Table>
+                  <TableHead>
                     <tr>
-                      <th>{t('Day')}</th>
-                      <th>{t('What')}</th>
-                      <th>{t('What it says')}</th>
-                      <th className="num">{t('Moved the level')}</th>
-                      <th className="num">{t('Level with it')}</th>
-                      <th>{t('Counts')}</th>
+                      <Th>{t('Day')}</Th>
+                      <Th>{t('What')}</Th>
+                      <Th>{t('What it says')}</Th>
+                      <Th num>{t('Moved the level')}</Th>
+                      <Th num>{t('Level with it')}</Th>
+                      <Th>{t('Counts')}</Th>
                     </tr>
-                  </thead>
-                  <tbody>
+                  </TableHead>
+                  <TableBody>
                     {a.pieces.map((p) => (
-                      <tr key={pieceId(p)} id={pieceId(p)} className={p.counted === 0 ? 'out' : undefined}>
-                        <td>{dayOf(p.at)}</td>
-                        <td>{t(evidenceSources[p.what].word)}</td>
-                        <th scope="row">
+                      <tr
+                        key={pieceId(p)}
+                        id={pieceId(p)}
+                        className={cx('target:bg-tint', p.counted === 0 && 'text-soft')}
+                      >
+                        <Td>{dayOf(p.at)}</Td>
+                        <Td>{t(evidenceSources[p.what].word)}</Td>
+                        <Th scope="row">
                           {p.recordId ? (
                             <Link to={`/class/${classId}/readers/${reader.id}/records/${p.recordId}`}>{p.note}</Link>
                           ) : p.ticketId ? (
@@ -119,18 +130,18 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                           {p.leftOut.map((l) => (
                             <small key={l}>{t('left out: {{what}}', { what: l })}</small>
                           ))}
-                        </th>
-                        <td className="num">{p.counted === 0 ? '–' : signed(p.moved)}</td>
-                        <td className="num">
+                        </Th>
+                        <Td num>{p.counted === 0 ? '–' : signed(p.moved)}</Td>
+                        <Td num>
                           {p.after == null ? '–' : `${fm(p.after)} ± ${halfRange(sure(p.sdAfter)).toFixed(1)}`}
-                        </td>
-                        <td>
+                        </Td>
+                        <Td>
                           {p.reason != null ? (
                             <>
                               <span>{t('left out: {{what}}', { what: p.reason })}</span>{' '}
                               {a.mayJudge && (
-                                <button
-                                  className="btn small"
+                                <Button
+                                  size="sm"
                                   onClick={() =>
                                     change.mutate(() =>
                                       ok(
@@ -144,7 +155,7 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                                   aria-label={t('Take in again: {{what}}', { what: p.note })}
                                 >
                                   {t('Take in again')}
-                                </button>
+                                </Button>
                               )}
                             </>
                           ) : !a.mayJudge ? (
@@ -154,21 +165,21 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
                               t('no')
                             )
                           ) : p.may ? (
-                            <button
-                              className="btn small"
+                            <Button
+                              size="sm"
                               onClick={() => setLeaving(p)}
                               aria-label={t('Leave out: {{what}}', { what: p.note })}
                             >
                               {t('Leave out')}
-                            </button>
+                            </Button>
                           ) : (
                             t('no')
                           )}
-                        </td>
+                        </Td>
                       </tr>
                     ))}
-                  </tbody>
-                </table>
+                  </TableBody>
+                </Table>
               </div>
             )}
             {judging === 'judge' && (
@@ -185,27 +196,12 @@ export function Account({ classId, reader }: { classId: string; reader: Api<'Rea
   );
 }
 
-/** Changes evidence; says what was done, with an undo, and shows everything anew. */
-export function useChange(done?: () => void) {
-  const changed = useChanged();
-  const said = useSaid();
-  return useMutation({
-    mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
-    onSuccess: (x) => {
-      said(x.sentence, x.changeId);
-      done?.();
-      void changed('level');
-    },
-  });
-}
-
 function LeaveOut({ params, piece, close }: { params: InClass; piece: Piece; close: () => void }) {
   const [reason, setReason] = useState('');
   const change = useChange(close);
   return (
-    <Window title={t('Leave this out of the level')} close={close}>
-      <form
-        noValidate
+    <Dialog title={t('Leave this out of the level')} close={close}>
+      <Form
         onSubmit={(e: FormEvent) => {
           e.preventDefault();
           change.mutate(() =>
@@ -214,24 +210,22 @@ function LeaveOut({ params, piece, close }: { params: InClass; piece: Piece; clo
         }}
       >
         <p>{piece.note}</p>
-        <Field
-          id="lo-reason"
+        <TextField
           label={t('Why')}
           hint={t('It is kept, and can be taken in again.')}
           error={fieldOf(change.error, 'reason') ?? (change.error ? sentence(change.error) : undefined)}
-        >
-          <input id="lo-reason" type="text" autoFocus value={reason} onChange={(e) => setReason(e.target.value)} />
-        </Field>
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={change.isPending}>
+          autoFocus
+          value={reason}
+          set={setReason}
+        />
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={change.isPending}>
             {t('Leave it out')}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }
 
@@ -254,9 +248,8 @@ function Judge({
       ? sentence(change.error)
       : undefined;
   return (
-    <Window title={t('Add judgement')} close={close}>
-      <form
-        noValidate
+    <Dialog title={t('Add judgement')} close={close}>
+      <Form
         onSubmit={(e: FormEvent) => {
           e.preventDefault();
           change.mutate(() =>
@@ -270,59 +263,44 @@ function Judge({
         }}
       >
         <p>{t('Combined with other evidence; the surer you are, the more it counts.')}</p>
-        <div className="fields">
-          <Field id="ju-level" label={t('Level')} error={fieldOf(change.error, 'level')}>
-            <input
-              id="ju-level"
-              type="text"
-              autoFocus
-              value={form.level}
-              onChange={(e) => setForm({ ...form, level: e.target.value })}
-            />
-          </Field>
-          <Field id="ju-system" label={t('Written as')}>
-            <select
-              id="ju-system"
-              value={form.system}
-              onChange={(e) => {
-                const label = labels.find((l) => l.system === e.target.value);
-                setForm({ ...form, system: e.target.value, level: label?.label ?? form.level });
-              }}
-            >
-              {labels.map((l) => (
-                <option key={l.system} value={l.system}>
-                  {t(l.system)}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <Field id="ju-sd" label={t('How sure')} error={fieldOf(change.error, 'sd')}>
-            <select id="ju-sd" value={form.sd} onChange={(e) => setForm({ ...form, sd: Number(e.target.value) })}>
-              {sures.map(([sd, name]) => (
-                <option key={sd} value={sd}>
-                  {t(name)} (± {halfRange(sd).toFixed(1)} fm)
-                </option>
-              ))}
-            </select>
-          </Field>
-        </div>
-        <Field id="ju-reason" label={t('Why')} error={fieldOf(change.error, 'reason') ?? other}>
-          <input
-            id="ju-reason"
-            type="text"
-            value={form.reason}
-            onChange={(e) => setForm({ ...form, reason: e.target.value })}
+        <FieldRow>
+          <TextField
+            label={t('Level')}
+            error={fieldOf(change.error, 'level')}
+            autoFocus
+            value={form.level}
+            set={(value) => setForm({ ...form, level: value })}
           />
-        </Field>
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={change.isPending}>
+          <Select
+            label={t('Written as')}
+            value={form.system}
+            set={(value) => {
+              const label = labels.find((l) => l.system === value);
+              setForm({ ...form, system: value, level: label?.label ?? form.level });
+            }}
+            options={labels.map((l) => ({ value: l.system, label: t(l.system) }))}
+          />
+          <Select
+            label={t('How sure')}
+            error={fieldOf(change.error, 'sd')}
+            value={form.sd}
+            set={(value) => setForm({ ...form, sd: Number(value) })}
+            options={sures.map(([sd, name]) => ({ value: sd, label: `${t(name)} (± ${halfRange(sd).toFixed(1)} fm)` }))}
+          />
+        </FieldRow>
+        <TextField
+          label={t('Why')}
+          error={fieldOf(change.error, 'reason') ?? other}
+          value={form.reason}
+          set={(value) => setForm({ ...form, reason: value })}
+        />
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={change.isPending}>
             {t('Add judgement')}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

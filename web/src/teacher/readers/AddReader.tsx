@@ -5,8 +5,13 @@ import { useChanged } from '../../shared/changed';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid, type ClassData } from '../classQueries';
-import { Field, Window } from '../frame/Window';
 import { LevelTable } from './LevelTable';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { NumberField, TextField } from '../../ui/TextField';
 
 /** Adds one reader: name, grade, starting level beside what it means, and shows the sign-in at once. */
 export function AddReader({ data, close }: { data: ClassData; close: () => void }) {
@@ -45,14 +50,13 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
   };
   if (made)
     return (
-      <Window title={t('{{name}} can sign in', { name: given })} close={close}>
+      <Dialog title={t('{{name}} can sign in', { name: given })} close={close}>
         <p>
           {t('User name')} <b>{made.userName}</b>, {t('class code')} <b>{data.code}</b>
         </p>
         <Secret kind={made.secretKind} secret={made.secret} />
-        <p className="row end">
-          <button
-            className="btn"
+        <DialogFoot>
+          <Button
             onClick={() => {
               once.done();
               setMade(null);
@@ -61,108 +65,90 @@ export function AddReader({ data, close }: { data: ClassData; close: () => void 
             }}
           >
             {t('Add another')}
-          </button>
-          <button className="btn main" onClick={close}>
+          </Button>
+          <Button look="main" onClick={close}>
             {t('Done')}
-          </button>
-        </p>
-      </Window>
+          </Button>
+        </DialogFoot>
+      </Dialog>
     );
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
-    <Window title={t('Add a reader')} close={close} wide>
-      <form onSubmit={(e) => void save(e)} noValidate>
-        <div className="twocol">
+    <Dialog title={t('Add a reader')} close={close} wide>
+      <Form onSubmit={(e) => void save(e)}>
+        <div className="grid gap-6 *:grid *:content-start *:gap-3 sm:grid-cols-[1fr_1.1fr]">
           <div>
-            <Field id="given" label={t('Given name')} error={fieldOf(error, 'givenName')}>
-              <input
-                id="given"
-                type="text"
-                autoFocus
-                value={given}
-                onChange={(e) => setGiven(e.target.value)}
-                aria-describedby="given-error"
-              />
-            </Field>
-            <Field
-              id="family"
+            <TextField
+              label={t('Given name')}
+              error={fieldOf(error, 'givenName')}
+              autoFocus
+              value={given}
+              aria-describedby="given-error"
+              set={setGiven}
+            />
+            <TextField
               label={t('Family name')}
               hint={t('Never shown where readers can see it. May be left empty.')}
               error={fieldOf(error, 'familyName')}
-            >
-              <input id="family" type="text" value={family} onChange={(e) => setFamily(e.target.value)} />
-            </Field>
+              value={family}
+              set={setFamily}
+            />
             {twin && (
-              <p className="hint" role="status">
+              <p className="text-soft text-sm" role="status">
                 {t('There is a {{name}} in this class already. Is it the same child?', {
                   name: `${twin.givenName} ${twin.familyName}`,
                 })}
               </p>
             )}
-            <Field id="grade" label={t('Grade')} error={fieldOf(error, 'grade')}>
-              <select
-                id="grade"
-                value={grade}
-                onChange={(e) => {
-                  const g = Number(e.target.value);
-                  setGrade(g);
-                  setLevel(Math.round(data.levelChart[Math.max(0, g - 1)]?.depth ?? level));
-                }}
-              >
-                {data.levelChart.map((r, i) => (
-                  <option key={r.grade} value={i}>
-                    {t('Grade {{grade}} · {{year}} · age {{ages}}', {
-                      grade: r.grade,
-                      year: r.schoolYear,
-                      ages: r.ages,
-                    })}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field
-              id="guardian"
+            <Select
+              label={t('Grade')}
+              error={fieldOf(error, 'grade')}
+              value={grade}
+              set={(value) => {
+                const g = Number(value);
+                setGrade(g);
+                setLevel(Math.round(data.levelChart[Math.max(0, g - 1)]?.depth ?? level));
+              }}
+              options={data.levelChart.map((r, i) => ({
+                value: i,
+                label: t('Grade {{grade}} · {{year}} · age {{ages}}', {
+                  grade: r.grade,
+                  year: r.schoolYear,
+                  ages: r.ages,
+                }),
+              }))}
+            />
+            <TextField
               label={t('Guardian’s e-mail')}
               hint={t('For the letter. May be left empty.')}
               error={fieldOf(error, 'guardianMail')}
-            >
-              <input
-                id="guardian"
-                type="text"
-                inputMode="email"
-                value={mail}
-                onChange={(e) => setMail(e.target.value)}
-              />
-            </Field>
-            <Field
-              id="level"
+              inputMode="email"
+              value={mail}
+              set={setMail}
+            />
+            <NumberField
               label={t('Starting level, fm')}
               hint={t('A first guess. It counts as weak evidence (± 10 fm) and reading soon outweighs it.')}
               error={fieldOf(error, 'level')}
-            >
-              <input
-                id="level"
-                type="number"
-                step="0.5"
-                value={level}
-                onChange={(e) => setLevel(Number(e.target.value))}
-              />
-            </Field>
+              step="0.5"
+              value={level}
+              set={setLevel}
+            />
           </div>
           <LevelTable rows={data.levelChart} own={data.ownColumns} level={level} choose={setLevel} />
         </div>
         {other ? (
-          <p className="error" role="alert">
+          <ErrorText>
             {sentence(error)} {t('What you typed is kept.')}
-          </p>
+          </ErrorText>
         ) : null}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main">{t('Add the reader')}</button>
-        </p>
-      </form>
-    </Window>
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit">
+            {t('Add the reader')}
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useState } from 'react';
 import { fm, shortDay } from '../../shared/format';
 import { evidenceSources } from './evidence';
@@ -27,29 +28,36 @@ export function DepthScale({ r }: { r: ReaderData }) {
         from: fm(r.reachFrom),
         to: fm(r.reachTo),
       })}
-      className="full"
+      className="fill-ink block h-auto w-full text-sm"
     >
-      <rect x={x(r.reachFrom)} y="20" width={x(r.reachTo) - x(r.reachFrom)} height="24" fill="var(--overlay-tint)" />
-      <path d={`M${x(r.reachFrom)} 20v28M${x(r.reachTo)} 20v28`} stroke="var(--overlay)" strokeWidth="1.5" />
+      <rect x={x(r.reachFrom)} y="20" width={x(r.reachTo) - x(r.reachFrom)} height="24" fill="var(--color-tint)" />
+      <path d={`M${x(r.reachFrom)} 20v28M${x(r.reachTo)} 20v28`} stroke="var(--color-overlay)" strokeWidth="1.5" />
       <text x={x(r.reachFrom)} y="14" textAnchor="middle">
         {Math.round(r.reachFrom)} {t('easy')}
       </text>
       <text x={x(r.reachTo)} y="14" textAnchor="middle">
         {Math.round(r.reachTo)} {t('too deep')}
       </text>
-      <text className="b" x={x(r.depth)} y="14" textAnchor="middle">
+      <text className="font-bold" x={x(r.depth)} y="14" textAnchor="middle">
         {fm(r.depth)}
       </text>
       <path
         d={`M${x(r.low)} 33H${x(r.high)}M${x(r.low)} 28v10M${x(r.high)} 28v10`}
-        stroke="var(--ink)"
+        stroke="var(--color-ink)"
         strokeWidth="1.5"
       />
-      <circle cx={x(r.depth)} cy="33" r="5" fill="var(--overlay)" />
+      <circle cx={x(r.depth)} cy="33" r="5" fill="var(--color-overlay)" />
       {whole.map((d) => (
-        <rect key={d} x={x(d)} y="46" width={x(d + 1) - x(d)} height="5" fill={d % 2 ? 'var(--paper)' : 'var(--ink)'} />
+        <rect
+          key={d}
+          x={x(d)}
+          y="46"
+          width={x(d + 1) - x(d)}
+          height="5"
+          fill={d % 2 ? 'var(--color-paper)' : 'var(--color-ink)'}
+        />
       ))}
-      <rect x={x(from)} y="46" width={x(to) - x(from)} height="5" fill="none" stroke="var(--ink)" />
+      <rect x={x(from)} y="46" width={x(to) - x(from)} height="5" fill="none" stroke="var(--color-ink)" />
       {whole
         .filter((d) => d % 5 === 0)
         .map((d) => (
@@ -66,8 +74,8 @@ type Mark = Api<'MarkView'>;
 const leftOutGlyph = 'M-3.500 0a3.500 3.500 0 1 0 7 0a3.500 3.500 0 1 0-7 0zM-4.500 4.500L4.500-4.500';
 const glyphOf = (m: Pick<Mark, 'what' | 'leftOut'>) =>
   m.leftOut
-    ? { d: leftOutGlyph, fill: 'none', stroke: 'var(--ink)', strokeWidth: 1.3 }
-    : { d: evidenceSources[m.what].glyph, fill: 'var(--ink)' };
+    ? { d: leftOutGlyph, fill: 'none', stroke: 'var(--color-ink)', strokeWidth: 1.3 }
+    : { d: evidenceSources[m.what].glyph, fill: 'var(--color-ink)' };
 const glyphName = (m: Pick<Mark, 'what' | 'leftOut'>) => t(m.leftOut ? 'left out' : evidenceSources[m.what].word);
 
 /** Where the table of evidence tells of a mark. */
@@ -87,7 +95,7 @@ export function Trail({
 }) {
   const [now] = useState(Date.now);
   if (r.trail.length < 2)
-    return <p className="soft small">{t('The trail begins when there is more than one day of evidence.')}</p>;
+    return <p className="text-soft text-sm">{t('The trail begins when there is more than one day of evidence.')}</p>;
   const time = (iso: string) => new Date(iso).getTime();
   const start = time(sure(r.trail[0]).day),
     end = Math.max(time(sure(r.trail.at(-1)).day), now);
@@ -114,7 +122,7 @@ export function Trail({
         width={width}
         height={height}
         viewBox={`0 0 ${width} ${height}`}
-        className="full"
+        className="fill-ink block h-auto w-full text-sm"
         role={links ? 'group' : 'img'}
         aria-label={t('Depth from {{first}} to {{last}} fm since {{day}}', {
           first: fm(sure(r.trail[0]).mean),
@@ -124,7 +132,7 @@ export function Trail({
       >
         {ticks.map((d) => (
           <g key={d}>
-            <path d={`M30 ${y(d)}H${width}`} stroke="var(--ink-soft)" strokeWidth=".6" strokeDasharray="1 5" />
+            <path d={`M30 ${y(d)}H${width}`} stroke="var(--color-soft)" strokeWidth=".6" strokeDasharray="1 5" />
             <text x="24" y={y(d) + 4.5} textAnchor="end">
               {d}
             </text>
@@ -134,18 +142,27 @@ export function Trail({
           d={`M${line((d) => d.low).join('L')}L${line((d) => d.high)
             .reverse()
             .join('L')}z`}
-          fill="var(--depth-2)"
+          fill="var(--color-depth-2)"
         />
-        <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--ink)" strokeWidth="1.8" />
+        <path d={`M${line((d) => d.mean).join('L')}`} fill="none" stroke="var(--color-ink)" strokeWidth="1.8" />
         {r.marks.map((m, i) => {
-          const said = `${shortDay(m.at)}: ${m.note || glyphName(m)}${m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`}`;
+          const moved = m.moved == null ? '' : `, ${m.moved >= 0 ? '+' : '−'}${Math.abs(m.moved).toFixed(1)} fm`;
+          const said = `${shortDay(m.at)}: ${m.note || glyphName(m)}${moved}`;
           const mark = (
             <path key={i} transform={`translate(${x(time(m.at))} ${y(m.place)})`} {...glyphOf(m)}>
               <title>{said}</title>
             </path>
           );
           return links ? (
-            <a key={i} href={`#${pieceId(m)}`} aria-label={said} className="evidencemark">
+            <a
+              key={i}
+              href={`#${pieceId(m)}`}
+              aria-label={said}
+              className={cx(
+                '[&_circle]:hover:fill-tint [&_circle]:hover:stroke-overlay',
+                '[&_circle]:focus-visible:fill-tint [&_circle]:focus-visible:stroke-overlay',
+              )}
+            >
               <circle cx={x(time(m.at))} cy={y(m.place)} r="12" fill="transparent" />
               {mark}
             </a>
@@ -157,19 +174,19 @@ export function Trail({
           cx={x(time(sure(r.trail.at(-1)).day))}
           cy={y(sure(r.trail.at(-1)).mean)}
           r="4.500"
-          fill="var(--overlay)"
+          fill="var(--color-overlay)"
         />
-        <path d={`M30 ${height - 20}H${width - 6}`} stroke="var(--ink)" />
+        <path d={`M30 ${height - 20}H${width - 6}`} stroke="var(--color-ink)" />
         {months.map((ms) => (
           <g key={ms}>
-            <path d={`M${x(ms)} ${height - 20}v4`} stroke="var(--ink)" />
+            <path d={`M${x(ms)} ${height - 20}v4`} stroke="var(--color-ink)" />
             <text x={x(ms) + 3} y={height - 5}>
               {new Date(ms).toLocaleDateString('en-GB', { month: 'short' })}
             </text>
           </g>
         ))}
       </svg>
-      <ul className="key">
+      <ul className="flex flex-wrap gap-x-2 text-sm [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1">
         {used.map(([name, m]) => (
           <li key={name}>
             <svg width="10" height="10" viewBox="-5 -5 10 10" aria-hidden>
@@ -178,7 +195,7 @@ export function Trail({
             {name}
           </li>
         ))}
-        <li className="soft">{t('down is deeper')}</li>
+        <li className="text-soft">{t('down is deeper')}</li>
       </ul>
     </>
   );

@@ -1,6 +1,8 @@
 import { fm } from '../../shared/format';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
+import { Button } from '../../ui/Button';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Props = { rows: ClassData['levelChart']; own: string[]; level: number; choose: (level: number) => void };
 
@@ -8,43 +10,42 @@ type Props = { rows: ClassData['levelChart']; own: string[]; level: number; choo
 export function LevelTable({ rows, own, level, choose }: Props) {
   const here = rows.findIndex((r) => level <= r.depth);
   return (
-    <div className="levels">
-      <table>
-        <caption>{t('Typical at the end of the grade')}</caption>
-        <thead>
+    <div className="text-sm">
+      <Table>
+        <caption className="pb-1 text-left font-semibold">{t('Typical at the end of the grade')}</caption>
+        <TableHead>
           <tr>
-            <th>{t('Grade')}</th>
-            <th>{t('School year')}</th>
-            <th>{t('Age')}</th>
+            <Th>{t('Grade')}</Th>
+            <Th>{t('School year')}</Th>
+            <Th>{t('Age')}</Th>
             {own.map((name) => (
-              <th key={name}>{name}</th>
+              <Th key={name}>{name}</Th>
             ))}
-            <th className="num">fm</th>
+            <Th num>fm</Th>
           </tr>
-        </thead>
-        <tbody>
+        </TableHead>
+        <TableBody>
           {rows.map((r, i) => (
-            <tr key={r.grade} className={i === here ? 'on' : undefined}>
-              <td>{r.grade}</td>
-              <td>{r.schoolYear}</td>
-              <td>{r.ages}</td>
+            <tr key={r.grade} className={i === here ? 'bg-tint font-semibold' : undefined}>
+              <Td>{r.grade}</Td>
+              <Td>{r.schoolYear}</Td>
+              <Td>{r.ages}</Td>
               {own.map((name, c) => (
-                <td key={name}>{r.own[c]}</td>
+                <Td key={name}>{r.own[c]}</Td>
               ))}
-              <td className="num">
-                <button
-                  type="button"
-                  className="btn small"
+              <Td num>
+                <Button
+                  size="sm"
                   aria-label={t('Start at {{fm}} fm, end of grade {{grade}}', { fm: fm(r.depth), grade: r.grade })}
                   onClick={() => choose(r.depth)}
                 >
                   {fm(r.depth)}
-                </button>
-              </td>
+                </Button>
+              </Td>
             </tr>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   );
 }

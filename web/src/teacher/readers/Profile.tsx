@@ -1,20 +1,23 @@
+import { cx } from 'class-variance-authority';
 import { DownloadSimple, IdentificationCard } from '@phosphor-icons/react';
 import { useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { useOutletContext, useParams } from 'react-router';
 import { api, ok } from '../../shared/api';
 import { Secret } from '../../shared/Secret';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useReader } from '../classQueries';
 import type { Place } from '../frame/Frame';
-import { Window } from '../frame/Window';
 import { useTray } from '../tray/useTray';
 import { Oral } from '../oral/Oral';
 import { Account } from './Account';
 import { DepthScale, Trail } from './DepthPieces';
 import { GoalBar, rangeWords, ReadingTable, Strands } from './ReaderPieces';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { PageHead, ScrollPage } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
 
 /** Everything known of one reader. */
 export default function Profile() {
@@ -26,65 +29,74 @@ export default function Profile() {
   return (
     <Show query={reader}>
       {(r) => (
-        <div className="profile">
-          <div className="head">
-            <h1>
-              {r.givenName} {r.familyName}
-            </h1>
-            <p className="soft">
-              {[
-                r.group,
-                t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade }),
-                t('user name {{name}}', { name: r.userName }),
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-            </p>
-            <span className="grow" />
-            <button className="btn" onClick={() => setCard(true)}>
+        <ScrollPage>
+          <PageHead
+            title={`${r.givenName} ${r.familyName}`}
+            beside={
+              <p className="text-soft">
+                {[
+                  r.group,
+                  t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade }),
+                  t('user name {{name}}', { name: r.userName }),
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </p>
+            }
+          >
+            <Button onClick={() => setCard(true)}>
               <IdentificationCard size={20} aria-hidden />
               {t('Sign-in')}
-            </button>
-            <a className="btn" href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}>
-              <DownloadSimple size={20} aria-hidden />
-              {t('History as CSV')}
-            </a>
-            <button className="btn" onClick={() => tray.toggleReader(r.id)}>
+            </Button>
+            <Button asChild>
+              <a href={`/api/readers/${r.id}/history.csv`} download={`${r.userName}.csv`}>
+                <DownloadSimple size={20} aria-hidden />
+                {t('History as CSV')}
+              </a>
+            </Button>
+            <Button onClick={() => tray.toggleReader(r.id)}>
               {tray.readers.includes(r.id) ? t('Put back') : t('Pick up')}
-            </button>
-          </div>
-          <div className="panels">
+            </Button>
+          </PageHead>
+          <div
+            className={cx(
+              'border-line *:border-line grid border-y *:border-b *:px-4 *:pt-3 *:pb-3.5 lg:grid-cols-3',
+              'lg:*:border-r',
+            )}
+          >
             <section>
               <h2>{t('Depth and reach')}</h2>
-              <p className="soft small">{rangeWords(r)}</p>
+              <p className="text-soft text-sm">{rangeWords(r)}</p>
               <DepthScale r={r} />
             </section>
-            <section className="wide">
+            <section className="lg:col-span-2">
               <h2>{t('Level over time')}</h2>
               <Trail r={r} width={640} height={180} links />
             </section>
             <section>
               <h2>{t('Goals')}</h2>
               {r.goals.length === 0 ? (
-                <p className="soft">{t('No goals this term.')}</p>
+                <p className="text-soft">{t('No goals this term.')}</p>
               ) : (
                 r.goals.map((g) => <GoalBar key={g.kind} goal={g} />)
               )}
             </section>
-            <section className="wide">
+            <section className="lg:col-span-2">
               <h2>
                 {t('Strands')}{' '}
-                <span className="soft small">
+                <span className="font-ui text-soft text-sm font-normal">
                   {t('estimate with 90% range; right of asked at the first try, 12 weeks')}
                 </span>
               </h2>
-              <Strands strands={r.strands} />
+              <Strands strands={r.strands} wide />
             </section>
           </div>
           <Account classId={data.id} reader={r} />
           <Oral classId={data.id} reader={r} />
           <section aria-labelledby="history">
-            <h2 id="history">{t('Reading history')}</h2>
+            <h2 id="history" className="px-4 pt-3.5 pb-1.5">
+              {t('Reading history')}
+            </h2>
             {r.readings.length === 0 ? (
               <Empty title={t('Nothing read yet')}>
                 <p>
@@ -96,7 +108,7 @@ export default function Profile() {
             )}
           </section>
           {card && <SignInCard readerId={r.id} code={data.code} close={() => setCard(false)} />}
-        </div>
+        </ScrollPage>
       )}
     </Show>
   );
@@ -108,7 +120,7 @@ function SignInCard({ readerId, code, close }: { readerId: string; code: string;
     queryFn: () => ok(api.GET('/readers/{readerId}/sign-in', { params: { path: { readerId } } })),
   });
   return (
-    <Window title={t('Sign-in')} close={close}>
+    <Dialog title={t('Sign-in')} close={close}>
       <Show query={card}>
         {(c) => (
           <>
@@ -119,6 +131,6 @@ function SignInCard({ readerId, code, close }: { readerId: string; code: string;
           </>
         )}
       </Show>
-    </Window>
+    </Dialog>
   );
 }

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { Link } from 'react-router';
 import type { Api } from '../../shared/api';
 import { chanceWords, dayOf, fm, halfRange, minutes, percent, shortDay, signed, strandName } from '../../shared/format';
@@ -6,24 +7,25 @@ import { t } from '../../shared/words';
 
 type ReaderData = Api<'ReaderView'>;
 import { courseWord, goalKinds } from '../../shared/goalKinds';
+import { Meter } from '../../ui/Measures';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Goal = Api<'GoalStandingView'>;
 
 export function GoalBar({ goal }: { goal: Goal }) {
-  const share = Math.min(1, goal.done / goal.target),
-    due = Math.min(1, goal.dueNow / goal.target);
   const kind = goalKinds[goal.kind];
   return (
-    <div className="goalbar">
-      <p>
+    <div className="mt-1 text-sm">
+      <p className="flex justify-between gap-1.5">
         <b>{kind.name()}</b> {kind.outOf(goal.done, goal.target)}
       </p>
-      <svg viewBox="0 0 180 12" preserveAspectRatio="none" aria-hidden>
-        <rect x=".5" y="3" width="179" height="6" fill="var(--paper)" stroke="var(--ink)" />
-        <rect x=".5" y="3" width={share * 179} height="6" fill="var(--depth-6)" />
-        {kind.grows && <path d={`M${due * 179} 0v12`} stroke="var(--ink)" strokeWidth="2" />}
-      </svg>
-      <p className="soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</p>
+      <Meter
+        label={kind.name()}
+        of={goal.target}
+        at={goal.done}
+        due={kind.grows ? Math.min(goal.target, goal.dueNow) : undefined}
+      />
+      <p className="text-soft">{goal.course === 'Reached' ? courseWord(goal.course) : chanceWords(goal.chance)}</p>
     </div>
   );
 }
@@ -42,23 +44,29 @@ export const rangeWords = (r: ReaderData) =>
         grade: r.gradeLabel,
       });
 
-export function Strands({ strands }: { strands: ReaderData['strands'] }) {
+export function Strands({ strands, wide = false }: { strands: ReaderData['strands']; wide?: boolean }) {
   const asked = strands.filter((s) => s.asked > 0);
-  if (asked.length === 0) return <p className="soft small">{t('No questions answered yet.')}</p>;
+  if (asked.length === 0) return <p className="text-soft text-sm">{t('No questions answered yet.')}</p>;
   const weakest = [...asked].sort((a, b) => a.mean - b.mean)[0];
   const x = (p: number) => p * 96;
   return (
-    <ul className="strands">
+    <ul className={cx('grid gap-0.75 text-sm', wide && 'grid-cols-2 gap-x-8')}>
       {asked.map((s) => (
-        <li key={s.strand} className={s === weakest && s.asked >= 3 ? 'weak' : undefined}>
+        <li
+          key={s.strand}
+          className={cx(
+            'grid grid-cols-[84px_minmax(16px,1fr)_36px_54px] items-center gap-1.25',
+            s === weakest && s.asked >= 3 && 'font-bold',
+          )}
+        >
           <span>{strandName(s.strand)}</span>
-          <svg viewBox="0 0 96 14" preserveAspectRatio="none" height="14" aria-hidden>
-            <path d="M0 7H96" stroke="var(--line)" />
-            <rect x={x(s.low)} y="3" width={x(s.high) - x(s.low)} height="8" fill="var(--depth-4)" />
-            <path d={`M${x(s.mean)} 0v14`} stroke="var(--ink)" strokeWidth="2.5" />
+          <svg viewBox="0 0 96 14" preserveAspectRatio="none" height="14" aria-hidden className="w-full">
+            <path d="M0 7H96" stroke="var(--color-line)" />
+            <rect x={x(s.low)} y="3" width={x(s.high) - x(s.low)} height="8" fill="var(--color-depth-4)" />
+            <path d={`M${x(s.mean)} 0v14`} stroke="var(--color-ink)" strokeWidth="2.5" />
           </svg>
-          <b>{percent(s.mean)}</b>
-          <span className="soft">{t('{{right}} of {{asked}}', { right: s.right, asked: s.asked })}</span>
+          <span className="text-right">{percent(s.mean)}</span>
+          <span className="text-soft">{t('{{right}} of {{asked}}', { right: s.right, asked: s.asked })}</span>
         </li>
       ))}
     </ul>
@@ -68,39 +76,39 @@ export function Strands({ strands }: { strands: ReaderData['strands'] }) {
 /** Every reading with date, time open and result. */
 export function ReadingTable({ classId, readings }: { classId: string; readings: ReaderData['readings'] }) {
   return (
-    <table className="readings">
-      <thead>
+    <Table>
+      <TableHead>
         <tr>
-          <th>{t('Handed in')}</th>
-          <th>{t('Text')}</th>
-          <th className="num">{t('Depth')}</th>
-          <th className="num">{t('Fit')}</th>
-          <th className="num">{t('Time open')}</th>
-          <th className="num">{t('First try')}</th>
-          <th className="num">{t('Level')}</th>
-          <th>{t('State')}</th>
+          <Th>{t('Handed in')}</Th>
+          <Th>{t('Text')}</Th>
+          <Th num>{t('Depth')}</Th>
+          <Th num>{t('Fit')}</Th>
+          <Th num>{t('Time open')}</Th>
+          <Th num>{t('First try')}</Th>
+          <Th num>{t('Level')}</Th>
+          <Th>{t('State')}</Th>
         </tr>
-      </thead>
-      <tbody>
+      </TableHead>
+      <TableBody>
         {readings.map((k) => (
           <tr key={k.ticketId}>
-            <td>{k.handedInAt ? dayOf(k.handedInAt) : k.dueOn ? t('due {{day}}', { day: shortDay(k.dueOn) }) : '–'}</td>
-            <th scope="row">
+            <Td>{k.handedInAt ? dayOf(k.handedInAt) : k.dueOn ? t('due {{day}}', { day: shortDay(k.dueOn) }) : '–'}</Td>
+            <Th scope="row">
               <Link to={`/class/${classId}/tickets/${k.ticketId}`}>{k.title}</Link>
-            </th>
-            <td className="num">{fm(k.versionDepth)}</td>
-            <td className="num">{percent(k.forecast)}</td>
-            <td className="num">{minutes(k.seconds)}</td>
-            <td className="num">{k.score == null ? '–' : percent(k.score)}</td>
-            <td className="num">
+            </Th>
+            <Td num>{fm(k.versionDepth)}</Td>
+            <Td num>{percent(k.forecast)}</Td>
+            <Td num>{minutes(k.seconds)}</Td>
+            <Td num>{k.score == null ? '–' : percent(k.score)}</Td>
+            <Td num>
               {k.beforeMean == null || k.afterMean == null
                 ? '–'
                 : `${fm(k.afterMean)} (${signed(k.afterMean - k.beforeMean)})`}
-            </td>
-            <td>{t(ticketWords[k.state])}</td>
+            </Td>
+            <Td>{t(ticketWords[k.state])}</Td>
           </tr>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

@@ -1,5 +1,5 @@
-import { NavLink } from 'react-router';
 import { t } from '../../shared/words';
+import { SegmentLinks } from '../../ui/Segments';
 
 const views = [
   ['', 'Levels'],
@@ -12,12 +12,9 @@ const views = [
 /** The views of the readers' place. */
 export function RosterTabs({ classId }: { classId: string }) {
   return (
-    <nav className="switch tabs" aria-label={t('Views of the readers')}>
-      {views.map(([path, name]) => (
-        <NavLink key={path} to={`/class/${classId}/readers${path && `/${path}`}`} end>
-          {t(name)}
-        </NavLink>
-      ))}
-    </nav>
+    <SegmentLinks
+      label={t('Views of the readers')}
+      links={views.map(([path, name]) => ({ to: `/class/${classId}/readers${path && `/${path}`}`, name: t(name) }))}
+    />
   );
 }

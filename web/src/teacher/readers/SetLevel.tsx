@@ -3,26 +3,32 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { dayOf, fm, halfRange } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { Field, Window } from '../frame/Window';
-import { useChange, type InClass } from './Account';
+import { useChange, type InClass } from './useChange';
+import { Button } from '../../ui/Button';
+import { Radios } from '../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { FieldRow, FieldSet } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { DateField, TextField } from '../../ui/TextField';
 
 /** The level a teacher has set, with the estimate that goes on beneath. */
 export function Standing({ set, may, end }: { set: Api<'SetLevelView'>; may: boolean; end: () => void }) {
   const until = set.until ? t('until {{day}}', { day: dayOf(set.until) }) : t('until the next level check');
   return (
-    <p className="setlevel">
+    <p className="border-overlay my-1 border-l-3 px-3 py-1.5">
       <b>{t('Set to {{level}} fm {{until}}.', { level: fm(set.level), until })}</b>{' '}
       {t('{{who}}, {{day}}: {{reason}}', { who: set.by, day: dayOf(set.at), reason: set.reason })}{' '}
-      <span className="soft">
+      <span className="text-soft">
         {t('The estimate beneath: {{depth}} ± {{range}} fm.', {
           depth: fm(set.estimate),
           range: halfRange(set.estimateSd).toFixed(1),
         })}
       </span>{' '}
       {may && (
-        <button className="btn small" onClick={end}>
+        <Button size="sm" onClick={end}>
           {t('End set level')}
-        </button>
+        </Button>
       )}
     </p>
   );
@@ -61,66 +67,56 @@ export function SetLevel({
     );
   };
   return (
-    <Window title={t('Set level')} close={close}>
-      <form noValidate onSubmit={send}>
+    <Dialog title={t('Set level')} close={close}>
+      <Form onSubmit={send}>
         <p>{t('The level is what you say, everywhere. The estimate goes on beneath and both are shown.')}</p>
-        <div className="fields">
-          <Field id="sl-level" label={t('Level')} error={fieldOf(change.error, 'level')}>
-            <input
-              id="sl-level"
-              type="text"
-              autoFocus
-              value={form.level}
-              onChange={(e) => setForm({ ...form, level: e.target.value })}
-            />
-          </Field>
-          <Field id="sl-system" label={t('Written as')}>
-            <select id="sl-system" value={form.system} onChange={(e) => written(e.target.value)}>
-              {labels.map((l) => (
-                <option key={l.system} value={l.system}>
-                  {t(l.system)}
-                </option>
-              ))}
-            </select>
-          </Field>
-        </div>
-        <fieldset className="until">
-          <legend>{t('Until')}</legend>
-          <label>
-            <input type="radio" name="sl-until" checked={!dated} onChange={() => setDated(false)} />{' '}
-            {t('the next level check')}
-          </label>
-          <label>
-            <input type="radio" name="sl-until" checked={dated} onChange={() => setDated(true)} /> {t('a date')}
-          </label>
-          {dated && (
-            <Field id="sl-date" label={t('Last day')} error={fieldOf(change.error, 'until')}>
-              <input
-                id="sl-date"
-                type="date"
-                value={form.until}
-                onChange={(e) => setForm({ ...form, until: e.target.value })}
-              />
-            </Field>
-          )}
-        </fieldset>
-        <Field id="sl-reason" label={t('Why')} error={fieldOf(change.error, 'reason') ?? other}>
-          <input
-            id="sl-reason"
-            type="text"
-            value={form.reason}
-            onChange={(e) => setForm({ ...form, reason: e.target.value })}
+        <FieldRow>
+          <TextField
+            label={t('Level')}
+            error={fieldOf(change.error, 'level')}
+            autoFocus
+            value={form.level}
+            set={(value) => setForm({ ...form, level: value })}
           />
-        </Field>
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={change.isPending || (dated && !form.until)}>
+          <Select
+            label={t('Written as')}
+            value={form.system}
+            set={written}
+            options={labels.map((l) => ({ value: l.system, label: t(l.system) }))}
+          />
+        </FieldRow>
+        <FieldSet legend={t('Until')}>
+          <Radios
+            label={t('Until')}
+            value={dated ? 'date' : 'check'}
+            options={[
+              { value: 'check', label: t('the next level check') },
+              { value: 'date', label: t('a date') },
+            ]}
+            set={(until) => setDated(until === 'date')}
+          />
+          {dated && (
+            <DateField
+              label={t('Last day')}
+              error={fieldOf(change.error, 'until')}
+              value={form.until}
+              set={(value) => setForm({ ...form, until: value })}
+            />
+          )}
+        </FieldSet>
+        <TextField
+          label={t('Why')}
+          error={fieldOf(change.error, 'reason') ?? other}
+          value={form.reason}
+          set={(value) => setForm({ ...form, reason: value })}
+        />
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={change.isPending || (dated && !form.until)}>
             {t('Set level')}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

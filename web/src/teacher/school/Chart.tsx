@@ -2,12 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { type Api, api, ok, Problem, sentence } from '../../shared/api';
-import { Show } from '../../shared/Whole';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { Window } from '../frame/Window';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { PageHead, ScrollPage } from '../../ui/Page';
+import { Show } from '../../ui/Show';
+import { NumberField, TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type View = Api<'ChartView'>;
 
@@ -37,11 +41,11 @@ function Editor({ chart }: { chart: View }) {
     }
   };
   const text = (i: number, key: 'label' | 'schoolYear' | 'ages', label: string) => (
-    <input
-      type="text"
-      aria-label={t('{{what}} of row {{n}}', { what: label, n: i + 1 })}
+    <TextField
+      label={t('{{what}} of row {{n}}', { what: label, n: i + 1 })}
+      bare
       value={sure(rows[i])[key]}
-      onChange={(e) => set(i, { [key]: e.target.value })}
+      set={(value) => set(i, { [key]: value })}
     />
   );
   const addColumn = () => {
@@ -54,114 +58,121 @@ function Editor({ chart }: { chart: View }) {
     setRows(rows.map((r) => ({ ...r, own: r.own.filter((_, n) => n !== c) })));
   };
   return (
-    <section className="formpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Level chart')}</h1>
-        <p className="soft">{chart.usual ? t('the chart every school starts with') : t('the school’s own')}</p>
-        <span className="grow" />
-        <button
-          className="btn main"
+    <ScrollPage>
+      <PageHead
+        title={t('Level chart')}
+        beside={
+          <p className="text-soft">{chart.usual ? t('the chart every school starts with') : t('the school’s own')}</p>
+        }
+      >
+        <Button
+          look="main"
           onClick={() =>
             void attempt(async () => setEffect(await ok(api.POST('/school/level-chart/effect', { body }))))
           }
         >
           {t('What would change…')}
-        </button>
-      </div>
-      <p className="remarks">
+        </Button>
+      </PageHead>
+      <p className="px-4 py-2">
         {t(
-          'What is typically read at the end of each grade, in fathoms, and what the grade is called elsewhere. Add a column for labels your school uses; they are understood wherever a level is typed.',
+          'What is typically read at the end of each grade, in fathoms, and what the grade is called ' +
+            'elsewhere. Add a column for labels your school uses; they are understood wherever a level is ' +
+            'typed.',
         )}
       </p>
       {error ? (
-        <p className="remarks error" role="alert">
+        <p className="text-overlay px-4 py-2 text-sm font-semibold" role="alert">
           {error instanceof Problem ? Object.values(error.fields).flat().join(' ') || error.message : sentence(error)}
         </p>
       ) : null}
-      <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-        <table className="charttable">
-          <thead>
+      <div
+        className="border-ink relative min-h-0 overflow-auto border-t"
+        tabIndex={0}
+        role="region"
+        aria-labelledby="title"
+      >
+        <Table>
+          <TableHead>
             <tr>
-              <th>{t('Grade')}</th>
-              <th>{t('School year')}</th>
-              <th>{t('Ages')}</th>
-              <th className="num">{t('Depth, fm')}</th>
+              <Th>{t('Grade')}</Th>
+              <Th>{t('School year')}</Th>
+              <Th>{t('Ages')}</Th>
+              <Th num>{t('Depth, fm')}</Th>
               {columns.map((c, n) => (
-                <th key={n}>
+                <Th key={n}>
                   {c}{' '}
-                  <button
-                    className="btn plain small square"
+                  <Button
+                    look="plain"
+                    size="sm"
+                    square
                     aria-label={t('Take the column {{name}} away', { name: c })}
                     onClick={() => dropColumn(n)}
                   >
                     ×
-                  </button>
-                </th>
+                  </Button>
+                </Th>
               ))}
-              <th>
-                <span className="row">
-                  <input
-                    type="text"
-                    aria-label={t('Name of a new column')}
+              <Th>
+                <span className="flex flex-wrap items-center gap-2">
+                  <TextField
+                    label={t('Name of a new column')}
+                    bare
                     placeholder={t('Own labels, such as “Step”')}
                     maxLength={24}
                     value={name}
-                    onChange={(e) => setName(e.target.value)}
+                    set={setName}
                   />
-                  <button className="btn small" disabled={!name.trim() || columns.length >= 4} onClick={addColumn}>
+                  <Button size="sm" disabled={!name.trim() || columns.length >= 4} onClick={addColumn}>
                     {t('Add the column')}
-                  </button>
+                  </Button>
                 </span>
-              </th>
+              </Th>
             </tr>
-          </thead>
-          <tbody>
+          </TableHead>
+          <TableBody>
             {rows.map((r, i) => (
               <tr key={i}>
-                <td>{text(i, 'label', t('Grade'))}</td>
-                <td>{text(i, 'schoolYear', t('School year'))}</td>
-                <td>{text(i, 'ages', t('Ages'))}</td>
-                <td className="num">
-                  <input
-                    type="number"
+                <Td>{text(i, 'label', t('Grade'))}</Td>
+                <Td>{text(i, 'schoolYear', t('School year'))}</Td>
+                <Td>{text(i, 'ages', t('Ages'))}</Td>
+                <Td num>
+                  <NumberField
+                    label={t('Depth of grade {{grade}}', { grade: r.label })}
+                    bare
                     step="0.5"
-                    aria-label={t('Depth of grade {{grade}}', { grade: r.label })}
                     value={r.depth}
-                    onChange={(e) => set(i, { depth: Number(e.target.value) })}
+                    set={(value) => set(i, { depth: value })}
                   />
-                </td>
+                </Td>
                 {columns.map((c, n) => (
-                  <td key={n}>
-                    <input
-                      type="text"
+                  <Td key={n}>
+                    <TextField
+                      label={t('{{what}} of row {{n}}', { what: c, n: i + 1 })}
+                      bare
                       maxLength={24}
-                      aria-label={t('{{what}} of row {{n}}', { what: c, n: i + 1 })}
                       value={r.own[n] ?? ''}
-                      onChange={(e) =>
-                        set(i, { own: columns.map((_, m) => (m === n ? e.target.value : (r.own[m] ?? ''))) })
-                      }
+                      set={(value) => set(i, { own: columns.map((_, m) => (m === n ? value : (r.own[m] ?? ''))) })}
                     />
-                  </td>
+                  </Td>
                 ))}
-                <td />
+                <Td />
               </tr>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {effect && (
-        <Window title={t('What would change')} close={() => setEffect(null)}>
-          <ul className="lines">
+        <Dialog title={t('What would change')} close={() => setEffect(null)}>
+          <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
             {effect.sentences.map((s) => (
               <li key={s}>{s}</li>
             ))}
           </ul>
-          <p className="row end">
-            <button className="btn" onClick={() => setEffect(null)}>
-              {t('Cancel')}
-            </button>
-            <button
-              className="btn main"
+          <DialogFoot>
+            <Button onClick={() => setEffect(null)}>{t('Cancel')}</Button>
+            <Button
+              look="main"
               onClick={() =>
                 void attempt(async () => {
                   await ok(api.PUT('/school/level-chart', { body }));
@@ -172,10 +183,10 @@ function Editor({ chart }: { chart: View }) {
               }
             >
               {t('Save the chart')}
-            </button>
-          </p>
-        </Window>
+            </Button>
+          </DialogFoot>
+        </Dialog>
       )}
-    </section>
+    </ScrollPage>
   );
 }

@@ -1,28 +1,30 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useTable, type ListColumn } from '../frame/columns';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { ListPage, Notice, PageHead, Row } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { SearchField } from '../../ui/TextField';
+import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
+import { type Column, useDataTable, usePicks } from '../../ui/table/useDataTable';
 
 type Row = Api<'SchoolClass'>;
 
-const columns: ListColumn<Row>[] = [
+const none: Row[] = [];
+
+const columns: Column<Row>[] = [
   {
     key: 'name',
     name: 'Class',
     by: (c) => c.name.toLowerCase(),
-    show: (c) => (
-      <>
-        <Link to={`/class/${c.id}/readers/roster`}>{c.name}</Link>
-        {c.closed && <span className="soft"> {t('closed')}</span>}
-      </>
-    ),
+    show: (c) => c.name,
+    beside: (c) => c.closed && <span className="text-soft"> {t('closed')}</span>,
   },
   { key: 'year', name: 'Year', by: (c) => c.yearName, show: (c) => c.yearName },
   { key: 'teachers', name: 'Teachers', by: (c) => c.teachers, show: (c) => c.teachers || <b>{t('no teacher')}</b> },
@@ -35,10 +37,10 @@ const columns: ListColumn<Row>[] = [
       c.readers === 0 ? (
         '–'
       ) : (
-        <span className="share">
+        <span className="inline-flex items-center gap-2">
           <svg width="60" height="10" aria-hidden>
-            <rect width="60" height="10" fill="var(--paper)" stroke="var(--line)" />
-            <rect width={(60 * c.never) / c.readers} height="10" fill="var(--depth-4)" />
+            <rect width="60" height="10" fill="var(--color-paper)" stroke="var(--color-line)" />
+            <rect width={(60 * c.never) / c.readers} height="10" fill="var(--color-depth-4)" />
           </svg>{' '}
           {t('{{n}} of {{all}}', { n: c.never, all: c.readers })}
         </span>
@@ -58,55 +60,64 @@ export default function Classes() {
   const classes = useQuery({ queryKey: keys.school.classes, queryFn: () => ok(api.GET('/school/classes')) });
   const [closed, setClosed] = useState(false);
   const [asked, setAsked] = useState('');
-  const go = useNavigate();
-  const list = useTable<Row>({
+  const rows = useMemo(() => (classes.data ?? none).filter((c) => closed || !c.closed), [classes.data, closed]);
+  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const list = useDataTable<Row>({
     list: 'school-classes',
     columns,
+    rows,
     id: (c) => c.id,
     name: (c) => c.name,
-    open: (c) => void go(`/class/${c.id}/readers/roster`),
+    to: (c) => `/class/${c.id}/readers/roster`,
+    asked,
+    matches: (c, words) => `${c.name} ${c.teachers}`.toLowerCase().includes(words.trim().toLowerCase()),
+    picking: picks.picking,
   });
   return (
-    <section className="listpage" aria-labelledby="title">
+    <ListPage>
       <div>
-        <div className="head">
-          <h1 id="title">{t('Classes')}</h1>
-          <input
-            type="search"
-            aria-label={t('Filter by class or teacher')}
-            placeholder={t('Class or teacher')}
-            value={asked}
-            onChange={(e) => setAsked(e.target.value)}
-          />
-          <label>
-            <input type="checkbox" checked={closed} onChange={(e) => setClosed(e.target.checked)} />
-            {t('closed ones too')}
-          </label>
-          <span className="grow" />
-          {list.picked.length > 0 && <PrintClasses ids={list.picked} />}
-          {list.menu}
-        </div>
+        <PageHead
+          title={t('Classes')}
+          beside={
+            <>
+              <SearchField
+                label={t('Filter by class or teacher')}
+                placeholder={t('Class or teacher')}
+                value={asked}
+                set={setAsked}
+              />
+              <Checkbox checked={closed} set={setClosed}>
+                {t('closed ones too')}
+              </Checkbox>
+            </>
+          }
+        >
+          {picks.picked.length > 0 && <PrintClasses ids={picks.picked} />}
+          <ColumnsMenu of={list} />
+        </PageHead>
         <Transfers />
       </div>
       <Show query={classes}>
-        {(all) => {
-          const rows = all.filter(
-            (c) =>
-              (closed || !c.closed) && `${c.name} ${c.teachers}`.toLowerCase().includes(asked.trim().toLowerCase()),
-          );
-          return rows.length === 0 ? (
-            <Empty title={t('No classes here')}>
-              <p>{t('Make one with “New class…”, or take in a roster file.')}</p>
-            </Empty>
-          ) : (
-            <>
-              {list.table(rows)}
-              {list.foot(rows.length, all.length, t('classes'))}
-            </>
-          );
-        }}
+        {(all) => (
+          <>
+            <DataTableView
+              of={list}
+              label={t('Classes')}
+              empty={
+                <Empty title={t('No classes here')}>
+                  <p>{t('Make one with “New class…”, or take in a roster file.')}</p>
+                </Empty>
+              }
+            />
+            <TableFoot
+              of={list}
+              counted={(n) => t('{{n}} of {{all}} classes', { n, all: all.length })}
+              picked={t('{{count}} picked up', { count: picks.picked.length })}
+            />
+          </>
+        )}
       </Show>
-    </section>
+    </ListPage>
   );
 }
 
@@ -119,15 +130,11 @@ function PrintClasses({ ids }: { ids: string[] }) {
   return (
     <>
       {forms.map(([form, name]) => (
-        <a
-          key={form}
-          className="btn"
-          href={`/api/school/print/${form}.pdf?classes=${ids.join(',')}`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          {name}
-        </a>
+        <Button key={form} asChild>
+          <a href={`/api/school/print/${form}.pdf?classes=${ids.join(',')}`} target="_blank" rel="noreferrer">
+            {name}
+          </a>
+        </Button>
       ))}
     </>
   );
@@ -150,31 +157,31 @@ function Transfers() {
   const { coming = [], going = [] } = transfers.data ?? {};
   if (coming.length + going.length === 0) return null;
   return (
-    <section className="remarks" aria-label={t('Readers changing schools')}>
-      <ul className="chosen">
+    <Notice aria-label={t('Readers changing schools')}>
+      <ul className="flex flex-wrap gap-x-6 gap-y-1.5">
         {coming.map((x) => (
-          <li key={x.id}>
+          <li key={x.id} className="inline-flex items-center gap-1.5">
             <b>{x.name}</b> {t('from {{school}}, since {{day}}', { school: x.fromSchool, day: dayOf(x.askedAt) })}{' '}
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               onClick={() => decide(x.id, true, t('{{name}} is here now. Put them into a class.', { name: x.name }))}
             >
               {t('Take')}
-            </button>
-            <button className="btn small" onClick={() => decide(x.id, false, t('Declined'))}>
+            </Button>
+            <Button size="sm" onClick={() => decide(x.id, false, t('Declined'))}>
               {t('Decline')}
-            </button>
+            </Button>
           </li>
         ))}
         {going.map((x) => (
-          <li key={x.id}>
+          <li key={x.id} className="inline-flex items-center gap-1.5">
             <b>{x.name}</b> {t('offered to {{school}}', { school: x.toSchool })}{' '}
-            <button className="btn small" onClick={() => decide(x.id, false, t('{{name}} stays', { name: x.name }))}>
+            <Button size="sm" onClick={() => decide(x.id, false, t('{{name}} stays', { name: x.name }))}>
               {t('Take the offer back')}
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
-    </section>
+    </Notice>
   );
 }

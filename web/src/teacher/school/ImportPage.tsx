@@ -3,7 +3,6 @@ import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../shared/api';
-import { Show } from '../../shared/Whole';
 import { useAllChanged } from '../../shared/changed';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
@@ -12,6 +11,9 @@ import { ImportProblems, keyOf } from './ImportProblems';
 import { ImportEndings, ImportLines, ImportOrg, ImportSummary } from './ImportPreview';
 import { isBusy, stateWord } from './Imports';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { PageHead, ScrollPage } from '../../ui/Page';
+import { Show } from '../../ui/Show';
 
 type View = Api<'ImportView'>;
 type Mend = Api<'MendRow'>;
@@ -78,27 +80,18 @@ function Import({ view }: { view: View }) {
       (e: unknown) => toast.error(sentence(e)),
     );
   return (
-    <section className="formpage importpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{view.name}</h1>
-        <span className="soft">{stateWord(view.state)}</span>
-        <span className="grow" />
-        <Link className="btn plain" to="/school/imports">
-          {t('All roster files')}
-        </Link>
-        {!working && !applied && (
-          <button className="btn" onClick={() => void discard()}>
-            {t('Discard import')}
-          </button>
-        )}
+    <ScrollPage className="[&_h2]:px-4 [&_h2]:pt-3 [&_h2]:pb-1.5">
+      <PageHead title={view.name} beside={<span className="text-soft">{stateWord(view.state)}</span>}>
+        <Button asChild look="plain">
+          <Link to="/school/imports">{t('All roster files')}</Link>
+        </Button>
+        {!working && !applied && <Button onClick={() => void discard()}>{t('Discard import')}</Button>}
         {applied && view.changeId && (
-          <button className="btn" onClick={() => undo.mutate(sure(view.changeId))}>
-            {t('Undo import')}
-          </button>
+          <Button onClick={() => undo.mutate(sure(view.changeId))}>{t('Undo import')}</Button>
         )}
         {ready && (
-          <button
-            className="btn main"
+          <Button
+            look="main"
             disabled={p.steps === 0 || fixes > 0 || !confirmed || ask.isPending}
             onClick={() =>
               ask.mutate(() =>
@@ -112,17 +105,17 @@ function Import({ view }: { view: View }) {
             }
           >
             {deed(p)}
-          </button>
+          </Button>
         )}
-      </div>
+      </PageHead>
       {working && <Progress view={view} />}
       {view.error && (
-        <p className="remarks error" role="alert">
+        <p className="text-overlay px-4 py-2 text-sm font-semibold" role="alert">
           {view.error}
         </p>
       )}
       {applied && (
-        <p className="remarks" role="status">
+        <p className="px-4 py-2" role="status">
           {t('Imported. New readers can sign in: print cards from their classes or from all readers.')}{' '}
           {p && p.stopped > 0 && t('The rows below changed nothing yet. Fix them and check again.')}
         </p>
@@ -137,13 +130,13 @@ function Import({ view }: { view: View }) {
               {p.problems.length > 0 && (
                 <ImportProblems preview={p} cells={cells} setCells={setCells} skipped={skipped} setSkipped={setSkipped}>
                   {p.stopped > 0 && (
-                    <p className="row remarks">
-                      <button className="btn" disabled={fixes === 0} onClick={() => check()}>
+                    <p className="flex flex-wrap items-center gap-2 px-4 py-2">
+                      <Button disabled={fixes === 0} onClick={() => check()}>
                         {fixes === 0
                           ? t('Fix a value or skip a row')
                           : t('Check again with {{count}} fixes', { count: fixes })}
-                      </button>
-                      <span className="hint">
+                      </Button>
+                      <span className="text-soft text-sm">
                         {t('Valid rows are imported anyway. What a row to fix names stays as it is.')}
                       </span>
                     </p>
@@ -155,7 +148,7 @@ function Import({ view }: { view: View }) {
           )}
         </>
       )}
-    </section>
+    </ScrollPage>
   );
 }
 
@@ -167,12 +160,12 @@ function Progress({ view }: { view: View }) {
   };
   const stage = view.stage ? stages[view.stage] : t('Waiting');
   return (
-    <div className="remarks progress" role="status">
+    <div className="px-4 py-2" role="status">
       <p>
         {stage}… {Math.round(view.progress * 100)}%
       </p>
       <progress value={view.progress} max={1} aria-label={stage} />
-      <p className="hint">{t('You can leave. Either all changes are made or none.')}</p>
+      <p className="text-soft text-sm">{t('You can leave. Either all changes are made or none.')}</p>
     </div>
   );
 }

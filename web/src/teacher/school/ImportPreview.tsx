@@ -2,6 +2,9 @@ import { useState } from 'react';
 import type { Api } from '../../shared/api';
 import { number } from '../../shared/format';
 import { t } from '../../shared/words';
+import { Select } from '../../ui/Select';
+import { TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Preview = Api<'ImportPreview'>;
 
@@ -34,20 +37,19 @@ export function ImportOrg({
   choose: (org: string | null) => void;
 }) {
   return (
-    <p className="remarks">
-      <label>
-        {t('Your school in this file')}{' '}
-        <select value={org ?? ''} onChange={(e) => choose(e.target.value || null)}>
-          {preview.asksOrg && <option value="">{t('Choose…')}</option>}
-          {preview.orgs.map((o) => (
-            <option key={o.id} value={o.id}>
-              {o.name}
-            </option>
-          ))}
-          <option value="*">{t('All {{count}} schools', { count: preview.orgs.length })}</option>
-        </select>
-      </label>{' '}
-      {preview.asksOrg && <span className="hint">{t('Nothing is compared until you choose.')}</span>}
+    <p className="px-4 py-2">
+      <Select
+        label={t('Your school in this file')}
+        inline
+        value={org ?? ''}
+        set={(value) => choose(value || null)}
+        options={[
+          ...(preview.asksOrg ? [{ value: '', label: t('Choose…') }] : []),
+          ...preview.orgs.map((o) => ({ value: o.id, label: o.name })),
+          { value: '*', label: t('All {{count}} schools', { count: preview.orgs.length }) },
+        ]}
+      />{' '}
+      {preview.asksOrg && <span className="text-soft text-sm">{t('Nothing is compared until you choose.')}</span>}
     </p>
   );
 }
@@ -72,18 +74,17 @@ export function ImportEndings({
     .filter(([, ended]) => ended > 0)
     .map(([part]) => part);
   return (
-    <div className="remarks endings" role="group" aria-label={t('Confirm what ends')}>
+    <div className="border-ink ml-4 border-l-3 px-4 py-2 pl-3" role="group" aria-label={t('Confirm what ends')}>
       <p>
         <b>{t('This file ends {{what}}.', { what: parts.join(', ') })}</b>{' '}
         {t('That is more than a tenth. Is the file complete?')}
       </p>
-      <label htmlFor="ends">{t('Type {{number}} to confirm', { number: endings.type ?? 0 })}</label>{' '}
-      <input
-        id="ends"
-        type="text"
+      <TextField
+        label={t('Type {{number}} to confirm', { number: endings.type ?? 0 })}
+        inline
         inputMode="numeric"
         value={typed}
-        onChange={(e) => type(e.target.value)}
+        set={type}
         autoComplete="off"
       />
     </div>
@@ -93,34 +94,34 @@ export function ImportEndings({
 export function ImportSummary({ preview: p }: { preview: Preview }) {
   return (
     <>
-      <table className="counts">
-        <thead>
+      <Table className="mx-4 mt-1 mb-2 w-auto">
+        <TableHead>
           <tr>
-            <th>{t('Kind')}</th>
-            <th className="num">{t('Added')}</th>
-            <th className="num">{t('Changed')}</th>
-            <th className="num">{t('Ended')}</th>
-            <th className="num">{t('Back')}</th>
+            <Th>{t('Kind')}</Th>
+            <Th num>{t('Added')}</Th>
+            <Th num>{t('Changed')}</Th>
+            <Th num>{t('Ended')}</Th>
+            <Th num>{t('Back')}</Th>
           </tr>
-        </thead>
-        <tbody>
+        </TableHead>
+        <TableBody>
           {p.counts.map((c) => (
             <tr key={c.kind}>
-              <th scope="row">{t(kinds[c.kind])}</th>
-              <td className="num">{number(c.added)}</td>
-              <td className="num">{number(c.changed)}</td>
-              <td className="num">{number(c.ended)}</td>
-              <td className="num">{number(c.back)}</td>
+              <Th scope="row">{t(kinds[c.kind])}</Th>
+              <Td num>{number(c.added)}</Td>
+              <Td num>{number(c.changed)}</Td>
+              <Td num>{number(c.ended)}</Td>
+              <Td num>{number(c.back)}</Td>
             </tr>
           ))}
-        </tbody>
-      </table>
-      <p className="remarks">
+        </TableBody>
+      </Table>
+      <p className="px-4 py-2">
         {p.moved > 0 && <b>{t('{{count}} readers move to another class.', { count: p.moved })} </b>}
         {p.linked > 0 && t('{{count}} people already here were recognised.', { count: p.linked })}{' '}
         {p.steps === 0 && t('The school already matches this file.')}{' '}
         {p.source && (
-          <span className="soft">
+          <span className="text-soft">
             {t('Source: {{name}}. A file ends only what its own source brought.', { name: p.source })}
           </span>
         )}
@@ -136,29 +137,29 @@ export function ImportLines({ preview: p, applied }: { preview: Preview; applied
     <section aria-labelledby="lines">
       <h2 id="lines">
         {applied ? t('Changes made') : t('Changes to make')}{' '}
-        <label className="small">
-          {t('Show')}{' '}
-          <select value={kind} onChange={(e) => setKind(e.target.value)}>
-            <option value="">{t('Everything')}</option>
-            {kindsInOrder.map((k) => (
-              <option key={k} value={k}>
-                {t(kinds[k])}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label={t('Show')}
+          inline
+          value={kind}
+          set={setKind}
+          options={[
+            { value: '', label: t('Everything') },
+            ...kindsInOrder.map((k) => ({ value: k, label: t(kinds[k]) })),
+          ]}
+        />
       </h2>
-      <ul className="lines">
+      <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
         {p.lines
           .filter((l) => !kind || l.kind === kind)
           .map((l, i) => (
             <li key={i}>
-              <span className="what">{t(whats[l.what])}</span> {l.name} <span className="soft">{l.detail}</span>
+              <span className="inline-block min-w-21 font-semibold">{t(whats[l.what])}</span> {l.name}{' '}
+              <span className="text-soft">{l.detail}</span>
             </li>
           ))}
       </ul>
       {p.linesInAll > p.lines.length && (
-        <p className="hint remarks">
+        <p className="text-soft px-4 py-2 text-sm">
           {t('First {{n}} of {{all}}. Changes and ends come first.', {
             n: number(p.lines.length),
             all: number(p.linesInAll),

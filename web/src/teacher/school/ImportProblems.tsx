@@ -2,6 +2,9 @@ import type { ReactNode } from 'react';
 import type { Api } from '../../shared/api';
 import { t } from '../../shared/words';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { TextField } from '../../ui/TextField';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Mend = Api<'MendRow'>;
 type Line = Api<'ProblemLine'>;
@@ -28,20 +31,25 @@ export function ImportProblems({ preview: p, cells, setCells, skipped, setSkippe
   return (
     <section aria-labelledby="problems">
       <h2 id="problems">{heads.filter((_, i) => sure(counts[i]) > 0).join(', ')}</h2>
-      <div className="scroll problems" tabIndex={0} role="region" aria-labelledby="problems">
-        <table>
-          <thead>
+      <div
+        className="border-ink border-line relative mx-4 max-h-75 min-h-0 overflow-auto border border-t"
+        tabIndex={0}
+        role="region"
+        aria-labelledby="problems"
+      >
+        <Table>
+          <TableHead>
             <tr>
-              <th>{t('Where')}</th>
-              <th>{t('Column')}</th>
-              <th>{t('Value in file')}</th>
-              <th>{t('Reason')}</th>
-              <th>
-                <span className="hide">{t('Skip')}</span>
-              </th>
+              <Th>{t('Where')}</Th>
+              <Th>{t('Column')}</Th>
+              <Th>{t('Value in file')}</Th>
+              <Th>{t('Reason')}</Th>
+              <Th>
+                <span className="sr-only">{t('Skip')}</span>
+              </Th>
             </tr>
-          </thead>
-          <tbody>
+          </TableHead>
+          <TableBody>
             {p.problems.map((x, i) => (
               <Row
                 key={i}
@@ -52,8 +60,8 @@ export function ImportProblems({ preview: p, cells, setCells, skipped, setSkippe
                 skip={() => setSkipped([...skipped, { file: x.file, line: x.line, column: null, value: null }])}
               />
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {children}
     </section>
@@ -71,29 +79,29 @@ interface RowProps {
 function Row({ line: x, value, out, fix, skip }: RowProps) {
   const where = t('{{file}}, line {{line}}', { file: x.file, line: x.line });
   return (
-    <tr className={x.stops ? undefined : 'remark'}>
-      <td>{where}</td>
-      <td>{x.column}</td>
-      <td>
+    <tr className={x.stops ? undefined : 'text-soft'}>
+      <Td>{where}</Td>
+      <Td>{x.column}</Td>
+      <Td>
         {x.stops && !out ? (
-          <input
-            type="text"
-            aria-label={t('{{column}} in line {{line}}', { column: x.column, line: x.line })}
+          <TextField
+            label={t('{{column}} in line {{line}}', { column: x.column, line: x.line })}
+            bare
             value={value}
-            onChange={(e) => fix(e.target.value)}
+            set={fix}
           />
         ) : (
           x.value
         )}
-      </td>
-      <td className="wrap">{x.reason}</td>
-      <td>
+      </Td>
+      <Td className="py-1 whitespace-normal">{x.reason}</Td>
+      <Td>
         {x.stops && (
-          <button className="btn small" disabled={out} onClick={skip} aria-label={t('Skip {{where}}', { where })}>
+          <Button size="sm" disabled={out} onClick={skip} aria-label={t('Skip {{where}}', { where })}>
             {out ? t('Skipped') : t('Skip')}
-          </button>
+          </Button>
         )}
-      </td>
+      </Td>
     </tr>
   );
 }

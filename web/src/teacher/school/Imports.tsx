@@ -4,11 +4,14 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, asFile, ok, sentence } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { FileButton } from '../frame/FileButton';
+import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 type State = Api<'ImportState'>;
 
@@ -50,65 +53,70 @@ export default function Imports() {
   });
   const busy = upload.isPending || fetchIt.isPending;
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Roster files')}</h1>
-        <FileButton
-          label={busy ? t('Sending…') : t('Choose OneRoster zip')}
-          accept=".zip"
-          main={!busy}
-          disabled={busy}
-          take={(file) => upload.mutate(file)}
-        />
-        {imports.data?.source && (
-          <button className="btn" disabled={busy} onClick={() => fetchIt.mutate()}>
-            {t('Fetch from {{name}}', { name: imports.data.source })}
-          </button>
-        )}
-        <span className="grow" />
-        <a className="btn" href="/api/school/roster.zip">
-          <DownloadSimple size={20} aria-hidden />
-          {t('Export OneRoster zip')}
-        </a>
-      </div>
+    <ListPage>
+      <PageHead
+        title={t('Roster files')}
+        beside={
+          <>
+            <FileButton
+              look="main"
+              label={busy ? t('Sending…') : t('Choose OneRoster zip')}
+              accept=".zip"
+              disabled={busy}
+              take={(file) => upload.mutate(file)}
+            />
+            {imports.data?.source && (
+              <Button disabled={busy} onClick={() => fetchIt.mutate()}>
+                {t('Fetch from {{name}}', { name: imports.data.source })}
+              </Button>
+            )}
+          </>
+        }
+      >
+        <Button asChild>
+          <a href="/api/school/roster.zip">
+            <DownloadSimple size={20} aria-hidden />
+            {t('Export OneRoster zip')}
+          </a>
+        </Button>
+      </PageHead>
       <Show query={imports}>
         {(v) =>
           v.imports.length === 0 ? (
             <Empty title={t('No roster file yet')}>
               <p>
                 {t(
-                  'A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change before it is made and can undo all of it.',
+                  'A OneRoster 1.2 zip adds teachers, classes and readers at once. You see every change before it ' +
+                    'is made and can undo all of it.',
                 )}
               </p>
             </Empty>
           ) : (
-            <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-              <table>
-                <thead>
-                  <tr>
-                    <th>{t('File')}</th>
-                    <th>{t('When')}</th>
-                    <th>{t('State')}</th>
+            <TableScroll label="TODO">
+              <TableHead>
+                <tr>
+                  <Th>{t('File')}</Th>
+                  <Th>{t('When')}</Th>
+                  <Th>{t('State')}</Th>
+                </tr>
+              </TableHead>
+              <TableBody>
+                {v.imports.map((i) => (
+                  <tr key={i.id}>
+                    <Th scope="row">
+                      <Link to={`/school/imports/${i.id}`}>{i.name}</Link>
+                    </Th>
+                    <Td>
+                      {dayOf(i.madeAt)} {timeOf(i.madeAt)}
+                    </Td>
+                    <Td>{stateWord(i.state)}</Td>
                   </tr>
-                </thead>
-                <tbody>
-                  {v.imports.map((i) => (
-                    <tr key={i.id}>
-                      <th scope="row">
-                        <Link to={`/school/imports/${i.id}`}>{i.name}</Link>
-                      </th>
-                      <td>
-                        {dayOf(i.madeAt)} {timeOf(i.madeAt)}
-                      </td>
-                      <td>{stateWord(i.state)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+                ))}
+              </TableBody>
+            </TableScroll>
           )
         }
       </Show>
-    </section>
+    </ListPage>
   );
 }

@@ -1,11 +1,16 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useUndo } from '../classQueries';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { Segments } from '../../ui/Segments';
+import { Empty, Show } from '../../ui/Show';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 const month = 30 * 24 * 3600 * 1000;
 export const undoable = (at: string) => Date.now() - new Date(at).getTime() < month;
@@ -28,26 +33,22 @@ const looks: Record<Api<'LookKind'>, string> = {
 export default function Log() {
   const [view, setView] = useState<'changes' | 'looks' | 'doors' | 'mail'>('changes');
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Log')}</h1>
-        <span className="switch">
-          {(
-            [
-              ['changes', 'Changes'],
-              ['looks', 'Looked at, taken out, deleted'],
-              ['doors', 'Sign-ins'],
-              ['mail', 'Mail sent'],
-            ] as const
-          ).map(([key, name]) => (
-            <button key={key} aria-pressed={view === key} onClick={() => setView(key)}>
-              {t(name)}
-            </button>
-          ))}
-        </span>
-      </div>
+    <ListPage>
+      <PageHead title={t('Log')}>
+        <Segments
+          label={t('What is listed')}
+          value={view}
+          set={setView}
+          options={[
+            { value: 'changes', label: t('Changes') },
+            { value: 'looks', label: t('Looked at, taken out, deleted') },
+            { value: 'doors', label: t('Sign-ins') },
+            { value: 'mail', label: t('Mail sent') },
+          ]}
+        />
+      </PageHead>
       {view === 'changes' ? <Changes /> : view === 'looks' ? <Looks /> : view === 'doors' ? <Doors /> : <Mail />}
-    </section>
+    </ListPage>
   );
 }
 
@@ -62,49 +63,47 @@ function Changes() {
             <p />
           </Empty>
         ) : (
-          <div className="scroll" tabIndex={0} role="region" aria-label={t('Changes')}>
-            <table>
-              <thead>
-                <tr>
-                  <th>{t('When')}</th>
-                  <th>{t('What')}</th>
-                  <th>{t('Who')}</th>
-                  <th>
-                    <span className="hide">{t('Undo')}</span>
-                  </th>
+          <TableScroll label={t('Changes')}>
+            <TableHead>
+              <tr>
+                <Th>{t('When')}</Th>
+                <Th>{t('What')}</Th>
+                <Th>{t('Who')}</Th>
+                <Th>
+                  <span className="sr-only">{t('Undo')}</span>
+                </Th>
+              </tr>
+            </TableHead>
+            <TableBody>
+              {rows.map((c) => (
+                <tr key={c.id}>
+                  <Td>
+                    {dayOf(c.at)} {timeOf(c.at)}
+                  </Td>
+                  <Th className="py-1 whitespace-normal" scope="row">
+                    {c.summary}
+                  </Th>
+                  <Td>{c.by}</Td>
+                  <Td>
+                    {c.undoneAt ? (
+                      <span className="text-soft">{t('undone')}</span>
+                    ) : (
+                      fromHere.includes(c.kind) &&
+                      undoable(c.at) && (
+                        <Button
+                          size="sm"
+                          onClick={() => undo.mutate(c.id)}
+                          aria-label={t('Undo: {{what}}', { what: c.summary })}
+                        >
+                          {t('Undo')}
+                        </Button>
+                      )
+                    )}
+                  </Td>
                 </tr>
-              </thead>
-              <tbody>
-                {rows.map((c) => (
-                  <tr key={c.id}>
-                    <td>
-                      {dayOf(c.at)} {timeOf(c.at)}
-                    </td>
-                    <th scope="row" className="wrap">
-                      {c.summary}
-                    </th>
-                    <td>{c.by}</td>
-                    <td>
-                      {c.undoneAt ? (
-                        <span className="soft">{t('undone')}</span>
-                      ) : (
-                        fromHere.includes(c.kind) &&
-                        undoable(c.at) && (
-                          <button
-                            className="btn small"
-                            onClick={() => undo.mutate(c.id)}
-                            aria-label={t('Undo: {{what}}', { what: c.summary })}
-                          >
-                            {t('Undo')}
-                          </button>
-                        )
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+              ))}
+            </TableBody>
+          </TableScroll>
         )
       }
     </Show>
@@ -121,32 +120,30 @@ function Looks() {
             <p />
           </Empty>
         ) : (
-          <div className="scroll" tabIndex={0} role="region" aria-label={t('Looked at, taken out, deleted')}>
-            <table>
-              <thead>
-                <tr>
-                  <th>{t('When')}</th>
-                  <th>{t('Who')}</th>
-                  <th>{t('Did')}</th>
-                  <th>{t('Reader')}</th>
-                  <th>{t('Note')}</th>
+          <TableScroll label={t('Looked at, taken out, deleted')}>
+            <TableHead>
+              <tr>
+                <Th>{t('When')}</Th>
+                <Th>{t('Who')}</Th>
+                <Th>{t('Did')}</Th>
+                <Th>{t('Reader')}</Th>
+                <Th>{t('Note')}</Th>
+              </tr>
+            </TableHead>
+            <TableBody>
+              {all.map((l, i) => (
+                <tr key={i}>
+                  <Td>
+                    {dayOf(l.at)} {timeOf(l.at)}
+                  </Td>
+                  <Td>{l.by ?? '–'}</Td>
+                  <Td>{t(looks[l.what])}</Td>
+                  <Td>{l.reader ?? '–'}</Td>
+                  <Td>{l.note}</Td>
                 </tr>
-              </thead>
-              <tbody>
-                {all.map((l, i) => (
-                  <tr key={i}>
-                    <td>
-                      {dayOf(l.at)} {timeOf(l.at)}
-                    </td>
-                    <td>{l.by ?? '–'}</td>
-                    <td>{t(looks[l.what])}</td>
-                    <td>{l.reader ?? '–'}</td>
-                    <td>{l.note}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+              ))}
+            </TableBody>
+          </TableScroll>
         )
       }
     </Show>
@@ -171,30 +168,28 @@ function Doors() {
             <p />
           </Empty>
         ) : (
-          <div className="scroll" tabIndex={0} role="region" aria-label={t('Sign-ins')}>
-            <table>
-              <thead>
-                <tr>
-                  <th>{t('When')}</th>
-                  <th>{t('Who')}</th>
-                  <th>{t('Action')}</th>
-                  <th>{t('Device')}</th>
+          <TableScroll label={t('Sign-ins')}>
+            <TableHead>
+              <tr>
+                <Th>{t('When')}</Th>
+                <Th>{t('Who')}</Th>
+                <Th>{t('Action')}</Th>
+                <Th>{t('Device')}</Th>
+              </tr>
+            </TableHead>
+            <TableBody>
+              {all.map((e, i) => (
+                <tr key={i}>
+                  <Td>
+                    {dayOf(e.at)} {timeOf(e.at)}
+                  </Td>
+                  <Td>{e.who || '–'}</Td>
+                  <Td>{t(doors[e.kind])}</Td>
+                  <Td>{e.device}</Td>
                 </tr>
-              </thead>
-              <tbody>
-                {all.map((e, i) => (
-                  <tr key={i}>
-                    <td>
-                      {dayOf(e.at)} {timeOf(e.at)}
-                    </td>
-                    <td>{e.who || '–'}</td>
-                    <td>{t(doors[e.kind])}</td>
-                    <td>{e.device}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+              ))}
+            </TableBody>
+          </TableScroll>
         )
       }
     </Show>
@@ -210,12 +205,22 @@ function Mail() {
           <Empty title={t('No mail has been sent')}>
             <p>
               {t(
-                'Invitations, new passwords and confirmations are listed here. This installation keeps mail in this outbox instead of sending it.',
+                'Invitations, new passwords and confirmations are listed here. This installation keeps mail in ' +
+                  'this outbox instead of sending it.',
               )}
             </p>
           </Empty>
         ) : (
-          <div className="scroll maillist" tabIndex={0} role="region" aria-label={t('Mail sent')}>
+          <div
+            className={cx(
+              'border-ink [&_details]:border-line [&_pre]:font-ui relative min-h-0 overflow-auto border-t',
+              '[&_details]:border-b [&_details]:px-4 [&_details]:py-1.5 [&_pre]:py-2 [&_pre]:pl-4',
+              '[&_pre]:whitespace-pre-wrap',
+            )}
+            tabIndex={0}
+            role="region"
+            aria-label={t('Mail sent')}
+          >
             {all.map((m) => (
               <details key={m.id}>
                 <summary>

@@ -4,13 +4,19 @@ import { toast } from 'sonner';
 import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf, number } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
-import { Field, Window } from '../frame/Window';
 import type { SchoolReader } from './SchoolReaders';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Radios } from '../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { FieldSet } from '../../ui/Field';
+import { Row } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { Show } from '../../ui/Show';
+import { TextField } from '../../ui/TextField';
 
 const whole = (r: SchoolReader) => `${r.givenName} ${r.familyName}`.trim();
 
@@ -21,20 +27,20 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
     queryFn: () => ok(api.GET('/readers/{readerId}/stays', { params: { path: { readerId: reader.id } } })),
   });
   return (
-    <Window title={whole(reader)} close={close} wide>
-      <div className="twocol">
+    <Dialog title={whole(reader)} close={close} wide>
+      <div className="grid gap-6 *:grid *:content-start *:gap-3 sm:grid-cols-[1fr_1.1fr]">
         <div>
           <h3>{t('Classes')}</h3>
           <Show query={stays}>
             {(rows) =>
               rows.length === 0 ? (
-                <p className="hint">{t('In no class so far.')}</p>
+                <p className="text-soft text-sm">{t('In no class so far.')}</p>
               ) : (
-                <ul className="stays">
+                <ul className="[&>li]:py-0.75">
                   {rows.map((s, i) => (
                     <li key={i}>
                       <b>{s.className}</b>{' '}
-                      <span className="soft">
+                      <span className="text-soft">
                         {s.yearName}, {s.schoolName},{' '}
                         {s.to
                           ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) })
@@ -47,19 +53,23 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
             }
           </Show>
           <h3>{t('The whole record')}</h3>
-          <p className="hint">
+          <p className="text-soft text-sm">
             {t('Everything kept about {{name}}: roster, levels, answers, goals, who looked.', {
               name: reader.givenName,
             })}
           </p>
-          <p className="row">
-            <a className="btn" href={`/api/readers/${reader.id}/record.pdf`} target="_blank" rel="noreferrer">
-              {t('As PDF')}
-            </a>
-            <a className="btn" href={`/api/readers/${reader.id}/record.json`} download>
-              {t('As JSON')}
-            </a>
-          </p>
+          <Row>
+            <Button asChild>
+              <a href={`/api/readers/${reader.id}/record.pdf`} target="_blank" rel="noreferrer">
+                {t('As PDF')}
+              </a>
+            </Button>
+            <Button asChild>
+              <a href={`/api/readers/${reader.id}/record.json`} download>
+                {t('As JSON')}
+              </a>
+            </Button>
+          </Row>
         </div>
         <div>
           <IntoClass reader={reader} close={close} />
@@ -67,7 +77,7 @@ export function ReaderActions({ reader, close }: { reader: SchoolReader; close: 
           <Delete reader={reader} close={close} />
         </div>
       </div>
-    </Window>
+    </Dialog>
   );
 }
 
@@ -92,21 +102,21 @@ function IntoClass({ reader, close }: { reader: SchoolReader; close: () => void 
   return (
     <section>
       <h3>{reader.leftSchool ? t('Bring back') : t('Put into a class')}</h3>
-      <p className="row">
-        <select aria-label={t('Class')} value={to} onChange={(e) => setTo(e.target.value)}>
-          <option value="">{t('Choose a class')}</option>
-          {(classes.data ?? [])
-            .filter((c) => !c.closed)
-            .map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-        </select>
-        <button className="btn" disabled={!to} onClick={() => enrol.mutate()}>
+      <Row>
+        <Select
+          label={t('Class')}
+          bare
+          value={to}
+          set={setTo}
+          options={[
+            { value: '', label: t('Choose a class') },
+            ...(classes.data ?? []).filter((c) => !c.closed).map((c) => ({ value: c.id, label: c.name })),
+          ]}
+        />
+        <Button disabled={!to} onClick={() => enrol.mutate()}>
           {t('Put in')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </section>
   );
 }
@@ -132,19 +142,21 @@ function ToSchool({ reader, close }: { reader: SchoolReader; close: () => void }
   return (
     <section>
       <h3>{t('To another school')}</h3>
-      <p className="row">
-        <select aria-label={t('School')} value={to} onChange={(e) => setTo(e.target.value)}>
-          <option value="">{t('Choose a school')}</option>
-          {schools.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </select>
-        <button className="btn" disabled={!to} onClick={() => ask.mutate()}>
+      <Row>
+        <Select
+          label={t('School')}
+          bare
+          value={to}
+          set={setTo}
+          options={[
+            { value: '', label: t('Choose a school') },
+            ...schools.map((s) => ({ value: s.id, label: s.name })),
+          ]}
+        />
+        <Button disabled={!to} onClick={() => ask.mutate()}>
           {t('Offer')}
-        </button>
-      </p>
+        </Button>
+      </Row>
     </section>
   );
 }
@@ -170,30 +182,31 @@ function Delete({ reader, close }: { reader: SchoolReader; close: () => void }) 
   return (
     <details>
       <summary>{t('Delete for good')}</summary>
-      <p className="hint">
+      <p className="text-soft text-sm">
         {t(
-          'Deletes {{name}} with every answer, level, goal and guardian of nobody else. It cannot be undone; the log keeps only that it was done.',
+          'Deletes {{name}} with every answer, level, goal and guardian of nobody else. It cannot be ' +
+            'undone; the log keeps only that it was done.',
           { name: whole(reader) },
         )}
       </p>
       {goes.data && goes.data.length > 0 && (
-        <p className="hint">
+        <p className="text-soft text-sm">
           {t(
             'With the reader go: {{what}}. Roster files lose the reader’s rows. Texts, classes and other readers stay.',
             { what: goes.data.map((g) => `${number(g.count)} ${t(g.what)}`).join(', ') },
           )}
         </p>
       )}
-      <Field
-        id="sure"
+      <TextField
         label={t('Type the whole name to be sure')}
         error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
-      >
-        <input id="sure" type="text" autoComplete="off" value={name} onChange={(e) => setName(e.target.value)} />
-      </Field>
-      <button className="btn" disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>
+        autoComplete="off"
+        value={name}
+        set={setName}
+      />
+      <Button disabled={!name.trim() || gone.isPending} onClick={() => gone.mutate()}>
         {t('Delete everything of {{name}}', { name: reader.givenName })}
-      </button>
+      </Button>
     </details>
   );
 }
@@ -222,34 +235,41 @@ function Merge({ readers, done }: { readers: SchoolReader[]; done: () => void })
   });
   return (
     <>
-      <button className="btn small" onClick={() => setOpen(true)}>
+      <Button size="sm" onClick={() => setOpen(true)}>
         {t('Merge these two…')}
-      </button>
+      </Button>
       {open && (
-        <Window title={t('The same child twice?')} close={() => setOpen(false)}>
+        <Dialog title={t('The same child twice?')} close={() => setOpen(false)}>
           <p>
             {t(
-              'One of the two stays. What the other read, answered and was given goes along, and the level is worked out anew from all of it.',
+              'One of the two stays. What the other read, answered and was given goes along, and the level is ' +
+                'worked out anew from all of it.',
             )}
           </p>
-          <fieldset className="ticklist">
-            <legend>{t('Who stays')}</legend>
-            {readers.map((r, i) => (
-              <label key={r.id}>
-                <input type="radio" name="keep" checked={keep === i} onChange={() => setKeep(i)} />
-                {whole(r)}, {r.userName}, {t('grade {{grade}}', { grade: r.grade })}, {r.classes || t('in no class')}
-              </label>
-            ))}
-          </fieldset>
-          <p className="row end">
-            <button className="btn" onClick={() => setOpen(false)}>
-              {t('Cancel')}
-            </button>
-            <button className="btn main" disabled={merge.isPending} onClick={() => merge.mutate()}>
+          <FieldSet legend={t('Who stays')} framed>
+            <Radios
+              label={t('Who stays')}
+              className="flex-col"
+              value={String(keep)}
+              set={(i) => setKeep(Number(i))}
+              options={readers.map((r, i) => ({
+                value: String(i),
+                label: [
+                  whole(r),
+                  r.userName,
+                  t('grade {{grade}}', { grade: r.grade }),
+                  r.classes || t('in no class'),
+                ].join(', '),
+              }))}
+            />
+          </FieldSet>
+          <DialogFoot>
+            <Button onClick={() => setOpen(false)}>{t('Cancel')}</Button>
+            <Button look="main" disabled={merge.isPending} onClick={() => merge.mutate()}>
               {t('Make one reader of them')}
-            </button>
-          </p>
-        </Window>
+            </Button>
+          </DialogFoot>
+        </Dialog>
       )}
     </>
   );

@@ -1,13 +1,13 @@
 import { Suspense, useState } from 'react';
-import { NavLink, Navigate, Route, Routes, useNavigate } from 'react-router';
+import { Navigate, Route, Routes, useNavigate } from 'react-router';
 import type { Session } from '../../shared/session';
 import { part } from '../../shared/part';
-import { Loading } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { Mark } from '../frame/Mark';
 import { NewClassDialog } from '../frame/NewClass';
 import { PersonMenu } from '../frame/PersonMenu';
-import './school.css';
+import { Button } from '../../ui/Button';
+import { Brand, Frame, Masthead, Neatline, Places, Work } from '../../ui/Frame';
+import { Loading } from '../../ui/Show';
 
 const SchoolReaders = part(() => import('./SchoolReaders'));
 const Classes = part(() => import('./Classes'));
@@ -41,60 +41,52 @@ export default function School({ session }: { session: Session }) {
   const [making, setMaking] = useState(false);
   const first = session.classes.find((c) => !c.closed);
   return (
-    <div className="teacher school">
-      <header className="masthead">
-        <NavLink className="mark" to={first ? `/class/${first.id}` : '/school'}>
-          <Mark />
-          Deep Current
-        </NavLink>
-        <b className="class">{t('The school')}</b>
+    <Frame>
+      <Masthead>
+        <Brand to={first ? `/class/${first.id}` : '/school'} className="mr-5" />
+        <b className="px-2.5 text-lg">{t('The school')}</b>
         <span className="grow" />
         {first && (
-          <button className="btn plain" onClick={() => void navigate(`/class/${first.id}`)}>
+          <Button look="plain" onClick={() => void navigate(`/class/${first.id}`)}>
             {t('To my classes')}
-          </button>
+          </Button>
         )}
-        <button className="btn plain" onClick={() => setMaking(true)}>
+        <Button look="plain" onClick={() => setMaking(true)}>
           {t('New class…')}
-        </button>
+        </Button>
         <PersonMenu session={session} />
-      </header>
-      <nav className="places" aria-label={t('Places')}>
-        <ul>
-          {places.map(([path, name]) => (
-            <li key={path}>
-              <NavLink to={path ? `/school/${path}` : '/school'} end={path === ''}>
-                {t(name)}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      </nav>
-      <div className="neatline" aria-hidden />
-      <main className="work">
-        <div className="workarea">
-          <Suspense fallback={<Loading />}>
-            <Routes>
-              <Route index element={<SchoolReaders />} />
-              <Route path="classes" element={<Classes />} />
-              <Route path="staff" element={<Staff />} />
-              <Route path="imports" element={<Imports />} />
-              <Route path="imports/:importId" element={<ImportPage />} />
-              <Route path="windows" element={<Windows />} />
-              <Route path="windows/checks" element={<SchoolChecks />} />
-              <Route path="windows/checks/new" element={<CheckEditor />} />
-              <Route path="windows/checks/:checkId" element={<CheckPage />} />
-              <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
-              <Route path="years" element={<Years />} />
-              <Route path="chart" element={<Chart />} />
-              <Route path="choices" element={<Choices />} />
-              <Route path="log" element={<Log />} />
-              <Route path="*" element={<Navigate to="/school" replace />} />
-            </Routes>
-          </Suspense>
-        </div>
-      </main>
+      </Masthead>
+      <Places
+        label={t('Places')}
+        places={places.map(([path, name]) => ({
+          to: path ? `/school/${path}` : '/school',
+          name: t(name),
+          end: path === '',
+        }))}
+      />
+      <Neatline />
+      <Work>
+        <Suspense fallback={<Loading />}>
+          <Routes>
+            <Route index element={<SchoolReaders />} />
+            <Route path="classes" element={<Classes />} />
+            <Route path="staff" element={<Staff />} />
+            <Route path="imports" element={<Imports />} />
+            <Route path="imports/:importId" element={<ImportPage />} />
+            <Route path="windows" element={<Windows />} />
+            <Route path="windows/checks" element={<SchoolChecks />} />
+            <Route path="windows/checks/new" element={<CheckEditor />} />
+            <Route path="windows/checks/:checkId" element={<CheckPage />} />
+            <Route path="windows/checks/:checkId/change" element={<CheckEditor />} />
+            <Route path="years" element={<Years />} />
+            <Route path="chart" element={<Chart />} />
+            <Route path="choices" element={<Choices />} />
+            <Route path="log" element={<Log />} />
+            <Route path="*" element={<Navigate to="/school" replace />} />
+          </Routes>
+        </Suspense>
+      </Work>
       {making && <NewClassDialog close={() => setMaking(false)} />}
-    </div>
+    </Frame>
   );
 }

@@ -6,15 +6,23 @@ import { useChanged } from '../../shared/changed';
 import { dayOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { useSession } from '../../shared/session';
-import { Show } from '../../shared/Whole';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
-import { useTable, type ListColumn } from '../frame/columns';
-import { Field, Window } from '../frame/Window';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Form, ListPage, PageHead, Row } from '../../ui/Page';
+import { Show } from '../../ui/Show';
+import { SearchField, TextField } from '../../ui/TextField';
+import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
+import { type Column, useDataTable, usePicks } from '../../ui/table/useDataTable';
 
 type Row = Api<'StaffRow'>;
 type Invited = Api<'InvitedView'>;
+
+const nobody: Row[] = [];
 
 const stateOf = (a: Row) =>
   a.leftSchool
@@ -49,18 +57,16 @@ export default function Staff() {
     onSuccess: (_, a) => toast.success(t('{{name}} is signed out on every device', { name: a.name })),
     onError: (e) => toast.error(sentence(e)),
   });
-  const columns: ListColumn<Row>[] = [
+  const columns: Column<Row>[] = [
     {
       key: 'name',
       name: 'Name',
       by: (a) => a.name.toLowerCase(),
-      show: (a) => (
+      show: (a) => a.name,
+      beside: (a) => (
         <>
-          <button className="link" onClick={() => setEditing(a)}>
-            {a.name}
-          </button>
-          {a.lead && <span className="soft"> {t('school lead')}</span>}
-          {a.post === 'Assistant' && <span className="soft"> {t('assistant')}</span>}
+          {a.lead && <span className="text-soft"> {t('school lead')}</span>}
+          {a.post === 'Assistant' && <span className="text-soft"> {t('assistant')}</span>}
         </>
       ),
     },
@@ -72,11 +78,11 @@ export default function Staff() {
       key: 'do',
       name: 'Do',
       show: (a) => (
-        <span className="row">
+        <span className="flex flex-wrap items-center gap-2">
           {!a.leftSchool && (
             <>
-              <button
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => pass.mutate(a.id)}
                 aria-label={
                   a.hasPassword
@@ -85,15 +91,15 @@ export default function Staff() {
                 }
               >
                 {a.hasPassword ? t('New password') : t('Invite')}
-              </button>
+              </Button>
               {a.name !== me?.name && (
-                <button
-                  className="btn small"
+                <Button
+                  size="sm"
                   onClick={() => out.mutate(a)}
                   aria-label={t('Sign {{name}} out everywhere', { name: a.name })}
                 >
                   {t('Sign out everywhere')}
-                </button>
+                </Button>
               )}
             </>
           )}
@@ -101,75 +107,80 @@ export default function Staff() {
       ),
     },
   ];
-  const list = useTable<Row>({ list: 'staff', columns, id: (a) => a.id, name: (a) => a.name, open: setEditing });
+  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const list = useDataTable<Row>({
+    list: 'staff',
+    columns,
+    rows: staff.data ?? nobody,
+    id: (a) => a.id,
+    name: (a) => a.name,
+    open: setEditing,
+    asked,
+    matches: (a, words) => `${a.name} ${a.classes}`.toLowerCase().includes(words.trim().toLowerCase()),
+    picking: picks.picking,
+  });
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Staff')}</h1>
-        <input
-          type="search"
-          aria-label={t('Filter by name or class')}
-          placeholder={t('Name or class')}
-          value={asked}
-          onChange={(e) => setAsked(e.target.value)}
-        />
-        <span className="grow" />
-        {list.picked.length > 0 && <PrintSheets ids={list.picked} />}
-        {list.menu}
-        <button className="btn main" onClick={() => setInviting(true)}>
+    <ListPage>
+      <PageHead
+        title={t('Staff')}
+        beside={
+          <SearchField
+            label={t('Filter by name or class')}
+            placeholder={t('Name or class')}
+            value={asked}
+            set={setAsked}
+          />
+        }
+      >
+        {picks.picked.length > 0 && <PrintSheets ids={picks.picked} />}
+        <ColumnsMenu of={list} />
+        <Button look="main" onClick={() => setInviting(true)}>
           {t('Invite somebody')}
-        </button>
-      </div>
+        </Button>
+      </PageHead>
       <Show query={staff}>
-        {(all) => {
-          const rows = all.filter((a) => `${a.name} ${a.classes}`.toLowerCase().includes(asked.trim().toLowerCase()));
-          return (
-            <>
-              {list.table(rows)}
-              {list.foot(rows.length, all.length, t('people'))}
-            </>
-          );
-        }}
+        {() => (
+          <>
+            <DataTableView of={list} label={t('Staff')} />
+            <TableFoot
+              of={list}
+              counted={(n, all) => t('{{n}} of {{all}} people', { n, all })}
+              picked={t('{{count}} picked up', { count: picks.picked.length })}
+            />
+          </>
+        )}
       </Show>
       {inviting && <Invite close={() => setInviting(false)} done={setInvited} />}
       {editing && <Edit row={editing} close={() => setEditing(null)} />}
       {invited && (
-        <Window title={t('A way in for {{name}}', { name: invited.name })} close={() => setInvited(null)}>
+        <Dialog title={t('A way in for {{name}}', { name: invited.name })} close={() => setInvited(null)}>
           <p>
             {invited.mailed
               ? t('The link was mailed. You can also give it to them:')
               : t('There is no e-mail address, so give them this link or print a sheet:')}
           </p>
           <p>
-            <input
-              type="text"
-              readOnly
-              aria-label={t('Link')}
-              value={invited.link}
-              onFocus={(e) => e.target.select()}
-              className="wide"
-            />
+            <TextField label={t('Link')} bare readOnly value={invited.link} onFocus={(e) => e.target.select()} />
           </p>
-          <p className="hint">
+          <p className="text-soft text-sm">
             {t('It works once, until {{day}}. User name: {{name}}.', {
               day: dayOf(invited.until),
               name: invited.userName,
             })}
           </p>
-          <p className="row end">
-            <button
-              className="btn"
+          <DialogFoot>
+            <Button
               onClick={() => void navigator.clipboard?.writeText(invited.link).then(() => toast.success(t('Copied')))}
             >
               {t('Copy the link')}
-            </button>
-            <button className="btn main" onClick={() => setInvited(null)}>
+            </Button>
+            <Button look="main" onClick={() => setInvited(null)}>
               {t('Done')}
-            </button>
-          </p>
-        </Window>
+            </Button>
+          </DialogFoot>
+        </Dialog>
       )}
-    </section>
+    </ListPage>
   );
 }
 
@@ -192,11 +203,7 @@ function PrintSheets({ ids }: { ids: string[] }) {
       toast.error(sentence(e));
     }
   };
-  return (
-    <button className="btn" onClick={() => void print()}>
-      {t('Print {{count}} invitation sheets', { count: ids.length })}
-    </button>
-  );
+  return <Button onClick={() => void print()}>{t('Print {{count}} invitation sheets', { count: ids.length })}</Button>;
 }
 
 type PersonForm = { name: string; mail: string; lead: boolean; post: Row['post'] };
@@ -230,53 +237,43 @@ function Person<F extends PersonForm>({
     }
   };
   return (
-    <Window title={title} close={close}>
-      <form onSubmit={(e) => void submit(e)} noValidate>
-        <Field id="p-name" label={t('Name')} error={fieldOf(error, 'name')}>
-          <input
-            id="p-name"
-            type="text"
-            autoFocus
-            value={form.name}
-            onChange={(e) => setForm({ ...form, name: e.target.value })}
-          />
-        </Field>
-        <Field id="p-mail" label={t('E-mail')} hint={hints?.mail} error={fieldOf(error, 'mail')}>
-          <input
-            id="p-mail"
-            type="text"
-            inputMode="email"
-            value={form.mail}
-            onChange={(e) => setForm({ ...form, mail: e.target.value })}
-          />
-        </Field>
-        <label className="tickline">
-          <input
-            type="checkbox"
-            checked={form.post === 'Assistant'}
-            onChange={(e) => setForm({ ...form, post: e.target.checked ? 'Assistant' : 'Teacher' })}
-          />
+    <Dialog title={title} close={close}>
+      <Form onSubmit={(e) => void submit(e)}>
+        <TextField
+          label={t('Name')}
+          error={fieldOf(error, 'name')}
+          autoFocus
+          value={form.name}
+          set={(value) => setForm({ ...form, name: value })}
+        />
+        <TextField
+          label={t('E-mail')}
+          hint={hints?.mail}
+          error={fieldOf(error, 'mail')}
+          inputMode="email"
+          value={form.mail}
+          set={(value) => setForm({ ...form, mail: value })}
+        />
+        <Checkbox
+          checked={form.post === 'Assistant'}
+          set={(on) => setForm({ ...form, post: on ? 'Assistant' : 'Teacher' })}
+        >
           {t('Assistant: helps in classes, makes none and looks for no readers')}
-        </label>
-        <label className="tickline">
-          <input type="checkbox" checked={form.lead} onChange={(e) => setForm({ ...form, lead: e.target.checked })} />
+        </Checkbox>
+        <Checkbox checked={form.lead} set={(on) => setForm({ ...form, lead: on })}>
           {t('School lead: sees and changes the whole school')}
-        </label>
+        </Checkbox>
         {more?.(form, setForm)}
-        {hints?.below && <p className="hint">{hints.below}</p>}
-        {error && !fieldOf(error, 'name') && !fieldOf(error, 'mail') ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
-        ) : null}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main">{act}</button>
-        </p>
-      </form>
-    </Window>
+        {hints?.below && <p className="text-soft text-sm">{hints.below}</p>}
+        {error && !fieldOf(error, 'name') && !fieldOf(error, 'mail') ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit">
+            {act}
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }
 
@@ -330,10 +327,9 @@ function Edit({ row, close }: { row: Row; close: () => void }) {
       save={save}
       close={close}
       more={(form, set) => (
-        <label className="tickline">
-          <input type="checkbox" checked={form.left} onChange={(e) => set({ ...form, left: e.target.checked })} />
+        <Checkbox checked={form.left} set={(on) => set({ ...form, left: on })}>
           {t('Has left the school and may not sign in')}
-        </label>
+        </Checkbox>
       )}
     />
   );

@@ -1,15 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, NavLink } from 'react-router';
+import { Link } from 'react-router';
 import { type Api, api, ok } from '../../shared/api';
 import { fm, signed } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { CheckTable } from '../checks/Checks';
-import '../checks/checks.css';
 import { seasonWords } from '../checks/checkQueries';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { ListPage, PageHead } from '../../ui/Page';
+import { SegmentLinks } from '../../ui/Segments';
+import { Select } from '../../ui/Select';
+import { Empty, Show } from '../../ui/Show';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Window = Api<'WindowView'>;
 type Spread = Api<'DepthSpread'>;
@@ -24,27 +28,28 @@ export default function Windows() {
   const all = useQuery({ queryKey: keys.school.windows, queryFn: () => ok(api.GET('/school/windows')) });
   const [at, setAt] = useState(0);
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Benchmark windows')}</h1>
-        <WindowTabs />
-        {all.data && all.data.length > 1 && (
-          <label>
-            {t('Window')}{' '}
-            <select value={at} onChange={(e) => setAt(Number(e.target.value))}>
-              {all.data.map((w, i) => (
-                <option key={i} value={i}>
-                  {t(seasonWords[w.season])} {w.year}
-                </option>
-              ))}
-            </select>
-          </label>
-        )}
-        <span className="grow" />
-        <Link className="btn main" to="/school/windows/checks/new">
-          {t('New level check')}
-        </Link>
-      </div>
+    <ListPage>
+      <PageHead
+        title={t('Benchmark windows')}
+        beside={
+          <>
+            <WindowTabs />
+            {all.data && all.data.length > 1 && (
+              <Select
+                label={t('Window')}
+                inline
+                value={at}
+                set={(value) => setAt(Number(value))}
+                options={all.data.map((w, i) => ({ value: i, label: `${t(seasonWords[w.season])} ${w.year}` }))}
+              />
+            )}
+          </>
+        }
+      >
+        <Button asChild look="main">
+          <Link to="/school/windows/checks/new">{t('New level check')}</Link>
+        </Button>
+      </PageHead>
       <Show query={all}>
         {(windows) => {
           const w = windows[at];
@@ -61,24 +66,21 @@ export default function Windows() {
           );
         }}
       </Show>
-    </section>
+    </ListPage>
   );
 }
 
 function WindowTabs() {
   return (
-    <nav className="switch tabs" aria-label={t('Views of the windows')}>
-      {(
+    <SegmentLinks
+      label={t('Views of the windows')}
+      links={(
         [
           ['', 'By grade'],
           ['/checks', 'Level checks'],
         ] as const
-      ).map(([path, name]) => (
-        <NavLink key={path} to={`/school/windows${path}`} end>
-          {t(name)}
-        </NavLink>
-      ))}
-    </nav>
+      ).map(([path, name]) => ({ to: `/school/windows${path}`, name: t(name) }))}
+    />
   );
 }
 
@@ -86,15 +88,12 @@ function WindowTabs() {
 export function SchoolChecks() {
   const all = useQuery({ queryKey: keys.checks('school'), queryFn: () => ok(api.GET('/school/checks')) });
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Benchmark windows')}</h1>
-        <WindowTabs />
-        <span className="grow" />
-        <Link className="btn main" to="/school/windows/checks/new">
-          {t('New level check')}
-        </Link>
-      </div>
+    <ListPage>
+      <PageHead title={t('Benchmark windows')} beside={<WindowTabs />}>
+        <Button asChild look="main">
+          <Link to="/school/windows/checks/new">{t('New level check')}</Link>
+        </Button>
+      </PageHead>
       <Show query={all}>
         {(rows) =>
           rows.length === 0 ? (
@@ -106,50 +105,56 @@ export function SchoolChecks() {
           )
         }
       </Show>
-    </section>
+    </ListPage>
   );
 }
 
 function Grades({ w }: { w: Window }) {
   return (
-    <div className="windowgrades" tabIndex={0} role="region" aria-label={`${t(seasonWords[w.season])} ${w.year}`}>
-      <table>
-        <thead>
+    <div
+      className="grid min-h-0 gap-5 overflow-auto px-4 pb-6 [&_table]:max-w-270"
+      tabIndex={0}
+      role="region"
+      aria-label={`${t(seasonWords[w.season])} ${w.year}`}
+    >
+      <Table>
+        <TableHead>
           <tr>
-            <th>{t('Grade')}</th>
-            <th className="num">{t('Readers')}</th>
-            <th className="num">{t('Have it')}</th>
-            <th className="num">{t('Finished')}</th>
-            <th className="num">{t('To give again')}</th>
-            <th className="num">{t('Middle')}</th>
-            {w.last && <th className="num">{t('Against {{last}}', { last: w.last })}</th>}
-            <th>{w.last ? t('How depths are spread, fm: now, and before') : t('How depths are spread, fm')}</th>
+            <Th>{t('Grade')}</Th>
+            <Th num>{t('Readers')}</Th>
+            <Th num>{t('Have it')}</Th>
+            <Th num>{t('Finished')}</Th>
+            <Th num>{t('To give again')}</Th>
+            <Th num>{t('Middle')}</Th>
+            {w.last && <Th num>{t('Against {{last}}', { last: w.last })}</Th>}
+            <Th>{w.last ? t('How depths are spread, fm: now, and before') : t('How depths are spread, fm')}</Th>
           </tr>
-        </thead>
-        <tbody>
+        </TableHead>
+        <TableBody>
           {w.grades.map((g) => (
             <tr key={g.grade}>
-              <th scope="row">{g.grade === 0 ? 'K' : g.grade}</th>
-              <td className="num">{g.readers}</td>
-              <td className="num">{g.given}</td>
-              <td className="num">{g.finished}</td>
-              <td className="num">{g.again || ''}</td>
-              <td className="num">{g.now.middle == null ? '–' : fm(g.now.middle)}</td>
+              <Th scope="row">{g.grade === 0 ? 'K' : g.grade}</Th>
+              <Td num>{g.readers}</Td>
+              <Td num>{g.given}</Td>
+              <Td num>{g.finished}</Td>
+              <Td num>{g.again || ''}</Td>
+              <Td num>{g.now.middle == null ? '–' : fm(g.now.middle)}</Td>
               {w.last && (
-                <td className="num">
+                <Td num>
                   {g.now.middle == null || g.before?.middle == null ? '–' : signed(g.now.middle - g.before.middle)}
-                </td>
+                </Td>
               )}
-              <td>
+              <Td>
                 <Spreads now={g.now} before={g.before ?? null} />
-              </td>
+              </Td>
             </tr>
           ))}
-        </tbody>
-      </table>
-      <p className="soft small">
+        </TableBody>
+      </Table>
+      <p className="text-soft text-sm">
         {t(
-          'Lines reach from one tenth to nine tenths of the readers, boxes from a quarter to three quarters; the mark is the middle. Fewer than five readers are not shown.',
+          'Lines reach from one tenth to nine tenths of the readers, boxes from a quarter to three ' +
+            'quarters; the mark is the middle. Fewer than five readers are not shown.',
         )}
       </p>
     </div>
@@ -158,7 +163,8 @@ function Grades({ w }: { w: Window }) {
 
 /** Two boxes on the depth axis: the window now, and the one before. */
 function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
-  if (now.middle == null && before?.middle == null) return <span className="soft">{t('too few readers to show')}</span>;
+  if (now.middle == null && before?.middle == null)
+    return <span className="text-soft">{t('too few readers to show')}</span>;
   const label = [now, before]
     .map((s, i) =>
       s?.middle == null
@@ -171,17 +177,24 @@ function Spreads({ now, before }: { now: Spread; before: Spread | null }) {
     .filter(Boolean)
     .join('; ');
   return (
-    <svg className="spreads" width={width} height="44" viewBox={`0 0 ${width} 44`} role="img" aria-label={label}>
+    <svg
+      className="fill-soft text-sm"
+      width={width}
+      height="44"
+      viewBox={`0 0 ${width} 44`}
+      role="img"
+      aria-label={label}
+    >
       {[0, 20, 40, 60].map((d) => (
         <g key={d}>
-          <path d={`M${px(d)} 2V30`} stroke="var(--line)" />
+          <path d={`M${px(d)} 2V30`} stroke="var(--color-line)" />
           <text x={px(d)} y="43" textAnchor="middle">
             {d}
           </text>
         </g>
       ))}
-      <Box s={now} y={9} fill="var(--depth-4)" ink="var(--ink)" />
-      {before && <Box s={before} y={23} fill="none" ink="var(--ink-soft)" />}
+      <Box s={now} y={9} fill="var(--color-depth-4)" ink="var(--color-ink)" />
+      {before && <Box s={before} y={23} fill="none" ink="var(--color-soft)" />}
     </svg>
   );
 }

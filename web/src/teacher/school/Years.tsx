@@ -1,16 +1,23 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
 import { type Api, api, ok, Problem, sentence } from '../../shared/api';
 import { useAllChanged } from '../../shared/changed';
 import { dayOf, today } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
 import { useSaid } from '../classQueries';
-import { Window } from '../frame/Window';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText, FieldRow } from '../../ui/Field';
+import { Card, PageHead, Row, ScrollPage } from '../../ui/Page';
+import { Segments } from '../../ui/Segments';
+import { Show } from '../../ui/Show';
+import { DateField, TextField } from '../../ui/TextField';
 
 type Head = Api<'YearHead'>;
 type Form = {
@@ -41,33 +48,30 @@ export default function Years() {
         const head = all.find((y) => y.id === id);
         const next = head && all.find((y) => y.firstDay > head.lastDay);
         return (
-          <section className="formpage" aria-labelledby="title">
-            <div className="head">
-              <h1 id="title">{t('School years')}</h1>
-              <span className="switch">
-                {[...all].reverse().map((y) => (
-                  <button
-                    key={y.id}
-                    aria-pressed={!adding && y.id === id}
-                    onClick={() => {
-                      setChosen(y.id);
+          <ScrollPage>
+            <PageHead
+              title={t('School years')}
+              beside={
+                <>
+                  <Segments
+                    label={t('Year')}
+                    value={adding ? undefined : id}
+                    set={(year) => {
+                      setChosen(year);
                       setAdding(false);
                     }}
-                  >
-                    {y.name}
-                  </button>
-                ))}
-              </span>
-              <button className="btn" onClick={() => setAdding(true)}>
-                {t('Add the next year')}
-              </button>
-              <span className="grow" />
+                    options={[...all].reverse().map((y) => ({ value: y.id, label: y.name }))}
+                  />
+                  <Button onClick={() => setAdding(true)}>{t('Add the next year')}</Button>
+                </>
+              }
+            >
               {head && !adding && head.openClasses > 0 && (
-                <button className="btn main" disabled={!next} onClick={() => setRolling(head)}>
+                <Button look="main" disabled={!next} onClick={() => setRolling(head)}>
                   {next ? t('Roll over to {{year}}…', { year: next.name }) : t('Add a year to roll over to')}
-                </button>
+                </Button>
               )}
-            </div>
+            </PageHead>
             {adding ? (
               <NewYear
                 last={all[0]}
@@ -80,7 +84,7 @@ export default function Years() {
               id && <Existing key={id} yearId={id} />
             )}
             {rolling && next && <Roll from={rolling} to={next} close={() => setRolling(null)} />}
-          </section>
+          </ScrollPage>
         );
       }}
     </Show>
@@ -193,57 +197,56 @@ function YearForm({
     setOff({ from: '', to: '' });
   };
   return (
-    <form className="cards" onSubmit={(e) => void submit(e)} noValidate>
-      <section className="card" aria-labelledby="y">
+    <form
+      className={cx(
+        'grid min-h-0 grid-cols-[repeat(auto-fit,minmax(min(380px,100%),1fr))] content-start',
+        'items-start gap-4 overflow-auto px-4 pt-1 pb-4',
+      )}
+      onSubmit={(e) => void submit(e)}
+      noValidate
+    >
+      <Card aria-labelledby="y">
         <h2 id="y">
           {t('Year')}
-          {days !== undefined && <span className="small soft"> {t('{{n}} school days', { n: days })}</span>}
+          {days !== undefined && (
+            <span className="font-ui text-soft text-sm font-normal"> {t('{{n}} school days', { n: days })}</span>
+          )}
         </h2>
-        <div className="fields">
-          <label>
-            {t('Name')}
-            <input type="text" value={form.name} onChange={(e) => setForm({ ...form, name: e.target.value })} />
-          </label>
-          <label>
-            {t('First day')}
-            <input type="date" value={form.firstDay} onChange={(e) => setForm({ ...form, firstDay: e.target.value })} />
-          </label>
-          <label>
-            {t('Last day')}
-            <input type="date" value={form.lastDay} onChange={(e) => setForm({ ...form, lastDay: e.target.value })} />
-          </label>
-        </div>
-      </section>
-      <section className="card wide" aria-labelledby="t">
+        <FieldRow>
+          <TextField label={t('Name')} inline value={form.name} set={(value) => setForm({ ...form, name: value })} />
+          <DateField
+            label={t('First day')}
+            inline
+            value={form.firstDay}
+            set={(value) => setForm({ ...form, firstDay: value })}
+          />
+          <DateField
+            label={t('Last day')}
+            inline
+            value={form.lastDay}
+            set={(value) => setForm({ ...form, lastDay: value })}
+          />
+        </FieldRow>
+      </Card>
+      <Card wide aria-labelledby="t">
         <h2 id="t">{t('Terms')}</h2>
         {form.terms.map((x, i) => (
-          <div className="fields termrow" key={i}>
-            <label>
-              {t('Name')}
-              <input type="text" value={x.name} onChange={(e) => term(i, { name: e.target.value })} />
-            </label>
-            <label>
-              {t('First day')}
-              <input type="date" value={x.firstDay} onChange={(e) => term(i, { firstDay: e.target.value })} />
-            </label>
-            <label>
-              {t('Last day')}
-              <input type="date" value={x.lastDay} onChange={(e) => term(i, { lastDay: e.target.value })} />
-            </label>
-            <button
-              type="button"
-              className="btn small"
+          <div className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-3" key={i}>
+            <TextField label={t('Name')} inline value={x.name} set={(value) => term(i, { name: value })} />
+            <DateField label={t('First day')} inline value={x.firstDay} set={(value) => term(i, { firstDay: value })} />
+            <DateField label={t('Last day')} inline value={x.lastDay} set={(value) => term(i, { lastDay: value })} />
+            <Button
+              size="sm"
               onClick={() => setForm({ ...form, terms: form.terms.filter((_, n) => n !== i) })}
               aria-label={t('Take {{name}} away', { name: x.name })}
             >
               {t('Take away')}
-            </button>
+            </Button>
           </div>
         ))}
         <p>
-          <button
-            type="button"
-            className="btn small"
+          <Button
+            size="sm"
             onClick={() => {
               const at = form.terms.at(-1)?.lastDay;
               const first = at ? plus(at, 1) : form.firstDay;
@@ -262,48 +265,44 @@ function YearForm({
             }}
           >
             {t('Add a term')}
-          </button>
+          </Button>
         </p>
-      </section>
-      <section className="card" aria-labelledby="o">
+      </Card>
+      <Card aria-labelledby="o">
         <h2 id="o">
-          {t('Days off')} <span className="small soft">{t('weekends are off anyway')}</span>
+          {t('Days off')} <span className="font-ui text-soft text-sm font-normal">{t('weekends are off anyway')}</span>
         </h2>
-        <div className="row">
-          <label>
-            {t('From')}{' '}
-            <input type="date" value={off.from} onChange={(e) => setOff({ ...off, from: e.target.value })} />
-          </label>
-          <label>
-            {t('to')} <input type="date" value={off.to} onChange={(e) => setOff({ ...off, to: e.target.value })} />
-          </label>
-          <button type="button" className="btn" disabled={!off.from} onClick={addOff}>
+        <div className="flex flex-wrap items-center gap-2">
+          <DateField label={t('From')} inline value={off.from} set={(value) => setOff({ ...off, from: value })} />
+          <DateField label={t('to')} inline value={off.to} set={(value) => setOff({ ...off, to: value })} />
+          <Button disabled={!off.from} onClick={addOff}>
             {t('Add')}
-          </button>
+          </Button>
         </div>
-        <ul className="chosen">
+        <ul className="flex flex-wrap gap-1.5">
           {form.daysOff.map((d) => (
             <li key={d}>
-              <button
-                type="button"
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => setForm({ ...form, daysOff: form.daysOff.filter((x) => x !== d) })}
                 aria-label={t('{{day}} is a school day after all', { day: dayOf(d) })}
               >
                 {dayOf(d)} ×
-              </button>
+              </Button>
             </li>
           ))}
         </ul>
-      </section>
+      </Card>
       {error ? (
-        <p className="error" role="alert">
+        <ErrorText>
           {error instanceof Problem ? Object.values(error.fields).flat().join(' ') || error.message : sentence(error)}
-        </p>
+        </ErrorText>
       ) : null}
-      <p className="row end">
-        <button className="btn main">{button}</button>
-      </p>
+      <Row end>
+        <Button look="main" type="submit">
+          {button}
+        </Button>
+      </Row>
     </form>
   );
 }
@@ -342,11 +341,10 @@ function Roll({ from, to, close }: { from: Head; to: Head; close: () => void }) 
     }
   };
   return (
-    <Window title={t('Roll {{from}} over to {{to}}', { from: from.name, to: to.name })} close={close}>
-      <label className="tickline">
-        <input type="checkbox" checked={keepClasses} onChange={(e) => setKeep(e.target.checked)} />
+    <Dialog title={t('Roll {{from}} over to {{to}}', { from: from.name, to: to.name })} close={close}>
+      <Checkbox checked={keepClasses} set={setKeep}>
         {t('Classes go up together, with their teachers')}
-      </label>
+      </Checkbox>
       <Show query={preview}>
         {(p) => (
           <>
@@ -355,7 +353,7 @@ function Roll({ from, to, close }: { from: Head; to: Head; close: () => void }) 
               {p.leaving > 0 && <>, {t('{{n}} of the highest grade leave', { n: p.leaving })}</>}.{' '}
               {t('Everything they did stays with them.')}
             </p>
-            <ul className="lines">
+            <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
               {p.classes.map((c, i) => (
                 <li key={i}>
                   <b>{c.from}</b> {t('closes')}
@@ -364,22 +362,20 @@ function Roll({ from, to, close }: { from: Head; to: Head; close: () => void }) 
                       , <b>{c.to}</b> {t('begins')}
                     </>
                   )}{' '}
-                  <span className="soft">{t('{{count}} readers', { count: c.readers })}</span>
+                  <span className="text-soft">{t('{{count}} readers', { count: c.readers })}</span>
                 </li>
               ))}
             </ul>
           </>
         )}
       </Show>
-      <p className="hint">{t('It can be undone until somebody builds on it.')}</p>
-      <p className="row end">
-        <button className="btn" onClick={close}>
-          {t('Cancel')}
-        </button>
-        <button className="btn main" disabled={!preview.data} onClick={() => void go()}>
+      <p className="text-soft text-sm">{t('It can be undone until somebody builds on it.')}</p>
+      <DialogFoot>
+        <Button onClick={close}>{t('Cancel')}</Button>
+        <Button look="main" disabled={!preview.data} onClick={() => void go()}>
           {t('Roll over')}
-        </button>
-      </p>
-    </Window>
+        </Button>
+      </DialogFoot>
+    </Dialog>
   );
 }

@@ -1,15 +1,20 @@
+import { cx } from 'class-variance-authority';
 import { useState } from 'react';
 import { Link, useOutletContext } from 'react-router';
 import { type Api, api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm, number } from '../../shared/format';
-import { Empty } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { FileButton } from '../frame/FileButton';
 import type { Place } from '../frame/Frame';
 import { base64 } from './bring';
-import './texts.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Checkbox, RowTick } from '../../ui/Checkbox';
+import { ErrorText } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
+import { PageHead } from '../../ui/Page';
+import { Empty } from '../../ui/Show';
+import { TextField } from '../../ui/TextField';
 
 type Draft = Api<'DraftTextView'>;
 type Taking = {
@@ -118,7 +123,7 @@ export default function Bring() {
   };
   return (
     <section
-      className="bring"
+      className="grid min-h-0 content-start overflow-auto"
       aria-labelledby="title"
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
@@ -127,37 +132,31 @@ export default function Bring() {
         if (file) void read(file);
       }}
     >
-      <div className="head">
-        <h1 id="title">{t('Bring texts in')}</h1>
-        <span className="grow" />
+      <PageHead title={t('Bring texts in')}>
         {busy && <p role="status">{busy}</p>}
         <FileButton
+          look="main"
           label={open ? t('Another file') : t('Choose a file')}
           accept={accepts}
-          main={!open}
           disabled={!!busy}
           take={(file) => void read(file)}
         />
         {open && (
-          <button className="btn main" disabled={!!busy || taken === 0} onClick={() => void bring()}>
+          <Button look="main" disabled={!!busy || taken === 0} onClick={() => void bring()}>
             {t('Take in {{count}} texts', { count: taken })}
-          </button>
+          </Button>
         )}
-      </div>
-      {error && (
-        <p className="error" role="alert">
-          {error}
-        </p>
-      )}
+      </PageHead>
+      {error && <ErrorText>{error}</ErrorText>}
       {done && (
-        <div className="brought" role="status">
+        <div className="border-ink border-t px-4 pt-2 pb-6 [&_li]:py-1" role="status">
           <h2>{t('Taken in {{count}} texts', { count: done.length })}</h2>
           <ul>
             {done.map((x) => (
               <li key={x.id}>
                 <Link to={`/class/${data.id}/texts/${x.id}`}>{x.title}</Link>
                 {x.warnings.map((w) => (
-                  <p key={w} className="small">
+                  <p key={w} className="text-sm">
                     {w}
                   </p>
                 ))}
@@ -167,19 +166,23 @@ export default function Bring() {
         </div>
       )}
       {open ? (
-        <div className="drafts">
-          <p className="soft">
+        <div
+          className={cx(
+            'border-ink [&>ol>li]:border-line border-t px-4 pt-2 pb-6 [&>ol>li]:grid [&>ol>li]:gap-1.5',
+            '[&>ol>li]:border-b [&>ol>li]:pt-2.5 [&>ol>li]:pb-3',
+          )}
+        >
+          <p className="text-soft">
             {t('{{name}} holds {{count}} texts. Nothing is kept before you take it in.', {
               name: open.name,
               count: open.texts.length,
             })}{' '}
-            <label className="tickline">
-              <input type="checkbox" checked={share} onChange={(e) => setShare(e.target.checked)} />
+            <Checkbox checked={share} set={setShare}>
               {t('Colleagues of my school see them')}
-            </label>
+            </Checkbox>
           </p>
           {open.notes.map((n) => (
-            <p key={n} className="remarklist">
+            <p key={n} className="border-buoy bg-sand font-ui my-1.5 border-l-3 px-2.5 py-1.5 text-base">
               {n}
             </p>
           ))}
@@ -195,7 +198,9 @@ export default function Bring() {
           <Empty title={t('A document, a book, a page or a folder')}>
             <p>
               {t(
-                'Word documents (DOCX), books (EPUB), web pages (HTML), Markdown, plain text, a ZIP of content folders or a QTI package. Drop a file here or choose one; you see its texts and how deep they are before anything is kept.',
+                'Word documents (DOCX), books (EPUB), web pages (HTML), Markdown, plain text, a ZIP of content ' +
+                  'folders or a QTI package. Drop a file here or choose one; you see its texts and how deep they ' +
+                  'are before anything is kept.',
               )}
             </p>
           </Empty>
@@ -208,37 +213,32 @@ export default function Bring() {
 function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<Taking>) => void }) {
   const missing = d.pictures.filter((p) => p.type && !x.alts[p.name]?.trim()).length;
   return (
-    <li className={x.taken ? undefined : 'gone'}>
-      <div className="draftline">
-        <input
-          type="checkbox"
-          aria-label={t('Take in {{title}}', { title: x.title })}
+    <li className={x.taken ? undefined : 'bg-sand'}>
+      <div
+        className={cx(
+          'grid items-end gap-2.5 max-lg:grid-cols-[28px_1fr]',
+          'lg:grid-cols-[28px_minmax(0,2fr)_minmax(0,1fr)_minmax(0,1fr)_auto_190px]',
+        )}
+      >
+        <RowTick
+          label={t('Take in {{title}}', { title: x.title })}
           checked={x.taken}
           disabled={stopped(d)}
-          onChange={(e) => set({ taken: e.target.checked })}
+          set={(taken) => set({ taken })}
         />
-        <label>
-          {t('Title')}
-          <input type="text" value={x.title} onChange={(e) => set({ title: e.target.value })} />
-        </label>
-        <label>
-          {t('Kind')}
-          <input type="text" value={x.kind} onChange={(e) => set({ kind: e.target.value })} />
-        </label>
-        <label>
-          {t('Topic')}
-          <input
-            type="text"
-            value={x.topic}
-            placeholder={t('what it is about')}
-            onChange={(e) => set({ topic: e.target.value })}
-          />
-        </label>
-        <label className="tickline">
-          <input type="checkbox" checked={x.fiction} onChange={(e) => set({ fiction: e.target.checked })} />
+        <TextField label={t('Title')} inline value={x.title} set={(value) => set({ title: value })} />
+        <TextField label={t('Kind')} inline value={x.kind} set={(value) => set({ kind: value })} />
+        <TextField
+          label={t('Topic')}
+          inline
+          value={x.topic}
+          placeholder={t('what it is about')}
+          set={(value) => set({ topic: value })}
+        />
+        <Checkbox checked={x.fiction} set={(on) => set({ fiction: on })}>
           {t('Fiction')}
-        </label>
-        <p className="num">
+        </Checkbox>
+        <p className="text-right">
           {d.depth == null ? (
             '–'
           ) : (
@@ -248,7 +248,7 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
             </>
           )}
           <br />
-          <span className="soft">
+          <span className="text-soft">
             {t('{{n}} words', { n: number(d.words) })}
             {d.versions > 1 && `, ${t('{{n}} versions', { n: d.versions })}`}
             {d.questions > 0 && `, ${t('{{count}} questions', { count: d.questions })}`}
@@ -256,48 +256,56 @@ function DraftRow({ d, x, set }: { d: Draft; x: Taking; set: (changes: Partial<T
         </p>
       </div>
       {d.remarks.map((r) => (
-        <p key={r.doubt} className="remarklist">
+        <p key={r.doubt} className="border-buoy bg-sand font-ui my-1.5 border-l-3 px-2.5 py-1.5 text-base">
           {r.sentence}
         </p>
       ))}
-      <p className="start soft">{d.start}…</p>
+      <p className="text-soft max-w-[90ch] pl-9.5 font-serif text-[15px] leading-5.5">{d.start}…</p>
       {d.suggestedWords.length > 0 && (
-        <fieldset className="suggested">
+        <fieldset
+          className={cx(
+            'border-line ml-9.5 flex flex-wrap gap-x-4 gap-y-1 rounded-md border px-2.5 pt-0.5 pb-1.5',
+            'text-sm [&>legend]:px-1 [&>legend]:font-semibold',
+          )}
+        >
           <legend>{t('Words to know, if you like')}</legend>
           {d.suggestedWords.map((w) => (
-            <label key={w.word} className="tickline" title={w.example}>
-              <input
-                type="checkbox"
-                checked={x.words.includes(w.word)}
-                onChange={(e) =>
-                  set({ words: e.target.checked ? [...x.words, w.word] : x.words.filter((o) => o !== w.word) })
-                }
-              />
+            <Checkbox
+              key={w.word}
+              checked={x.words.includes(w.word)}
+              set={(on) => set({ words: on ? [...x.words, w.word] : x.words.filter((o) => o !== w.word) })}
+            >
               {w.word}
-            </label>
+            </Checkbox>
           ))}
         </fieldset>
       )}
       {d.pictures.length > 0 && (
-        <fieldset className="suggested pictures">
+        <fieldset
+          className={cx(
+            'border-line ml-9.5 flex flex-wrap gap-x-4 gap-y-1 rounded-md border px-2.5 pt-0.5 pb-1.5',
+            'text-sm [&>legend]:px-1 [&>legend]:font-semibold',
+          )}
+        >
           <legend>
             {missing > 0 ? t('Say what each picture shows; one without words is left out') : t('Pictures')}
           </legend>
           {d.pictures.map((p) => (
-            <label key={p.name}>
+            <div key={p.name} className="flex items-center gap-2">
               {p.bytes && p.type ? (
-                <img src={`data:${p.type};base64,${p.bytes}`} alt="" />
+                <img src={`data:${p.type};base64,${p.bytes}`} alt="" className="max-h-16 max-w-24" />
               ) : (
                 <i>{t('cannot be shown')}</i>
               )}
-              <input
-                type="text"
-                aria-label={t('What {{name}} shows', { name: p.name })}
+              <TextField
+                label={t('What {{name}} shows', { name: p.name })}
+                bare
+                className="grow"
                 value={x.alts[p.name] ?? ''}
                 disabled={!p.type}
-                onChange={(e) => set({ alts: { ...x.alts, [p.name]: e.target.value } })}
+                set={(value) => set({ alts: { ...x.alts, [p.name]: value } })}
               />
-            </label>
+            </div>
           ))}
         </fieldset>
       )}

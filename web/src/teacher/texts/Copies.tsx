@@ -4,13 +4,17 @@ import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
-import { Field, Window } from '../frame/Window';
-import './texts.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Form, ListPage, PageHead } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { NumberField, SearchField, TextArea, TextField } from '../../ui/TextField';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 type Copy = Api<'CopyView'>;
 
@@ -64,133 +68,105 @@ export default function Copies() {
       (e: unknown) => toast.error(sentence(e)),
     );
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Copies on paper')}</h1>
-        <form className="desk" onSubmit={(e) => void enter(e)} noValidate>
-          <label>
-            {reader ? t('Copy for {{name}}', { name: reader.name }) : t('User name or copy')}{' '}
-            <input
+    <ListPage>
+      <PageHead
+        title={t('Copies on paper')}
+        beside={
+          <form className="flex flex-wrap items-center gap-x-3.5 gap-y-2" onSubmit={(e) => void enter(e)} noValidate>
+            <TextField
+              label={reader ? t('Copy for {{name}}', { name: reader.name }) : t('User name or copy')}
+              inline
               ref={field}
               autoFocus
-              type="text"
               value={typed}
               autoComplete="off"
-              onChange={(e) => setTyped(e.target.value)}
+              set={setTyped}
             />
-          </label>
-          <label>
-            {t('for')}{' '}
-            <input
-              type="number"
-              className="days"
-              min={1}
-              max={200}
-              value={days}
-              onChange={(e) => setDays(Number(e.target.value))}
-            />{' '}
-            {t('days')}
-          </label>
-          <button className="btn main">{t('Enter')}</button>
-          {reader && (
-            <button
-              type="button"
-              className="btn"
-              onClick={() => {
-                setReader(null);
-                setSaid('');
-              }}
-            >
-              {t('Somebody else')}
-            </button>
-          )}
-          <p role="status">{error ? '' : said}</p>
-          {error && (
-            <p className="error" role="alert">
-              {error}
-            </p>
-          )}
-        </form>
-        <span className="grow" />
-        <button className="btn" onClick={() => setAdding(true)}>
-          {t('Add copies')}
-        </button>
-      </div>
+            <NumberField label={t('for')} inline min={1} max={200} value={days} set={setDays} /> {t('days')}
+            <Button look="main" type="submit">
+              {t('Enter')}
+            </Button>
+            {reader && (
+              <Button
+                onClick={() => {
+                  setReader(null);
+                  setSaid('');
+                }}
+              >
+                {t('Somebody else')}
+              </Button>
+            )}
+            <p role="status">{error ? '' : said}</p>
+            {error && <ErrorText>{error}</ErrorText>}
+          </form>
+        }
+      >
+        <Button onClick={() => setAdding(true)}>{t('Add copies')}</Button>
+      </PageHead>
       <Show query={all}>
         {(rows) =>
           rows.length === 0 ? (
             <Empty title={t('No copies on the list')}>
               <p>
                 {t(
-                  'Give each copy on paper a code, or use the one printed on it. Then a user name and a code lend it, and the code alone takes it back.',
+                  'Give each copy on paper a code, or use the one printed on it. Then a user name and a code lend ' +
+                    'it, and the code alone takes it back.',
                 )}
               </p>
-              <button className="btn main" onClick={() => setAdding(true)}>
+              <Button look="main" onClick={() => setAdding(true)}>
                 {t('Add copies')}
-              </button>
+              </Button>
             </Empty>
           ) : (
-            <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-              <table>
-                <thead>
-                  <tr>
-                    <th>
-                      <label className="find">
-                        {t('Copy')}{' '}
-                        <input
-                          type="search"
-                          aria-label={t('Find a copy')}
-                          value={find}
-                          onChange={(e) => setFind(e.target.value)}
-                        />
-                      </label>
-                    </th>
-                    <th>{t('Text')}</th>
-                    <th>{t('With')}</th>
-                    <th>{t('Since')}</th>
-                    <th>{t('Back by')}</th>
-                    <th>
-                      <span className="hide">{t('Take off the list')}</span>
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows
-                    .filter((c) => `${c.code} ${c.title} ${c.reader ?? ''}`.toLowerCase().includes(find.toLowerCase()))
-                    .map((c) => (
-                      <tr key={c.id}>
-                        <th scope="row">{c.code}</th>
-                        <td>
-                          {c.textId ? <Link to={`/class/${data.id}/texts/${c.textId}`}>{c.title}</Link> : c.title}
-                        </td>
-                        <td>{c.reader ?? (c.readerId ? t('a reader of another class') : t('here'))}</td>
-                        <td>{c.lentAt ? dayOf(c.lentAt) : ''}</td>
-                        <td>
-                          {c.dueOn && (
-                            <>
-                              {dayOf(c.dueOn)}
-                              {c.late && <b className="late"> {t('late')}</b>}
-                            </>
-                          )}
-                        </td>
-                        <td>
-                          <button
-                            className="btn small"
-                            onClick={() => gone(c)}
-                            aria-label={t('Take {{code}} off the list', { code: c.code })}
-                          >
-                            {t('Take off')}
-                          </button>
-                        </td>
-                      </tr>
-                    ))}
-                </tbody>
-              </table>
-            </div>
+            <TableScroll label="TODO">
+              <TableHead>
+                <tr>
+                  <Th>
+                    <SearchField label={t('Copy')} value={find} set={setFind} />
+                  </Th>
+                  <Th>{t('Text')}</Th>
+                  <Th>{t('With')}</Th>
+                  <Th>{t('Since')}</Th>
+                  <Th>{t('Back by')}</Th>
+                  <Th>
+                    <span className="sr-only">{t('Take off the list')}</span>
+                  </Th>
+                </tr>
+              </TableHead>
+              <TableBody>
+                {rows
+                  .filter((c) => `${c.code} ${c.title} ${c.reader ?? ''}`.toLowerCase().includes(find.toLowerCase()))
+                  .map((c) => (
+                    <tr key={c.id}>
+                      <Th scope="row">{c.code}</Th>
+                      <Td>{c.textId ? <Link to={`/class/${data.id}/texts/${c.textId}`}>{c.title}</Link> : c.title}</Td>
+                      <Td>{c.reader ?? (c.readerId ? t('a reader of another class') : t('here'))}</Td>
+                      <Td>{c.lentAt ? dayOf(c.lentAt) : ''}</Td>
+                      <Td>
+                        {c.dueOn && (
+                          <>
+                            {dayOf(c.dueOn)}
+                            {c.late && <b className="border-buoy border-b-2"> {t('late')}</b>}
+                          </>
+                        )}
+                      </Td>
+                      <Td>
+                        <Button
+                          size="sm"
+                          onClick={() => gone(c)}
+                          aria-label={t('Take {{code}} off the list', { code: c.code })}
+                        >
+                          {t('Take off')}
+                        </Button>
+                      </Td>
+                    </tr>
+                  ))}
+              </TableBody>
+            </TableScroll>
           )
         }
       </Show>
-      <p className="foot">
+      <p className="border-line bg-sand flex min-h-8 items-center gap-4 border-t px-4 text-sm">
         {t('{{out}} of {{count}} copies are out, {{late}} late.', {
           count: all.data?.length ?? 0,
           out: all.data?.filter((c) => c.readerId).length ?? 0,
@@ -205,7 +181,7 @@ export default function Copies() {
           }}
         />
       )}
-    </section>
+    </ListPage>
   );
 }
 
@@ -243,36 +219,38 @@ function AddCopies({ close }: { close: () => void }) {
     }
   };
   return (
-    <Window title={t('Add copies')} close={close}>
-      <form onSubmit={(e) => void save(e)} noValidate>
-        <Field
-          id="c-title"
+    <Dialog title={t('Add copies')} close={close}>
+      <Form onSubmit={(e) => void save(e)}>
+        <TextField
           label={t('Title')}
           hint={text ? t('It is in the library; its copies lead there.') : t('A title of the library, or any other.')}
           error={fieldOf(error, 'title')}
-        >
-          <input id="c-title" type="text" list="c-titles" value={title} onChange={(e) => setTitle(e.target.value)} />
-        </Field>
+          list="c-titles"
+          value={title}
+          set={setTitle}
+        />
         <datalist id="c-titles">
           {found.data?.rows.slice(0, 12).map((r) => (
             <option key={r.id} value={r.title} />
           ))}
         </datalist>
-        <Field id="c-codes" label={t('Codes, one a line')} error={fieldOf(error, 'codes')}>
-          <textarea id="c-codes" rows={6} value={codes} onChange={(e) => setCodes(e.target.value)} />
-        </Field>
+        <TextArea
+          label={t('Codes, one a line')}
+          error={fieldOf(error, 'codes')}
+          rows={6}
+          value={codes}
+          set={setCodes}
+        />
         {error && !fieldOf(error, 'title') && !fieldOf(error, 'codes') ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
+          <ErrorText>{sentence(error)}</ErrorText>
         ) : null}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main">{t('Add them')}</button>
-        </p>
-      </form>
-    </Window>
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit">
+            {t('Add them')}
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

@@ -4,14 +4,19 @@ import { Link, useOutletContext } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, Problem, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
-import { Field, Window } from '../frame/Window';
 import { WordRows, type WordRow } from './WordRows';
-import './texts.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText, FieldRow } from '../../ui/Field';
+import { Form, ListPage, PageHead, Row } from '../../ui/Page';
+import { Empty, Show } from '../../ui/Show';
+import { SearchField, TextField } from '../../ui/TextField';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 type Deck = Api<'DeckView'>;
 type Draft = { id: string; revision: number; name: string; mine: boolean; words: WordRow[] };
@@ -46,81 +51,78 @@ export default function Decks() {
     onError: (e) => toast.error(sentence(e)),
   });
   return (
-    <section className="listpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Word decks')}</h1>
-        <span className="grow" />
-        <Link className="btn" to={`/class/${data.id}/texts`}>
-          {t('Texts')}
-        </Link>
-        <button className="btn main" onClick={() => setOpen(fresh())}>
+    <ListPage>
+      <PageHead title={t('Word decks')}>
+        <Button asChild>
+          <Link to={`/class/${data.id}/texts`}>{t('Texts')}</Link>
+        </Button>
+        <Button look="main" onClick={() => setOpen(fresh())}>
           {t('New deck')}
-        </button>
-      </div>
+        </Button>
+      </PageHead>
       <Show query={decks}>
         {(all) =>
           all.length === 0 ? (
             <Empty title={t('No deck yet')}>
               <p>
                 {t(
-                  'Each text has its words to know. A deck of your own gathers words from several texts, or from a lesson, with meanings your readers understand.',
+                  'Each text has its words to know. A deck of your own gathers words from several texts, or from a ' +
+                    'lesson, with meanings your readers understand.',
                 )}
               </p>
-              <button className="btn main" onClick={() => setOpen(fresh())}>
+              <Button look="main" onClick={() => setOpen(fresh())}>
                 {t('New deck')}
-              </button>
+              </Button>
             </Empty>
           ) : (
-            <div className="scroll" tabIndex={0} role="region" aria-labelledby="title">
-              <table>
-                <thead>
-                  <tr>
-                    <th>{t('Deck')}</th>
-                    <th>{t('Words')}</th>
-                    <th>{t('Practised in')}</th>
-                    <th>{t('Whose')}</th>
-                    <th>{t('Changed')}</th>
-                    <th>
-                      <span className="hide">{t('Remove')}</span>
-                    </th>
+            <TableScroll label="TODO">
+              <TableHead>
+                <tr>
+                  <Th>{t('Deck')}</Th>
+                  <Th>{t('Words')}</Th>
+                  <Th>{t('Practised in')}</Th>
+                  <Th>{t('Whose')}</Th>
+                  <Th>{t('Changed')}</Th>
+                  <Th>
+                    <span className="sr-only">{t('Remove')}</span>
+                  </Th>
+                </tr>
+              </TableHead>
+              <TableBody>
+                {all.map((d) => (
+                  <tr key={d.id}>
+                    <Th scope="row">
+                      {d.mayChange ? (
+                        <Button look="plain" size="sm" onClick={() => setOpen({ ...d, words: [...d.words] })}>
+                          {d.name}
+                        </Button>
+                      ) : (
+                        d.name
+                      )}
+                    </Th>
+                    <Td>{d.words.map((w) => w.text).join(', ')}</Td>
+                    <Td>
+                      {d.rounds.length === 1
+                        ? t('one round of {{n}}', { n: sure(d.rounds[0]) })
+                        : t('rounds of {{sizes}}', { sizes: d.rounds.join(', ') })}
+                    </Td>
+                    <Td>{d.mine ? t('mine') : d.own ? t('mine, shared') : (d.owner ?? t('the school'))}</Td>
+                    <Td>{dayOf(d.changedAt)}</Td>
+                    <Td>
+                      {d.mayChange && (
+                        <Button
+                          size="sm"
+                          aria-label={t('Remove {{name}}', { name: d.name })}
+                          onClick={() => drop.mutate(d)}
+                        >
+                          {t('Remove')}
+                        </Button>
+                      )}
+                    </Td>
                   </tr>
-                </thead>
-                <tbody>
-                  {all.map((d) => (
-                    <tr key={d.id}>
-                      <th scope="row">
-                        {d.mayChange ? (
-                          <button className="btn plain small" onClick={() => setOpen({ ...d, words: [...d.words] })}>
-                            {d.name}
-                          </button>
-                        ) : (
-                          d.name
-                        )}
-                      </th>
-                      <td>{d.words.map((w) => w.text).join(', ')}</td>
-                      <td>
-                        {d.rounds.length === 1
-                          ? t('one round of {{n}}', { n: sure(d.rounds[0]) })
-                          : t('rounds of {{sizes}}', { sizes: d.rounds.join(', ') })}
-                      </td>
-                      <td>{d.mine ? t('mine') : d.own ? t('mine, shared') : (d.owner ?? t('the school'))}</td>
-                      <td>{dayOf(d.changedAt)}</td>
-                      <td>
-                        {d.mayChange && (
-                          <button
-                            className="btn small"
-                            aria-label={t('Remove {{name}}', { name: d.name })}
-                            onClick={() => drop.mutate(d)}
-                          >
-                            {t('Remove')}
-                          </button>
-                        )}
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+                ))}
+              </TableBody>
+            </TableScroll>
           )
         }
       </Show>
@@ -134,7 +136,7 @@ export default function Decks() {
           }}
         />
       )}
-    </section>
+    </ListPage>
   );
 }
 
@@ -149,58 +151,44 @@ function Editor({ draft, close, kept }: { draft: Draft; close: () => void; kept:
       words: [...d.words, ...words.filter((w) => !d.words.some((o) => o.text.toLowerCase() === w.text.toLowerCase()))],
     }));
   return (
-    <Window title={draft.revision === 0 ? t('New deck') : t('Change the deck')} close={close} wide>
-      <form
-        noValidate
+    <Dialog title={draft.revision === 0 ? t('New deck') : t('Change the deck')} close={close} wide>
+      <Form
         onSubmit={(e) => {
           e.preventDefault();
           keep.mutate();
         }}
       >
-        <div className="fields">
-          <Field id="d-name" label={t('Name')} error={fieldOf(keep.error, 'name')}>
-            <input
-              id="d-name"
-              type="text"
-              autoFocus
-              value={deck.name}
-              onChange={(e) => setDeck({ ...deck, name: e.target.value })}
-            />
-          </Field>
-          <label className="tickline">
-            <input
-              type="checkbox"
-              checked={!deck.mine}
-              onChange={(e) => setDeck({ ...deck, mine: !e.target.checked })}
-            />
+        <FieldRow>
+          <TextField
+            label={t('Name')}
+            error={fieldOf(keep.error, 'name')}
+            autoFocus
+            value={deck.name}
+            set={(value) => setDeck({ ...deck, name: value })}
+          />
+          <Checkbox checked={!deck.mine} set={(on) => setDeck({ ...deck, mine: !on })}>
             {t('Share with the school')}
-          </label>
-        </div>
+          </Checkbox>
+        </FieldRow>
         <FromText add={add} />
         <WordRows
           words={deck.words}
           set={(words) => setDeck({ ...deck, words })}
           error={at && fieldOf(keep.error, at)}
         />
-        {keep.error && !at && !fieldOf(keep.error, 'name') && (
-          <p className="error" role="alert">
-            {sentence(keep.error)}
-          </p>
-        )}
-        <p className="row end">
-          <span className="hint">
+        {keep.error && !at && !fieldOf(keep.error, 'name') && <ErrorText>{sentence(keep.error)}</ErrorText>}
+        <DialogFoot>
+          <span className="text-soft text-sm">
             {t('{{count}} words, practised at most ten at a time', { count: deck.words.length })}
           </span>
           <span className="grow" />
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={keep.isPending}>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={keep.isPending}>
             {t('Keep the deck')}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }
 
@@ -221,25 +209,18 @@ function FromText({ add }: { add: (words: WordRow[]) => void }) {
     );
   };
   return (
-    <div className="field">
-      <label htmlFor="d-text">{t('Add the words of a text')}</label>
-      <input
-        id="d-text"
-        type="search"
-        placeholder={t('Find a text')}
-        value={typed}
-        onChange={(e) => setTyped(e.target.value)}
-      />
+    <div className="grid gap-1">
+      <SearchField label={t('Add the words of a text')} placeholder={t('Find a text')} value={typed} set={setTyped} />
       {typed.trim().length > 1 && found.data && (
-        <p className="row">
+        <Row>
           {found.data.rows.length === 0
             ? t('No text matches')
             : found.data.rows.slice(0, 5).map((r) => (
-                <button key={r.id} type="button" className="btn small" onClick={() => take(r.id)}>
+                <Button size="sm" key={r.id} onClick={() => take(r.id)}>
                   {t('{{title}}: {{count}} words', { title: r.title, count: r.deck })}
-                </button>
+                </Button>
               ))}
-        </p>
+        </Row>
       )}
     </div>
   );

@@ -1,11 +1,17 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
-import { useId, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { ClassData } from '../classQueries';
 import type { Ask, FieldName } from './useLibrary';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Checkbox, Radios } from '../../ui/Checkbox';
+import { FieldSet } from '../../ui/Field';
+import { Select } from '../../ui/Select';
+import { TextField } from '../../ui/TextField';
 
 type Facets = Api<'FacetView'>[];
 type Props = { ask: Ask; facets: Facets; data: ClassData };
@@ -27,13 +33,16 @@ export function Filters({ ask, facets, data }: Props) {
   const values = (name: string) => facets.find((f) => f.name === name)?.values ?? [];
   const count = (name: string, value: string) => values(name).find((v) => v.value === value)?.count ?? 0;
   return (
-    <aside className="filters" aria-label={t('Filters')}>
-      <div className="row">
-        <h2>{t('Filters')}</h2>
+    <aside
+      aria-label={t('Filters')}
+      className="border-line bg-sand overflow-auto px-3 pt-2 pb-4 text-sm max-lg:max-h-65 max-lg:border-b lg:border-r"
+    >
+      <div className="flex min-h-7 items-center justify-between">
+        <h2 className="font-ui text-base">{t('Filters')}</h2>
         {ask.filters > 0 && (
-          <button className="btn plain small" onClick={ask.clear}>
+          <Button look="plain" size="sm" onClick={ask.clear}>
             {t('Clear')}
-          </button>
+          </Button>
         )}
       </div>
       <DepthFilter ask={ask} data={data} values={values('depth')} />
@@ -59,25 +68,18 @@ export function Filters({ ask, facets, data }: Props) {
       />
       <Ticks name={t('Kind')} values={values('kind')} on={ask.list('kind')} toggle={(v) => ask.toggle('kind', v)} />
       <Ticks name={t('Topic')} values={values('topic')} on={ask.list('topic')} toggle={(v) => ask.toggle('topic', v)} />
-      <fieldset>
-        <legend>{t('Length')}</legend>
-        <NumberField ask={ask} field="wordsTo" name={t('at most')} unit={t('words')} />
-        <NumberField ask={ask} field="minutesTo" name={t('at most')} unit={t('minutes for these readers')} />
-      </fieldset>
-      <fieldset>
-        <legend>{t('Has')}</legend>
+      <Part name={t('Length')}>
+        <Limit ask={ask} field="wordsTo" name={t('at most')} unit={t('words')} />
+        <Limit ask={ask} field="minutesTo" name={t('at most')} unit={t('minutes for these readers')} />
+      </Part>
+      <Part name={t('Has')}>
         {(['quiz', 'deck', 'audio'] as const).map((h) => (
-          <label key={h}>
-            <input
-              type="checkbox"
-              checked={ask.of(h) === 'true'}
-              onChange={(e) => ask.put({ [h]: e.target.checked ? 'true' : '' })}
-            />
-            {h === 'quiz' ? t('a quiz') : h === 'deck' ? t('words to know') : t('a reading to listen to')}{' '}
-            <span className="n">{count('has', h)}</span>
-          </label>
+          <Checkbox key={h} checked={ask.of(h) === 'true'} set={(on) => ask.put({ [h]: on ? 'true' : '' })}>
+            {h === 'quiz' ? t('a quiz') : h === 'deck' ? t('words to know') : t('a reading to listen to')}
+            <span className="text-soft ml-auto">{count('has', h)}</span>
+          </Checkbox>
         ))}
-      </fieldset>
+      </Part>
       <Choice
         ask={ask}
         field="whose"
@@ -90,48 +92,45 @@ export function Filters({ ask, facets, data }: Props) {
         ]}
       />
       {values('pattern').length > 0 && (
-        <label className="stack">
-          {t('Letter–sound pattern')}
-          <select value={ask.of('pattern')} onChange={(e) => ask.put({ pattern: e.target.value })}>
-            <option value="">{t('any')}</option>
-            {(patterns.data ?? [])
+        <Select
+          label={t('Letter–sound pattern')}
+          className="border-line border-t pt-1.5 pb-2"
+          value={ask.of('pattern')}
+          set={(value) => ask.put({ pattern: value })}
+          options={[
+            { value: '', label: t('any') },
+            ...(patterns.data ?? [])
               .filter((p) => count('pattern', p.key) > 0 || ask.of('pattern') === p.key)
-              .map((p) => (
-                <option key={p.key} value={p.key}>
-                  {t('{{name}}, as in {{example}} ({{n}})', {
-                    name: p.name,
-                    example: p.example,
-                    n: count('pattern', p.key),
-                  })}
-                </option>
-              ))}
-          </select>
-        </label>
+              .map((p) => ({
+                value: p.key,
+                label: t('{{name}}, as in {{example}} ({{n}})', {
+                  name: p.name,
+                  example: p.example,
+                  n: count('pattern', p.key),
+                }),
+              })),
+          ]}
+        />
       )}
       {(values('season').length > 0 || ask.of('season')) && (
-        <label className="stack">
-          {t('Season or unit')}
-          <select value={ask.of('season')} onChange={(e) => ask.put({ season: e.target.value })}>
-            <option value="">{t('any')}</option>
-            {[...new Set([...values('season').map((v) => v.value), ask.of('season')])].filter(Boolean).map((s) => (
-              <option key={s} value={s}>
-                {s} ({count('season', s)})
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label={t('Season or unit')}
+          className="border-line border-t pt-1.5 pb-2"
+          value={ask.of('season')}
+          set={(value) => ask.put({ season: value })}
+          options={[
+            { value: '', label: t('any') },
+            ...[...new Set([...values('season').map((v) => v.value), ask.of('season')])]
+              .filter(Boolean)
+              .map((s) => ({ value: s, label: `${s} (${count('season', s)})` })),
+          ]}
+        />
       )}
-      <fieldset>
-        <legend>{t('Retired')}</legend>
-        <label>
-          <input
-            type="checkbox"
-            checked={ask.of('retired') === 'true'}
-            onChange={(e) => ask.put({ retired: e.target.checked ? 'true' : '' })}
-          />
+      <Part name={t('Retired')}>
+        <Checkbox checked={ask.of('retired') === 'true'} set={(on) => ask.put({ retired: on ? 'true' : '' })}>
           {t('show retired texts instead')}
-        </label>
-      </fieldset>
+        </Checkbox>
+      </Part>
     </aside>
   );
 }
@@ -148,73 +147,79 @@ function DepthFilter({ ask, data, values }: { ask: Ask; data: ClassData; values:
   const bands = [...new Set(values.map((v) => Number(v.value)))].sort((a, b) => a - b);
   const most = Math.max(1, ...values.map((v) => v.count));
   return (
-    <fieldset>
-      <legend>{t('Depth')}</legend>
-      <div className="row">
-        <NumberField ask={ask} field="depthFrom" name={t('from')} />
-        <NumberField ask={ask} field="depthTo" name={t('to')} unit="fm" />
+    <Part name={t('Depth')}>
+      <div className="flex flex-wrap items-center gap-2">
+        <Limit ask={ask} field="depthFrom" name={t('from')} />
+        <Limit ask={ask} field="depthTo" name={t('to')} unit="fm" />
       </div>
-      <ul className="bands">
+      <ul>
         {bands.map((b) => {
           const on = ask.of('depthFrom') === String(b) && ask.of('depthTo') === String(b + 9.99);
           return (
             <li key={b}>
               <button
-                className="band"
+                className={cx(
+                  'aria-pressed:bg-tint aria-pressed:outline-overlay flex min-h-6 w-full items-center gap-2',
+                  'rounded-sm px-1 text-sm aria-pressed:outline',
+                )}
                 aria-pressed={on}
                 onClick={() =>
                   ask.put(on ? { depthFrom: '', depthTo: '' } : { depthFrom: String(b), depthTo: String(b + 9.99) })
                 }
               >
-                <span>{t('{{from}} to {{to}} fm', { from: b, to: b + 10 })}</span>
+                <span className="w-22 text-left whitespace-nowrap">
+                  {t('{{from}} to {{to}} fm', { from: b, to: b + 10 })}
+                </span>
                 <svg width="56" height="8" aria-hidden>
-                  <rect width={(56 * at(b)) / most} height="8" fill="var(--depth-4)" />
+                  <rect width={(56 * at(b)) / most} height="8" fill="var(--color-depth-4)" />
                 </svg>
-                <span className="n">{at(b)}</span>
+                <span className="text-soft ml-auto">{at(b)}</span>
               </button>
             </li>
           );
         })}
       </ul>
-      <label className="stack">
-        {t('or by a label')}
-        <select value="" onChange={(e) => e.target.value && label(e.target.value)}>
-          <option value="">{t('choose…')}</option>
-          {systems(data).map((s, k) => (
-            <optgroup key={s.name} label={s.name}>
-              {data.levelChart.map(
-                (_, i) =>
-                  s.of(i) && (
-                    <option key={i} value={`${k}|${i}`}>
-                      {s.name} {s.of(i)}
-                    </option>
-                  ),
-              )}
-            </optgroup>
-          ))}
-        </select>
-      </label>
-    </fieldset>
+      <Select
+        label={t('or by a label')}
+        value=""
+        set={(chosen) => chosen && label(chosen)}
+        options={[
+          { value: '', label: t('choose…') },
+          ...systems(data).flatMap((s, k) =>
+            data.levelChart.flatMap((_, i) => (s.of(i) ? [{ value: `${k}|${i}`, label: `${s.name} ${s.of(i)}` }] : [])),
+          ),
+        ]}
+      />
+    </Part>
   );
 }
 
-function NumberField({ ask, field, name, unit }: { ask: Ask; field: FieldName; name: string; unit?: string }) {
-  const id = useId();
+function Limit({ ask, field, name, unit }: { ask: Ask; field: FieldName; name: string; unit?: string }) {
   return (
-    <label htmlFor={id} className="numline">
-      {name}
-      <input
-        id={id}
+    <span className="flex items-center gap-1.5">
+      <TextField
+        label={`${name} ${unit ?? ''}`.trim()}
+        bare
         type="number"
         inputMode="decimal"
+        size="sm"
+        className="w-18"
+        boxClass="text-right"
+        placeholder={name}
         value={ask.of(field)}
-        onChange={(e) => ask.put({ [field]: e.target.value })}
-        aria-label={`${name} ${unit ?? ''}`}
+        set={(value) => ask.put({ [field]: value })}
       />
       {unit}
-    </label>
+    </span>
   );
 }
+
+/** One thing that narrows the list. */
+const Part = ({ name, children }: { name: string; children: ReactNode }) => (
+  <FieldSet legend={name} className="border-line gap-px border-t pt-1.5 pb-2 [&_label]:flex [&_label]:grow">
+    {children}
+  </FieldSet>
+);
 
 function Choice({
   ask,
@@ -228,20 +233,22 @@ function Choice({
   options: [string, string, number?][];
 }) {
   return (
-    <fieldset>
-      <legend>{name}</legend>
-      {options.map(([value, label, n]) => (
-        <label key={value}>
-          <input
-            type="radio"
-            name={field}
-            checked={ask.of(field) === value}
-            onChange={() => ask.put({ [field]: value })}
-          />
-          {label} {n !== undefined && <span className="n">{n}</span>}
-        </label>
-      ))}
-    </fieldset>
+    <Part name={name}>
+      <Radios
+        label={name}
+        className="flex-col"
+        value={ask.of(field)}
+        set={(value) => ask.put({ [field]: value })}
+        options={options.map(([value, label, n]) => ({
+          value,
+          label: (
+            <span className="flex w-full">
+              {label} {n !== undefined && <span className="text-soft ml-auto">{n}</span>}
+            </span>
+          ),
+        }))}
+      />
+    </Part>
   );
 }
 
@@ -261,21 +268,21 @@ function Ticks({
     ...on.filter((v) => !values.some((x) => x.value === v)).map((value) => ({ value, count: 0 })),
   ];
   const lines: ReactNode[] = shown.map((v) => (
-    <label key={v.value}>
-      <input type="checkbox" checked={on.includes(v.value)} onChange={() => toggle(v.value)} />
-      {v.value} <span className="n">{v.count}</span>
-    </label>
+    <Checkbox key={v.value} checked={on.includes(v.value)} set={() => toggle(v.value)}>
+      {v.value} <span className="text-soft ml-auto">{v.count}</span>
+    </Checkbox>
   ));
   return (
-    <fieldset>
-      <legend>{name}</legend>
+    <Part name={name}>
       {lines.slice(0, 8)}
       {lines.length > 8 && (
         <details open={on.length > 0}>
-          <summary>{t('{{count}} more', { count: lines.length - 8 })}</summary>
+          <summary className="text-soft min-h-6 cursor-pointer leading-6">
+            {t('{{count}} more', { count: lines.length - 8 })}
+          </summary>
           {lines.slice(8)}
         </details>
       )}
-    </fieldset>
+    </Part>
   );
 }

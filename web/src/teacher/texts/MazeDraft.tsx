@@ -1,14 +1,19 @@
+import { cx } from 'class-variance-authority';
 import { ArrowsClockwise, Printer } from '@phosphor-icons/react';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, ok, sentence } from '../../shared/api';
 import { dayOf } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
+import { Button } from '../../ui/Button';
+import { Show } from '../../ui/Show';
 
-/** A maze passage: every seventh word a choice of three, with the right ones marked for the teacher. Printed, they are not. A draft is accepted, and then kept for the school. */
+/**
+ * A maze passage: every seventh word a choice of three, with the right ones marked for the teacher. Printed, they are
+ * not. A draft is accepted, and then kept for the school.
+ */
 export function MazeDraft({ textId, title, versionId }: { textId: string; title: string; versionId: string }) {
   const client = useQueryClient();
   const [draft, setDraft] = useState<number | null>(null);
@@ -36,8 +41,14 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
       {(m) => {
         const choices = m.pieces.filter((p) => p.choices.length > 0).length;
         return (
-          <div className="mazepage">
-            <div className="row wrap noprint">
+          <div
+            className={cx(
+              'border-ink overflow-auto border-t px-6 pt-3 pb-8 print:block print:h-auto',
+              'print:overflow-visible [&_article]:max-w-[76ch] [&_article]:font-serif [&_article]:text-lg',
+              '[&_article]:leading-10 [&_article]:whitespace-pre-line',
+            )}
+          >
+            <div className="flex flex-wrap items-center gap-2 print:hidden">
               <p>
                 {choices > 0
                   ? t('{{count}} choices. Score: right ones less half the wrong ones, in a minute.', { count: choices })
@@ -47,17 +58,16 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
                   ` ${t('Kept by {{name}}, {{day}}.', { name: m.by ?? t('a former colleague'), day: dayOf(m.at) })}`}
               </p>
               <span className="grow" />
-              <button className="btn" onClick={() => setDraft(m.draft + 1)}>
+              <Button onClick={() => setDraft(m.draft + 1)}>
                 <ArrowsClockwise size={18} aria-hidden />
                 {t('Another draft')}
-              </button>
-              <button className="btn" disabled={choices === 0} onClick={() => window.print()}>
+              </Button>
+              <Button disabled={choices === 0} onClick={() => window.print()}>
                 <Printer size={18} aria-hidden />
                 {t('Print')}
-              </button>
+              </Button>
               {m.kept ? (
-                <button
-                  className="btn"
+                <Button
                   onClick={() =>
                     change(
                       ok(api.DELETE('/texts/{textId}/versions/{versionId}/maze', { params })),
@@ -66,10 +76,10 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
                   }
                 >
                   {t('No longer keep it')}
-                </button>
+                </Button>
               ) : (
-                <button
-                  className="btn main"
+                <Button
+                  look="main"
                   disabled={choices === 0}
                   onClick={() =>
                     change(
@@ -79,21 +89,31 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
                   }
                 >
                   {t('Keep this one')}
-                </button>
+                </Button>
               )}
             </div>
             <article aria-label={t('Maze passage')}>
-              <h2 className="onlyprint">{title}</h2>
+              <h2 className="hidden print:block">{title}</h2>
               <p>
                 {m.pieces.map((p, i) => (
                   <span key={i}>
                     {p.text}
                     {p.choices.length > 0 && (
-                      <span className="threeway">
+                      <span
+                        className={cx(
+                          'divide-line border-soft mx-0.5 inline-grid grid-flow-col divide-x rounded-sm border',
+                          'leading-6.5 *:px-1.75',
+                        )}
+                      >
                         {p.choices.map((c, n) => (
-                          <span key={n} className={n === p.right ? 'right' : undefined}>
+                          <span
+                            key={n}
+                            className={
+                              n === p.right ? 'bg-tint font-semibold print:bg-transparent print:font-normal' : undefined
+                            }
+                          >
                             {c}
-                            {n === p.right && <span className="hide"> {t('(right)')}</span>}
+                            {n === p.right && <span className="sr-only"> {t('(right)')}</span>}
                           </span>
                         ))}
                       </span>

@@ -1,6 +1,8 @@
 import { useSyncExternalStore } from 'react';
 import { t } from '../../shared/words';
 import type { Measured } from './Why';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
 
 // What has been taught so far is the teacher's own, the same for every early text, and stays on the device.
 const name = 'dc-taught';
@@ -39,16 +41,16 @@ export function Patterns({ m }: { m: Measured }) {
   return (
     <details open={taught.length > 0}>
       <summary>{t('Letter–sound patterns ({{n}})', { n: m.patterns.length })}</summary>
-      <p className="small soft">
+      <p className="text-soft text-sm">
         {t('Tick what has been taught; the words that break it are named.')}{' '}
         {taught.length > 0 && (
-          <button type="button" className="btn small" onClick={() => teach([])}>
+          <Button size="sm" onClick={() => teach([])}>
             {t('Tick none')}
-          </button>
+          </Button>
         )}
       </p>
       {taught.length > 0 && (
-        <p className="small" role="status">
+        <p className="text-sm" role="status">
           {m.breaks.length === 0 ? (
             t('Every word keeps to what was taught.')
           ) : (
@@ -59,14 +61,13 @@ export function Patterns({ m }: { m: Measured }) {
           )}
         </p>
       )}
-      <dl className="patterns">
+      <dl className="[&_dt]:font-semibold [&>div]:grid [&>div]:grid-cols-[130px_1fr] [&>div]:text-sm">
         {m.patterns.map((p) => (
           <div key={p.key}>
             <dt>
-              <label className="tickline">
-                <input type="checkbox" checked={taught.includes(p.key)} onChange={() => toggle(p.key)} />
-                {p.name} <span className="soft">{p.times}</span>
-              </label>
+              <Checkbox checked={taught.includes(p.key)} set={() => toggle(p.key)}>
+                {p.name} <span className="text-soft">{p.times}</span>
+              </Checkbox>
             </dt>
             <dd>{p.words.join(', ')}</dd>
           </div>

@@ -1,14 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { Menu } from '../frame/Menu';
-import { Field, Window } from '../frame/Window';
 import { fields, type Ask } from './useLibrary';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { Menu, MenuItem, MenuLabel, MenuLine } from '../../ui/Menu';
+import { Form } from '../../ui/Page';
+import { TextField } from '../../ui/TextField';
 
 type Saved = Api<'SavedSearch'>;
 
@@ -45,23 +47,21 @@ export function Searches({ ask }: { ask: Ask }) {
     <>
       <Menu label={rows.length > 0 ? t('Kept searches ({{n}})', { n: rows.length }) : t('Kept searches')}>
         {rows.map((s) => (
-          <DropdownMenu.Item key={s.id} className="item" onSelect={() => open(s)}>
+          <MenuItem key={s.id} onSelect={() => open(s)}>
             {s.name}
-          </DropdownMenu.Item>
+          </MenuItem>
         ))}
-        {rows.length === 0 && (
-          <DropdownMenu.Label className="item soft">{t('None yet. Narrow the list, then keep it.')}</DropdownMenu.Label>
-        )}
-        <DropdownMenu.Separator className="rule" />
-        <DropdownMenu.Item className="item" disabled={!ask.text} onSelect={() => setNaming(true)}>
+        {rows.length === 0 && <MenuLabel>{t('None yet. Narrow the list, then keep it.')}</MenuLabel>}
+        <MenuLine />
+        <MenuItem disabled={!ask.text} onSelect={() => setNaming(true)}>
           {t('Keep this search…')}
-        </DropdownMenu.Item>
+        </MenuItem>
         {rows
           .filter((s) => s.query === ask.text)
           .map((s) => (
-            <DropdownMenu.Item key={s.id} className="item" onSelect={() => forget(s)}>
+            <MenuItem key={s.id} onSelect={() => forget(s)}>
               {t('Forget {{name}}', { name: s.name })}
-            </DropdownMenu.Item>
+            </MenuItem>
           ))}
       </Menu>
       {naming && (
@@ -88,22 +88,22 @@ function Keep({ query, close }: { query: string; close: () => void }) {
     }, setError);
   };
   return (
-    <Window title={t('Keep this search')} close={close}>
-      <form onSubmit={save} noValidate>
-        <Field
-          id="search-name"
+    <Dialog title={t('Keep this search')} close={close}>
+      <Form onSubmit={save}>
+        <TextField
           label={t('Name')}
           error={error ? (fieldOf(error, 'name') ?? sentence(error)) : undefined}
-        >
-          <input id="search-name" type="text" autoFocus value={name} onChange={(e) => setName(e.target.value)} />
-        </Field>
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main">{t('Keep')}</button>
-        </p>
-      </form>
-    </Window>
+          autoFocus
+          value={name}
+          set={setName}
+        />
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit">
+            {t('Keep')}
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

@@ -6,9 +6,11 @@ import { clock } from '../../shared/format';
 import { Heard } from '../../shared/Heard';
 import { useRecorder } from '../../shared/useRecorder';
 import { t } from '../../shared/words';
-import { FileButton } from '../frame/FileButton';
-import { Window } from '../frame/Window';
 import type { TextData, Version } from './TextPage';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 
 /** A reading of a version that readers can listen to: recorded here, or from a file. */
 export function SoundWindow({ x, version, close }: { x: TextData; version: Version; close: () => void }) {
@@ -38,7 +40,7 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
       t('Kept. Readers can listen to it.'),
     );
   return (
-    <Window title={t('A reading of version {{name}}', { name: version.label })} close={close}>
+    <Dialog title={t('A reading of version {{name}}', { name: version.label })} close={close}>
       <p>{t('Readers of your school can listen to it while they read. One reading is kept for each version.')}</p>
       {version.sound && !made && (
         <p>
@@ -51,60 +53,47 @@ export function SoundWindow({ x, version, close }: { x: TextData; version: Versi
         </p>
       )}
       {recorder.state === 'refused' && (
-        <p className="error" role="alert">
-          {t('This page may not use the microphone. Allow it in the browser, or bring a file.')}
-        </p>
+        <ErrorText>{t('This page may not use the microphone. Allow it in the browser, or bring a file.')}</ErrorText>
       )}
-      {error ? (
-        <p className="error" role="alert">
-          {sentence(error)}
-        </p>
-      ) : null}
-      <p className="row wrap">
+      {error ? <ErrorText>{sentence(error)}</ErrorText> : null}
+      <p className="flex flex-wrap items-center gap-2">
         {recorder.state === 'recording' ? (
-          <button className="btn main" onClick={recorder.stop}>
+          <Button look="main" onClick={recorder.stop}>
             <Stop size={20} aria-hidden />
             {t('Stop, {{time}}', { time: clock(recorder.seconds) })}
-          </button>
+          </Button>
         ) : (
           recorder.can && (
-            <button
-              className="btn"
-              disabled={busy || recorder.state === 'asking'}
-              onClick={() => void recorder.start()}
-            >
+            <Button disabled={busy || recorder.state === 'asking'} onClick={() => void recorder.start()}>
               <Microphone size={20} aria-hidden />
               {made ? t('Record again') : t('Record it')}
-            </button>
+            </Button>
           )
         )}
         {recorder.state !== 'recording' && (
           <FileButton label={t('From a file')} accept="audio/*" disabled={busy} take={keep} />
         )}
       </p>
-      <p className="row end">
+      <DialogFoot>
         {version.sound && (
-          <button
-            className="btn"
+          <Button
             disabled={busy}
             onClick={() =>
               act(ok(api.DELETE('/texts/{textId}/versions/{versionId}/sound', { params })), t('The reading is gone'))
             }
           >
             {t('Take the reading away')}
-          </button>
+          </Button>
         )}
-        <button className="btn" onClick={close}>
-          {t('Cancel')}
-        </button>
-        <button
-          className="btn main"
+        <Button onClick={close}>{t('Cancel')}</Button>
+        <Button
+          look="main"
           disabled={busy || !recorder.recording}
           onClick={() => recorder.recording && keep(recorder.recording.blob)}
         >
           {t('Keep this reading')}
-        </button>
-      </p>
-    </Window>
+        </Button>
+      </DialogFoot>
+    </Dialog>
   );
 }

@@ -1,4 +1,3 @@
-import { DropdownMenu } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
@@ -7,10 +6,14 @@ import { useChanged } from '../../shared/changed';
 import { fm } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
-import { Menu } from '../frame/Menu';
-import { Field, Window } from '../frame/Window';
 import { SoundWindow } from './SoundWindow';
 import type { TextData, Version } from './TextPage';
+import { Button } from '../../ui/Button';
+import { Dialog, DialogFoot } from '../../ui/Dialog';
+import { ErrorText } from '../../ui/Field';
+import { Menu, MenuItem, MenuLabel, MenuLine } from '../../ui/Menu';
+import { Form } from '../../ui/Page';
+import { TextField } from '../../ui/TextField';
 
 const files = [
   ['epub', 'EPUB'],
@@ -51,39 +54,27 @@ export function TextActions({ x, version, classId }: { x: TextData; version: Ver
     <>
       <Menu label={t('More')}>
         {x.mayChange && (
-          <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>
-            {t('Change it…')}
-          </DropdownMenu.Item>
+          <MenuItem onSelect={() => void go(`/class/${classId}/texts/${x.id}/change`)}>{t('Change it…')}</MenuItem>
         )}
         {x.mayChange && (
-          <DropdownMenu.Item className="item" onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>
-            {t('Change its quiz…')}
-          </DropdownMenu.Item>
+          <MenuItem onSelect={() => void go(`/class/${classId}/texts/${x.id}/quiz`)}>{t('Change its quiz…')}</MenuItem>
         )}
-        <DropdownMenu.Item className="item" onSelect={() => setReading(true)}>
+        <MenuItem onSelect={() => setReading(true)}>
           {version.sound ? t('Its reading aloud…') : t('Add a reading aloud…')}
-        </DropdownMenu.Item>
-        <DropdownMenu.Item className="item" onSelect={copy}>
-          {t('Copy to change')}
-        </DropdownMenu.Item>
-        <DropdownMenu.Label className="item soft">{t('Save as a file')}</DropdownMenu.Label>
+        </MenuItem>
+        <MenuItem onSelect={copy}>{t('Copy to change')}</MenuItem>
+        <MenuLabel>{t('Save as a file')}</MenuLabel>
         {files.map(([format, name]) => (
-          <DropdownMenu.Item key={format} className="item" asChild>
+          <MenuItem key={format} asChild>
             <a href={`/api/texts/${x.id}/file?format=${format}&version=${encodeURIComponent(version.label)}`} download>
               {t(name)}
             </a>
-          </DropdownMenu.Item>
+          </MenuItem>
         ))}
-        <DropdownMenu.Separator className="rule" />
+        <MenuLine />
+        {x.mayChange && <MenuItem onSelect={() => setStating(true)}>{t('State its depth…')}</MenuItem>}
         {x.mayChange && (
-          <DropdownMenu.Item className="item" onSelect={() => setStating(true)}>
-            {t('State its depth…')}
-          </DropdownMenu.Item>
-        )}
-        {x.mayChange && (
-          <DropdownMenu.Item className="item" onSelect={() => retire(!x.retired)}>
-            {x.retired ? t('Bring it back') : t('Retire it')}
-          </DropdownMenu.Item>
+          <MenuItem onSelect={() => retire(!x.retired)}>{x.retired ? t('Bring it back') : t('Retire it')}</MenuItem>
         )}
       </Menu>
       {reading && (
@@ -132,37 +123,34 @@ function StateDepth({ x, version, close }: { x: TextData; version: Version; clos
     send(Number(depth));
   };
   return (
-    <Window title={t('State the depth of version {{name}}', { name: version.label })} close={close}>
-      <form onSubmit={save} noValidate>
+    <Dialog title={t('State the depth of version {{name}}', { name: version.label })} close={close}>
+      <Form onSubmit={save}>
         <p>
           {t('The formulas say {{depth}} fm ± {{error}}. What you state counts instead; both stay visible.', {
             depth: fm(version.formulaDepth),
             error: version.formulaError.toFixed(1),
           })}
         </p>
-        <Field id="s-depth" label={t('Depth in fathoms')} error={fieldOf(error, 'depth')}>
-          <input id="s-depth" type="number" step="0.5" value={depth} onChange={(e) => setDepth(e.target.value)} />
-        </Field>
-        <Field id="s-reason" label={t('Why')} error={fieldOf(error, 'reason')}>
-          <input id="s-reason" type="text" value={reason} onChange={(e) => setReason(e.target.value)} />
-        </Field>
+        <TextField
+          label={t('Depth in fathoms')}
+          error={fieldOf(error, 'depth')}
+          type="number"
+          step="0.5"
+          value={depth}
+          set={setDepth}
+        />
+        <TextField label={t('Why')} error={fieldOf(error, 'reason')} value={reason} set={setReason} />
         {error && !fieldOf(error, 'depth') && !fieldOf(error, 'reason') ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
+          <ErrorText>{sentence(error)}</ErrorText>
         ) : null}
-        <p className="row end">
-          {version.stated && (
-            <button type="button" className="btn" onClick={() => send(null)}>
-              {t('Take the statement back')}
-            </button>
-          )}
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main">{t('State it')}</button>
-        </p>
-      </form>
-    </Window>
+        <DialogFoot>
+          {version.stated && <Button onClick={() => send(null)}>{t('Take the statement back')}</Button>}
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit">
+            {t('State it')}
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { skipToken, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useEffect, useState, type FormEvent } from 'react';
 import { useNavigate, useOutletContext, useParams } from 'react-router';
@@ -5,17 +6,23 @@ import { toast } from 'sonner';
 import { api, fieldOf, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { fm } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
-import { Field } from '../frame/Window';
 import { bodyOf, emptyText, type TextForm } from './textForm';
 import { useKept } from '../../shared/useKept';
 import { depthLine, Remarks, useMeasured, WhyLists, WhyText } from './Why';
 import { WordRows } from './WordRows';
-import './texts.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { Checkbox } from '../../ui/Checkbox';
+import { ErrorText, FieldSet } from '../../ui/Field';
+import { Notice, PageHead } from '../../ui/Page';
+import { Segments } from '../../ui/Segments';
+import { Select } from '../../ui/Select';
+import { Show } from '../../ui/Show';
+import { Slider } from '../../ui/Slider';
+import { TextArea, TextField } from '../../ui/TextField';
 
 /** Bringing a text, or changing one: what it says on the left, how deep that is on the right while it is written. */
 export default function TextEditor() {
@@ -75,26 +82,24 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
       setError(problem);
     }
   };
-  const label = (name: keyof TextForm, words: string, long = false, list?: string) => (
-    <Field id={`x-${name}`} label={words} error={fieldOf(error, name)}>
-      {long ? (
-        <textarea
-          id={`x-${name}`}
-          rows={2}
-          value={String(form[name])}
-          onChange={(e) => set({ [name]: e.target.value })}
-        />
-      ) : (
-        <input
-          id={`x-${name}`}
-          type="text"
-          list={list}
-          value={String(form[name])}
-          onChange={(e) => set({ [name]: e.target.value })}
-        />
-      )}
-    </Field>
-  );
+  const label = (name: keyof TextForm, words: string, long = false, list?: string) =>
+    long ? (
+      <TextArea
+        label={words}
+        error={fieldOf(error, name)}
+        rows={2}
+        value={String(form[name])}
+        set={(value) => set({ [name]: value })}
+      />
+    ) : (
+      <TextField
+        label={words}
+        error={fieldOf(error, name)}
+        list={list}
+        value={String(form[name])}
+        set={(value) => set({ [name]: value })}
+      />
+    );
   const fields = [
     'title',
     'kind',
@@ -106,31 +111,30 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
     ...form.versions.map((_, i) => `versions[${i}].body`),
   ];
   return (
-    <form className="editor" onSubmit={(e) => void save(e)} noValidate aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{textId ? t('Change “{{title}}”', { title: start.title }) : t('New text')}</h1>
-        <span className="grow" />
-        {error && !fields.some((f) => fieldOf(error, f)) ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
-        ) : null}
-        <button type="button" className="btn" onClick={() => void go(-1)}>
-          {t('Cancel')}
-        </button>
-        <button className="btn main">{textId ? t('Keep the changes') : t('Keep the text')}</button>
-      </div>
-      <div className="editcols">
-        <div className="editing">
+    <form
+      className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
+      onSubmit={(e) => void save(e)}
+      noValidate
+      aria-labelledby="title"
+    >
+      <PageHead title={textId ? t('Change “{{title}}”', { title: start.title }) : t('New text')}>
+        {error && !fields.some((f) => fieldOf(error, f)) ? <ErrorText>{sentence(error)}</ErrorText> : null}
+        <Button onClick={() => void go(-1)}>{t('Cancel')}</Button>
+        <Button look="main" type="submit">
+          {textId ? t('Keep the changes') : t('Keep the text')}
+        </Button>
+      </PageHead>
+      <div className="border-ink grid min-h-0 border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_380px]">
+        <div className="grid content-start gap-2 overflow-auto px-4 pt-2.5 pb-6">
           {kept.found && (
-            <p className="note" role="status">
+            <Notice kind="action" role="status">
               {t('What you had written here was kept on this device.')}{' '}
-              <button type="button" className="btn small" onClick={kept.again}>
+              <Button size="sm" onClick={kept.again}>
                 {t('Begin again')}
-              </button>
-            </p>
+              </Button>
+            </Notice>
           )}
-          <div className="fields three">
+          <div className="grid grid-cols-[repeat(auto-fit,minmax(150px,1fr))] items-start gap-3">
             {label('title', t('Title'))}
             {label('kind', t('Kind'), false, 'kinds')}
             {label('topic', t('Topic'), false, 'topics')}
@@ -138,36 +142,34 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
           <Known />
           {label('blurb', t('What it is about, in a sentence'), true)}
           {label('season', t('Season or unit, if it belongs to one'))}
-          <div className="row wrap">
-            <label className="tickline">
-              <input type="checkbox" checked={form.fiction} onChange={(e) => set({ fiction: e.target.checked })} />
+          <div className="flex flex-wrap items-center gap-2">
+            <Checkbox checked={form.fiction} set={(on) => set({ fiction: on })}>
               {t('Fiction')}
-            </label>
-            <label className="tickline">
-              <input type="checkbox" checked={!form.mine} onChange={(e) => set({ mine: !e.target.checked })} />
+            </Checkbox>
+            <Checkbox checked={!form.mine} set={(on) => set({ mine: !on })}>
               {t('Colleagues of my school see it')}
-            </label>
-            <label className="pick">
-              {t('Spelling')}{' '}
-              <select value={form.spelling} onChange={(e) => set({ spelling: e.target.value })}>
-                {['British', 'American', 'Other'].map((s) => (
-                  <option key={s}>{s}</option>
-                ))}
-              </select>
-            </label>
+            </Checkbox>
+            <Select
+              label={t('Spelling')}
+              inline
+              value={form.spelling}
+              set={(value) => set({ spelling: value })}
+              options={['British', 'American', 'Other'].map((s) => ({ value: s, label: s }))}
+            />
           </div>
-          <div className="row wrap">
-            <div className="switch" role="group" aria-label={t('Version')}>
-              {form.versions.map((v, i) => (
-                <button type="button" key={i} aria-pressed={v === version} onClick={() => setAt(i)}>
-                  {t('Version {{name}}', { name: v.label || i + 1 })}
-                </button>
-              ))}
-            </div>
+          <div className="flex flex-wrap items-center gap-2">
+            <Segments
+              label={t('Version')}
+              value={String(form.versions.indexOf(version))}
+              set={(i) => setAt(Number(i))}
+              options={form.versions.map((v, i) => ({
+                value: String(i),
+                label: t('Version {{name}}', { name: v.label || i + 1 }),
+              }))}
+            />
             {form.versions.length < 6 && (
-              <button
-                type="button"
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => {
                   set({
                     versions: [
@@ -179,44 +181,36 @@ function Editor({ textId, start, revision }: { textId?: string; start: TextForm;
                 }}
               >
                 {t('Add a version')}
-              </button>
+              </Button>
             )}
             {form.versions.length > 1 && (
-              <button
-                type="button"
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => {
                   set({ versions: form.versions.filter((v) => v !== version) });
                   setAt(0);
                 }}
               >
                 {t('Take version {{name}} out', { name: version.label })}
-              </button>
+              </Button>
             )}
-            <label className="numline">
-              {t('Name')} <input type="text" value={version.label} onChange={(e) => write({ label: e.target.value })} />
-            </label>
+            <TextField label={t('Name')} inline value={version.label} set={(value) => write({ label: value })} />
           </div>
-          <Field
-            id="x-body"
+          <TextArea
             label={t('The text')}
             hint={t(
-              'Paste or write. An empty line parts paragraphs, # begins a heading, --- a new page; without it pages are made for you.',
+              'Paste or write. An empty line parts paragraphs, # begins a heading, --- a new page; without it ' +
+                'pages are made for you.',
             )}
             error={
               form.versions.map((_, i) => fieldOf(error, `versions[${i}].body`)).find(Boolean) ??
               fieldOf(error, 'versions')
             }
-          >
-            <textarea
-              id="x-body"
-              className="writing"
-              rows={16}
-              spellCheck
-              value={version.body}
-              onChange={(e) => write({ body: e.target.value })}
-            />
-          </Field>
+            rows={16}
+            spellCheck
+            value={version.body}
+            set={(value) => write({ body: value })}
+          />
           <WordRows words={form.words} set={(words) => set({ words })} error={fieldOf(error, 'words')} />
           {textId && label('note', t('What was changed, for the history'))}
         </div>
@@ -278,21 +272,32 @@ function Measure({ text }: { text: string }) {
   const m = measured.data;
   if (!settled.trim())
     return (
-      <aside className="side measuring">
+      <aside
+        className={cx(
+          'border-line bg-sand [&_h3]:font-ui overflow-auto px-4 pt-3 pb-6 lg:border-l [&_details]:mt-2',
+          '[&_h3]:mt-2.5 [&_summary]:min-h-6 [&_summary]:cursor-pointer',
+        )}
+      >
         <h2>{t('Depth')}</h2>
-        <p className="soft">{t('It is measured as you write.')}</p>
+        <p className="text-soft">{t('It is measured as you write.')}</p>
       </aside>
     );
   return (
-    <aside className="side measuring" aria-label={t('Depth')}>
+    <aside
+      className={cx(
+        'border-line bg-sand [&_h3]:font-ui overflow-auto px-4 pt-3 pb-6 lg:border-l [&_details]:mt-2',
+        '[&_h3]:mt-2.5 [&_summary]:min-h-6 [&_summary]:cursor-pointer',
+      )}
+      aria-label={t('Depth')}
+    >
       {!m ? (
-        <p className="soft">{measured.error ? sentence(measured.error) : t('Measuring…')}</p>
+        <p className="text-soft">{measured.error ? sentence(measured.error) : t('Measuring…')}</p>
       ) : (
         <>
           <h2 aria-live="polite">{depthLine(m)}</h2>
           <Remarks m={m} />
           {m.measure && (
-            <p className="small">
+            <p className="text-sm">
               {t('{{words}} words in {{sentences}} sentences, {{each}} a sentence.', {
                 words: m.measure.words,
                 sentences: m.measure.sentences,
@@ -302,43 +307,32 @@ function Measure({ text }: { text: string }) {
           )}
           {m.why && (
             <>
-              <fieldset className="whatif">
-                <legend>{t('What if…')}</legend>
-                <label>
-                  {t('sentences were {{times}} times as long', { times: change.sentenceLength.toFixed(2) })}
-                  <input
-                    type="range"
-                    min="0.5"
-                    max="2"
-                    step="0.05"
-                    value={change.sentenceLength}
-                    onChange={(e) => setChange({ ...change, sentenceLength: Number(e.target.value) })}
-                  />
-                </label>
-                <label>
-                  {t('there were {{times}} times the unfamiliar words', { times: change.unfamiliar.toFixed(2) })}
-                  <input
-                    type="range"
-                    min="0"
-                    max="2"
-                    step="0.05"
-                    value={change.unfamiliar}
-                    onChange={(e) => setChange({ ...change, unfamiliar: Number(e.target.value) })}
-                  />
-                </label>
+              <FieldSet legend={t('What if…')} framed>
+                <Slider
+                  label={t('sentences were {{times}} times as long', { times: change.sentenceLength.toFixed(2) })}
+                  from={0.5}
+                  to={2}
+                  step={0.05}
+                  value={change.sentenceLength}
+                  set={(sentenceLength) => setChange({ ...change, sentenceLength })}
+                />
+                <Slider
+                  label={t('there were {{times}} times the unfamiliar words', { times: change.unfamiliar.toFixed(2) })}
+                  from={0}
+                  to={2}
+                  step={0.05}
+                  value={change.unfamiliar}
+                  set={(unfamiliar) => setChange({ ...change, unfamiliar })}
+                />
                 {m.ifChanged != null && (change.sentenceLength !== 1 || change.unfamiliar !== 1) && (
                   <p>
                     {t('It would be {{depth}} fm.', { depth: fm(m.ifChanged) })}{' '}
-                    <button
-                      type="button"
-                      className="btn small"
-                      onClick={() => setChange({ sentenceLength: 1, unfamiliar: 1 })}
-                    >
+                    <Button size="sm" onClick={() => setChange({ sentenceLength: 1, unfamiliar: 1 })}>
                       {t('As it is')}
-                    </button>
+                    </Button>
                   </p>
                 )}
-              </fieldset>
+              </FieldSet>
               <WhyLists m={m} />
               <details>
                 <summary>{t('Marked in the text')}</summary>

@@ -1,12 +1,14 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { toast } from 'sonner';
 import { api, ok, sentence } from '../../shared/api';
 import { useChanged } from '../../shared/changed';
 import { dayOf, timeOf } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { TextData } from './TextPage';
+import { Button } from '../../ui/Button';
+import { Show } from '../../ui/Show';
 
 /** Every revision of a text; an earlier one can be looked at and come back to. */
 export function TextHistory({ x }: { x: TextData }) {
@@ -30,19 +32,26 @@ export function TextHistory({ x }: { x: TextData }) {
   return (
     <Show query={revisions}>
       {(rows) => (
-        <ol className="revisions" aria-label={t('History')}>
+        <ol
+          className={cx(
+            'border-ink [&>li]:border-line overflow-auto border-t px-4 pt-2 pb-6 [&_section]:max-w-[72ch]',
+            '[&_section]:py-1 [&_section]:pl-4 [&_summary]:min-h-6 [&_summary]:cursor-pointer',
+            '[&_summary]:text-sm [&>li]:border-b [&>li]:py-2',
+          )}
+          aria-label={t('History')}
+        >
           {rows.map((r) => (
             <li key={r.revision}>
               <p>
                 <b>{t('Revision {{n}}', { n: r.revision })}</b> {dayOf(r.at)} {timeOf(r.at)}
                 {r.by && `, ${r.by}`}: {r.note}{' '}
                 {r.revision === x.revision ? (
-                  <span className="soft">{t('as it is now')}</span>
+                  <span className="text-soft">{t('as it is now')}</span>
                 ) : (
                   x.mayChange && (
-                    <button className="btn small" onClick={() => restore(r.revision)}>
+                    <Button size="sm" onClick={() => restore(r.revision)}>
                       {t('Come back to revision {{n}}', { n: r.revision })}
-                    </button>
+                    </Button>
                   )
                 )}
               </p>

@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useOutletContext, useParams } from 'react-router';
@@ -5,7 +6,6 @@ import { type Api, api, ok } from '../../shared/api';
 import { dayOf, fm } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { Block, plain } from '../../shared/paragraphs';
-import { Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
@@ -16,8 +16,12 @@ import { TextHistory } from './TextHistory';
 import { TextUse } from './TextUse';
 import { bodyOf, wordsOf } from './textForm';
 import { Remarks, useMeasured, WhyLists, WhyText } from './Why';
-import './texts.css';
 import { sure } from '../../shared/sure';
+import { Button } from '../../ui/Button';
+import { PageHead } from '../../ui/Page';
+import { Segments } from '../../ui/Segments';
+import { Show } from '../../ui/Show';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 export type TextData = Api<'TextView'>;
 export type Version = TextData['versions'][number];
@@ -25,6 +29,8 @@ export type Version = TextData['versions'][number];
 type Shown = 'text' | 'why' | 'versions' | 'maze' | 'use' | 'history';
 
 /** One text: how deep and how that was measured, the text itself, its quiz and its words. */
+const bodyLook = 'max-w-180 px-10 pt-5 pb-8 [&_h3]:mt-4 [&_h3]:text-[17px] [&_p+p]:mt-[0.7em]';
+
 export default function TextPage() {
   const { data } = useOutletContext<Place>();
   const { textId = '' } = useParams();
@@ -48,37 +54,40 @@ export default function TextPage() {
           ['history', t('History')],
         ];
         return (
-          <div className="textpage">
-            <div className="head">
-              <h1>{x.title}</h1>
-              <p className="soft">
-                {x.kind}, {x.fiction ? t('fiction') : t('non-fiction')} · {x.topic}
-                {!x.ships &&
-                  ` · ${x.mine ? t('seen by its maker only') : t('by {{name}}', { name: x.owner ?? t('a former colleague') })}`}
-                {x.retired && ` · ${t('retired')}`}
-              </p>
-              <span className="grow" />
+          <div className="min-h-0 overflow-auto pb-6 print:block print:h-auto print:overflow-visible">
+            <PageHead
+              title={x.title}
+              beside={
+                <p className="text-soft">
+                  {x.kind}, {x.fiction ? t('fiction') : t('non-fiction')} · {x.topic}
+                  {!x.ships &&
+                    ` · ${x.mine ? t('seen by its maker only') : t('by {{name}}', { name: x.owner ?? t('a former colleague') })}`}
+                  {x.retired && ` · ${t('retired')}`}
+                </p>
+              }
+            >
               <TextActions x={x} version={version} classId={data.id} />
-              <button className="btn main" onClick={() => tray.toggleText(x.id)}>
+              <Button look="main" onClick={() => tray.toggleText(x.id)}>
                 {tray.texts.includes(x.id) ? t('Put back') : t('Pick up this text')}
-              </button>
-            </div>
-            <div className="head under">
-              <div className="switch" role="group" aria-label={t('View')}>
-                {views.map(([key, name]) => (
-                  <button key={key} aria-pressed={shows === key} onClick={() => setShows(key)}>
-                    {name}
-                  </button>
-                ))}
-              </div>
+              </Button>
+            </PageHead>
+            <div className="flex min-h-10 flex-wrap items-center gap-2.5 px-4 pb-1.5 print:hidden">
+              <Segments
+                label={t('View')}
+                value={shows}
+                set={setShows}
+                options={views.map(([value, label]) => ({ value, label }))}
+              />
               {x.versions.length > 1 && (shows === 'text' || shows === 'why' || shows === 'maze') && (
-                <div className="switch" role="group" aria-label={t('Version')}>
-                  {x.versions.map((v, i) => (
-                    <button key={v.id} aria-pressed={v.id === version.id} onClick={() => setAt(i)}>
-                      {fm(v.depth)} fm
-                    </button>
-                  ))}
-                </div>
+                <span className="inline-flex items-center gap-1.5">
+                  {t('Version')}
+                  <Segments
+                    label={t('Version')}
+                    value={version.id}
+                    set={(id) => setAt(x.versions.findIndex((v) => v.id === id))}
+                    options={x.versions.map((v) => ({ value: v.id, label: `${fm(v.depth)} fm` }))}
+                  />
+                </span>
               )}
             </div>
             {shows === 'versions' ? (
@@ -90,15 +99,24 @@ export default function TextPage() {
             ) : shows === 'use' ? (
               <TextUse textId={x.id} classId={data.id} questions={x.questions} />
             ) : (
-              <div className="textcols">
+              <div className="border-ink grid border-t max-lg:grid-cols-1 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">
                 {shows === 'why' ? (
                   <Reasons v={version} />
                 ) : (
-                  <article className={version.depth < 30 ? 'body first' : 'body'} aria-label={t('The text')}>
+                  <article
+                    className={cx(
+                      bodyLook,
+                      version.depth < 30 ? 'font-first text-lg leading-7.25' : 'font-serif text-[17px] leading-7.25',
+                    )}
+                    aria-label={t('The text')}
+                  >
                     {version.pages.map((page, i) => (
                       <section key={i}>
                         {i > 0 && (
-                          <p className="pagebreak" aria-hidden>
+                          <p
+                            className="border-soft font-ui text-soft my-4.5 border-t border-dashed text-sm"
+                            aria-hidden
+                          >
                             {t('page {{n}}', { n: i + 1 })}
                           </p>
                         )}
@@ -109,19 +127,29 @@ export default function TextPage() {
                     ))}
                   </article>
                 )}
-                <div className="side">
+                <div
+                  className={cx(
+                    'border-line [&>section]:border-line lg:border-l [&>section]:grid [&>section]:gap-1.5',
+                    '[&>section]:border-b [&>section]:px-4.5 [&>section]:py-3.5',
+                  )}
+                >
                   <MeasuredSide v={version} />
                   <section aria-labelledby="quiz">
                     <h2 id="quiz">
                       {t('Quiz')}{' '}
-                      <span className="soft small">
+                      <span className="font-ui text-soft text-sm font-normal">
                         {t('{{count}} questions', { count: x.questions.filter((q) => !q.after).length })}
                       </span>
                     </h2>
                     {x.questions.length === 0 && (
-                      <p className="soft">{t('It has no questions yet, so it cannot be assigned.')}</p>
+                      <p className="text-soft">{t('It has no questions yet, so it cannot be assigned.')}</p>
                     )}
-                    <ol className="quizlist">
+                    <ol
+                      className={cx(
+                        '[&>li]:border-line [&_summary]:cursor-pointer [&_summary]:leading-6 [&_ul]:grid [&_ul]:gap-1',
+                        '[&_ul]:pt-1.5 [&_ul]:pb-1 [&_ul]:pl-3.5 [&>li]:border-t [&>li]:py-1',
+                      )}
+                    >
                       {x.questions.map((q) => (
                         <li key={q.id}>
                           <details>
@@ -135,16 +163,18 @@ export default function TextPage() {
                     </ol>
                     {x.mayChange && (
                       <p>
-                        <Link className="btn small" to={`/class/${data.id}/texts/${x.id}/quiz`}>
-                          {x.questions.length === 0 ? t('Write its quiz') : t('Change the quiz')}
-                        </Link>
+                        <Button asChild size="sm">
+                          <Link to={`/class/${data.id}/texts/${x.id}/quiz`}>
+                            {x.questions.length === 0 ? t('Write its quiz') : t('Change the quiz')}
+                          </Link>
+                        </Button>
                       </p>
                     )}
                   </section>
                   {x.words.length > 0 && (
                     <section aria-labelledby="wordsto">
                       <h2 id="wordsto">{t('Words to know')}</h2>
-                      <dl className="wordlist">
+                      <dl className="[&_i]:text-soft grid gap-1 [&_dt]:font-semibold [&_i]:text-sm [&_i]:font-normal">
                         {x.words.map((w) => (
                           <div key={w.text}>
                             <dt>
@@ -172,8 +202,8 @@ function Reasons({ v }: { v: Version }) {
   return (
     <Show query={measured}>
       {(m) => (
-        <article className="body reasons" aria-label={t('What makes it deep')}>
-          <p className="small soft">
+        <article className={cx(bodyLook, 'font-serif text-[17px] leading-7.25')} aria-label={t('What makes it deep')}>
+          <p className="text-soft text-sm">
             {t('Darker sentences add more depth; underlined words are not familiar. Point at one to see how much.')}
           </p>
           <Remarks m={m} />
@@ -191,34 +221,43 @@ function SideBySide({ versions }: { versions: Version[] }) {
   const words = flat.map((paragraphs) => wordsOf(paragraphs.join(' ')));
   const only = (k: number, word: string) => !words.some((set, other) => other !== k && set.has(word));
   return (
-    <div className="scroll sidebyside" tabIndex={0} role="region" aria-label={t('Versions side by side')}>
-      <table>
-        <thead>
+    <div
+      className={cx(
+        'border-ink [&_u]:decoration-overlay relative min-h-0 overflow-auto border-t [&_td]:w-1/2',
+        '[&_td]:px-4 [&_td]:py-2 [&_td]:align-top [&_td]:font-serif [&_td]:text-lg',
+        '[&_td]:whitespace-normal [&>p]:px-4 [&>p]:py-2',
+      )}
+      tabIndex={0}
+      role="region"
+      aria-label={t('Versions side by side')}
+    >
+      <Table>
+        <TableHead>
           <tr>
             {versions.map((v) => (
-              <th key={v.id}>
+              <Th key={v.id}>
                 <span>
                   {fm(v.depth)} fm, {t('{{count}} words', { count: v.measure.words })}
                 </span>
-              </th>
+              </Th>
             ))}
           </tr>
-        </thead>
-        <tbody>
+        </TableHead>
+        <TableBody>
           {Array.from({ length: Math.max(...flat.map((f) => f.length)) }, (_, i) => (
             <tr key={i}>
               {flat.map((f, k) => (
-                <td key={k}>
+                <Td key={k}>
                   {plain(f[i] ?? '')
                     .split(/([\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*)/u)
                     .map((part, n) => (n % 2 === 1 && only(k, part.toLowerCase()) ? <u key={n}>{part}</u> : part))}
-                </td>
+                </Td>
               ))}
             </tr>
           ))}
-        </tbody>
-      </table>
-      <p className="small soft">{t('Underlined words stand in this version only.')}</p>
+        </TableBody>
+      </Table>
+      <p className="text-soft text-sm">{t('Underlined words stand in this version only.')}</p>
     </div>
   );
 }
@@ -231,12 +270,12 @@ function MeasuredSide({ v }: { v: Version }) {
     <section aria-labelledby="how">
       <h2 id="how">
         {t('Depth {{depth}} fm', { depth: fm(v.depth) })}{' '}
-        <span className="soft small">
+        <span className="font-ui text-soft text-sm font-normal">
           ± {v.depthError.toFixed(1)}, {t('typical of grade {{grade}}', { grade: v.gradeLabel })}
         </span>
       </h2>
       {v.stated && (
-        <p className="small">
+        <p className="text-sm">
           <b>
             {t('Stated by {{name}}, {{day}}:', {
               name: v.stated.by ?? t('a former colleague'),
@@ -251,7 +290,7 @@ function MeasuredSide({ v }: { v: Version }) {
         </p>
       )}
       <FromWhere v={v} />
-      <p className="small">
+      <p className="text-sm">
         {t('{{words}} words, {{sentences}} sentences of {{each}} words on average, {{distinct}} different words.', {
           words: m.words,
           sentences: m.sentences,
@@ -260,44 +299,44 @@ function MeasuredSide({ v }: { v: Version }) {
         })}
         {m.short && ` ${t('Under 100 words: the depth is less sure.')}`}
       </p>
-      <table className="formulas">
-        <caption className="hide">{t('How the formulas agree')}</caption>
-        <thead>
+      <Table className="[&_caption]:pb-1 [&_caption]:text-left">
+        <caption className="sr-only">{t('How the formulas agree')}</caption>
+        <TableHead>
           <tr>
-            <th>{t('Formula')}</th>
-            <th className="num">{t('Grade')}</th>
-            <th>{t('weight shown by size')}</th>
+            <Th>{t('Formula')}</Th>
+            <Th num>{t('Grade')}</Th>
+            <Th>{t('weight shown by size')}</Th>
           </tr>
-        </thead>
-        <tbody>
+        </TableHead>
+        <TableBody>
           {used.map((f) => (
             <tr key={f.formula}>
-              <th scope="row">{f.formula}</th>
-              <td className="num">{f.grade.toFixed(1).replace('-', '−')}</td>
-              <td>
+              <Th scope="row">{f.formula}</Th>
+              <Td num>{f.grade.toFixed(1).replace('-', '−')}</Td>
+              <Td>
                 <svg width="176" height="14" aria-hidden>
-                  <path d="M4 7H172" stroke="var(--line)" />
-                  <circle cx={x(f.grade)} cy="7" r={2 + f.weight * 1.6} fill="var(--depth-6)" />
-                  <path d={`M${x(m.gradeEquivalent)} 0v14`} stroke="var(--overlay)" strokeWidth="2" />
+                  <path d="M4 7H172" stroke="var(--color-line)" />
+                  <circle cx={x(f.grade)} cy="7" r={2 + f.weight * 1.6} fill="var(--color-depth-6)" />
+                  <path d={`M${x(m.gradeEquivalent)} 0v14`} stroke="var(--color-overlay)" strokeWidth="2" />
                 </svg>
-              </td>
+              </Td>
             </tr>
           ))}
-        </tbody>
-      </table>
-      <p className="small soft">
+        </TableBody>
+      </Table>
+      <p className="text-soft text-sm">
         {t('Together, with {{rarity}} grades for how rare the words are: grade {{grade}} (the line).', {
           rarity: (m.rarityGrades >= 0 ? '+' : '−') + Math.abs(m.rarityGrades).toFixed(1),
           grade: m.gradeEquivalent.toFixed(1),
         })}
       </p>
       {m.rarestWords.length > 0 && (
-        <p className="small">
+        <p className="text-sm">
           {t('Rarest words:')} {m.rarestWords.join(', ')}
         </p>
       )}
       {m.longestSentences[0] && (
-        <p className="small">
+        <p className="text-sm">
           {t('Longest sentence ({{n}} words):', { n: m.longestSentences[0].words })} “{m.longestSentences[0].sentence}”
         </p>
       )}
@@ -309,7 +348,9 @@ function MeasuredSide({ v }: { v: Version }) {
 function FromWhere({ v }: { v: Version }) {
   const shown = v.shown;
   if (!shown)
-    return <p className="small soft">{t('From the formulas alone: fewer than five readers have answered on it.')}</p>;
+    return (
+      <p className="text-soft text-sm">{t('From the formulas alone: fewer than five readers have answered on it.')}</p>
+    );
   const rows = [
     { name: t('formulas'), depth: v.formulaDepth, weight: 1 - shown.weight },
     ...(shown.alone == null ? [] : [{ name: t('answers'), depth: shown.alone, weight: shown.weight }]),
@@ -318,34 +359,34 @@ function FromWhere({ v }: { v: Version }) {
     high = Math.max(...rows.map((r) => r.depth), shown.depth) + 3;
   const x = (d: number) => 4 + ((d - low) / (high - low)) * 168;
   return (
-    <table className="formulas">
-      <caption className="small">
+    <Table className="[&_caption]:pb-1 [&_caption]:text-left">
+      <caption className="text-sm">
         {t('From the formulas and from {{count}} readers’ answers', { count: shown.readers })}
       </caption>
-      <thead>
+      <TableHead>
         <tr>
-          <th>{t('Says')}</th>
-          <th className="num">fm</th>
-          <th>{t('weight shown by size')}</th>
-          <th className="num">{t('Weight')}</th>
+          <Th>{t('Says')}</Th>
+          <Th num>fm</Th>
+          <Th>{t('weight shown by size')}</Th>
+          <Th num>{t('Weight')}</Th>
         </tr>
-      </thead>
-      <tbody>
+      </TableHead>
+      <TableBody>
         {rows.map((r) => (
           <tr key={r.name}>
-            <th scope="row">{r.name}</th>
-            <td className="num">{fm(r.depth)}</td>
-            <td>
+            <Th scope="row">{r.name}</Th>
+            <Td num>{fm(r.depth)}</Td>
+            <Td>
               <svg width="176" height="14" aria-hidden>
-                <path d="M4 7H172" stroke="var(--line)" />
-                <circle cx={x(r.depth)} cy="7" r={2 + r.weight * 5} fill="var(--depth-6)" />
-                <path d={`M${x(shown.depth)} 0v14`} stroke="var(--overlay)" strokeWidth="2" />
+                <path d="M4 7H172" stroke="var(--color-line)" />
+                <circle cx={x(r.depth)} cy="7" r={2 + r.weight * 5} fill="var(--color-depth-6)" />
+                <path d={`M${x(shown.depth)} 0v14`} stroke="var(--color-overlay)" strokeWidth="2" />
               </svg>
-            </td>
-            <td className="num">{Math.round(r.weight * 100)} %</td>
+            </Td>
+            <Td num>{Math.round(r.weight * 100)} %</Td>
           </tr>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

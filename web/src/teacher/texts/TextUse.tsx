@@ -1,11 +1,13 @@
+import { cx } from 'class-variance-authority';
 import { useQuery } from '@tanstack/react-query';
 import { type Api, api, ok } from '../../shared/api';
 import { dayOf, percent, signed } from '../../shared/format';
-import { Show } from '../../shared/Whole';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import type { Question } from './quiz/keys';
 import { Tags } from './quiz/QuestionKey';
+import { Show } from '../../ui/Show';
+import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
 
 type Use = Api<'TextUse'>;
 
@@ -19,48 +21,60 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
     <Show query={use}>
       {({ class: mine, school }) =>
         mine.given === 0 && !school ? (
-          <p className="usepage soft">{t('Nobody here has been given this text yet.')}</p>
+          <p
+            className={cx(
+              'border-ink text-soft grid content-start gap-5 overflow-auto border-t px-4 pt-3 pb-6',
+              '[&_table]:max-w-275',
+            )}
+          >
+            {t('Nobody here has been given this text yet.')}
+          </p>
         ) : (
-          <div className="usepage">
-            <table>
-              <caption className="hide">{t('How it was used')}</caption>
-              <thead>
+          <div
+            className={cx(
+              'border-ink grid content-start gap-5 overflow-auto border-t px-4 pt-3 pb-6',
+              '[&_table]:max-w-275',
+            )}
+          >
+            <Table>
+              <caption className="sr-only">{t('How it was used')}</caption>
+              <TableHead>
                 <tr>
-                  <th />
-                  <th className="num">{t('Given')}</th>
-                  <th className="num">{t('Handed in')}</th>
-                  <th className="num">{t('Forecast')}</th>
-                  <th className="num">{t('First try')}</th>
-                  <th className="num">{t('Time open, half take less')}</th>
-                  <th>{t('Last')}</th>
+                  <Th />
+                  <Th num>{t('Given')}</Th>
+                  <Th num>{t('Handed in')}</Th>
+                  <Th num>{t('Forecast')}</Th>
+                  <Th num>{t('First try')}</Th>
+                  <Th num>{t('Time open, half take less')}</Th>
+                  <Th>{t('Last')}</Th>
                 </tr>
-              </thead>
-              <tbody>
+              </TableHead>
+              <TableBody>
                 <Row name={t('This class')} use={mine} />
                 {school ? (
                   <Row name={t('School')} use={school} />
                 ) : (
                   <tr>
-                    <th scope="row">{t('School')}</th>
-                    <td colSpan={6} className="soft">
+                    <Th scope="row">{t('School')}</Th>
+                    <Td className="text-soft" colSpan={6}>
                       {t('shown once five readers have read it')}
-                    </td>
+                    </Td>
                   </tr>
                 )}
-              </tbody>
-            </table>
-            <table>
-              <caption className="hide">{t('Question by question')}</caption>
-              <thead>
+              </TableBody>
+            </Table>
+            <Table>
+              <caption className="sr-only">{t('Question by question')}</caption>
+              <TableHead>
                 <tr>
-                  <th>{t('Question')}</th>
-                  <th className="num">{t('Right at once, class')}</th>
-                  <th className="num">{t('School')}</th>
-                  <th>{t('Taken most instead')}</th>
-                  <th className="num">{t('Harder than thought')}</th>
+                  <Th>{t('Question')}</Th>
+                  <Th num>{t('Right at once, class')}</Th>
+                  <Th num>{t('School')}</Th>
+                  <Th>{t('Taken most instead')}</Th>
+                  <Th num>{t('Harder than thought')}</Th>
                 </tr>
-              </thead>
-              <tbody>
+              </TableHead>
+              <TableBody>
                 {questions
                   .filter((q) => !q.after)
                   .map((q) => {
@@ -69,17 +83,17 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                       wrong = there?.wrong ? there : here;
                     return (
                       <tr key={q.id}>
-                        <th scope="row">
+                        <Th scope="row">
                           <Tags q={q} /> {q.stem}
-                        </th>
-                        <td className="num">
+                        </Th>
+                        <Td num>
                           <Share use={here} />
-                        </td>
-                        <td className="num">
+                        </Td>
+                        <Td num>
                           <Share use={there} />
-                        </td>
-                        <td>{wrong?.wrong ? `“${wrong.wrong}” (${wrong.wrongTimes})` : '–'}</td>
-                        <td className="num">
+                        </Td>
+                        <Td>{wrong?.wrong ? `“${wrong.wrong}” (${wrong.wrongTimes})` : '–'}</Td>
+                        <Td num>
                           {here?.harder == null ? (
                             '–'
                           ) : (
@@ -87,12 +101,12 @@ export function TextUse({ textId, classId, questions }: { textId: string; classI
                               {signed(here.harder)} fm
                             </span>
                           )}
-                        </td>
+                        </Td>
                       </tr>
                     );
                   })}
-              </tbody>
-            </table>
+              </TableBody>
+            </Table>
           </div>
         )
       }
@@ -105,13 +119,13 @@ const of = (use: Use, q: Question) => use.questions.find((x) => x.questionId ===
 function Row({ name, use }: { name: string; use: Use }) {
   return (
     <tr>
-      <th scope="row">{name}</th>
-      <td className="num">{use.given}</td>
-      <td className="num">{use.handedIn}</td>
-      <td className="num">{use.forecast == null ? '–' : percent(use.forecast)}</td>
-      <td className="num">{use.score == null ? '–' : percent(use.score)}</td>
-      <td className="num">{use.minutes == null ? '–' : `${use.minutes.toFixed(1)} min`}</td>
-      <td>{use.last ? dayOf(use.last) : '–'}</td>
+      <Th scope="row">{name}</Th>
+      <Td num>{use.given}</Td>
+      <Td num>{use.handedIn}</Td>
+      <Td num>{use.forecast == null ? '–' : percent(use.forecast)}</Td>
+      <Td num>{use.score == null ? '–' : percent(use.score)}</Td>
+      <Td num>{use.minutes == null ? '–' : `${use.minutes.toFixed(1)} min`}</Td>
+      <Td>{use.last ? dayOf(use.last) : '–'}</Td>
     </tr>
   );
 }
@@ -119,12 +133,12 @@ function Row({ name, use }: { name: string; use: Use }) {
 function Share({ use }: { use: Use['questions'][number] | undefined }) {
   if (!use || use.right == null) return <>–</>;
   return (
-    <span className="share">
+    <span className="whitespace-nowrap">
       <svg width="62" height="10" aria-hidden>
-        <rect x=".5" y=".5" width="60" height="9" fill="none" stroke="var(--ink-soft)" />
-        <rect x="1" y="1" width={59 * use.right} height="8" fill="var(--depth-5)" />
+        <rect x=".5" y=".5" width="60" height="9" fill="none" stroke="var(--color-soft)" />
+        <rect x="1" y="1" width={59 * use.right} height="8" fill="var(--color-depth-5)" />
       </svg>{' '}
-      {percent(use.right)} <span className="soft">({use.answered})</span>
+      {percent(use.right)} <span className="text-soft">({use.answered})</span>
     </span>
   );
 }

@@ -1,27 +1,73 @@
-import { MagnifyingGlass } from '@phosphor-icons/react';
-import { useEffect, useState } from 'react';
+import { cx } from 'class-variance-authority';
+import { ArrowsDownUp } from '@phosphor-icons/react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useOutletContext } from 'react-router';
 import { fm } from '../../shared/format';
-import { Empty, Show } from '../../shared/Whole';
 import { t } from '../../shared/words';
-import { rowKeys, useColumns } from '../frame/columns';
 import type { Place } from '../frame/Frame';
 import { useTray } from '../tray/useTray';
 import { Filters } from './Filters';
 import { Searches } from './Searches';
-import { useAsk, useLibrary, type LibraryRow } from './useLibrary';
-import './texts.css';
-import { sure } from '../../shared/sure';
+import { useAsk, useLibrary, type Ask, type LibraryPage, type LibraryRow } from './useLibrary';
+import { Button, IconButton } from '../../ui/Button';
+import { Menu, MenuItem } from '../../ui/Menu';
+import { ListPage, Notice, PageHead } from '../../ui/Page';
+import { Select } from '../../ui/Select';
+import { Empty, Show } from '../../ui/Show';
+import { SearchField } from '../../ui/TextField';
+import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
+import { type Column, type DataTable, useDataTable } from '../../ui/table/useDataTable';
 
-const columns = [
-  { key: 'text', name: 'Text' },
-  { key: 'kind', name: 'Kind' },
-  { key: 'depth', name: 'Depth, fm' },
-  { key: 'words', name: 'Words' },
-  { key: 'minutes', name: 'Minutes' },
-  { key: 'questions', name: 'Questions' },
-  { key: 'fits', name: 'Fits' },
-  { key: 'use', name: 'Use' },
+const whose = (x: LibraryRow) =>
+  x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, seen by me only') : t('mine');
+
+const lines = (of: LibraryRow['versions'], show: (v: LibraryRow['versions'][number]) => ReactNode) =>
+  of.map((v) => (
+    <span key={v.id} className="block">
+      {show(v)}
+    </span>
+  ));
+
+/** The list's columns; whom a text fits depends on who is asked about. */
+const columnsFor = (fits: string, of: number): Column<LibraryRow>[] => [
+  {
+    key: 'text',
+    name: 'Text',
+    wrap: true,
+    show: (x) => x.title,
+    beside: (x) => (
+      <>
+        <span className="text-soft font-normal"> {whose(x)}</span>
+        <p className="text-soft max-w-105 text-sm font-normal">{x.blurb}</p>
+      </>
+    ),
+  },
+  {
+    key: 'kind',
+    name: 'Kind',
+    show: (x) => (
+      <>
+        {x.kind}
+        <br />
+        <span className="text-soft">{x.fiction ? t('fiction') : t('non-fiction')}</span>
+      </>
+    ),
+  },
+  { key: 'depth', name: 'Depth, fm', num: true, show: (x) => lines(x.versions, (v) => fm(v.depth)) },
+  { key: 'words', name: 'Words', num: true, show: (x) => lines(x.versions, (v) => v.words) },
+  { key: 'minutes', name: 'Minutes', num: true, show: (x) => (x.minutes < 1 ? '< 1' : Math.round(x.minutes)) },
+  { key: 'questions', name: 'Questions', num: true, show: (x) => x.questions || '–' },
+  { key: 'fits', name: fits, show: (x) => <FitBar n={x.fits} of={of} /> },
+  {
+    key: 'use',
+    name: 'Use',
+    show: (x) =>
+      x.readHere > 0
+        ? t('read here {{count}} times', { count: x.readHere })
+        : x.used > 0
+          ? t('given {{count}} times', { count: x.used })
+          : '–',
+  },
 ];
 const sorts = [
   ['', 'best first'],
@@ -37,10 +83,65 @@ export default function Texts() {
   const { data } = useOutletContext<Place>();
   const tray = useTray();
   const ask = useAsk();
-  const go = useNavigate();
-  const list = useColumns('texts', columns);
   const picked = data.readers.filter((r) => tray.readers.includes(r.id)).map((r) => r.id);
   const found = useLibrary(data.id, picked, ask.text);
+  const first = found.data?.pages[0];
+  const fits = picked.length > 0 ? 'Fits of those picked up' : 'Fits of the class';
+  const of = first?.for ?? 0;
+  const columns = useMemo(() => columnsFor(fits, of), [fits, of]);
+  const rows = useMemo(() => (found.data?.pages ?? []).flatMap((p) => p.rows), [found.data]);
+  const list = useDataTable({
+    list: 'texts',
+    columns,
+    rows,
+    id: (x) => x.id,
+    name: (x) => x.title,
+    to: (x) => `/class/${data.id}/texts/${x.id}`,
+    picking: {
+      has: (id) => tray.texts.includes(id),
+      set: (ids, on) => ids.filter((id) => tray.texts.includes(id) !== on).forEach(tray.toggleText),
+      label: (name) => t('Pick up {{name}}', { name }),
+      allLabel: t('Pick up all shown'),
+    },
+  });
+  return (
+    <ListPage>
+      <Head classId={data.id} ask={ask} of={list} />
+      <Show query={{ ...found, data: first }}>
+        {(page) => (
+          <>
+            <div
+              className={cx(
+                'border-ink grid min-h-0 flex-1 border-t max-lg:grid-cols-1',
+                'lg:grid-cols-[248px_minmax(0,1fr)]',
+              )}
+            >
+              <Filters ask={ask} facets={page.facets} data={data} />
+              <div className="flex min-h-0 flex-col" aria-busy={found.isFetching}>
+                <Near page={page} any={rows.length > 0} />
+                <DataTableView of={list} label={t('Texts')} empty={<None ask={ask} />} />
+              </div>
+            </div>
+            <TableFoot
+              of={list}
+              counted={(n) => t('{{n}} of {{all}} texts', { n, all: page.all })}
+              picked={t('{{count}} picked up', { count: tray.texts.length })}
+            >
+              {found.hasNextPage && (
+                <Button size="sm" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+                  {t('Show {{count}} more', { count: Math.min(50, page.all - rows.length) })}
+                </Button>
+              )}
+            </TableFoot>
+          </>
+        )}
+      </Show>
+    </ListPage>
+  );
+}
+
+function Head({ classId, ask, of }: { classId: string; ask: Ask; of: DataTable<LibraryRow> }) {
+  const go = useNavigate();
   const [typed, setTyped] = useState(ask.of('q'));
   const asked = ask.of('q');
   const [followed, setFollowed] = useState(asked);
@@ -55,233 +156,85 @@ export default function Texts() {
     const wait = setTimeout(() => put({ q: typed }), 150);
     return () => clearTimeout(wait);
   }, [typed]); // eslint-disable-line react-hooks/exhaustive-deps
+  const down = ask.of('down') === 'true';
+  const to = (path: string) => void go(`/class/${classId}/texts/${path}`);
   return (
-    <section className="library" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Texts')}</h1>
-        <div className="find">
-          <MagnifyingGlass className="icon" size={16} aria-hidden />
-          <input
-            type="search"
-            aria-label={t('Search texts')}
+    <PageHead
+      title={t('Texts')}
+      beside={
+        <>
+          <SearchField
+            label={t('Search texts')}
             placeholder={t('Any word, or "words together"')}
+            className="w-62"
             value={typed}
-            onChange={(e) => setTyped(e.target.value)}
+            set={setTyped}
           />
-        </div>
-        <label className="pick">
-          {t('Sort by')}{' '}
-          <select value={ask.of('sort')} onChange={(e) => ask.put({ sort: e.target.value, down: '' })}>
-            {sorts.map(([key, name]) => (
-              <option key={key} value={key}>
-                {t(name)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <button
-          className="btn small"
-          aria-pressed={ask.of('down') === 'true'}
-          onClick={() => ask.put({ down: ask.of('down') === 'true' ? '' : 'true' })}
-        >
-          {t('Turn round')}
-        </button>
-        <span className="grow" />
-        <Searches ask={ask} />
-        {list.menu}
-        <Link className="btn" to={`/class/${data.id}/texts/decks`}>
-          {t('Word decks')}
-        </Link>
-        <Link className="btn" to={`/class/${data.id}/texts/copies`}>
-          {t('Copies on paper')}
-        </Link>
-        <Link className="btn" to={`/class/${data.id}/texts/bring`}>
-          {t('Bring files in')}
-        </Link>
-        <Link className="btn main" to={`/class/${data.id}/texts/new`}>
-          {t('New text')}
-        </Link>
-      </div>
-      <Show query={{ ...found, data: found.data?.pages[0] }}>
-        {(first) => {
-          const rows = sure(found.data).pages.flatMap((p) => p.rows);
-          return (
-            <>
-              <div className="libcols">
-                <Filters ask={ask} facets={first.facets} data={data} />
-                <div className="scroll" tabIndex={0} role="region" aria-labelledby="title" aria-busy={found.isFetching}>
-                  {first.partly && rows.length > 0 && (
-                    <p className="note" role="status">
-                      {t('No text has all of these words. These have most of them.')}
-                    </p>
-                  )}
-                  {first.instead.length > 0 && (
-                    <p className="note" role="status">
-                      {first.instead.map((i) => t('No text has “{{asked}}”. These have “{{instead}}”.', i)).join(' ')}
-                    </p>
-                  )}
-                  {rows.length === 0 ? (
-                    <Empty title={t('No text matches')}>
-                      <p>{t('Try another word, or fewer filters.')}</p>
-                      <button
-                        className="btn"
-                        onClick={() => {
-                          setTyped('');
-                          ask.put({ q: '' });
-                          ask.clear();
-                        }}
-                      >
-                        {t('Show all texts')}
-                      </button>
-                    </Empty>
-                  ) : (
-                    <table>
-                      <thead>
-                        <tr>
-                          <th>
-                            <span className="hide">{t('Pick up')}</span>
-                          </th>
-                          {list.shown.map((c) => (
-                            <th
-                              key={c.key}
-                              className={['depth', 'words', 'minutes', 'questions'].includes(c.key) ? 'num' : undefined}
-                            >
-                              <span>
-                                {c.key === 'fits'
-                                  ? picked.length > 0
-                                    ? t('Fits of those picked up')
-                                    : t('Fits of the class')
-                                  : t(c.name)}
-                              </span>
-                            </th>
-                          ))}
-                        </tr>
-                      </thead>
-                      <tbody>
-                        {rows.map((x, i) => (
-                          <Row
-                            key={x.id}
-                            x={x}
-                            of={first.for}
-                            first={i === 0}
-                            has={list.has}
-                            to={`/class/${data.id}/texts/${x.id}`}
-                            on={tray.texts.includes(x.id)}
-                            pick={() => tray.toggleText(x.id)}
-                            open={() => void go(`/class/${data.id}/texts/${x.id}`)}
-                          />
-                        ))}
-                      </tbody>
-                    </table>
-                  )}
-                  {found.hasNextPage && (
-                    <p className="row more">
-                      <button
-                        className="btn"
-                        disabled={found.isFetchingNextPage}
-                        onClick={() => void found.fetchNextPage()}
-                      >
-                        {t('Show {{count}} more', { count: Math.min(50, first.all - rows.length) })}
-                      </button>
-                    </p>
-                  )}
-                </div>
-              </div>
-              <div className="foot">
-                <span>
-                  <b>{t('{{n}} of {{all}}', { n: rows.length, all: first.all })}</b> {t('texts')}
-                </span>
-                <b>{t('{{count}} picked up', { count: tray.texts.length })}</b>
-                <span>{t('↑ ↓ move, Space picks up, Enter opens')}</span>
-              </div>
-            </>
-          );
-        }}
-      </Show>
-    </section>
+          <Select
+            label={t('Sort by')}
+            inline
+            value={ask.of('sort')}
+            set={(sort) => ask.put({ sort, down: '' })}
+            options={sorts.map(([key, name]) => ({ value: key, label: t(name) }))}
+          />
+          <IconButton label={t('Turn round')} aria-pressed={down} onClick={() => ask.put({ down: down ? '' : 'true' })}>
+            <ArrowsDownUp size={20} aria-hidden />
+          </IconButton>
+        </>
+      }
+    >
+      <Searches ask={ask} />
+      <ColumnsMenu of={of} />
+      <Menu label={t('Other…')}>
+        <MenuItem onSelect={() => to('decks')}>{t('Word decks')}</MenuItem>
+        <MenuItem onSelect={() => to('copies')}>{t('Copies on paper')}</MenuItem>
+        <MenuItem onSelect={() => to('bring')}>{t('Bring files in')}</MenuItem>
+      </Menu>
+      <Button asChild look="main">
+        <Link to={`/class/${classId}/texts/new`}>{t('New text')}</Link>
+      </Button>
+    </PageHead>
   );
 }
 
-type RowProps = {
-  x: LibraryRow;
-  of: number;
-  first: boolean;
-  on: boolean;
-  to: string;
-  has: (column: string) => boolean;
-  pick: () => void;
-  open: () => void;
-};
-
-function Row({ x, of, first, on, to, has, pick, open }: RowProps) {
+/** What was found in place of what was asked for. */
+function Near({ page, any }: { page: LibraryPage; any: boolean }) {
   return (
-    <tr tabIndex={first ? 0 : -1} className={on ? 'on' : undefined} onKeyDown={(e) => rowKeys(e, pick, open)}>
-      <td>
-        <span className="tick">
-          <input type="checkbox" aria-label={t('Pick up {{name}}', { name: x.title })} checked={on} onChange={pick} />
-        </span>
-      </td>
-      <th scope="row">
-        <Link to={to}>{x.title}</Link>
-        {x.whose !== 'Shipped' && (
-          <span className="soft">
-            {' '}
-            {x.whose === 'Mine' ? (x.mine ? t('mine, seen by me only') : t('mine')) : t('my school’s')}
-          </span>
-        )}
-        <p className="blurb">{x.blurb}</p>
-      </th>
-      {has('kind') && (
-        <td>
-          {x.kind}
-          <br />
-          <span className="soft">{x.fiction ? t('fiction') : t('non-fiction')}</span>
-        </td>
+    <>
+      {page.partly && any && (
+        <Notice kind="action" role="status">
+          {t('No text has all of these words. These have most of them.')}
+        </Notice>
       )}
-      {has('depth') && (
-        <td className="num">
-          {x.versions.map((v) => (
-            <span key={v.id} className="line">
-              {fm(v.depth)}
-            </span>
-          ))}
-        </td>
+      {page.instead.length > 0 && (
+        <Notice kind="action" role="status">
+          {page.instead.map((i) => t('No text has “{{asked}}”. These have “{{instead}}”.', i)).join(' ')}
+        </Notice>
       )}
-      {has('words') && (
-        <td className="num">
-          {x.versions.map((v) => (
-            <span key={v.id} className="line">
-              {v.words}
-            </span>
-          ))}
-        </td>
-      )}
-      {has('minutes') && <td className="num">{x.minutes < 1 ? '< 1' : Math.round(x.minutes)}</td>}
-      {has('questions') && <td className="num">{x.questions || '–'}</td>}
-      {has('fits') && (
-        <td>
-          <FitBar n={x.fits} of={of} />
-        </td>
-      )}
-      {has('use') && (
-        <td>
-          {x.readHere > 0
-            ? t('read here {{count}} times', { count: x.readHere })
-            : x.used > 0
-              ? t('given {{count}} times', { count: x.used })
-              : '–'}
-        </td>
-      )}
-    </tr>
+    </>
   );
 }
+
+const None = ({ ask }: { ask: Ask }) => (
+  <Empty title={t('No text matches')}>
+    <p>{t('Try another word, or fewer filters.')}</p>
+    <Button
+      onClick={() => {
+        ask.put({ q: '' });
+        ask.clear();
+      }}
+    >
+      {t('Show all texts')}
+    </Button>
+  </Empty>
+);
 
 function FitBar({ n, of }: { n: number; of: number }) {
   return (
-    <span className="fitbar">
+    <span className="inline-flex items-center gap-2 text-sm">
       <svg width="72" height="10" aria-hidden>
-        <rect x=".5" y=".5" width="71" height="9" fill="var(--paper)" stroke="var(--line)" />
-        {of > 0 && <rect x="1" y="1" width={(70 * n) / of} height="8" fill="var(--depth-4)" />}
+        <rect x=".5" y=".5" width="71" height="9" fill="var(--color-paper)" stroke="var(--color-line)" />
+        {of > 0 && <rect x="1" y="1" width={(70 * n) / of} height="8" fill="var(--color-depth-4)" />}
       </svg>
       {t('{{n}} of {{of}}', { n, of })}
     </span>

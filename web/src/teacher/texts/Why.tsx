@@ -1,3 +1,4 @@
+import { cx } from 'class-variance-authority';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Fragment } from 'react';
 import { type Api, api, ok } from '../../shared/api';
@@ -32,7 +33,12 @@ const more = (adds: number) => `${adds < 0 ? '−' : '+'}${Math.abs(adds).toFixe
 export function WhyText({ m }: { m: Measured }) {
   if (!m.why) return null;
   return (
-    <div className="whytext">
+    <div
+      className={cx(
+        '[&_mark]:bg-depth-2 [&_mark]:text-ink [&_u]:decoration-overlay [&_mark]:rounded-xs',
+        '[&_p]:mb-3 [&_p]:leading-[1.75]',
+      )}
+    >
       {
         m.plain.split('\n\n').reduce<{ at: number; out: React.ReactNode[] }>(
           (acc, p, i) => {
@@ -49,7 +55,7 @@ export function WhyText({ m }: { m: Measured }) {
                   return x.sentence ? (
                     <mark
                       key={k}
-                      className={x.sentence.rank < 2 ? 'deepest' : undefined}
+                      className={x.sentence.rank < 2 ? 'bg-depth-3!' : undefined}
                       title={t('{{words}} words: {{adds}}', { words: x.sentence.words, adds: more(x.sentence.adds) })}
                     >
                       {word}
@@ -77,15 +83,20 @@ export function WhyLists({ m }: { m: Measured }) {
     <>
       <h3>{t('Sentences that add most')}</h3>
       {sentences.length === 0 ? (
-        <p className="small soft">{t('None stands out.')}</p>
+        <p className="text-soft text-sm">{t('None stands out.')}</p>
       ) : (
-        <ul className="addlist">
+        <ul
+          className={cx(
+            '[&>li]:border-line [&>li]:font-ui [&>li]:grid [&>li]:grid-cols-[72px_1fr] [&>li]:border-t',
+            '[&>li]:py-0.75 [&>li]:text-base',
+          )}
+        >
           {sentences.map((s) => (
             <li key={s.start}>
               <b>{more(s.adds)}</b>{' '}
               <span>
                 “{m.plain.slice(s.start, s.end)}”{' '}
-                <span className="soft">{t('{{count}} words', { count: s.words })}</span>
+                <span className="text-soft">{t('{{count}} words', { count: s.words })}</span>
               </span>
             </li>
           ))}
@@ -93,9 +104,9 @@ export function WhyLists({ m }: { m: Measured }) {
       )}
       <h3>{t('Words that add most')}</h3>
       {m.why.words.length === 0 ? (
-        <p className="small soft">{t('All words are familiar.')}</p>
+        <p className="text-soft text-sm">{t('All words are familiar.')}</p>
       ) : (
-        <ul className="addwords">
+        <ul className="font-ui flex flex-wrap gap-x-3.5 gap-y-1 text-base">
           {m.why.words.slice(0, 14).map((w) => (
             <li key={w.word}>
               {w.word}
@@ -105,7 +116,7 @@ export function WhyLists({ m }: { m: Measured }) {
         </ul>
       )}
       {m.why.dialogueShare > 0.05 && (
-        <p className="small">
+        <p className="text-sm">
           {t('{{share}} % of the words are spoken by somebody.', { share: Math.round(100 * m.why.dialogueShare) })}
         </p>
       )}
@@ -117,7 +128,7 @@ export function WhyLists({ m }: { m: Measured }) {
 /** What keeps a text from being measured, or its depth from meaning much. */
 export function Remarks({ m }: { m: Measured }) {
   return m.remarks.length === 0 ? null : (
-    <div className="remarklist" role="status">
+    <div className="border-buoy bg-sand font-ui my-1.5 border-l-3 px-2.5 py-1.5 text-base" role="status">
       {m.remarks.map((r) => (
         <p key={r.doubt}>{r.sentence}</p>
       ))}

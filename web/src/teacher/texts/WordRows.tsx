@@ -1,4 +1,7 @@
+import { cx } from 'class-variance-authority';
 import { t } from '../../shared/words';
+import { ErrorText } from '../../ui/Field';
+import { TextField } from '../../ui/TextField';
 
 export type WordRow = { text: string; part: string; meaning: string; example: string };
 
@@ -12,42 +15,43 @@ export function WordRows({ words, set, error }: { words: WordRow[]; set: (words:
         .filter((w) => w.text || w.meaning || w.part || w.example),
     );
   return (
-    <fieldset className="wordrows">
-      <legend>{t('Words to know')}</legend>
-      {error && (
-        <p className="error" role="alert">
-          {error}
-        </p>
+    <fieldset
+      className={cx(
+        'border-line grid gap-1 rounded-md border px-2.5 pt-1.5 pb-2.5 [&>legend]:px-1',
+        '[&>legend]:text-sm [&>legend]:font-semibold',
       )}
+    >
+      <legend>{t('Words to know')}</legend>
+      {error && <ErrorText>{error}</ErrorText>}
       {rows.map((w, i) => (
-        <div key={i} className="wordrow">
-          <input
-            type="text"
-            aria-label={t('Word {{n}}', { n: i + 1 })}
+        <div key={i} className="grid gap-1.5 max-lg:grid-cols-1 lg:grid-cols-[1fr_110px_2fr_2fr]">
+          <TextField
+            label={t('Word {{n}}', { n: i + 1 })}
+            bare
             placeholder={t('word')}
             value={w.text}
-            onChange={(e) => change(i, { text: e.target.value })}
+            set={(value) => change(i, { text: value })}
           />
-          <input
-            type="text"
-            aria-label={t('Part of speech of word {{n}}', { n: i + 1 })}
+          <TextField
+            label={t('Part of speech of word {{n}}', { n: i + 1 })}
+            bare
             placeholder={t('noun, verb…')}
             value={w.part}
-            onChange={(e) => change(i, { part: e.target.value })}
+            set={(value) => change(i, { part: value })}
           />
-          <input
-            type="text"
-            aria-label={t('Meaning of word {{n}}', { n: i + 1 })}
+          <TextField
+            label={t('Meaning of word {{n}}', { n: i + 1 })}
+            bare
             placeholder={t('meaning, in easier words')}
             value={w.meaning}
-            onChange={(e) => change(i, { meaning: e.target.value })}
+            set={(value) => change(i, { meaning: value })}
           />
-          <input
-            type="text"
-            aria-label={t('Example of word {{n}}', { n: i + 1 })}
+          <TextField
+            label={t('Example of word {{n}}', { n: i + 1 })}
+            bare
             placeholder={t('a sentence with it')}
             value={w.example}
-            onChange={(e) => change(i, { example: e.target.value })}
+            set={(value) => change(i, { example: value })}
           />
         </div>
       ))}

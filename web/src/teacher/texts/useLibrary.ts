@@ -6,6 +6,7 @@ import { type Api, api, ok } from '../../shared/api';
 import { keys } from '../../shared/keys';
 
 export type LibraryRow = Api<'LibraryRow'>;
+export type LibraryPage = Api<'LibraryAnswer'>;
 
 const ownFields = createQuerySerializer();
 

@@ -1,33 +1,20 @@
-import { ArrowCounterClockwise, X } from '@phosphor-icons/react';
-import { useQuery } from '@tanstack/react-query';
-import { DropdownMenu } from 'radix-ui';
+import { ArrowCounterClockwise } from '@phosphor-icons/react';
+import { cx } from 'class-variance-authority';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Api, api, ok } from '../../shared/api';
 import { fm } from '../../shared/format';
-import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
 import { AssignDialog } from '../assignments/AssignDialog';
 import { useTexts, type ClassData } from '../classQueries';
-import { Menu } from '../frame/Menu';
 import { BeginRecord } from '../oral/BeginRecord';
 import { FitSpread } from './FitSpread';
+import { useFits } from './useFits';
 import { useTray } from './useTray';
+import { Button } from '../../ui/Button';
+import { Menu, MenuItem } from '../../ui/Menu';
+import { Flag, Plate } from '../../ui/Shapes';
 
-export type Fit = Api<'FitView'>;
-
-export const useFits = (classId: string, readers: string[], texts: string[]) =>
-  useQuery({
-    queryKey: keys.fit(classId, readers, texts),
-    enabled: readers.length > 0 && texts.length > 0,
-    queryFn: () =>
-      ok(
-        api.POST('/classes/{classId}/fit', {
-          params: { path: { classId } },
-          body: { readerIds: readers, textIds: texts },
-        }),
-      ),
-  });
+const head = 'mb-1.5 flex items-baseline gap-1.5 font-ui text-sm font-semibold';
 
 /** The strip that collects who and what, and acts on them. */
 export function Tray({ data }: { data: ClassData }) {
@@ -47,32 +34,47 @@ export function Tray({ data }: { data: ClassData }) {
   const first = texts[0];
   const fitOf = (id: string) => fits.data?.find((f) => f.readerId === id && f.textId === first?.id);
   return (
-    <section className="tray" aria-label={t('Tray')}>
-      <div className="what0">
-        <h2>{t('Tray')}</h2>
-        <button className="btn plain small" onClick={tray.empty}>
+    <section
+      className={cx(
+        'border-ink bg-sand flex max-h-[150px] min-h-21 items-stretch border-t max-lg:sticky',
+        'max-lg:bottom-0 max-lg:max-h-none max-lg:flex-wrap',
+      )}
+      aria-label={t('Tray')}
+    >
+      <div className="grid w-24 flex-none content-between px-3.5 py-2">
+        <h2 className="text-base">{t('Tray')}</h2>
+        <Button look="plain" size="sm" className="-ml-2.5" onClick={tray.empty}>
           <ArrowCounterClockwise size={16} aria-hidden />
           {t('Empty')}
-        </button>
+        </Button>
       </div>
-      <div className="who">
-        <h3>
+      <div className="border-line min-w-0 flex-[0_1_460px] overflow-auto border-l px-3.5 py-2">
+        <h3 className={head}>
           {t('{{count}} readers', { count: readers.length })}{' '}
           {groups.length > 0 && (
-            <span>
+            <span className="text-soft font-normal">
               {t('from')} {groups.join(', ')}
             </span>
           )}
         </h3>
-        <ul>
+        <ul className="flex flex-wrap gap-1">
           {readers.map((r) => {
             const fit = fitOf(r.id);
             return (
               <li key={r.id}>
-                <span className={fit?.zone === 'Frustration' ? 'reader deep' : 'reader'}>
+                <Flag
+                  deep={fit?.zone === 'Frustration'}
+                  remove={() => tray.toggleReader(r.id)}
+                  removeLabel={t('Put {{name}} back', { name: r.givenName })}
+                >
                   {r.givenName}{' '}
                   {fit && (
-                    <i>
+                    <i
+                      className={cx(
+                        'not-italic',
+                        fit.zone === 'Frustration' ? 'font-semibold' : 'text-soft font-normal',
+                      )}
+                    >
                       {fit.forecast} %
                       {fit.zone === 'Frustration'
                         ? `, ${t('too deep')}`
@@ -81,37 +83,25 @@ export function Tray({ data }: { data: ClassData }) {
                           : ''}
                     </i>
                   )}
-                  <button
-                    className="drop"
-                    aria-label={t('Put {{name}} back', { name: r.givenName })}
-                    onClick={() => tray.toggleReader(r.id)}
-                  >
-                    <X size={12} aria-hidden />
-                  </button>
-                </span>
+                </Flag>
               </li>
             );
           })}
         </ul>
       </div>
-      <div className="what">
-        <h3>
+      <div className="border-line min-w-0 flex-[0_1_240px] overflow-auto border-l px-3.5 py-2">
+        <h3 className={head}>
           {t('{{count}} texts', { count: texts.length })}{' '}
-          {first && texts.length === 1 && <span>{first.versions.map((v) => fm(v.depth)).join(' / ')} fm</span>}
+          {first && texts.length === 1 && (
+            <span className="text-soft font-normal">{first.versions.map((v) => fm(v.depth)).join(' / ')} fm</span>
+          )}
         </h3>
-        <ul>
+        <ul className="grid justify-items-start gap-1">
           {texts.map((x) => (
             <li key={x.id}>
-              <span className="plate">
+              <Plate remove={() => tray.toggleText(x.id)} removeLabel={t('Put {{name}} back', { name: x.title })}>
                 {x.title}
-                <button
-                  className="drop"
-                  aria-label={t('Put {{name}} back', { name: x.title })}
-                  onClick={() => tray.toggleText(x.id)}
-                >
-                  <X size={12} aria-hidden />
-                </button>
-              </span>
+              </Plate>
             </li>
           ))}
         </ul>
@@ -123,45 +113,37 @@ export function Tray({ data }: { data: ClassData }) {
           name={(id) => readers.find((r) => r.id === id)?.givenName ?? ''}
         />
       )}
-      <div className="acts">
-        <button
-          className="btn main"
-          disabled={readers.length === 0 || texts.length === 0}
-          onClick={() => setAssigning(true)}
-        >
+      <div
+        className={cx(
+          'border-line ml-auto flex flex-col items-stretch justify-center gap-1.5 border-l px-3.5 py-2',
+          'max-lg:ml-0',
+        )}
+      >
+        <Button look="main" disabled={readers.length === 0 || texts.length === 0} onClick={() => setAssigning(true)}>
           {readers.length === 0
             ? t('Pick up readers to assign')
             : texts.length === 0
               ? t('Pick up a text to assign')
               : t('Assign to {{count}} readers…', { count: readers.length })}
-        </button>
-        <div className="two">
-          <button
-            className="btn small"
-            disabled={readers.length === 0}
-            onClick={() => void navigate(`/class/${data.id}/goals`)}
-          >
+        </Button>
+        <div className="flex gap-1">
+          <Button size="sm" disabled={readers.length === 0} onClick={() => void navigate(`/class/${data.id}/goals`)}>
             {t('Set goals…')}
-          </button>
-          <button
-            className="btn small"
+          </Button>
+          <Button
+            size="sm"
             disabled={readers.length === 0}
             onClick={() => void navigate(`/class/${data.id}/groups?form=picked`)}
           >
             {t('Form group…')}
-          </button>
+          </Button>
           {readers.length > 0 && (
-            <Menu label={t('Other…')} className="small">
-              <DropdownMenu.Item
-                className="item"
-                onSelect={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}
-              >
+            <Menu size="sm" label={t('Other…')}>
+              <MenuItem onSelect={() => void navigate(`/class/${data.id}/assignments/checks/new?readers=picked`)}>
                 {t('Give a level check…')}
-              </DropdownMenu.Item>
+              </MenuItem>
               {readers.length === 1 && first && (
-                <DropdownMenu.Item className="item" onSelect={() => setRecording(true)}>
-                  {t('Take a running record…')}
-                </DropdownMenu.Item>
+                <MenuItem onSelect={() => setRecording(true)}>{t('Take a running record…')}</MenuItem>
               )}
             </Menu>
           )}

@@ -4,7 +4,7 @@ type Held = { readers: string[]; texts: string[] };
 type TrayValue = Held & {
   toggleReader: (id: string) => void;
   toggleText: (id: string) => void;
-  pickReaders: (ids: string[], on: boolean) => void;
+  pickReaders: (ids: readonly string[], on: boolean) => void;
   empty: () => void;
 };
 

@@ -2,6 +2,9 @@ import type { Api } from '../../../shared/api';
 import { detailNames } from '../../../shared/readerDetails';
 import { t } from '../../../shared/words';
 import { sure } from '../../../shared/sure';
+import { Checkbox } from '../../../ui/Checkbox';
+import { Notice } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
 
 type ListField = Api<'ListField'>;
 
@@ -32,34 +35,27 @@ export function Columns({
       view.hasHeading,
     );
   return (
-    <section className="remarks columns" aria-label={t('Columns of the file')}>
+    <Notice className="max-h-[40%] flex-none overflow-auto" aria-label={t('Columns of the file')}>
       <p>
         <b>{view.kind}</b>, {t('{{count}} rows', { count: view.rows.length })}. {view.notes.join(' ')}{' '}
-        <label>
-          <input type="checkbox" checked={view.hasHeading} onChange={(e) => change(view.fields, e.target.checked)} />{' '}
+        <Checkbox checked={view.hasHeading} set={(on) => change(view.fields, on)}>
           {t('A row names the columns')}
-        </label>
+        </Checkbox>
       </p>
-      <ul>
+      <ul className="mt-1 flex flex-wrap gap-x-5.5 gap-y-1.5">
         {view.headings.map((heading, i) => {
           const name = heading.slice(0, 24) || t('Column {{n}}', { n: i + 1 });
           return (
-            <li key={i}>
-              <label>
-                <b>{name}</b>{' '}
-                <select
-                  aria-label={t('{{name}} is', { name })}
-                  value={view.fields[i] ?? 'None'}
-                  onChange={(e) => set(i, e.target.value as ListField)}
-                >
-                  {Object.entries(names).map(([key, label]) => (
-                    <option key={key} value={key}>
-                      {t(label)}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <span className="hint">
+            <li key={i} className="flex items-center gap-2">
+              <b>{name}</b>{' '}
+              <Select
+                label={t('{{name}} is', { name })}
+                bare
+                value={view.fields[i] ?? 'None'}
+                set={(value) => set(i, value)}
+                options={(Object.keys(names) as ListField[]).map((value) => ({ value, label: t(names[value]) }))}
+              />
+              <span className="text-soft text-sm">
                 {sure(view.samples[i])
                   .map((s) => s.slice(0, 22))
                   .join(', ') || t('empty')}
@@ -68,6 +64,6 @@ export function Columns({
           );
         })}
       </ul>
-    </section>
+    </Notice>
   );
 }

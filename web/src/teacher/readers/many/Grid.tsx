@@ -1,9 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { cx } from 'class-variance-authority';
 import { useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Api } from '../../../shared/api';
 import { t } from '../../../shared/words';
 import { cellOf, fields, isEmpty, pasted, withCell, type Checked, type FieldKey, type GridRow } from './gridRows';
 import { sure } from '../../../shared/sure';
+import { Button } from '../../../ui/Button';
+import { CellField } from '../../../ui/table/CellField';
 
 const fates: Record<Api<'RowFate'>, string> = {
   New: 'new',
@@ -60,10 +63,23 @@ export function Grid({
   };
   const template = `44px ${fields.map((f) => `minmax(${f.width}px, ${f.width}fr)`).join(' ')} 110px 36px`;
   return (
-    <div className="grid" ref={frame} role="table" aria-label={t('Readers to add')} aria-rowcount={rows.length + 1}>
-      <div className="gridhead" role="row" style={{ gridTemplateColumns: template }}>
+    <div
+      className="border-ink min-h-0 flex-1 overflow-auto border-t"
+      ref={frame}
+      role="table"
+      aria-label={t('Readers to add')}
+      aria-rowcount={rows.length + 1}
+    >
+      <div
+        className={cx(
+          'border-ink bg-sand sticky top-0 z-2 grid h-8.5 min-w-280 items-center border-b text-sm',
+          'font-semibold *:px-2',
+        )}
+        role="row"
+        style={{ gridTemplateColumns: template }}
+      >
         <span role="columnheader">
-          <span className="hide">{t('Row')}</span>
+          <span className="sr-only">{t('Row')}</span>
         </span>
         {fields.map((f) => (
           <span key={f.key} role="columnheader">
@@ -72,10 +88,10 @@ export function Grid({
         ))}
         <span role="columnheader">{t('What happens')}</span>
         <span role="columnheader">
-          <span className="hide">{t('Take away')}</span>
+          <span className="sr-only">{t('Take away')}</span>
         </span>
       </div>
-      <div className="gridbody" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
+      <div className="relative min-w-280" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((item) => {
           const i = item.index,
             row = sure(rows[i]),
@@ -88,61 +104,68 @@ export function Grid({
               ref={virtual.measureElement}
               role="row"
               aria-rowindex={i + 2}
-              className={`gridrow ${result ? result.fate.toLowerCase() : ''}`}
+              className={cx(
+                'border-line absolute inset-x-0 top-0 border-b',
+                result?.fate === 'Stopped' || result?.fate === 'Question' ? 'bg-sand' : 'bg-paper',
+              )}
               style={{ transform: `translateY(${item.start}px)` }}
             >
-              <div className="cells" style={{ gridTemplateColumns: template }}>
-                <span role="cell" className="soft">
+              <div
+                className="*:border-line grid min-h-8.25 items-stretch *:flex *:items-center *:border-r"
+                style={{ gridTemplateColumns: template }}
+              >
+                <span role="cell" className="text-soft justify-end pr-2 text-sm">
                   {i + 1}
                 </span>
                 {fields.map((f, c) => (
                   <span role="cell" key={f.key}>
-                    <input
-                      type="text"
+                    <CellField
+                      label={t('{{field}}, row {{n}}', { field: t(f.name), n: i + 1 })}
+                      wrong={problem(f.key) !== undefined}
                       data-cell={`${i}.${c}`}
-                      aria-label={t('{{field}}, row {{n}}', { field: t(f.name), n: i + 1 })}
                       aria-invalid={problem(f.key)?.stops || undefined}
-                      className={problem(f.key) ? 'wrong' : undefined}
                       maxLength={500}
                       value={cellOf(row, f.key)}
-                      onChange={(e) => set(i, f.key, e.target.value)}
                       onPaste={onPaste(i, c)}
                       onKeyDown={onKey(i, c)}
+                      set={(value) => set(i, f.key, value)}
                     />
                   </span>
                 ))}
-                <span role="cell" className="fate">
+                <span role="cell" className="px-2 text-sm font-semibold">
                   {result && t(fates[result.fate] ?? result.fate)}
                 </span>
                 <span role="cell">
                   {!isEmpty(row) && (
-                    <button
-                      className="btn plain small square"
+                    <Button
+                      look="plain"
+                      size="sm"
+                      square
                       aria-label={t('Take row {{n}} away', { n: i + 1 })}
                       onClick={() => drop(i)}
                     >
                       ×
-                    </button>
+                    </Button>
                   )}
                 </span>
               </div>
               {result && (result.problems.length > 0 || result.twins.length > 0) && (
-                <p className="gridwhy" role="cell">
+                <p className="flex flex-wrap items-center gap-2 pt-0.75 pr-2 pb-1.5 pl-13 text-sm" role="cell">
                   {result.problems.map((p) => p.reason).join(' ')}
                   {result.fate === 'Question' && (
                     <>
                       {result.twins.map((twin) => (
-                        <button key={twin.readerId} className="btn small" onClick={() => answer(i, twin.readerId)}>
+                        <Button size="sm" key={twin.readerId} onClick={() => answer(i, twin.readerId)}>
                           {t('Yes, {{name}} of grade {{grade}}, {{where}}', {
                             name: twin.name,
                             grade: twin.grade === 0 ? 'K' : twin.grade,
                             where: twin.where,
                           })}
-                        </button>
+                        </Button>
                       ))}
-                      <button className="btn small" onClick={() => answer(i, '00000000-0000-0000-0000-000000000000')}>
+                      <Button size="sm" onClick={() => answer(i, '00000000-0000-0000-0000-000000000000')}>
                         {t('No, another child')}
-                      </button>
+                      </Button>
                     </>
                   )}
                 </p>

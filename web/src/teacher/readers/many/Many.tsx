@@ -7,20 +7,26 @@ import { type Api, api, asFile, ok, sentence } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { timeOf } from '../../../shared/format';
 import { Secret } from '../../../shared/Secret';
-import { Show } from '../../../shared/Whole';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import { useSaid, type ClassData } from '../../classQueries';
-import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
-import { Window } from '../../frame/Window';
 import { LevelTable } from '../LevelTable';
 import { useRoster } from '../roster/rosterQueries';
 import { Columns } from './Columns';
 import { Grid } from './Grid';
 import { isEmpty, padded, type Checked, type GridRow } from './gridRows';
+import { Button } from '../../../ui/Button';
+import { Dialog } from '../../../ui/Dialog';
+import { FileButton } from '../../../ui/FileButton';
+import { ListPage, Notice, PageHead } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
+import { Show } from '../../../ui/Show';
 
-/** Many readers at once: typed, pasted from a spreadsheet, or from a file. What is wrong is shown in its cell; what is good can go in at once. */
+/**
+ * Many readers at once: typed, pasted from a spreadsheet, or from a file. What is wrong is shown in its cell; what is
+ * good can go in at once.
+ */
 /** Rows that wait for the teacher. */
 const unsettled: readonly Api<'RowFate'>[] = ['Question', 'Stopped'];
 
@@ -121,33 +127,37 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
   const good = result ? result.new + result.joins + result.asked + result.changed : 0;
   const current = late === rows && !check.isFetching;
   return (
-    <section className="manypage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Add many readers')}</h1>
-        <FileButton label={t('Choose a file')} accept=".csv,.tsv,.txt,.xlsx" take={(file) => void take(file)} />
-        <a className="btn" href="/api/list-template.xlsx">
-          <DownloadSimple size={20} aria-hidden />
-          {t('Template')}
-        </a>
-        <label>
-          {t('Levels are in')}{' '}
-          <select value={system} onChange={(e) => setSystem(e.target.value)}>
-            <option value="">{t('as written')}</option>
-            {systems.map((s) => (
-              <option key={s}>{s}</option>
-            ))}
-          </select>
-        </label>
-        <button className="btn plain" onClick={() => setLevels(true)}>
-          {t('Levels side by side')}
-        </button>
-        <span className="grow" />
-        <Link className="btn plain" to={`/class/${data.id}/readers/roster`}>
-          {t('Back to the roster')}
-        </Link>
-      </div>
+    <ListPage>
+      <PageHead
+        title={t('Add many readers')}
+        beside={
+          <>
+            <FileButton label={t('Choose a file')} accept=".csv,.tsv,.txt,.xlsx" take={(file) => void take(file)} />
+            <Button asChild>
+              <a href="/api/list-template.xlsx">
+                <DownloadSimple size={20} aria-hidden />
+                {t('Template')}
+              </a>
+            </Button>
+            <Select
+              label={t('Levels are in')}
+              inline
+              value={system}
+              set={setSystem}
+              options={[{ value: '', label: t('as written') }, ...systems.map((s) => ({ value: s, label: s }))]}
+            />
+            <Button look="plain" onClick={() => setLevels(true)}>
+              {t('Levels side by side')}
+            </Button>
+          </>
+        }
+      >
+        <Button asChild look="plain">
+          <Link to={`/class/${data.id}/readers/roster`}>{t('Back to the roster')}</Link>
+        </Button>
+      </PageHead>
       {levels && (
-        <Window title={t('Levels side by side')} close={() => setLevels(false)}>
+        <Dialog title={t('Levels side by side')} close={() => setLevels(false)}>
           <LevelTable
             rows={data.levelChart}
             own={data.ownColumns}
@@ -157,7 +167,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
               toast.success(t('{{fm}} fm is copied', { fm }));
             }}
           />
-        </Window>
+        </Dialog>
       )}
       {read && <Columns view={read.view} change={(fields, heading) => void take(read.body, fields, heading)} />}
       {added.length > 0 && <Added data={data} added={added} close={() => setAdded([])} />}
@@ -166,7 +176,7 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
         checked={current || late.length === rows.length ? result : undefined}
         change={(next) => setRows(padded(next))}
       />
-      <div className="foot">
+      <footer className="border-line bg-sand flex min-h-12 items-center gap-4 border-t px-4 text-sm">
         <span>
           {result ? (
             <>
@@ -175,7 +185,10 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
               {result.asked > 0 && <>, {t('{{count}} asked for', { count: result.asked })}</>}
               {result.kept > 0 && (
                 <>
-                  , <b className="keptback">{t('{{n}} kept back to be put right', { n: result.kept })}</b>
+                  ,{' '}
+                  <b className="decoration-buoy underline decoration-2 underline-offset-3">
+                    {t('{{n}} kept back to be put right', { n: result.kept })}
+                  </b>
                 </>
               )}
             </>
@@ -186,11 +199,10 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
             </>
           )}
         </span>
-        <span className="grow" role="status">
+        <span className="ml-auto" role="status">
           {saved && t('Kept {{time}}', { time: timeOf(saved) })}
         </span>
-        <button
-          className="btn"
+        <Button
           disabled={rows.every(isEmpty)}
           onClick={() => {
             setRows(padded([]));
@@ -198,16 +210,12 @@ function Sheet({ data, draft }: { data: ClassData; draft: Api<'DraftView'> }) {
           }}
         >
           {t('Clear')}
-        </button>
-        <button
-          className="btn main"
-          disabled={!current || good === 0 || apply.isPending}
-          onClick={() => apply.mutate()}
-        >
+        </Button>
+        <Button look="main" disabled={!current || good === 0 || apply.isPending} onClick={() => apply.mutate()}>
           {good === 0 ? t('Nothing to add yet') : t('Put {{count}} rows in', { count: good })}
-        </button>
-      </div>
-    </section>
+        </Button>
+      </footer>
+    </ListPage>
   );
 }
 
@@ -242,41 +250,35 @@ function useAutosave(classId: string, rows: GridRow[], first: string | null) {
 function Added({ data, added, close }: { data: ClassData; added: Api<'SignInRow'>[]; close: () => void }) {
   const ids = added.map((a) => a.readerId).join(',');
   return (
-    <section className="remarks added" aria-label={t('Sign-ins of those added')}>
+    <Notice kind="action" className="max-h-[45%] flex-none overflow-auto" aria-label={t('Sign-ins of those added')}>
       <p>
         <b>{t('{{count}} can sign in now', { count: added.length })}</b>,{' '}
         {t('class code {{code}}', { code: data.code })}{' '}
-        <a
-          className="btn small"
-          href={`/api/classes/${data.id}/print/Cards.pdf?readers=${ids}`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          {t('Print their cards')}
-        </a>{' '}
-        <a
-          className="btn small"
-          href={`/api/classes/${data.id}/print/Letters.pdf?readers=${ids}`}
-          target="_blank"
-          rel="noreferrer"
-        >
-          {t('Print letters to guardians')}
-        </a>{' '}
-        <button className="btn small plain" onClick={close}>
+        <Button asChild size="sm">
+          <a href={`/api/classes/${data.id}/print/Cards.pdf?readers=${ids}`} target="_blank" rel="noreferrer">
+            {t('Print their cards')}
+          </a>
+        </Button>{' '}
+        <Button asChild size="sm">
+          <a href={`/api/classes/${data.id}/print/Letters.pdf?readers=${ids}`} target="_blank" rel="noreferrer">
+            {t('Print letters to guardians')}
+          </a>
+        </Button>{' '}
+        <Button look="plain" size="sm" onClick={close}>
           {t('Close')}
-        </button>
+        </Button>
       </p>
-      <ul>
-        {added.slice(0, 60).map((a) => (
-          <li key={a.readerId}>
+      <ul className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(340px,1fr))] gap-x-6 gap-y-0.5">
+        {added.map((a) => (
+          <li key={a.readerId} className="flex min-h-8 items-center gap-2.5">
             <b>
               {a.givenName} {a.familyName}
             </b>{' '}
             <span>{a.userName}</span>
-            <Secret kind={a.secretKind} secret={a.secret} />
+            <Secret small kind={a.secretKind} secret={a.secret} />
           </li>
         ))}
       </ul>
-    </section>
+    </Notice>
   );
 }

@@ -4,12 +4,18 @@ import { kindName, secretKinds, type SecretKind } from '../../../shared/Secret';
 import { useChanged } from '../../../shared/changed';
 import { t } from '../../../shared/words';
 import { useClass, useSaid } from '../../classQueries';
-import { Field, Window } from '../../frame/Window';
 import { LevelTable } from '../LevelTable';
 import type { Member, Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
 import { noSupports } from './supports';
 import { sure } from '../../../shared/sure';
+import { Button } from '../../../ui/Button';
+import { Checkbox } from '../../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { ErrorText, FieldRow } from '../../../ui/Field';
+import { Form } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
+import { TextField } from '../../../ui/TextField';
 
 /** Changes the same things for several readers: what is left empty stays as it is for each. */
 export function BulkChange({ roster, members, close }: { roster: Roster; members: Member[]; close: () => void }) {
@@ -68,37 +74,33 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
     }
   };
   return (
-    <Window title={t('Change {{count}} readers', { count: members.length })} close={close}>
-      <form onSubmit={(e) => void save(e)} noValidate>
-        <p className="hint">{members.map((m) => m.givenName).join(', ')}</p>
-        <div className="fields">
-          <Field id="b-grade" label={t('Grade')}>
-            <select id="b-grade" value={grade} onChange={(e) => setGrade(e.target.value)}>
-              <option value="">{t('as it is')}</option>
-              {Array.from({ length: 13 }, (_, g) => (
-                <option key={g} value={g}>
-                  {g === 0 ? 'K' : g}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <Field id="b-level" label={t('Level')} error={fieldOf(error, 'level')}>
-            <input
-              id="b-level"
-              type="text"
-              placeholder={t('as it is')}
-              value={level}
-              onChange={(e) => setLevel(e.target.value)}
-            />
-          </Field>
-          <Field id="b-system" label={t('Level is in')}>
-            <select id="b-system" value={system} onChange={(e) => setSystem(e.target.value)}>
-              {roster.systems.map((s) => (
-                <option key={s}>{s}</option>
-              ))}
-            </select>
-          </Field>
-        </div>
+    <Dialog title={t('Change {{count}} readers', { count: members.length })} close={close}>
+      <Form onSubmit={(e) => void save(e)}>
+        <p className="text-soft text-sm">{members.map((m) => m.givenName).join(', ')}</p>
+        <FieldRow>
+          <Select
+            label={t('Grade')}
+            value={grade}
+            set={setGrade}
+            options={[
+              { value: '', label: t('as it is') },
+              ...Array.from({ length: 13 }, (_, g) => ({ value: String(g), label: g === 0 ? 'K' : g })),
+            ]}
+          />
+          <TextField
+            label={t('Level')}
+            error={fieldOf(error, 'level')}
+            placeholder={t('as it is')}
+            value={level}
+            set={setLevel}
+          />
+          <Select
+            label={t('Level is in')}
+            value={system}
+            set={setSystem}
+            options={roster.systems.map((s) => ({ value: s, label: s }))}
+          />
+        </FieldRow>
         {data.data && (
           <details>
             <summary>{t('Levels side by side')}</summary>
@@ -113,51 +115,42 @@ export function BulkChange({ roster, members, close }: { roster: Roster; members
             />
           </details>
         )}
-        <div className="fields">
+        <FieldRow>
           {groups.length > 0 && (
-            <Field id="b-group" label={t('Group')}>
-              <select id="b-group" value={group} onChange={(e) => setGroup(e.target.value)}>
-                <option value="">{t('as it is')}</option>
-                {groups.map((g) => (
-                  <option key={g.id}>{g.name}</option>
-                ))}
-              </select>
-            </Field>
+            <Select
+              label={t('Group')}
+              value={group}
+              set={setGroup}
+              options={[{ value: '', label: t('as it is') }, ...groups.map((g) => ({ value: g.name, label: g.name }))]}
+            />
           )}
-          <Field id="b-kind" label={t('Signs in with')}>
-            <select id="b-kind" value={kind} onChange={(e) => setKind(e.target.value as SecretKind | '')}>
-              <option value="">{t('as it is')}</option>
-              {secretKinds.map((k) => (
-                <option key={k} value={k}>
-                  {kindName(k)}
-                </option>
-              ))}
-            </select>
-          </Field>
-          <label className="tickline">
-            <input type="checkbox" checked={renew} onChange={(e) => setRenew(e.target.checked)} />
+          <Select
+            label={t('Signs in with')}
+            value={kind}
+            set={(value) => setKind(value as SecretKind | '')}
+            options={[
+              { value: '', label: t('as it is') },
+              ...secretKinds.map((k) => ({ value: k, label: kindName(k) })),
+            ]}
+          />
+          <Checkbox checked={renew} set={setRenew}>
             {t('A new secret for each; old cards stop working')}
-          </label>
-        </div>
-        <label className="tickline">
-          <input type="checkbox" checked={withSupports} onChange={(e) => setWithSupports(e.target.checked)} />
+          </Checkbox>
+        </FieldRow>
+        <Checkbox checked={withSupports} set={setWithSupports}>
           {t('Set the same supports for all')}
-        </label>
+        </Checkbox>
         {withSupports && <SupportFields value={supports} change={setSupports} />}
         {error && !(error instanceof Problem && Object.keys(error.fields).length > 0) ? (
-          <p className="error" role="alert">
-            {sentence(error)}
-          </p>
+          <ErrorText>{sentence(error)}</ErrorText>
         ) : null}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={!details && !group}>
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={!details && !group}>
             {t('Change {{count}} readers', { count: members.length })}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

@@ -4,9 +4,13 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { oneOf } from '../../../shared/kinds';
-import { Show } from '../../../shared/Whole';
 import { t } from '../../../shared/words';
 import type { Roster } from './rosterQueries';
+import { Checkbox } from '../../../ui/Checkbox';
+import { FieldRow } from '../../../ui/Field';
+import { Card } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
+import { Show } from '../../../ui/Show';
 
 type Rules = Api<'ChoiceRulesView'>;
 const depths = [
@@ -63,7 +67,7 @@ export function Choosing({ roster }: { roster: Roster }) {
   });
   const off = !roster.mayChange;
   return (
-    <section className="card" aria-labelledby="choosing">
+    <Card aria-labelledby="choosing">
       <h2 id="choosing">{t('What readers may choose')}</h2>
       <Show query={rules}>
         {(said) => {
@@ -75,71 +79,41 @@ export function Choosing({ roster }: { roster: Roster }) {
           };
           return (
             <>
-              <label className="tickline">
-                <input
-                  type="checkbox"
-                  disabled={off}
-                  checked={r.open}
-                  onChange={(e) => set({ open: e.target.checked })}
-                />
+              <Checkbox checked={r.open} disabled={off} set={(on) => set({ open: on })}>
                 {t('Readers may choose texts for themselves')}
-              </label>
+              </Checkbox>
               {r.open && (
                 <>
-                  <div className="fields">
-                    <p className="field">
-                      <label htmlFor="ch-depth">{t('How deep')}</label>
-                      <select
-                        id="ch-depth"
-                        disabled={off}
-                        value={r.depth}
-                        onChange={(e) =>
-                          set({
-                            depth: oneOf(
-                              depths.map(([k]) => k),
-                              e.target.value,
-                            ),
-                          })
-                        }
-                      >
-                        {depths.map(([k, name]) => (
-                          <option key={k} value={k}>
-                            {t(name)}
-                          </option>
-                        ))}
-                      </select>
-                    </p>
-                    <p className="field">
-                      <label htmlFor="ch-fiction">{t('Which texts')}</label>
-                      <select
-                        id="ch-fiction"
-                        disabled={off}
-                        value={r.fiction == null ? '' : String(r.fiction)}
-                        onChange={(e) => set({ fiction: e.target.value === '' ? null : e.target.value === 'true' })}
-                      >
-                        {sorts.map(([k, name]) => (
-                          <option key={k} value={k}>
-                            {t(name)}
-                          </option>
-                        ))}
-                      </select>
-                    </p>
-                    <p className="field">
-                      <label htmlFor="ch-most">{t('Open at once, at most')}</label>
-                      <select
-                        id="ch-most"
-                        disabled={off}
-                        value={r.mostOpen}
-                        onChange={(e) => set({ mostOpen: Number(e.target.value) })}
-                      >
-                        {[1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => (
-                          <option key={n} value={n}>
-                            {n}
-                          </option>
-                        ))}
-                      </select>
-                    </p>
-                  </div>
+                  <FieldRow>
+                    <Select
+                      label={t('How deep')}
+                      disabled={off}
+                      value={r.depth}
+                      set={(value) =>
+                        set({
+                          depth: oneOf(
+                            depths.map(([k]) => k),
+                            value,
+                          ),
+                        })
+                      }
+                      options={depths.map(([k, name]) => ({ value: k, label: t(name) }))}
+                    />
+                    <Select
+                      label={t('Which texts')}
+                      disabled={off}
+                      value={r.fiction == null ? '' : String(r.fiction)}
+                      set={(value) => set({ fiction: value === '' ? null : value === 'true' })}
+                      options={sorts.map(([k, name]) => ({ value: k, label: t(name) }))}
+                    />
+                    <Select
+                      label={t('Open at once, at most')}
+                      disabled={off}
+                      value={r.mostOpen}
+                      set={(value) => set({ mostOpen: Number(value) })}
+                      options={[1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => ({ value: n, label: n }))}
+                    />
+                  </FieldRow>
                   <details>
                     <summary>
                       {r.without.length === 0
@@ -148,25 +122,21 @@ export function Choosing({ roster }: { roster: Roster }) {
                     </summary>
                     <div className="ticks">
                       {r.topics.map((topic) => (
-                        <label key={topic} className="tickline">
-                          <input
-                            type="checkbox"
-                            disabled={off}
-                            checked={!r.without.includes(topic)}
-                            onChange={(e) =>
-                              set({
-                                without: e.target.checked
-                                  ? r.without.filter((x) => x !== topic)
-                                  : [...r.without, topic],
-                              })
-                            }
-                          />
+                        <Checkbox
+                          checked={!r.without.includes(topic)}
+                          disabled={off}
+                          set={(on) =>
+                            set({
+                              without: on ? r.without.filter((x) => x !== topic) : [...r.without, topic],
+                            })
+                          }
+                        >
                           {topic}
-                        </label>
+                        </Checkbox>
                       ))}
                     </div>
                   </details>
-                  <p className="hint" role="status">
+                  <p className="text-soft text-sm" role="status">
                     {r.fewest === r.most
                       ? t('Each reader has {{count}} texts to choose from, less those they have had.', {
                           count: r.most,
@@ -184,6 +154,6 @@ export function Choosing({ roster }: { roster: Roster }) {
           );
         }}
       </Show>
-    </section>
+    </Card>
   );
 }

@@ -5,38 +5,42 @@ import { toast } from 'sonner';
 import { api, fieldOf, ok, sentence } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useSignInBy } from '../../../shared/session';
-import { Show } from '../../../shared/Whole';
 import { useOnce } from '../../../shared/once';
 import { partsToGive, partWords, type Part } from '../../../shared/parts';
 import { t } from '../../../shared/words';
 import type { Place } from '../../frame/Frame';
-import { Field } from '../../frame/Window';
 import { RosterTabs } from '../RosterTabs';
 import { Choosing } from './Choosing';
 import { useRoster, useRosterChange, type Roster } from './rosterQueries';
+import { Button } from '../../../ui/Button';
+import { Checkbox } from '../../../ui/Checkbox';
+import { FieldRow } from '../../../ui/Field';
+import { Card, Cards, PageHead, Row, ScrollPage } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
+import { Show } from '../../../ui/Show';
+import { DateField, TextField } from '../../../ui/TextField';
 
 /** The class itself: its name and dates, its code, who teaches it, and its end. */
 export default function ClassPage() {
   const { data } = useOutletContext<Place>();
   const roster = useRoster(data.id);
   return (
-    <section className="formpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Readers')}</h1>
+    <ScrollPage>
+      <PageHead title={t('Readers')}>
         <RosterTabs classId={data.id} />
-      </div>
+      </PageHead>
       <Show query={roster}>
         {(r) => (
-          <div className="cards">
+          <Cards>
             <Details key={`${r.name}${r.firstDay}${r.lastDay}`} roster={r} />
             <Code roster={r} />
             <Adults roster={r} />
             <Choosing roster={r} />
             <End roster={r} />
-          </div>
+          </Cards>
         )}
       </Show>
-    </section>
+    </ScrollPage>
   );
 }
 
@@ -70,44 +74,42 @@ function Details({ roster }: { roster: Roster }) {
   const same =
     form.name === roster.name && form.firstDay === (roster.firstDay ?? '') && form.lastDay === (roster.lastDay ?? '');
   return (
-    <form className="card" onSubmit={save} noValidate aria-labelledby="details">
+    <form
+      className="border-line bg-paper grid content-start gap-2.5 rounded-md border px-4.5 pt-3.5 pb-4"
+      onSubmit={save}
+      noValidate
+      aria-labelledby="details"
+    >
       <h2 id="details">{t('Name and dates')}</h2>
-      <Field id="c-name" label={t('Class name')} error={fieldOf(error, 'name')}>
-        <input
-          id="c-name"
-          type="text"
+      <TextField
+        label={t('Class name')}
+        error={fieldOf(error, 'name')}
+        disabled={!roster.mayChange}
+        value={form.name}
+        set={(value) => setForm({ ...form, name: value })}
+      />
+      <FieldRow>
+        <DateField
+          label={t('First day')}
           disabled={!roster.mayChange}
-          value={form.name}
-          onChange={(e) => setForm({ ...form, name: e.target.value })}
+          value={form.firstDay}
+          set={(value) => setForm({ ...form, firstDay: value })}
         />
-      </Field>
-      <div className="fields">
-        <Field id="c-first" label={t('First day')}>
-          <input
-            id="c-first"
-            type="date"
-            disabled={!roster.mayChange}
-            value={form.firstDay}
-            onChange={(e) => setForm({ ...form, firstDay: e.target.value })}
-          />
-        </Field>
-        <Field id="c-last" label={t('Last day')} error={fieldOf(error, 'lastDay')}>
-          <input
-            id="c-last"
-            type="date"
-            disabled={!roster.mayChange}
-            value={form.lastDay}
-            onChange={(e) => setForm({ ...form, lastDay: e.target.value })}
-          />
-        </Field>
-      </div>
-      <p className="hint">{t('Empty: the whole school year {{year}}', { year: roster.yearName })}</p>
+        <DateField
+          label={t('Last day')}
+          error={fieldOf(error, 'lastDay')}
+          disabled={!roster.mayChange}
+          value={form.lastDay}
+          set={(value) => setForm({ ...form, lastDay: value })}
+        />
+      </FieldRow>
+      <p className="text-soft text-sm">{t('Empty: the whole school year {{year}}', { year: roster.yearName })}</p>
       {roster.mayChange && (
-        <p className="row end">
-          <button className="btn main" disabled={same}>
+        <Row end>
+          <Button look="main" type="submit" disabled={same}>
             {t('Save')}
-          </button>
-        </p>
+          </Button>
+        </Row>
       )}
     </form>
   );
@@ -126,35 +128,33 @@ function Code({ roster }: { roster: Roster }) {
     }
   };
   return (
-    <section className="card" aria-labelledby="code">
+    <Card aria-labelledby="code">
       <h2 id="code">{t('Class code')}</h2>
-      <p className="bigword">{roster.code}</p>
-      <p className="hint">
+      <p className="text-2xl font-bold tracking-[0.12em]">{roster.code}</p>
+      <p className="text-soft text-sm">
         {t('Readers open {{address}} and type it. They may also ask to join with it; you decide.', {
           address: `${location.host}/read`,
         })}
       </p>
-      <p className="row">
-        <button className="btn" onClick={() => void handOver()}>
-          {t('Hand this device to the class')}
-        </button>
+      <Row>
+        <Button onClick={() => void handOver()}>{t('Hand this device to the class')}</Button>
         {roster.mayChange && (
-          <button
-            className="btn"
+          <Button
             onClick={() =>
               change.mutate(() => ok(api.POST('/classes/{classId}/code', { params: { path: { classId: roster.id } } })))
             }
           >
             {t('Renew the code')}
-          </button>
+          </Button>
         )}
-      </p>
-      <p className="hint">
+      </Row>
+      <p className="text-soft text-sm">
         {t(
-          'Handing over signs you out here and shows the name tiles. Coming back takes your password. A renewed code makes printed cards wrong.',
+          'Handing over signs you out here and shows the name tiles. Coming back takes your password. A ' +
+            'renewed code makes printed cards wrong.',
         )}
       </p>
-    </section>
+    </Card>
   );
 }
 
@@ -174,31 +174,27 @@ function Adults({ roster }: { roster: Roster }) {
       ),
     );
   const others = (colleagues.data ?? []).filter((c) => !roster.adults.some((a) => a.adultId === c.id));
-  const roles = partsToGive.map((r) => (
-    <option key={r} value={r}>
-      {t(partWords[r])}
-    </option>
-  ));
+  const roles = partsToGive.map((r) => ({ value: r, label: t(partWords[r]) }));
   return (
-    <section className="card" aria-labelledby="adults">
+    <Card aria-labelledby="adults">
       <h2 id="adults">{t('Who teaches this class')}</h2>
-      <ul className="adults">
+      <ul className="divide-line divide-y [&>li]:flex [&>li]:items-center [&>li]:gap-2 [&>li]:py-1">
         {roster.adults.map((a) => (
           <li key={a.adultId}>
             <b>{a.name}</b>
-            {a.leftSchool && <span className="soft">{t('has left')}</span>}
+            {a.leftSchool && <span className="text-soft">{t('has left')}</span>}
             <span className="grow" />
             {roster.mayChange ? (
               <>
-                <select
-                  aria-label={t('Part of {{name}}', { name: a.name })}
+                <Select
+                  label={t('Part of {{name}}', { name: a.name })}
+                  bare
                   value={a.role}
-                  onChange={(e) => set(a.adultId, e.target.value as Part)}
-                >
-                  {roles}
-                </select>
-                <button
-                  className="btn small"
+                  set={(part) => set(a.adultId, part)}
+                  options={roles}
+                />
+                <Button
+                  size="sm"
                   onClick={() =>
                     change.mutate(() =>
                       ok(
@@ -211,7 +207,7 @@ function Adults({ roster }: { roster: Roster }) {
                   aria-label={t('Take {{name}} off the class', { name: a.name })}
                 >
                   {t('Take off')}
-                </button>
+                </Button>
               </>
             ) : (
               t(partWords[a.role])
@@ -219,51 +215,49 @@ function Adults({ roster }: { roster: Roster }) {
           </li>
         ))}
       </ul>
-      <p className="hint">
+      <p className="text-soft text-sm">
         {t(
-          'Teachers and co-teachers do everything. Assistants see the class and may take checks and running records; they do not change the roster.',
+          'Teachers and co-teachers do everything. Assistants see the class and may take checks and ' +
+            'running records; they do not change the roster.',
         )}
       </p>
       {roster.mayChange && (
-        <label className="tickline">
-          <input
-            type="checkbox"
-            checked={roster.assistantsPrint}
-            onChange={(e) => {
-              const allowed = e.target.checked;
-              change.mutate(async () => {
-                await ok(
-                  api.PUT('/classes/{classId}/assistants-print', {
-                    params: { path: { classId: roster.id } },
-                    body: { allowed },
-                  }),
-                );
-                return {
-                  changeId: null,
-                  sentence: allowed ? t('Assistants can print one card at a time') : t('Assistants print no cards'),
-                  asked: 0,
-                };
-              });
-            }}
-          />
+        <Checkbox
+          checked={roster.assistantsPrint}
+          set={(on) => {
+            const allowed = on;
+            change.mutate(async () => {
+              await ok(
+                api.PUT('/classes/{classId}/assistants-print', {
+                  params: { path: { classId: roster.id } },
+                  body: { allowed },
+                }),
+              );
+              return {
+                changeId: null,
+                sentence: allowed ? t('Assistants can print one card at a time') : t('Assistants print no cards'),
+                asked: 0,
+              };
+            });
+          }}
+        >
           {t('Assistants can print one reader’s card at a time')}
-        </label>
+        </Checkbox>
       )}
       {roster.mayChange && (
-        <p className="row">
-          <select aria-label={t('Colleague')} value={who} onChange={(e) => setWho(e.target.value)}>
-            <option value="">{t('Choose a colleague')}</option>
-            {others.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-          </select>
-          <select aria-label={t('Part')} value={role} onChange={(e) => setRole(e.target.value as Part)}>
-            {roles}
-          </select>
-          <button
-            className="btn"
+        <Row>
+          <Select
+            label={t('Colleague')}
+            bare
+            value={who}
+            set={setWho}
+            options={[
+              { value: '', label: t('Choose a colleague') },
+              ...others.map((c) => ({ value: c.id, label: c.name })),
+            ]}
+          />
+          <Select label={t('Part')} bare value={role} set={setRole} options={roles} />
+          <Button
             disabled={!who}
             onClick={() => {
               set(who, role);
@@ -271,10 +265,10 @@ function Adults({ roster }: { roster: Roster }) {
             }}
           >
             {t('Add')}
-          </button>
-        </p>
+          </Button>
+        </Row>
       )}
-    </section>
+    </Card>
   );
 }
 
@@ -300,21 +294,17 @@ function End({ roster }: { roster: Roster }) {
       return { ...made, sentence: t('Copied to {{name}}', { name }), asked: 0 };
     });
   return (
-    <section className="card" aria-labelledby="end">
+    <Card aria-labelledby="end">
       <h2 id="end">{t('Copy or close')}</h2>
-      <div className="row">
-        <input type="text" aria-label={t('Name of the copy')} value={name} onChange={(e) => setName(e.target.value)} />
-        <label className="tickline">
-          <input type="checkbox" checked={withReaders} onChange={(e) => setWithReaders(e.target.checked)} />
+      <div className="flex flex-wrap items-center gap-2">
+        <TextField label={t('Name of the copy')} bare value={name} set={setName} />
+        <Checkbox checked={withReaders} set={setWithReaders}>
           {t('with its readers')}
-        </label>
-        <button className="btn" onClick={copy}>
-          {t('Copy the class')}
-        </button>
+        </Checkbox>
+        <Button onClick={copy}>{t('Copy the class')}</Button>
       </div>
-      <p className="row">
-        <button
-          className="btn"
+      <Row>
+        <Button
           onClick={() =>
             change.mutate(() =>
               ok(
@@ -326,11 +316,11 @@ function End({ roster }: { roster: Roster }) {
           }
         >
           {roster.closed ? t('Open the class again') : t('Close the class')}
-        </button>
-        <span className="hint">
+        </Button>
+        <span className="text-soft text-sm">
           {t('A closed class keeps everything; readers can no longer sign in with its code.')}
         </span>
-      </p>
-    </section>
+      </Row>
+    </Card>
   );
 }

@@ -1,11 +1,15 @@
 import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState, type KeyboardEvent } from 'react';
+import { cx } from 'class-variance-authority';
 import { type Api, api, ok } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
-import { Window } from '../../frame/Window';
 import { useRosterChange, type Roster } from './rosterQueries';
+import { Button } from '../../../ui/Button';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { Select } from '../../../ui/Select';
+import { SearchField } from '../../../ui/TextField';
 
 /** Finds readers the school has and puts them into the class: type, Enter. */
 export function FromSchool({ roster, close }: { roster: Roster; close: () => void }) {
@@ -91,64 +95,74 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
     else choose(row);
   };
   return (
-    <Window title={t('From the school’s readers')} close={close} wide>
-      <div className="row">
-        <input
-          type="search"
+    <Dialog title={t('From the school’s readers')} close={close} wide>
+      <div className="flex flex-wrap items-center gap-2">
+        <SearchField
+          label={t('Name')}
           autoFocus
-          className="grow"
-          aria-label={t('Name')}
           placeholder={t('Type a name; Enter takes the marked one')}
           value={asked}
-          onChange={(e) => {
-            setAsked(e.target.value);
+          onKeyDown={onKey}
+          set={(value) => {
+            setAsked(value);
             setAt(0);
             waits.current = null;
           }}
-          onKeyDown={onKey}
         />
-        <select aria-label={t('Grade')} value={grade} onChange={(e) => setGrade(e.target.value)}>
-          <option value="">{t('any grade')}</option>
-          {Array.from({ length: 13 }, (_, g) => (
-            <option key={g} value={g}>
-              {t('grade {{grade}}', { grade: g === 0 ? 'K' : g })}
-            </option>
-          ))}
-        </select>
-        <select aria-label={t('Class')} value={from} onChange={(e) => setFrom(e.target.value)}>
-          <option value="">{t('any class')}</option>
-          {classes
-            .filter((c) => c.id !== roster.id)
-            .map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-        </select>
+        <Select
+          label={t('Grade')}
+          bare
+          value={grade}
+          set={setGrade}
+          options={[
+            { value: '', label: t('any grade') },
+            ...Array.from({ length: 13 }, (_, g) => ({
+              value: String(g),
+              label: t('grade {{grade}}', { grade: g === 0 ? 'K' : g }),
+            })),
+          ]}
+        />
+        <Select
+          label={t('Class')}
+          bare
+          value={from}
+          set={setFrom}
+          options={[
+            { value: '', label: t('any class') },
+            ...classes.filter((c) => c.id !== roster.id).map((c) => ({ value: c.id, label: c.name })),
+          ]}
+        />
       </div>
       {chosen.length > 0 && (
-        <ul className="chosen" aria-label={t('Chosen')}>
+        <ul className="flex flex-wrap gap-1.5" aria-label={t('Chosen')}>
           {chosen.map((r) => (
             <li key={r.id}>
-              <button
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => setChosen(chosen.filter((c) => c.id !== r.id))}
                 aria-label={t('Put {{name}} back', { name: r.givenName })}
               >
                 {r.givenName} {r.familyName} ×
-              </button>
+              </Button>
             </li>
           ))}
         </ul>
       )}
-      <ul className="foundlist" aria-label={t('Found')}>
+      <ul className="mt-2 max-h-80 overflow-auto" aria-label={t('Found')}>
         {rows.map((r, i) => (
           <li key={r.id}>
-            <button className={i === at ? 'item on' : 'item'} onClick={() => choose(r)} onMouseEnter={() => setAt(i)}>
+            <button
+              className={cx(
+                'hover:bg-tint flex min-h-8 w-full items-center justify-between gap-4 rounded-sm px-2.5 text-left',
+                i === at && 'bg-tint',
+              )}
+              onClick={() => choose(r)}
+              onMouseEnter={() => setAt(i)}
+            >
               <b>
                 {r.givenName} {r.familyName}
               </b>
-              <span className="soft">
+              <span className="text-soft">
                 {t('grade {{grade}}', { grade: r.grade === 0 ? 'K' : r.grade })},{' '}
                 {r.leftSchool ? t('has left') : r.classes || t('in no class')}
               </span>
@@ -157,27 +171,25 @@ export function FromSchool({ roster, close }: { roster: Roster; close: () => voi
         ))}
       </ul>
       {elsewhere > 0 && (
-        <p className="hint" role="status">
+        <p className="text-soft text-sm" role="status">
           {t('{{count}} readers are in other classes: you ask for them, and their teachers answer.', {
             count: elsewhere,
           })}
         </p>
       )}
       {found.data && rows.length === 0 && (
-        <p className="hint">
+        <p className="text-soft text-sm">
           {asked
             ? t('Nobody of this name is at the school outside this class.')
             : t('Everybody of the school is in this class.')}
         </p>
       )}
-      <p className="row end">
-        <button className="btn" onClick={close}>
-          {t('Cancel')}
-        </button>
-        <button className="btn main" disabled={chosen.length === 0} onClick={() => add(chosen)}>
+      <DialogFoot>
+        <Button onClick={close}>{t('Cancel')}</Button>
+        <Button look="main" disabled={chosen.length === 0} onClick={() => add(chosen)}>
           {chosen.length === 0 ? t('Choose readers') : t('Add {{count}} readers', { count: chosen.length })}
-        </button>
-      </p>
-    </Window>
+        </Button>
+      </DialogFoot>
+    </Dialog>
   );
 }

@@ -6,14 +6,20 @@ import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../../shared/api';
 import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
-import { Empty, Show } from '../../../shared/Whole';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { useTable, type ListColumn } from '../../frame/columns';
 import type { Place } from '../../frame/Frame';
 import { RosterTabs } from '../RosterTabs';
+import { Button } from '../../../ui/Button';
+import { ListPage, PageHead, Row } from '../../../ui/Page';
+import { Empty, Show } from '../../../ui/Show';
+import { SearchField } from '../../../ui/TextField';
+import { ColumnsMenu, DataTableView, TableFoot } from '../../../ui/table/DataTableView';
+import { type Column, useDataTable, usePicks } from '../../../ui/table/useDataTable';
 
 type Row = Api<'GuardianRow'>;
+
+const none: Row[] = [];
 
 const codeWords = (r: Row) =>
   r.codeWithdrawn
@@ -66,7 +72,7 @@ export default function Guardians() {
   });
   const letters = (ids: string[]) =>
     `/api/classes/${data.id}/print/Letters.pdf${ids.length > 0 ? `?readers=${ids.join(',')}` : ''}`;
-  const columns: ListColumn<Row>[] = [
+  const columns: Column<Row>[] = [
     {
       key: 'name',
       name: 'Reader',
@@ -80,108 +86,109 @@ export default function Guardians() {
       key: 'do',
       name: 'Letter and code',
       show: (r) => (
-        <span className="row">
-          <a
-            className="btn small"
-            href={letters([r.readerId])}
-            target="_blank"
-            rel="noreferrer"
-            aria-label={t('Letter for {{name}}', { name: r.givenName })}
-          >
-            {t('Letter')}
-          </a>
+        <span className="flex flex-wrap items-center gap-2">
+          <Button asChild size="sm">
+            <a
+              href={letters([r.readerId])}
+              target="_blank"
+              rel="noreferrer"
+              aria-label={t('Letter for {{name}}', { name: r.givenName })}
+            >
+              {t('Letter')}
+            </a>
+          </Button>
           {r.guardianMail && (
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               disabled={invite.isPending}
               aria-label={t('Invite the guardians of {{name}} by e-mail', { name: r.givenName })}
               onClick={() => invite.mutate([r.readerId])}
             >
               {t('Invite by e-mail')}
-            </button>
+            </Button>
           )}
           {r.codeUntil && !r.codeWithdrawn && (
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               aria-label={t('Withdraw the code of {{name}}', { name: r.givenName })}
               onClick={() => withdraw.mutate({ id: r.readerId, guardians: false })}
             >
               {t('Withdraw the code')}
-            </button>
+            </Button>
           )}
           {r.guardians && (
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               aria-label={t('End the guardians of {{name}}', { name: r.givenName })}
               onClick={() => withdraw.mutate({ id: r.readerId, guardians: true })}
             >
               {t('End access')}
-            </button>
+            </Button>
           )}
         </span>
       ),
     },
   ];
-  const list = useTable<Row>({
+  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const list = useDataTable<Row>({
     list: 'guardians',
     columns,
+    rows: rows.data ?? none,
     id: (r) => r.readerId,
     name: (r) => r.givenName,
     open: (r) => window.open(letters([r.readerId]), '_blank', 'noreferrer'),
+    asked,
+    matches: (r, words) =>
+      `${r.givenName} ${r.familyName} ${r.guardians}`.toLowerCase().includes(words.trim().toLowerCase()),
+    picking: picks.picking,
   });
   const reached = (rows.data ?? [])
-    .filter((r) => r.guardianMail && list.picked.includes(r.readerId))
+    .filter((r) => r.guardianMail && picks.picked.includes(r.readerId))
     .map((r) => r.readerId);
   return (
-    <section className="roster" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Readers')}</h1>
-        <RosterTabs classId={data.id} />
-        <input
-          type="search"
-          className="narrow"
-          aria-label={t('Filter by name')}
-          placeholder={t('Name')}
-          value={asked}
-          onChange={(e) => setAsked(e.target.value)}
-        />
-        <span className="grow" />
-        {list.menu}
+    <ListPage>
+      <PageHead
+        title={t('Readers')}
+        beside={
+          <>
+            <RosterTabs classId={data.id} />
+            <SearchField label={t('Filter by name')} placeholder={t('Name')} value={asked} set={setAsked} />
+          </>
+        }
+      >
+        <ColumnsMenu of={list} />
         {reached.length > 0 && (
-          <button className="btn" disabled={invite.isPending} onClick={() => invite.mutate(reached)}>
+          <Button disabled={invite.isPending} onClick={() => invite.mutate(reached)}>
             {t('Invite {{count}} by e-mail', { count: reached.length })}
-          </button>
+          </Button>
         )}
-        <a className="btn" href={letters(list.picked)} target="_blank" rel="noreferrer">
-          <Printer size={20} aria-hidden />
-          {list.picked.length > 0
-            ? t('{{count}} letters', { count: list.picked.length })
-            : t('Letters for the whole class')}
-        </a>
-      </div>
+        <Button asChild>
+          <a href={letters(picks.picked)} target="_blank" rel="noreferrer">
+            <Printer size={20} aria-hidden />
+            {picks.picked.length > 0
+              ? t('{{count}} letters', { count: picks.picked.length })
+              : t('Letters for the whole class')}
+          </a>
+        </Button>
+      </PageHead>
       {!data.mayChangeRoster ? (
         <Empty title={t('Only teachers see guardians')}>
           <p>{t('Assistants see the readers, but not who follows them at home.')}</p>
         </Empty>
       ) : (
         <Show query={rows}>
-          {(all) => {
-            const shown = all.filter((r) =>
-              `${r.givenName} ${r.familyName} ${r.guardians}`.toLowerCase().includes(asked.trim().toLowerCase()),
-            );
-            return (
-              <>
-                {list.table(shown)}
-                {list.foot(
-                  shown.length,
-                  all.length,
-                  t('readers. Guardians see their own child only: level in words, readings, goals'),
-                )}
-              </>
-            );
-          }}
+          {() => (
+            <>
+              <DataTableView of={list} label={t('Guardians')} />
+              <TableFoot of={list} counted={(n, all) => t('{{n}} of {{all}} readers', { n, all })}>
+                <span className="text-soft">
+                  {t('Guardians see their own child only: level in words, readings, goals')}
+                </span>
+              </TableFoot>
+            </>
+          )}
         </Show>
       )}
-    </section>
+    </ListPage>
   );
 }

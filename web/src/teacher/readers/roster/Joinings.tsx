@@ -2,6 +2,9 @@ import { useState } from 'react';
 import { api, ok } from '../../../shared/api';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
+import { Button } from '../../../ui/Button';
+import { Notice } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
 
 /** Readers who asked to join by the class code. */
 export function Joinings({ roster }: { roster: Roster }) {
@@ -18,43 +21,40 @@ export function Joinings({ roster }: { roster: Roster }) {
       ),
     );
   return (
-    <section className="remarks joinings" aria-label={t('Asking to join')}>
+    <Notice aria-label={t('Asking to join')}>
       <p>
         <b>{t('{{count}} ask to join by the class code', { count: roster.joinings.length })}</b>{' '}
-        <label>
-          {t('Grade')}{' '}
-          <select value={grade} onChange={(e) => setGrade(Number(e.target.value))}>
-            {Array.from({ length: 13 }, (_, g) => (
-              <option key={g} value={g}>
-                {g === 0 ? 'K' : g}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label={t('Grade')}
+          inline
+          value={grade}
+          set={(value) => setGrade(Number(value))}
+          options={Array.from({ length: 13 }, (_, g) => ({ value: g, label: g === 0 ? 'K' : g }))}
+        />
       </p>
-      <ul className="chosen">
+      <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">
         {roster.joinings.map((j) => (
           <li key={j.id}>
             <b>
               {j.givenName} {j.familyName}
             </b>{' '}
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               onClick={() => decide(j.id, true)}
               aria-label={t('Take {{name}} in', { name: j.givenName })}
             >
               {t('Take in')}
-            </button>
-            <button
-              className="btn small"
+            </Button>
+            <Button
+              size="sm"
               onClick={() => decide(j.id, false)}
               aria-label={t('Set {{name}} aside', { name: j.givenName })}
             >
               {t('Set aside')}
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
-    </section>
+    </Notice>
   );
 }

@@ -18,7 +18,7 @@ export function ListMark({ name }: { name: string }) {
       width="16"
       height="16"
       fill="none"
-      stroke="var(--ink)"
+      stroke="var(--color-ink)"
       strokeWidth={name === 'dots' ? 3 : 1.8}
       strokeLinecap="round"
       strokeLinejoin="round"

@@ -1,21 +1,28 @@
+import { cx } from 'class-variance-authority';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useOutletContext } from 'react-router';
 import { toast } from 'sonner';
 import { type Api, api, ok, sentence } from '../../../shared/api';
-import { Empty, Show } from '../../../shared/Whole';
 import { useChanged } from '../../../shared/changed';
 import { keys } from '../../../shared/keys';
 import { teaches } from '../../../shared/parts';
 import { t } from '../../../shared/words';
 import { type ReaderRow } from '../../classQueries';
 import type { Place } from '../../frame/Frame';
-import { Field, Window } from '../../frame/Window';
 import { useTray } from '../../tray/useTray';
 import { readerMatches } from '../readerMatches';
 import { RosterTabs } from '../RosterTabs';
 import { ListMark, marks } from './ListMark';
 import { sure } from '../../../shared/sure';
+import { Button } from '../../../ui/Button';
+import { Checkbox, Radios } from '../../../ui/Checkbox';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { FieldSet } from '../../../ui/Field';
+import { Form, PageHead, Row, ScrollPage } from '../../../ui/Page';
+import { Flag } from '../../../ui/Shapes';
+import { Empty, Show } from '../../../ui/Show';
+import { TextField } from '../../../ui/TextField';
 
 type List = Api<'ReaderListView'>;
 
@@ -70,58 +77,61 @@ export default function Lists() {
     }
   };
   return (
-    <section className="formpage" aria-labelledby="title">
-      <div className="head">
-        <h1 id="title">{t('Readers')}</h1>
-        <RosterTabs classId={data.id} />
-        <span className="grow" />
+    <ScrollPage>
+      <PageHead title={t('Readers')} beside={<RosterTabs classId={data.id} />}>
         {may && (
           <>
-            <button className="btn" onClick={() => setEditing({ ...fresh([]), filter: { asked: '' } })}>
+            <Button onClick={() => setEditing({ ...fresh([]), filter: { asked: '' } })}>
               {t('New list by a filter')}
-            </button>
-            <button className="btn main" onClick={() => setEditing(fresh(tray.readers))}>
+            </Button>
+            <Button look="main" onClick={() => setEditing(fresh(tray.readers))}>
               {tray.readers.length > 0
                 ? t('New list of the {{count}} picked up', { count: tray.readers.length })
                 : t('New list')}
-            </button>
+            </Button>
           </>
         )}
-      </div>
+      </PageHead>
       <Show query={lists}>
         {(rows) =>
           rows.length === 0 ? (
             <Empty title={t('No lists yet')}>
               <p>
                 {t(
-                  'A list holds readers you want together for a while: a book club, early sign-ins, who needs a letter. It changes nothing for the readers.',
+                  'A list holds readers you want together for a while: a book club, early sign-ins, who needs a ' +
+                    'letter. It changes nothing for the readers.',
                 )}
               </p>
             </Empty>
           ) : (
-            <ul className="cards">
+            <ul
+              className={cx(
+                'grid grid-cols-[repeat(auto-fit,minmax(min(380px,100%),1fr))] items-start gap-4 px-4 pt-1',
+                'pb-4',
+              )}
+            >
               {rows.map((l, i) => {
                 const members = membersOf(l);
                 return (
-                  <li className="card" key={l.id}>
-                    <h2>
+                  <li className="border-line grid gap-2.5 rounded-md border px-4.5 pt-3.5 pb-4" key={l.id}>
+                    <h2 className="flex items-center gap-2">
                       <ListMark name={l.mark} /> {l.name}{' '}
-                      <span className="small soft">
+                      <span className="font-ui text-soft text-sm font-normal">
                         {t('{{count}} readers', { count: members.length })}
                         {l.filter && `, ${t('keeps itself: {{asked}}', { asked: l.filter.asked || t('everybody') })}`}
                       </span>
                     </h2>
                     {l.note && <p>{l.note}</p>}
-                    <ul className="chosen">
+                    <ul className="flex flex-wrap gap-1.5">
                       {members.map((r) => (
                         <li key={r.id}>
-                          <span className="reader">{r.givenName}</span>
+                          <Flag>{r.givenName}</Flag>
                         </li>
                       ))}
                     </ul>
-                    <p className="row">
-                      <button
-                        className="btn small"
+                    <Row>
+                      <Button
+                        size="sm"
                         disabled={members.length === 0}
                         onClick={() =>
                           tray.pickReaders(
@@ -131,38 +141,38 @@ export default function Lists() {
                         }
                       >
                         {t('Pick up')}
-                      </button>
+                      </Button>
                       {may && (
                         <>
-                          <button className="btn small" onClick={() => setEditing(l)}>
+                          <Button size="sm" onClick={() => setEditing(l)}>
                             {t('Change…')}
-                          </button>
-                          <button
-                            className="btn small"
+                          </Button>
+                          <Button
+                            size="sm"
                             disabled={i === 0}
                             onClick={() => swap(rows, i, i - 1)}
                             aria-label={t('Move {{name}} up', { name: l.name })}
                           >
                             ↑
-                          </button>
-                          <button
-                            className="btn small"
+                          </Button>
+                          <Button
+                            size="sm"
                             disabled={i === rows.length - 1}
                             onClick={() => swap(rows, i, i + 1)}
                             aria-label={t('Move {{name}} down', { name: l.name })}
                           >
                             ↓
-                          </button>
-                          <button
-                            className="btn small"
+                          </Button>
+                          <Button
+                            size="sm"
                             onClick={() => drop.mutate(l)}
                             aria-label={t('Take the list {{name}} away', { name: l.name })}
                           >
                             {t('Take away')}
-                          </button>
+                          </Button>
                         </>
                       )}
-                    </p>
+                    </Row>
                   </li>
                 );
               })}
@@ -181,7 +191,7 @@ export default function Lists() {
           }}
         />
       )}
-    </section>
+    </ScrollPage>
   );
 }
 
@@ -200,93 +210,82 @@ function ListDialog({
   const on = (id: string) => form.readerIds.includes(id);
   const shown = form.filter ? readers.filter((r) => readerMatches(r, sure(form.filter).asked)) : readers;
   return (
-    <Window title={list.name ? t('Change {{name}}', { name: list.name }) : t('New list')} close={close}>
-      <form
+    <Dialog title={list.name ? t('Change {{name}}', { name: list.name }) : t('New list')} close={close}>
+      <Form
         onSubmit={(e) => {
           e.preventDefault();
           save(form);
         }}
       >
-        <Field id="l-name" label={t('Name')}>
-          <input
-            id="l-name"
-            type="text"
-            autoFocus
-            maxLength={40}
-            value={form.name}
-            onChange={(e) => setForm({ ...form, name: e.target.value })}
+        <TextField
+          label={t('Name')}
+          autoFocus
+          maxLength={40}
+          value={form.name}
+          set={(value) => setForm({ ...form, name: value })}
+        />
+        <FieldSet legend={t('Mark')} framed>
+          <Radios
+            label={t('Mark')}
+            value={form.mark}
+            set={(mark) => setForm({ ...form, mark })}
+            options={marks.map((m) => ({
+              value: m,
+              label: (
+                <span className="inline-flex items-center gap-1.5">
+                  <ListMark name={m} />
+                  {t(m)}
+                </span>
+              ),
+            }))}
           />
-        </Field>
-        <fieldset className="marks">
-          <legend>{t('Mark')}</legend>
-          {marks.map((m) => (
-            <label key={m}>
-              <input
-                type="radio"
-                name="mark"
-                checked={form.mark === m}
-                onChange={() => setForm({ ...form, mark: m })}
-              />
-              <ListMark name={m} />
-              {t(m)}
-            </label>
-          ))}
-        </fieldset>
-        <Field id="l-note" label={t('Note')}>
-          <input
-            id="l-note"
-            type="text"
-            maxLength={500}
-            value={form.note}
-            onChange={(e) => setForm({ ...form, note: e.target.value })}
-          />
-        </Field>
+        </FieldSet>
+        <TextField
+          label={t('Note')}
+          maxLength={500}
+          value={form.note}
+          set={(value) => setForm({ ...form, note: value })}
+        />
         {form.filter ? (
-          <Field
-            id="l-filter"
+          <TextField
             label={t('Readers whose row has')}
             hint={t(
               '{{count}} readers now. A name, a group or a signal, such as “nothing read”; the list follows by itself.',
               { count: shown.length },
             )}
-          >
-            <input
-              id="l-filter"
-              type="text"
-              maxLength={100}
-              value={form.filter.asked}
-              onChange={(e) => setForm({ ...form, filter: { asked: e.target.value } })}
-            />
-          </Field>
+            maxLength={100}
+            value={form.filter.asked}
+            set={(value) => setForm({ ...form, filter: { asked: value } })}
+          />
         ) : (
-          <fieldset className="ticklist">
-            <legend>{t('{{count}} readers', { count: form.readerIds.length })}</legend>
+          <FieldSet
+            legend={t('{{count}} readers', { count: form.readerIds.length })}
+            framed
+            className="max-h-55 grid-cols-2 overflow-auto"
+          >
             {shown.map((r) => (
-              <label key={r.id}>
-                <input
-                  type="checkbox"
-                  checked={on(r.id)}
-                  onChange={() =>
-                    setForm({
-                      ...form,
-                      readerIds: on(r.id) ? form.readerIds.filter((x) => x !== r.id) : [...form.readerIds, r.id],
-                    })
-                  }
-                />
+              <Checkbox
+                key={r.id}
+                checked={on(r.id)}
+                set={() =>
+                  setForm({
+                    ...form,
+                    readerIds: on(r.id) ? form.readerIds.filter((x) => x !== r.id) : [...form.readerIds, r.id],
+                  })
+                }
+              >
                 {r.givenName} {r.familyName}
-              </label>
+              </Checkbox>
             ))}
-          </fieldset>
+          </FieldSet>
         )}
-        <p className="row end">
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          <button className="btn main" disabled={!form.name.trim()}>
+        <DialogFoot>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          <Button look="main" type="submit" disabled={!form.name.trim()}>
             {t('Save the list')}
-          </button>
-        </p>
-      </form>
-    </Window>
+          </Button>
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }

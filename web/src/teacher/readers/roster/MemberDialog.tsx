@@ -6,13 +6,18 @@ import { useChanged } from '../../../shared/changed';
 import { dayOf } from '../../../shared/format';
 import { kindName, Secret, secretKinds, type SecretKind } from '../../../shared/Secret';
 import { detailNames, readerDetails } from '../../../shared/readerDetails';
-import { Show } from '../../../shared/Whole';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
 import { useSaid } from '../../classQueries';
-import { Field, Window } from '../../frame/Window';
 import { useRosterChange, type Member, type Roster } from './rosterQueries';
 import { SupportFields } from './SupportFields';
+import { Button } from '../../../ui/Button';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { ErrorText, FieldRow } from '../../../ui/Field';
+import { Form, Row } from '../../../ui/Page';
+import { Select } from '../../../ui/Select';
+import { Show } from '../../../ui/Show';
+import { TextField } from '../../../ui/TextField';
 
 /** One reader's details, supports, sign-in and classes. */
 export function MemberDialog({ roster, member, close }: { roster: Roster; member: Member; close: () => void }) {
@@ -64,49 +69,42 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
     close();
   };
   const field = (key: string, label: string, value: string, set: (value: string) => void) => (
-    <Field key={key} id={`m-${key}`} label={label} error={fieldOf(error, key)}>
-      <input
-        id={`m-${key}`}
-        type="text"
-        disabled={!roster.mayChange}
-        value={value}
-        onChange={(e) => set(e.target.value)}
-      />
-    </Field>
+    <TextField
+      key={key}
+      label={label}
+      error={fieldOf(error, key)}
+      disabled={!roster.mayChange}
+      value={value}
+      set={set}
+    />
   );
   const text = (key: 'givenName' | 'familyName' | 'guardianMail', label: string) =>
     field(key, label, form[key], (value) => setForm({ ...form, [key]: value }));
   const other = error && !(error instanceof Problem && Object.keys(error.fields).length > 0);
   return (
-    <Window title={`${member.givenName} ${member.familyName}`} close={close} wide>
-      <form onSubmit={(e) => void save(e)} noValidate>
-        <div className="twocol">
+    <Dialog title={`${member.givenName} ${member.familyName}`} close={close} wide>
+      <Form onSubmit={(e) => void save(e)}>
+        <div className="grid gap-6 *:grid *:content-start *:gap-3 sm:grid-cols-[1fr_1.1fr]">
           <div>
-            <div className="fields">
+            <FieldRow>
               {text('givenName', t('Given name'))}
               {text('familyName', t('Family name'))}
-            </div>
-            <div className="fields">
-              <Field id="m-grade" label={t('Grade')} error={fieldOf(error, 'grade')}>
-                <select
-                  id="m-grade"
-                  disabled={!roster.mayChange}
-                  value={form.grade}
-                  onChange={(e) => setForm({ ...form, grade: Number(e.target.value) })}
-                >
-                  {Array.from({ length: 13 }, (_, g) => (
-                    <option key={g} value={g}>
-                      {g === 0 ? 'K' : g}
-                    </option>
-                  ))}
-                </select>
-              </Field>
+            </FieldRow>
+            <FieldRow>
+              <Select
+                label={t('Grade')}
+                error={fieldOf(error, 'grade')}
+                disabled={!roster.mayChange}
+                value={form.grade}
+                set={(value) => setForm({ ...form, grade: Number(value) })}
+                options={Array.from({ length: 13 }, (_, g) => ({ value: g, label: g === 0 ? 'K' : g }))}
+              />
               {readerDetails.map((d) =>
                 field(d, t(detailNames[d]), form.details[d] ?? '', (value) =>
                   setForm({ ...form, details: { ...form.details, [d]: value } }),
                 ),
               )}
-            </div>
+            </FieldRow>
             {text('guardianMail', t('Guardian’s e-mail'))}
             <SupportFields value={form.supports} change={(supports) => setForm({ ...form, supports })} />
           </div>
@@ -119,24 +117,26 @@ export function MemberDialog({ roster, member, close }: { roster: Roster; member
           </div>
         </div>
         {other ? (
-          <p className="error" role="alert">
+          <ErrorText>
             {sentence(error)} {t('What you typed is kept.')}
-          </p>
+          </ErrorText>
         ) : null}
-        <p className="row end">
+        <DialogFoot>
           {roster.mayChange && (
-            <button type="button" className="btn plain" onClick={leave}>
+            <Button look="plain" onClick={leave}>
               {t('Has left the school')}
-            </button>
+            </Button>
           )}
           <span className="grow" />
-          <button type="button" className="btn" onClick={close}>
-            {t('Cancel')}
-          </button>
-          {roster.mayChange && <button className="btn main">{t('Save')}</button>}
-        </p>
-      </form>
-    </Window>
+          <Button onClick={close}>{t('Cancel')}</Button>
+          {roster.mayChange && (
+            <Button look="main" type="submit">
+              {t('Save')}
+            </Button>
+          )}
+        </DialogFoot>
+      </Form>
+    </Dialog>
   );
 }
 
@@ -158,7 +158,7 @@ function SignIn({ roster, member }: { roster: Roster; member: Member }) {
   return (
     <section aria-labelledby="signin">
       <h3 id="signin">{t('Sign-in')}</h3>
-      <p className="small">
+      <p className="text-sm">
         {t('Class code {{code}}', { code: roster.code })}, {t('user name {{name}}', { name: member.userName })}
       </p>
       <Show query={card}>
@@ -166,14 +166,14 @@ function SignIn({ roster, member }: { roster: Roster; member: Member }) {
           <>
             <Secret kind={c.secretKind} secret={c.secret} />
             {roster.mayChange && (
-              <p className="row">
-                <span className="small soft">{t('New:')}</span>
+              <Row>
+                <span className="text-soft text-sm">{t('New:')}</span>
                 {secretKinds.map((k) => (
-                  <button key={k} type="button" className="btn small" onClick={() => renew(k)}>
+                  <Button size="sm" key={k} onClick={() => renew(k)}>
                     {kindName(k)}
-                  </button>
+                  </Button>
                 ))}
-              </p>
+              </Row>
             )}
           </>
         )}
@@ -192,11 +192,11 @@ function Stays({ readerId }: { readerId: string }) {
       <h3 id="stays">{t('Classes')}</h3>
       <Show query={stays}>
         {(rows) => (
-          <ul className="stays">
+          <ul className="[&>li]:py-0.75">
             {rows.map((s, i) => (
               <li key={i}>
                 <b>{s.className}</b>{' '}
-                <span className="soft">
+                <span className="text-soft">
                   {s.yearName}, {s.schoolName},{' '}
                   {s.to
                     ? t('{{from}} to {{to}}', { from: dayOf(s.from), to: dayOf(s.to) })

@@ -4,8 +4,10 @@ import { api, ok } from '../../../shared/api';
 import { keys } from '../../../shared/keys';
 import { useSession } from '../../../shared/session';
 import { t } from '../../../shared/words';
-import { Field, Window } from '../../frame/Window';
 import { useRosterChange, type Member, type Roster } from './rosterQueries';
+import { Button } from '../../../ui/Button';
+import { Dialog, DialogFoot } from '../../../ui/Dialog';
+import { Select } from '../../../ui/Select';
 
 /** Moves readers to another class. History goes along. */
 export function MoveReaders({ roster, members, close }: { roster: Roster; members: Member[]; close: () => void }) {
@@ -32,35 +34,31 @@ export function MoveReaders({ roster, members, close }: { roster: Roster; member
     close();
   };
   return (
-    <Window title={t('Move {{count}} readers', { count: members.length })} close={close}>
+    <Dialog title={t('Move {{count}} readers', { count: members.length })} close={close}>
       <p>{members.map((m) => m.givenName).join(', ')}</p>
       {classes.length === 0 ? (
-        <p className="hint">{t('You have no other class. Make one first, or ask a school lead to move them.')}</p>
+        <p className="text-soft text-sm">
+          {t('You have no other class. Make one first, or ask a school lead to move them.')}
+        </p>
       ) : (
-        <Field id="to" label={t('To the class')}>
-          <select id="to" value={to} onChange={(e) => setTo(e.target.value)}>
-            <option value="">{t('Choose')}</option>
-            {classes.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-          </select>
-        </Field>
+        <Select
+          label={t('To the class')}
+          value={to}
+          set={setTo}
+          options={[{ value: '', label: t('Choose') }, ...classes.map((c) => ({ value: c.id, label: c.name }))]}
+        />
       )}
-      <p className="hint">
+      <p className="text-soft text-sm">
         {t('From today. What they read and did goes with them; work given in {{name}} stays listed there.', {
           name: roster.name,
         })}
       </p>
-      <p className="row end">
-        <button className="btn" onClick={close}>
-          {t('Cancel')}
-        </button>
-        <button className="btn main" disabled={!to} onClick={move}>
+      <DialogFoot>
+        <Button onClick={close}>{t('Cancel')}</Button>
+        <Button look="main" disabled={!to} onClick={move}>
           {t('Move {{count}} readers', { count: members.length })}
-        </button>
-      </p>
-    </Window>
+        </Button>
+      </DialogFoot>
+    </Dialog>
   );
 }

@@ -1,41 +1,42 @@
 import { t } from '../../../shared/words';
 import type { Supports } from './supports';
+import { Checkbox } from '../../../ui/Checkbox';
+import { FieldSet } from '../../../ui/Field';
+import { Select } from '../../../ui/Select';
 
 /** The supports of one reader, or of several at once. */
 export function SupportFields({ value, change }: { value: Supports; change: (next: Supports) => void }) {
   const tick = (key: 'readAloud' | 'hideTimer' | 'oneChoice' | 'retry', label: string) => (
-    <label>
-      <input type="checkbox" checked={value[key]} onChange={(e) => change({ ...value, [key]: e.target.checked })} />
+    <Checkbox checked={value[key]} set={(on) => change({ ...value, [key]: on })}>
       {label}
-    </label>
+    </Checkbox>
   );
   return (
-    <fieldset className="supports">
-      <legend>{t('Supports')}</legend>
+    <FieldSet legend={t('Supports')} framed className="flex flex-wrap gap-x-4 gap-y-1.5">
       {tick('readAloud', t('Read aloud'))}
       {tick('hideTimer', t('Hidden timer'))}
       {tick('oneChoice', t('One choice at a time'))}
       {tick('retry', t('One more try'))}
-      <label>
-        {t('Time')}{' '}
-        <select value={value.moreTime} onChange={(e) => change({ ...value, moreTime: Number(e.target.value) })}>
-          {[...new Set([100, 125, 150, 200, value.moreTime])]
-            .sort((a, b) => a - b)
-            .map((n) => (
-              <option key={n} value={n}>
-                {n === 100 ? t('as usual') : t('{{n}} %', { n })}
-              </option>
-            ))}
-        </select>
-      </label>
-      <label>
-        {t('Text size')}{' '}
-        <select value={value.textSize} onChange={(e) => change({ ...value, textSize: Number(e.target.value) })}>
-          <option value={0}>{t('as usual')}</option>
-          <option value={1}>{t('larger')}</option>
-          <option value={2}>{t('largest')}</option>
-        </select>
-      </label>
-    </fieldset>
+      <Select
+        label={t('Time')}
+        inline
+        value={value.moreTime}
+        set={(moreTime) => change({ ...value, moreTime })}
+        options={[...new Set([100, 125, 150, 200, value.moreTime])]
+          .sort((a, b) => a - b)
+          .map((n) => ({ value: n, label: n === 100 ? t('as usual') : t('{{n}} %', { n }) }))}
+      />
+      <Select
+        label={t('Text size')}
+        inline
+        value={value.textSize}
+        set={(textSize) => change({ ...value, textSize })}
+        options={[
+          { value: 0, label: t('as usual') },
+          { value: 1, label: t('larger') },
+          { value: 2, label: t('largest') },
+        ]}
+      />
+    </FieldSet>
   );
 }

@@ -2,6 +2,8 @@ import { type Api, api, ok } from '../../../shared/api';
 import { dayOf, timeOf } from '../../../shared/format';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
+import { Button } from '../../../ui/Button';
+import { Notice } from '../../../ui/Page';
 
 type Asked = Api<'TakingIn'>;
 const nameOf = (a: Asked) => `${a.givenName} ${a.familyName}`.trim();
@@ -11,7 +13,7 @@ export function TakingIn({ roster }: { roster: Roster }) {
   return (
     <>
       {roster.guessing && (
-        <p className="remarks" role="status">
+        <p className="px-4 py-2" role="status">
           <b>
             {t('Someone has tried wrong secrets in this class again and again, last at {{time}}.', {
               time: `${dayOf(roster.guessing)} ${timeOf(roster.guessing)}`,
@@ -22,16 +24,16 @@ export function TakingIn({ roster }: { roster: Roster }) {
       )}
       <Requests asked={roster.askedOfUs} />
       {roster.weAsked.length > 0 && (
-        <section className="remarks joinings" aria-label={t('Asked for')}>
+        <Notice aria-label={t('Asked for')}>
           <p>
             <b>{t('You asked for {{count}} readers of other classes', { count: roster.weAsked.length })}</b>
           </p>
-          <ul className="chosen">
+          <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">
             {roster.weAsked.map((a) => (
               <Waiting key={a.id} asked={a} />
             ))}
           </ul>
-        </section>
+        </Notice>
       )}
     </>
   );
@@ -46,14 +48,10 @@ function Waiting({ asked }: { asked: Asked }) {
     });
   return (
     <li>
-      <b>{nameOf(asked)}</b> <span className="soft">{asked.from}</span>{' '}
-      <button
-        className="btn small"
-        onClick={back}
-        aria-label={t('Take back the request for {{name}}', { name: asked.givenName })}
-      >
+      <b>{nameOf(asked)}</b> <span className="text-soft">{asked.from}</span>{' '}
+      <Button size="sm" onClick={back} aria-label={t('Take back the request for {{name}}', { name: asked.givenName })}>
         {t('Take back')}
-      </button>
+      </Button>
     </li>
   );
 }
@@ -67,40 +65,40 @@ export function Requests({ asked }: { asked: Asked[] }) {
       ok(api.POST('/taking-in/{takingInId}', { params: { path: { takingInId: a.id } }, body: { accept, move } })),
     );
   return (
-    <section className="remarks joinings" aria-label={t('Asked of you')}>
+    <Notice aria-label={t('Asked of you')}>
       <p>
         <b>{t('Colleagues ask for {{count}} readers', { count: asked.length })}</b>
       </p>
-      <ul className="chosen">
+      <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">
         {asked.map((a) => (
           <li key={a.id}>
             <span>
               {t('{{who}} asks for {{name}} in {{class}}', { who: a.askedBy, name: nameOf(a), class: a.class })}
             </span>
-            <button
-              className="btn small"
+            <Button
+              size="sm"
               onClick={() => decide(a, true)}
               aria-label={t('Approve {{name}}, in both classes', { name: a.givenName })}
             >
               {t('Approve, in both classes')}
-            </button>
-            <button
-              className="btn small"
+            </Button>
+            <Button
+              size="sm"
               onClick={() => decide(a, true, true)}
               aria-label={t('Approve {{name}} and move', { name: a.givenName })}
             >
               {t('Approve and move')}
-            </button>
-            <button
-              className="btn small"
+            </Button>
+            <Button
+              size="sm"
               onClick={() => decide(a, false)}
               aria-label={t('Decline {{name}}', { name: a.givenName })}
             >
               {t('Decline')}
-            </button>
+            </Button>
           </li>
         ))}
       </ul>
-    </section>
+    </Notice>
   );
 }

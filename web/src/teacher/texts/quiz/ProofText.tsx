@@ -1,9 +1,11 @@
+import { cx } from 'class-variance-authority';
 import { useState } from 'react';
 import { fm } from '../../../shared/format';
 import { Block, holds, isProse, plain } from '../../../shared/paragraphs';
 import { t } from '../../../shared/words';
 import { joined, withProof, type FormQuestion, type QuizData } from './quizForm';
 import { sure } from '../../../shared/sure';
+import { Segments } from '../../../ui/Segments';
 
 /** The text: pressing a sentence makes it the proof, with Shift up to there; for a question on the way, pressing a gap puts it there. */
 export function ProofText({
@@ -34,26 +36,30 @@ export function ProofText({
     change(withProof(q, quiz.versions, shown.label, sure(paragraph[s])));
   };
   return (
-    <aside className="prooftext" aria-label={t('The text')}>
-      <div className="row wrap">
+    <aside
+      className={cx(
+        'border-line overflow-auto px-4 pt-2.5 pb-6 font-serif text-[15px] leading-6.25 lg:border-l',
+        '[&_h3]:mt-1.5 [&>div>p]:mb-2',
+      )}
+      aria-label={t('The text')}
+    >
+      <div className="flex flex-wrap items-center gap-2">
         <h2>{t('The text')}</h2>
         {quiz.versions.length > 1 && (
-          <div className="switch" role="group" aria-label={t('Version')}>
-            {quiz.versions.map((v) => (
-              <button
-                type="button"
-                key={v.label}
-                aria-pressed={v.label === shown.label}
-                onClick={() => setVersion(v.label)}
-              >
-                {fm(v.depth)} fm{q && !q.proofs[v.label] ? ' ·' : ''}
-              </button>
-            ))}
-          </div>
+          <Segments
+            label={t('Version')}
+            size="sm"
+            value={shown.label}
+            set={setVersion}
+            options={quiz.versions.map((v) => ({
+              value: v.label,
+              label: `${fm(v.depth)} fm${q && !q.proofs[v.label] ? ' ·' : ''}`,
+            }))}
+          />
         )}
       </div>
       {q && (
-        <p className="small soft">
+        <p className="text-soft text-sm">
           {proof
             ? t('Marked is what proves the answer. Press another sentence to change it, with Shift to take in more.')
             : t('Press the sentence that proves the answer.')}
@@ -71,7 +77,10 @@ export function ProofText({
                   key={i}
                   role="button"
                   tabIndex={0}
-                  className={proves(s) ? 'chosen' : undefined}
+                  className={cx(
+                    'hover:bg-depth-2 cursor-pointer rounded-xs py-0.5',
+                    proves(s) && 'bg-tint box-decoration-clone shadow-[inset_0_-2px_var(--color-overlay)]',
+                  )}
                   aria-pressed={proves(s)}
                   onClick={(e) => press(p, i, e.shiftKey)}
                   onKeyDown={(e) => {
@@ -89,7 +98,10 @@ export function ProofText({
           {q?.after && (
             <button
               type="button"
-              className="gap"
+              className={cx(
+                'group/gap [&>span]:bg-line hover:[&>span]:bg-ink aria-pressed:[&>span]:bg-overlay relative',
+                'z-1 my-1 block h-7 w-full [&>span]:block [&>span]:h-0.5 aria-pressed:[&>span]:h-1.5',
+              )}
               aria-pressed={q.after[shown.label] === p + 1}
               aria-label={t('Ask it after paragraph {{n}}', { n: p + 1 })}
               onClick={() =>

@@ -1,9 +1,14 @@
+import { cx } from 'class-variance-authority';
 import { Plus, X } from '@phosphor-icons/react';
 import { strandName } from '../../../shared/format';
 import { oneOf } from '../../../shared/kinds';
 import { t } from '../../../shared/words';
 import { kindName, kindOf, kinds, type ChoicesForm } from './kinds';
 import { asKind, strands, type FormQuestion } from './quizForm';
+import { Button } from '../../../ui/Button';
+import { Checkbox, RadioMark, RadioRows, RowTick } from '../../../ui/Checkbox';
+import { Select } from '../../../ui/Select';
+import { NumberField, TextArea, TextField } from '../../../ui/TextField';
 
 type Props = { q: FormQuestion; change: (q: FormQuestion) => void };
 
@@ -12,66 +17,60 @@ export function QuestionForm({ q, first, change }: Props & { first: boolean }) {
   const { choices: form, hint, written } = kindOf(q);
   return (
     <>
-      <label className="stem">
-        {t('What is asked')}
-        <textarea rows={2} maxLength={400} value={q.stem} onChange={(e) => change({ ...q, stem: e.target.value })} />
-      </label>
-      <div className="row wrap">
-        <label className="pick">
-          {t('Kind')}{' '}
-          <select value={q.kind} onChange={(e) => change(asKind(q, oneOf(kinds, e.target.value)))}>
-            {kinds.map((k) => (
-              <option key={k} value={k}>
-                {kindName(k)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="pick">
-          {t('Strand')}{' '}
-          <select value={q.strand} onChange={(e) => change({ ...q, strand: oneOf(strands, e.target.value) })}>
-            {strands.map((s) => (
-              <option key={s} value={s}>
-                {strandName(s)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="pick">
-          {t('Asked')}{' '}
-          <select
-            value={q.after ? 'way' : 'quiz'}
-            onChange={(e) => change({ ...q, after: e.target.value === 'way' ? (q.after ?? {}) : null })}
-          >
-            <option value="quiz">{t('after the text')}</option>
-            <option value="way">{t('on the way, between paragraphs')}</option>
-          </select>
-        </label>
-        <label className="numline" title={t('Fathoms by which it is harder than other questions of its strand')}>
-          {t('Harder by')}{' '}
-          <input
-            type="number"
+      <TextArea
+        label={t('What is asked')}
+        inline
+        rows={2}
+        maxLength={400}
+        value={q.stem}
+        set={(value) => change({ ...q, stem: value })}
+      />
+      <div className="flex flex-wrap items-center gap-2">
+        <Select
+          label={t('Kind')}
+          inline
+          value={q.kind}
+          set={(value) => change(asKind(q, oneOf(kinds, value)))}
+          options={kinds.map((k) => ({ value: k, label: kindName(k) }))}
+        />
+        <Select
+          label={t('Strand')}
+          inline
+          value={q.strand}
+          set={(value) => change({ ...q, strand: oneOf(strands, value) })}
+          options={strands.map((s) => ({ value: s, label: strandName(s) }))}
+        />
+        <Select
+          label={t('Asked')}
+          inline
+          value={q.after ? 'way' : 'quiz'}
+          set={(value) => change({ ...q, after: value === 'way' ? (q.after ?? {}) : null })}
+          options={[
+            { value: 'quiz', label: t('after the text') },
+            { value: 'way', label: t('on the way, between paragraphs') },
+          ]}
+        />
+        <span className="inline-flex items-center gap-1.5">
+          <NumberField
+            label={t('Harder by')}
+            inline
             min={-20}
             max={20}
             step={0.5}
+            title={t('Fathoms by which it is harder than other questions of its strand')}
             value={q.offset}
-            onChange={(e) => change({ ...q, offset: Number(e.target.value) })}
-          />{' '}
+            set={(offset) => change({ ...q, offset })}
+          />
           fm
-        </label>
+        </span>
         {!first && (
-          <label className="tickline">
-            <input
-              type="checkbox"
-              checked={q.evidence}
-              onChange={(e) => change({ ...q, evidence: e.target.checked })}
-            />
+          <Checkbox checked={q.evidence} set={(on) => change({ ...q, evidence: on })}>
             {t('Asks for the proof of the question before')}
-          </label>
+          </Checkbox>
         )}
       </div>
       {form && q.choices.length > 0 && <Choices q={q} change={change} form={form} />}
-      {hint && <p className="soft small">{hint()}</p>}
+      {hint && <p className="text-soft text-sm">{hint()}</p>}
       {written && <RubricForm q={q} change={change} />}
     </>
   );
@@ -89,53 +88,58 @@ function Choices({ q, change, form }: Props & { form: ChoicesForm }) {
       choices: q.choices.map((c, k) => ({ ...c, right: one ? k === i : k === i ? on : c.right })),
     });
   const letter = (i: number) => (form.numbered ? String(i + 1) : String.fromCharCode(65 + i));
-  return (
-    <fieldset className="choicerows">
-      <legend>{form.legend()}</legend>
+  const rows = (
+    <>
       {q.choices.map((c, i) => (
-        <div key={i} className={chosen ? 'choicerow reasoned' : 'choicerow'}>
-          {chosen ? (
-            <label className="rightmark">
-              <input
-                type={one ? 'radio' : 'checkbox'}
-                name="right"
-                checked={c.right}
-                onChange={(e) => right(i, e.target.checked)}
-                aria-label={t('{{choice}} is right', { choice: letter(i) })}
-              />
-              {letter(i)}
-            </label>
-          ) : (
-            <b>{letter(i)}</b>
+        <div
+          key={i}
+          className={cx(
+            'grid items-center gap-1.5',
+            chosen
+              ? 'grid-cols-[56px_minmax(0,1fr)_28px] [&>:nth-child(3)]:col-start-2 [&>:nth-child(3)]:row-start-2'
+              : '[grid-auto-columns:minmax(0,1fr)] grid-flow-col grid-cols-[24px_minmax(0,1fr)]',
           )}
-          <input
-            type="text"
-            aria-label={match ? t('Left {{n}}', { n: i + 1 }) : t('Choice {{name}}', { name: letter(i) })}
+        >
+          <span className="inline-flex items-center gap-1.5">
+            {chosen &&
+              (one ? (
+                <RadioMark label={t('{{choice}} is right', { choice: letter(i) })} value={String(i)} />
+              ) : (
+                <RowTick
+                  label={t('{{choice}} is right', { choice: letter(i) })}
+                  checked={c.right}
+                  set={(on) => right(i, on)}
+                />
+              ))}
+            <b aria-hidden>{letter(i)}</b>
+          </span>
+          <TextField
+            label={match ? t('Left {{n}}', { n: i + 1 }) : t('Choice {{name}}', { name: letter(i) })}
+            bare
             value={c.text}
-            onChange={(e) => set(i, { text: e.target.value })}
+            set={(value) => set(i, { text: value })}
           />
           {match && (
-            <input
-              type="text"
-              aria-label={t('Right {{n}}', { n: i + 1 })}
+            <TextField
+              label={t('Right {{n}}', { n: i + 1 })}
+              bare
               placeholder={t('what belongs to it')}
               value={c.match ?? ''}
-              onChange={(e) => set(i, { match: e.target.value })}
+              set={(value) => set(i, { match: value })}
             />
           )}
           {chosen && (
-            <input
-              type="text"
-              className="why"
-              aria-label={t('Reason of {{name}}', { name: letter(i) })}
+            <TextField
+              label={t('Reason of {{name}}', { name: letter(i) })}
+              bare
               placeholder={c.right ? t('why it is right') : t('what went wrong')}
               value={c.reason}
-              onChange={(e) => set(i, { reason: e.target.value })}
+              set={(value) => set(i, { reason: value })}
             />
           )}
           <button
             type="button"
-            className="icon"
+            className="hover:bg-sand inline-grid size-7 place-content-center rounded-md"
             aria-label={t('Take {{name}} out', { name: letter(i) })}
             onClick={() => change({ ...q, choices: q.choices.filter((_, k) => k !== i) })}
           >
@@ -144,16 +148,36 @@ function Choices({ q, change, form }: Props & { form: ChoicesForm }) {
         </div>
       ))}
       {q.choices.length < 10 && (
-        <button
-          type="button"
-          className="btn small"
+        <Button
+          size="sm"
           onClick={() =>
             change({ ...q, choices: [...q.choices, { text: '', right: false, reason: '', match: match ? '' : null }] })
           }
         >
           <Plus size={16} aria-hidden />
           {form.another()}
-        </button>
+        </Button>
+      )}
+    </>
+  );
+  return (
+    <fieldset
+      className={cx(
+        'border-line grid gap-1.5 rounded-md border px-2.5 pt-1.5 pb-2.5 [&>legend]:px-1',
+        '[&>legend]:text-sm [&>legend]:font-semibold',
+      )}
+    >
+      <legend>{form.legend()}</legend>
+      {one ? (
+        <RadioRows
+          label={form.legend()}
+          value={String(q.choices.findIndex((c) => c.right))}
+          set={(i) => right(Number(i), true)}
+        >
+          {rows}
+        </RadioRows>
+      ) : (
+        rows
       )}
     </fieldset>
   );
@@ -164,24 +188,28 @@ function RubricForm({ q, change }: Props) {
   const put = (list: 'marks' | 'samples', i: number, text: string) =>
     change({ ...q, rubric: { ...rubric, [list]: rubric[list].map((m, k) => (k === i ? text : m)) } });
   return (
-    <fieldset className="choicerows">
+    <fieldset
+      className={cx(
+        'border-line grid gap-1.5 rounded-md border px-2.5 pt-1.5 pb-2.5 [&>legend]:px-1',
+        '[&>legend]:text-sm [&>legend]:font-semibold',
+      )}
+    >
       <legend>{t('What earns how many marks; two or three count as right')}</legend>
       {rubric.marks.map((m, i) => (
-        <label key={i} className="rubricrow">
+        <div key={i} className="grid grid-cols-[24px_1fr] items-center">
           <b>{i}</b>
-          <input
-            type="text"
-            aria-label={t('What earns {{n}}', { n: i })}
-            value={m}
-            onChange={(e) => put('marks', i, e.target.value)}
-          />
-        </label>
+          <TextField label={t('What earns {{n}}', { n: i })} bare value={m} set={(value) => put('marks', i, value)} />
+        </div>
       ))}
       {rubric.samples.map((s, i) => (
-        <label key={i} className="sample">
-          {t('Sample answer {{n}}', { n: i + 1 })}
-          <textarea rows={2} value={s} onChange={(e) => put('samples', i, e.target.value)} />
-        </label>
+        <TextArea
+          key={i}
+          label={t('Sample answer {{n}}', { n: i + 1 })}
+          inline
+          rows={2}
+          value={s}
+          set={(value) => put('samples', i, value)}
+        />
       ))}
     </fieldset>
   );

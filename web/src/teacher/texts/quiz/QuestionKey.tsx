@@ -6,7 +6,7 @@ import { kindName, kindOf } from './kinds';
 /** What a question asks for, in small words. */
 export function Tags({ q }: { q: Question }) {
   return (
-    <span className="strand">
+    <span className="border-soft font-ui inline-block rounded-sm border px-1.5 text-sm font-normal">
       {strandName(q.strand)}
       {q.kind !== 'Single' && ` · ${kindName(q.kind)}`}
       {q.evidence && ` · ${t('proof of the one before')}`}
@@ -33,7 +33,7 @@ export function QuestionKey({
     <>
       {Key && <Key q={q} tries={tries} reasons={reasons} />}
       {q.rubric && reasons && (
-        <ol className="rubric" start={0}>
+        <ol className="list-decimal pl-6 text-sm" start={0}>
           {q.rubric.marks.map((m, i) => (
             <li key={i} value={i}>
               {m}
@@ -42,7 +42,7 @@ export function QuestionKey({
         </ol>
       )}
       {proof && (
-        <p className="proof">
+        <p className="pl-3.5 font-serif text-sm italic">
           {t('Proof:')} “{proof}”
         </p>
       )}

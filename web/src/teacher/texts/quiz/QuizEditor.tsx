@@ -1,17 +1,14 @@
+import { cx } from 'class-variance-authority';
 import { ArrowDown, ArrowUp, Plus, Trash, WarningDiamond } from '@phosphor-icons/react';
 import { useQuery } from '@tanstack/react-query';
-import { DropdownMenu } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useOutletContext, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, ok, sentence } from '../../../shared/api';
 import { strandName } from '../../../shared/format';
-import { Empty, Show } from '../../../shared/Whole';
 import { keys } from '../../../shared/keys';
 import { t } from '../../../shared/words';
-import { FileButton } from '../../frame/FileButton';
 import type { Place } from '../../frame/Frame';
-import { Menu } from '../../frame/Menu';
 import { base64 } from '../bring';
 import { useKept } from '../../../shared/useKept';
 import { useChanged } from '../../../shared/changed';
@@ -19,9 +16,13 @@ import { kindName, kinds } from './kinds';
 import { ProofText } from './ProofText';
 import { QuestionForm } from './QuestionForm';
 import { blank, formOf, moved, type FormQuestion, type QuizData } from './quizForm';
-import '../texts.css';
-import './quiz.css';
 import { sure } from '../../../shared/sure';
+import { Button } from '../../../ui/Button';
+import { ErrorText } from '../../../ui/Field';
+import { FileButton } from '../../../ui/FileButton';
+import { Menu, MenuItem } from '../../../ui/Menu';
+import { PageHead } from '../../../ui/Page';
+import { Empty, Show } from '../../../ui/Show';
 
 /** Writing a text's questions: the list, one question, and the text that proves it, beside one another. */
 export default function QuizEditor() {
@@ -41,9 +42,9 @@ export default function QuizEditor() {
         ) : (
           <Empty title={t('This quiz stays as it is')}>
             <p>{t('Copy the text to change it and its quiz.')}</p>
-            <Link className="btn main" to={`/class/${data.id}/texts/${textId}`}>
-              {t('To the text')}
-            </Link>
+            <Button asChild look="main">
+              <Link to={`/class/${data.id}/texts/${textId}`}>{t('To the text')}</Link>
+            </Button>
           </Empty>
         )
       }
@@ -144,7 +145,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
   };
   return (
     <form
-      className="quizeditor"
+      className="grid min-h-0 grid-rows-[auto_minmax(0,1fr)]"
       noValidate
       aria-labelledby="title"
       onSubmit={(e) => {
@@ -152,34 +153,40 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
         void save();
       }}
     >
-      <div className="head">
-        <h1 id="title">{t('Quiz of “{{title}}”', { title: quiz.title })}</h1>
-        <span className="grow" />
-        {error && (
-          <p className="error" role="alert">
-            {error}
-          </p>
+      <PageHead title={t('Quiz of “{{title}}”', { title: quiz.title })}>
+        {error && <ErrorText>{error}</ErrorText>}
+        <Button asChild>
+          <Link to={`/class/${classId}/texts/${quiz.textId}`}>{t('Cancel')}</Link>
+        </Button>
+        <Button look="main" type="submit">
+          {t('Keep the quiz')}
+        </Button>
+      </PageHead>
+      <div
+        className={cx(
+          'border-ink grid min-h-0 border-t max-lg:grid-cols-1 max-lg:overflow-auto',
+          'lg:grid-cols-[264px_minmax(0,1fr)_380px]',
         )}
-        <Link className="btn" to={`/class/${classId}/texts/${quiz.textId}`}>
-          {t('Cancel')}
-        </Link>
-        <button className="btn main">{t('Keep the quiz')}</button>
-      </div>
-      <div className="quizcols">
-        <aside className="quizside" aria-label={t('Questions')}>
+      >
+        <aside
+          className={cx(
+            'border-line bg-sand [&_small]:text-soft overflow-auto px-2 pt-2 pb-4 text-sm lg:border-r',
+            '[&_ol]:mb-2 [&_ol]:grid [&_ol]:gap-0.5 [&_small]:block',
+          )}
+          aria-label={t('Questions')}
+        >
           {kept.found && (
-            <p className="note small" role="status">
+            <p className="text-sm" role="status">
               {t('What you had written here was kept on this device.')}{' '}
-              <button
-                type="button"
-                className="btn small"
+              <Button
+                size="sm"
                 onClick={() => {
                   kept.again();
                   setAt(0);
                 }}
               >
                 {t('Begin again')}
-              </button>
+              </Button>
             </p>
           )}
           <ol>
@@ -187,7 +194,16 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               const mine = faults.filter((f) => f.at === i);
               return (
                 <li key={i}>
-                  <button type="button" aria-current={i === at ? 'true' : undefined} onClick={() => setAt(i)}>
+                  <button
+                    type="button"
+                    aria-current={i === at ? 'true' : undefined}
+                    onClick={() => setAt(i)}
+                    className={cx(
+                      'hover:bg-paper aria-[current]:border-overlay aria-[current]:bg-tint grid w-full',
+                      'grid-cols-[20px_1fr_auto] items-start gap-1.5 rounded-md border border-transparent px-2',
+                      'py-1.5 text-left',
+                    )}
+                  >
                     <b>{i + 1}</b>
                     <span>
                       {x.stem || t('(asks nothing yet)')}
@@ -201,7 +217,7 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
                       <WarningDiamond
                         size={18}
                         weight={mine.some((f) => f.stops) ? 'fill' : 'regular'}
-                        color="var(--buoy)"
+                        color="var(--color-buoy)"
                         aria-label={t('{{count}} remarks', { count: mine.length })}
                       />
                     )}
@@ -210,16 +226,24 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
               );
             })}
           </ol>
-          <Menu label={t('Add a question')} className="btn">
+          <Menu label={t('Add a question')}>
             {kinds.map((k) => (
-              <DropdownMenu.Item key={k} className="item" onSelect={() => add(k)}>
+              <MenuItem key={k} onSelect={() => add(k)}>
                 <Plus size={16} aria-hidden /> {kindName(k)}
-              </DropdownMenu.Item>
+              </MenuItem>
             ))}
           </Menu>
-          <FileButton label={t('Bring in questions (QTI)')} accept=".zip" small take={(file) => void bringIn(file)} />
+          <FileButton
+            size="sm"
+            label={t('Bring in questions (QTI)')}
+            accept=".zip"
+            take={(file) => void bringIn(file)}
+          />
           {questions.length > 0 && (
-            <ul className="wholefaults" aria-label={t('About the whole quiz')}>
+            <ul
+              className="border-buoy bg-paper mt-3 grid gap-1 border-l-3 px-2.5 py-2"
+              aria-label={t('About the whole quiz')}
+            >
               {faults
                 .filter((f) => f.at == null)
                 .map((f) => (
@@ -229,40 +253,35 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
           )}
         </aside>
         {q ? (
-          <div className="quizform">
-            <div className="row wrap">
+          <div className="grid content-start gap-2.5 overflow-auto px-4 pt-2.5 pb-6">
+            <div className="flex flex-wrap items-center gap-2">
               <h2>{t('Question {{n}}', { n: at + 1 })}</h2>
               <span className="grow" />
-              <button type="button" className="btn small" disabled={at === 0} onClick={() => move(at - 1)}>
+              <Button size="sm" disabled={at === 0} onClick={() => move(at - 1)}>
                 <ArrowUp size={16} aria-hidden />
                 {t('Earlier')}
-              </button>
-              <button
-                type="button"
-                className="btn small"
-                disabled={at === questions.length - 1}
-                onClick={() => move(at + 1)}
-              >
+              </Button>
+              <Button size="sm" disabled={at === questions.length - 1} onClick={() => move(at + 1)}>
                 <ArrowDown size={16} aria-hidden />
                 {t('Later')}
-              </button>
-              <button type="button" className="btn small" onClick={remove}>
+              </Button>
+              <Button size="sm" onClick={remove}>
                 <Trash size={16} aria-hidden />
                 {t('Take it out')}
-              </button>
+              </Button>
             </div>
             <QuestionForm key={at} q={q} first={at === 0} change={change} />
             <div role="status" aria-label={t('Remarks')}>
               {faults.some((f) => f.at === at) && (
-                <ul className="faults">
+                <ul className="grid gap-1 [&>li]:grid [&>li]:grid-cols-[22px_1fr]">
                   {faults
                     .filter((f) => f.at === at)
                     .map((f) => (
-                      <li key={f.sentence} className={f.stops ? 'stops' : undefined}>
+                      <li key={f.sentence} className={f.stops ? 'font-semibold' : undefined}>
                         <WarningDiamond
                           size={16}
                           weight={f.stops ? 'fill' : 'regular'}
-                          color="var(--buoy)"
+                          color="var(--color-buoy)"
                           aria-hidden
                         />
                         {f.sentence.charAt(0).toUpperCase() + f.sentence.slice(1)}
@@ -276,12 +295,13 @@ function Editor({ quiz, classId }: { quiz: QuizData; classId: string }) {
           <Empty title={t('No questions yet')}>
             <p>
               {t(
-                'Six to ten questions in the order of the text, of at least four strands, make a quiz. A text can be given once it has one.',
+                'Six to ten questions in the order of the text, of at least four strands, make a quiz. A text ' +
+                  'can be given once it has one.',
               )}
             </p>
-            <button type="button" className="btn main" onClick={() => add('Single')}>
+            <Button look="main" onClick={() => add('Single')}>
               {t('Write the first question')}
-            </button>
+            </Button>
           </Empty>
         )}
         <ProofText quiz={quiz} version={version} setVersion={setVersion} q={q} change={change} />

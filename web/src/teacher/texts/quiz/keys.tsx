@@ -13,15 +13,15 @@ export function ChosenKey({ q, tries, reasons }: KeyProps) {
       {q.choices.map((c, n) => {
         const chosen = triesOf(n);
         return (
-          <li key={n} className={chosen.length ? 'chosen' : undefined}>
+          <li key={n} className={chosen.length ? 'bg-tint' : undefined}>
             <b aria-hidden>{c.right ? '✓' : reasons || chosen.length ? '✗' : ''}</b>
-            <span className={c.right ? 'right' : undefined}>
+            <span className={c.right ? 'font-semibold' : undefined}>
               {c.text}
-              <span className="hide"> {c.right ? t('(right)') : t('(wrong)')}</span>
+              <span className="sr-only"> {c.right ? t('(right)') : t('(wrong)')}</span>
               {chosen.map((k) => (
                 <em key={k}> {t('try {{n}}', { n: k })}</em>
               ))}
-              {(reasons || chosen.length > 0) && <span className="soft reason"> {c.reason}</span>}
+              {(reasons || chosen.length > 0) && <span className="text-soft"> {c.reason}</span>}
             </span>
           </li>
         );
@@ -32,7 +32,7 @@ export function ChosenKey({ q, tries, reasons }: KeyProps) {
 
 export function OrderedKey({ q }: KeyProps) {
   return (
-    <ol className="numbered">
+    <ol className="list-decimal pl-5.5">
       {q.choices.map((c, n) => (
         <li key={n}>{c.text}</li>
       ))}

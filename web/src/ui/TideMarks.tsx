@@ -1,5 +1,5 @@
-import type { Api } from './api';
-import { t } from './words';
+import type { Api } from '../shared/api';
+import { t } from '../shared/words';
 
 type Mark = Api<'AttemptMark'>;
 
@@ -23,9 +23,9 @@ export function TideMarks({ of }: { of: Mark[] }) {
       {of.map((m, i) => {
         const height = marks[m].height;
         return height ? (
-          <rect key={i} x={i * 7} y={13 - height} width="5" height={height} fill="var(--ink)" />
+          <rect key={i} x={i * 7} y={13 - height} width="5" height={height} fill="var(--color-ink)" />
         ) : (
-          <circle key={i} cx={i * 7 + 2.5} cy="11" r="1.3" fill="var(--ink)" />
+          <circle key={i} cx={i * 7 + 2.5} cy="11" r="1.3" fill="var(--color-ink)" />
         );
       })}
     </svg>

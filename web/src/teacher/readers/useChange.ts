@@ -1,0 +1,23 @@
+import { useMutation } from '@tanstack/react-query';
+import type { Api } from '../../shared/api';
+import { useChanged } from '../../shared/changed';
+import { useSaid } from '../classQueries';
+
+/** A reader, in the class where they are looked at. */
+export interface InClass {
+  path: { classId: string; readerId: string };
+}
+
+/** Changes evidence; says what was done, with an undo, and shows everything anew. */
+export function useChange(done?: () => void) {
+  const changed = useChanged();
+  const said = useSaid();
+  return useMutation({
+    mutationFn: (doIt: () => Promise<Api<'RosterChanged'>>) => doIt(),
+    onSuccess: (x) => {
+      said(x.sentence, x.changeId);
+      done?.();
+      void changed('level');
+    },
+  });
+}

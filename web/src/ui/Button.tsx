@@ -1,0 +1,74 @@
+import { cva, cx, type VariantProps } from 'class-variance-authority';
+import { Slot } from 'radix-ui';
+import type { ComponentProps, ReactNode } from 'react';
+import { Tip } from './Tip';
+
+const button = cva(
+  'inline-flex items-center justify-center gap-1.5 rounded-md border whitespace-nowrap no-underline ' +
+    'disabled:border-line disabled:bg-paper disabled:text-soft',
+  {
+    variants: {
+      look: {
+        outline: 'border-soft bg-paper font-medium enabled:hover:bg-depth-1 [a&]:hover:bg-depth-1',
+        main:
+          'border-overlay bg-overlay font-semibold text-paper enabled:hover:bg-overlay-dark ' +
+          '[a&]:hover:bg-overlay-dark' +
+          'disabled:border-dashed disabled:border-soft',
+        plain: 'border-transparent font-medium enabled:hover:bg-ink/7 [a&]:hover:bg-ink/7 disabled:border-transparent',
+        danger: 'border-ink border-dashed bg-paper font-medium enabled:hover:bg-sand',
+      },
+      size: {
+        md: 'h-8 px-3 text-base leading-4.5',
+        sm: 'h-7 px-2.5 text-sm',
+        reader: 'min-h-11 gap-2 border-[1.5px] px-3.5 text-reader leading-6',
+        foot: 'min-h-13 min-w-37 gap-2 border-[1.5px] px-3.5 text-reader leading-6',
+      },
+      square: { true: 'px-0', false: '' },
+      pressed: { true: 'border-ink bg-ink text-paper enabled:hover:bg-ink', false: '' },
+    },
+    compoundVariants: [
+      { square: true, size: 'md', class: 'w-8' },
+      { square: true, size: 'sm', class: 'w-7' },
+      { square: true, size: 'reader', class: 'w-11 rounded-full' },
+      { square: true, size: 'foot', class: 'w-13 min-w-0 rounded-full' },
+    ],
+    defaultVariants: { look: 'outline', size: 'md' },
+  },
+);
+
+export type ButtonLook = Omit<VariantProps<typeof button>, 'pressed'>;
+type Props = ComponentProps<'button'> & ButtonLook & { asChild?: boolean };
+
+/** A button. It sends a form only where it says so; as the frame of a link, the link is its child. */
+export function Button({ look, size, square, asChild = false, className, type = 'button', ...rest }: Props) {
+  const own = {
+    'data-look': look ?? 'outline',
+    'data-size': size ?? 'md',
+    className: cx(button({ look, size, square, pressed: rest['aria-pressed'] === true }), className),
+  };
+  return asChild ? <Slot.Root {...own} {...rest} /> : <button type={type} {...own} {...rest} />;
+}
+
+type IconProps = Omit<Props, 'children' | 'aria-label' | 'square'> & { label: string; children: ReactNode };
+
+/** A button that shows an icon only: what it does is its name, and is said when it is pointed at. */
+export function IconButton({ label, children, ...rest }: IconProps) {
+  return (
+    <Tip text={label}>
+      <Button square aria-label={label} {...rest}>
+        {children}
+      </Button>
+    </Tip>
+  );
+}
+
+/** A button in running text, which looks as a link does. */
+export function TextButton({ className, type = 'button', ...rest }: ComponentProps<'button'>) {
+  return (
+    <button
+      type={type}
+      className={cx('decoration-depth-5 hover:decoration-overlay underline underline-offset-3', className)}
+      {...rest}
+    />
+  );
+}

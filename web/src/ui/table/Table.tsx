@@ -1,0 +1,59 @@
+import { cx } from 'class-variance-authority';
+import type { ComponentProps, ReactNode, RefObject } from 'react';
+
+/** A table's own scrolling region, which can be reached by keys. */
+export function TableScroll({
+  label,
+  frame,
+  className,
+  children,
+}: {
+  label: string;
+  frame?: RefObject<HTMLDivElement | null>;
+  className?: string;
+  children: ReactNode;
+}) {
+  return (
+    <div
+      ref={frame}
+      role="region"
+      aria-label={label}
+      tabIndex={0}
+      className={cx('border-ink relative min-h-0 scroll-pt-10 overflow-auto border-t', className)}
+    >
+      <Table>{children}</Table>
+    </div>
+  );
+}
+
+export const Table = ({ className, ...rest }: ComponentProps<'table'>) => (
+  <table className={cx('w-full border-separate border-spacing-0', className)} {...rest} />
+);
+
+/** A head that stays in sight. */
+export const TableHead = ({ className, ...rest }: ComponentProps<'thead'>) => (
+  <thead className={cx('bg-sand [&_th]:border-ink sticky top-0 z-1', className)} {...rest} />
+);
+
+export const TableBody = (props: ComponentProps<'tbody'>) => <tbody {...props} />;
+
+type Cell = { num?: boolean; wrap?: boolean };
+const cell = ({ num, wrap }: Cell) =>
+  cx(
+    'border-b border-line px-2 first:pl-4',
+    num ? 'text-right' : 'text-left',
+    wrap ? 'h-8 py-1' : 'h-8 whitespace-nowrap',
+  );
+
+/** A heading: of a column in the head, of its row with scope="row". */
+export const Th = ({ num, wrap, scope = 'col', className, ...rest }: ComponentProps<'th'> & Cell) => (
+  <th
+    scope={scope}
+    className={cx(cell({ num, wrap }), scope === 'col' ? 'text-sm font-semibold' : 'font-medium', className)}
+    {...rest}
+  />
+);
+
+export const Td = ({ num, wrap, className, ...rest }: ComponentProps<'td'> & Cell) => (
+  <td className={cx(cell({ num, wrap }), className)} {...rest} />
+);

@@ -1,0 +1,155 @@
+import {
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type SortingState,
+  type Table,
+  type VisibilityState,
+} from '@tanstack/react-table';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { compare } from '../../shared/compare';
+
+/** A column of a list. The first one names the row and is always there. */
+export type Column<T> = {
+  key: string;
+  name: string;
+  show: (row: T) => ReactNode;
+  /** What it sorts by; a column without cannot be sorted by. */
+  by?: (row: T) => string | number;
+  num?: boolean;
+  /** Stands in the head in place of the name, which is read out. */
+  head?: ReactNode;
+  /** What stands beside the name of the row. */
+  beside?: (row: T) => ReactNode;
+  /** May take several lines. */
+  wrap?: boolean;
+  /** Cannot be hidden. */
+  fixed?: boolean;
+};
+
+/** Which rows are picked: kept by the page or by the tray. */
+export type Picking = {
+  has: (id: string) => boolean;
+  set: (ids: readonly string[], on: boolean) => void;
+  /** What picking one is called, with its name. */
+  label: (name: string) => string;
+  /** What picking all that are shown is called. */
+  allLabel: string;
+};
+
+export type ListOf<T> = {
+  /** The list's name, under which a device keeps its columns. */
+  list: string;
+  columns: readonly Column<T>[];
+  rows: readonly T[];
+  id: (row: T) => string;
+  name: (row: T) => string;
+  open?: (row: T) => void;
+  /** Where the row leads, where that is a page of its own. */
+  to?: (row: T) => string;
+  sort?: { key: string; down: boolean };
+  /** What is looked for, and whether a row has it. */
+  asked?: string;
+  matches?: (row: T, asked: string) => boolean;
+  picking?: Picking;
+  /** Rows that are drawn as gone. */
+  gone?: (row: T) => boolean;
+  /** The row that is open beside the list. */
+  current?: string | null;
+};
+
+export type DataTable<T> = ListOf<T> & {
+  table: Table<T>;
+  /** Picks a row, or with Shift all from the one picked last. */
+  pick: (row: T, range: boolean) => void;
+};
+
+const keptUnder = (list: string) => `dc-columns-${list}`;
+
+function keptColumns(list: string): VisibilityState {
+  try {
+    const hidden = JSON.parse(localStorage.getItem(keptUnder(list)) ?? '[]') as string[];
+    return Object.fromEntries(hidden.map((key) => [key, false]));
+  } catch {
+    return {};
+  }
+}
+
+/** The rows from one to another, as Shift means them. */
+export function rangeOf(ids: readonly string[], last: string | null, to: string): readonly string[] {
+  const [a, b] = [last == null ? -1 : ids.indexOf(last), ids.indexOf(to)];
+  return a < 0 ? [to] : ids.slice(Math.min(a, b), Math.max(a, b) + 1);
+}
+
+/** A list with sorting, choosable columns, a quick filter and rows that can be picked. `DataTableView` draws it. */
+export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
+  const { columns, rows, id, asked = '', matches, picking } = of;
+  const first = columns.find((c) => c.by);
+  const [sorting, setSorting] = useState<SortingState>([
+    { id: of.sort?.key ?? first?.key ?? '', desc: of.sort?.down ?? false },
+  ]);
+  const [columnVisibility, setVisibility] = useState(() => keptColumns(of.list));
+  const last = useRef<string | null>(null);
+  const defs = useMemo(
+    () =>
+      columns.map((c): ColumnDef<T> => {
+        const { by } = c;
+        return {
+          id: c.key,
+          accessorFn: by ?? (() => null),
+          enableSorting: by !== undefined,
+          sortDescFirst: false,
+          sortingFn: by ? (a, b) => compare(by(a.original), by(b.original)) : 'auto',
+        };
+      }),
+    [columns],
+  );
+  const data = useMemo(() => [...rows], [rows]);
+  const table = useReactTable({
+    data,
+    columns: defs,
+    state: { sorting, columnVisibility, globalFilter: asked },
+    getRowId: id,
+    onSortingChange: setSorting,
+    enableSortingRemoval: false,
+    onColumnVisibilityChange: (change) =>
+      setVisibility((now) => {
+        const next = typeof change === 'function' ? change(now) : change;
+        const hidden = Object.keys(next).filter((key) => next[key] === false);
+        localStorage.setItem(keptUnder(of.list), JSON.stringify(hidden));
+        return next;
+      }),
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+    getColumnCanGlobalFilter: () => true,
+    globalFilterFn: (row, _, value: string) => matches?.(row.original, value) ?? true,
+  });
+  const pick = (row: T, range: boolean) => {
+    const ids = table.getRowModel().rows.map((r) => r.id);
+    picking?.set(range ? rangeOf(ids, last.current, id(row)) : [id(row)], range || !picking.has(id(row)));
+    last.current = id(row);
+  };
+  return { ...of, table, pick };
+}
+
+/** Picks kept by a page. */
+export function usePicks(label: Picking['label'], allLabel: string) {
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const picking: Picking = {
+    has: (id) => picked.has(id),
+    set: (ids, on) =>
+      setPicked((now) => {
+        const next = new Set(now);
+        for (const one of ids)
+          if (on) next.add(one);
+          else next.delete(one);
+        return next;
+      }),
+    label,
+    allLabel,
+  };
+  return { picking, picked: [...picked], clear: () => setPicked(new Set()) };
+}
