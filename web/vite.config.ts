@@ -17,7 +17,8 @@ const readers: Plugin = {
       chunk.imports.forEach(take);
       if (chunk.facadeModuleId?.includes('/src/reader/')) chunk.dynamicImports.forEach(take);
     };
-    chunks.filter((x) => x.isEntry || x.facadeModuleId?.includes('/src/reader/')).forEach((x) => take(x.fileName));
+    const theirs = (file: string) => file.includes('/src/reader/') || file.includes('/src/shared/');
+    chunks.filter((x) => x.isEntry || theirs(x.facadeModuleId ?? '')).forEach((x) => take(x.fileName));
   },
 };
 

@@ -1,7 +1,8 @@
 import { Plus } from '@phosphor-icons/react';
 import { useState, type ReactNode } from 'react';
 import { Toaster, toast } from 'sonner';
-import { Button, IconButton, TextButton } from '../ui/Button';
+import { Button, TextButton } from '../ui/Button';
+import { IconButton } from '../ui/IconButton';
 import { Checkbox, Radios, Switch } from '../ui/Checkbox';
 import { Dialog, DialogFoot } from '../ui/Dialog';
 import { ErrorText, FieldRow, FieldSet } from '../ui/Field';

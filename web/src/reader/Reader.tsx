@@ -4,7 +4,7 @@ import { Navigate, Route, Routes, useNavigate } from 'react-router';
 import { keys } from '../shared/keys';
 import { part } from '../shared/part';
 import type { Session } from '../shared/session';
-import { takeReturn } from '../shared/SignedOut';
+import { takeReturn } from '../shared/comingBack';
 import { Home } from './Home';
 import { startOutbox } from './offline/outbox';
 import { belongTo } from './offline/store';

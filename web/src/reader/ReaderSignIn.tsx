@@ -6,7 +6,7 @@ import { type Api, api, ok, sentence } from '../shared/api';
 import { Face, Picture, pictureName } from '../shared/Picture';
 import { keys } from '../shared/keys';
 import { useSession, useSignInBy } from '../shared/session';
-import { rememberCode } from '../shared/SignedOut';
+import { rememberCode } from '../shared/comingBack';
 import { t } from '../shared/words';
 import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';

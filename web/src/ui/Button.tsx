@@ -1,7 +1,6 @@
 import { cva, cx, type VariantProps } from 'class-variance-authority';
 import { Slot } from 'radix-ui';
-import type { ComponentProps, ReactNode } from 'react';
-import { Tip } from './Tip';
+import type { ComponentProps } from 'react';
 
 const button = cva(
   'inline-flex items-center justify-center gap-1.5 rounded-md border whitespace-nowrap no-underline ' +
@@ -37,29 +36,16 @@ const button = cva(
 );
 
 export type ButtonLook = Omit<VariantProps<typeof button>, 'pressed'>;
-type Props = ComponentProps<'button'> & ButtonLook & { asChild?: boolean };
+export type ButtonProps = ComponentProps<'button'> & ButtonLook & { asChild?: boolean };
 
 /** A button. It sends a form only where it says so; as the frame of a link, the link is its child. */
-export function Button({ look, size, square, asChild = false, className, type = 'button', ...rest }: Props) {
+export function Button({ look, size, square, asChild = false, className, type = 'button', ...rest }: ButtonProps) {
   const own = {
     'data-look': look ?? 'outline',
     'data-size': size ?? 'md',
     className: cx(button({ look, size, square, pressed: rest['aria-pressed'] === true }), className),
   };
   return asChild ? <Slot.Root {...own} {...rest} /> : <button type={type} {...own} {...rest} />;
-}
-
-type IconProps = Omit<Props, 'children' | 'aria-label' | 'square'> & { label: string; children: ReactNode };
-
-/** A button that shows an icon only: what it does is its name, and is said when it is pointed at. */
-export function IconButton({ label, children, ...rest }: IconProps) {
-  return (
-    <Tip text={label}>
-      <Button square aria-label={label} {...rest}>
-        {children}
-      </Button>
-    </Tip>
-  );
 }
 
 /** A button in running text, which looks as a link does. */

@@ -2,7 +2,7 @@ import { X } from '@phosphor-icons/react';
 import { cx } from 'class-variance-authority';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { t } from '../shared/words';
-import { IconButton } from './Button';
+import { IconButton } from './IconButton';
 
 /** A sheet beside the list it belongs to: Esc closes it, and the focus goes back to where it came from. */
 export function Sheet({
