@@ -101,3 +101,12 @@ test('a long list sorts, narrows, is picked by keys, and draws only what is look
   await page.getByRole('searchbox', { name: 'Filter by name' }).fill('nobody');
   await expect(page.getByRole('heading', { name: 'No readers match' })).toBeVisible();
 });
+
+test('a button that is pressed can be read', async ({ page }) => {
+  await page.goto(`${address}/kit`);
+  const [back, ink] = await page
+    .getByRole('button', { name: 'pressed' })
+    .first()
+    .evaluate((e) => [getComputedStyle(e).backgroundColor, getComputedStyle(e).color]);
+  expect(back).not.toBe(ink);
+});

@@ -20,7 +20,6 @@ import { Button } from '../ui/Button';
 import { ReaderBar, ReaderFoot, ReaderSide, Water, pageLook } from '../ui/Reader';
 import { Show } from '../ui/Show';
 
-const waters: Record<string, string> = { sea: 'bg-[#eaf4f5]', sand: 'bg-[#f6eedb]', plain: 'bg-white' };
 const spokenLook = '-mx-0.75 rounded-sm bg-ink px-0.75 py-1 text-paper';
 
 export default function Reading() {
@@ -121,8 +120,7 @@ function Pages({ work }: { work: Work }) {
         />
         <article
           className={cx(
-            pageLook({ kind: 'text', letters: font === 'serif' ? 'serif' : 'first' }),
-            waters[tint],
+            pageLook({ kind: 'text', water: tint, letters: font === 'serif' ? 'serif' : 'first' }),
             guide &&
               'bg-[linear-gradient(var(--color-depth-2),var(--color-depth-2))] bg-size-[100%_42px] ' +
                 'bg-[position:0_calc(var(--guide,120px)-21px)] bg-no-repeat',

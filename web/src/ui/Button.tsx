@@ -15,6 +15,7 @@ const button = cva(
           'disabled:border-dashed disabled:border-soft',
         plain: 'border-transparent font-medium enabled:hover:bg-ink/7 [a&]:hover:bg-ink/7 disabled:border-transparent',
         danger: 'border-ink border-dashed bg-paper font-medium enabled:hover:bg-sand',
+        pressed: 'border-ink bg-ink font-semibold text-paper',
       },
       size: {
         md: 'h-8 px-3 text-base leading-4.5',
@@ -23,7 +24,6 @@ const button = cva(
         foot: 'min-h-13 min-w-37 gap-2 border-[1.5px] px-3.5 text-reader leading-6',
       },
       square: { true: 'px-0', false: '' },
-      pressed: { true: 'border-ink bg-ink text-paper enabled:hover:bg-ink', false: '' },
     },
     compoundVariants: [
       { square: true, size: 'md', class: 'w-8' },
@@ -35,7 +35,9 @@ const button = cva(
   },
 );
 
-export type ButtonLook = Omit<VariantProps<typeof button>, 'pressed'>;
+type Variants = VariantProps<typeof button>;
+/** How a button looks; that it is pressed is said by `aria-pressed`. */
+export type ButtonLook = Omit<Variants, 'look'> & { look?: Exclude<Variants['look'], 'pressed' | null> };
 export type ButtonProps = ComponentProps<'button'> & ButtonLook & { asChild?: boolean };
 
 /** A button. It sends a form only where it says so; as the frame of a link, the link is its child. */
@@ -43,7 +45,7 @@ export function Button({ look, size, square, asChild = false, className, type = 
   const own = {
     'data-look': look ?? 'outline',
     'data-size': size ?? 'md',
-    className: cx(button({ look, size, square, pressed: rest['aria-pressed'] === true }), className),
+    className: cx(button({ look: rest['aria-pressed'] === true ? 'pressed' : look, size, square }), className),
   };
   return asChild ? <Slot.Root {...own} {...rest} /> : <button type={type} {...own} {...rest} />;
 }

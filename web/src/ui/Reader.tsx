@@ -77,15 +77,20 @@ export const pageLook = cva(
           'group-data-[size=1]/size:text-[26px] group-data-[size=1]/size:leading-[44px] ' +
           'group-data-[size=2]/size:text-[31px] group-data-[size=2]/size:leading-[52px] ' +
           '[&_h2]:[font-family:inherit] [&_h2]:text-[25px] [&_h2]:leading-9 [&_h2]:font-bold [&_h2]:text-pretty',
-        aside:
-          'px-5.5 pt-4.5 pb-5 text-xl leading-7.5 border-dashed bg-depth-1 shadow-none [&_h2]:text-xl ' +
-          '[&_h2]:font-bold',
+        aside: 'px-5.5 pt-4.5 pb-5 text-xl leading-7.5 border-dashed [&_h2]:text-xl ' + '[&_h2]:font-bold',
         door: 'grid w-180 gap-4 px-11 pt-7.5 pb-8 font-ui text-xl leading-7.5 [&_h2]:text-[26px] [&_h2]:leading-9',
         maze: 'w-200 px-11 pt-7.5 pb-8 text-[22px] leading-[37px] [&_h2]:mb-3',
       },
+      water: {
+        paper: 'bg-paper shadow-island',
+        sea: 'bg-[#eaf4f5] shadow-island',
+        sand: 'bg-[#f6eedb] shadow-island',
+        plain: 'bg-[#fff] shadow-island',
+        aside: 'bg-depth-1',
+      },
       letters: { first: 'font-first', serif: 'font-serif', ui: '' },
     },
-    defaultVariants: { letters: 'first' },
+    defaultVariants: { letters: 'first', water: 'paper' },
   },
 );
 export type PageLook = VariantProps<typeof pageLook>;

@@ -9,10 +9,10 @@ const flag = cva(
     "before:absolute before:inset-px before:-z-1 before:[clip-path:inherit] before:content-['']",
   {
     variants: {
-      chosen: { true: 'bg-overlay before:bg-tint', false: 'bg-ink before:bg-paper' },
-      deep: { true: 'bg-buoy', false: '' },
+      chosen: { true: 'before:bg-tint', false: 'before:bg-paper' },
+      edge: { ink: 'bg-ink', chosen: 'bg-overlay', deep: 'bg-buoy' },
     },
-    defaultVariants: { chosen: false, deep: false },
+    defaultVariants: { chosen: false, edge: 'ink' },
   },
 );
 
@@ -33,7 +33,7 @@ const Drop = ({ remove, label }: { remove: () => void; label: string }) => (
 
 /** A reader: a swallowtail flag, everywhere. */
 export const Flag = ({ children, chosen, deep, remove, removeLabel = '' }: Of & { deep?: boolean }) => (
-  <span className={flag({ chosen, deep })}>
+  <span className={flag({ chosen, edge: deep ? 'deep' : chosen ? 'chosen' : 'ink' })}>
     {children}
     {remove && <Drop remove={remove} label={removeLabel} />}
   </span>

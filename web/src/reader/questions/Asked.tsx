@@ -77,6 +77,7 @@ export function Asked({ work, q, kept, said, before, aside = false }: Props) {
     <form
       className={pageLook({
         kind: aside ? 'aside' : 'question',
+        water: aside ? 'aside' : 'paper',
         letters: letters(work.depth) === 'serif' ? 'serif' : 'first',
       })}
       aria-labelledby={heading}

@@ -352,7 +352,7 @@ function SoundBox({
     setBusy(false);
   };
   return (
-    <section className="empty:hidden!" aria-label={t('Recording')}>
+    <section className="empty:hidden" aria-label={t('Recording')}>
       {record.soundSeconds != null && (
         <Playback
           key={record.soundSeconds}

@@ -94,7 +94,7 @@ export function ImportEndings({
 export function ImportSummary({ preview: p }: { preview: Preview }) {
   return (
     <>
-      <Table className="mx-4 mt-1 mb-2 w-auto">
+      <Table fit className="mx-4 mt-1 mb-2">
         <TableHead>
           <tr>
             <Th>{t('Kind')}</Th>

@@ -33,12 +33,7 @@ const more = (adds: number) => `${adds < 0 ? '−' : '+'}${Math.abs(adds).toFixe
 export function WhyText({ m }: { m: Measured }) {
   if (!m.why) return null;
   return (
-    <div
-      className={cx(
-        '[&_mark]:bg-depth-2 [&_mark]:text-ink [&_u]:decoration-overlay [&_mark]:rounded-xs',
-        '[&_p]:mb-3 [&_p]:leading-[1.75]',
-      )}
-    >
+    <div className={cx('[&_u]:decoration-overlay', '[&_p]:mb-3 [&_p]:leading-[1.75]')}>
       {
         m.plain.split('\n\n').reduce<{ at: number; out: React.ReactNode[] }>(
           (acc, p, i) => {
@@ -55,7 +50,7 @@ export function WhyText({ m }: { m: Measured }) {
                   return x.sentence ? (
                     <mark
                       key={k}
-                      className={x.sentence.rank < 2 ? 'bg-depth-3!' : undefined}
+                      className={cx('text-ink rounded-xs', x.sentence.rank < 2 ? 'bg-depth-3' : 'bg-depth-2')}
                       title={t('{{words}} words: {{adds}}', { words: x.sentence.words, adds: more(x.sentence.adds) })}
                     >
                       {word}

@@ -26,8 +26,9 @@ export function TableScroll({
   );
 }
 
-export const Table = ({ className, ...rest }: ComponentProps<'table'>) => (
-  <table className={cx('w-full border-separate border-spacing-0', className)} {...rest} />
+/** As wide as its place, or with `fit` as what stands in it. */
+export const Table = ({ fit = false, className, ...rest }: ComponentProps<'table'> & { fit?: boolean }) => (
+  <table className={cx('border-separate border-spacing-0', !fit && 'w-full', className)} {...rest} />
 );
 
 /** A head that stays in sight. */
