@@ -35,7 +35,7 @@ export default function Assignment() {
               <Link to={`/class/${data.id}/texts/${a.textId}`}>{t('See the text and its history')}</Link>
             </Notice>
           )}
-          <TableScroll label="TODO">
+          <TableScroll label={t('Readers')}>
             <TableHead>
               <tr>
                 <Th>{t('Reader')}</Th>

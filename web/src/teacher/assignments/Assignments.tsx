@@ -33,7 +33,7 @@ export default function Assignments() {
               </Button>
             </Empty>
           ) : (
-            <TableScroll label="TODO">
+            <TableScroll label={t('Assignments')}>
               <TableHead>
                 <tr>
                   <Th>{t('Text')}</Th>

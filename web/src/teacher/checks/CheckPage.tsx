@@ -107,7 +107,7 @@ function Watched({ k }: { k: Check }) {
           </Button>
         )}
       </PageHead>
-      <TableScroll label="TODO">
+      <TableScroll label={t('Readers and parts')}>
         <TableHead>
           <tr>
             <Th>{t('Reader')}</Th>

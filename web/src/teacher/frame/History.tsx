@@ -30,7 +30,7 @@ export default function History() {
               <p>{t('Assignments, goals, groups and new readers are listed here and can be undone.')}</p>
             </Empty>
           ) : (
-            <TableScroll label="TODO">
+            <TableScroll label={t('What was changed')}>
               <TableHead>
                 <tr>
                   <Th>{t('When')}</Th>

@@ -52,7 +52,7 @@ export default function Marking() {
               </Button>
             </Empty>
           ) : (
-            <TableScroll label="TODO">
+            <TableScroll label={t('Marking')}>
               <TableHead>
                 <tr>
                   <Th>{t('Reader')}</Th>

@@ -92,7 +92,7 @@ export default function Imports() {
               </p>
             </Empty>
           ) : (
-            <TableScroll label="TODO">
+            <TableScroll label={t('Roster files')}>
               <TableHead>
                 <tr>
                   <Th>{t('File')}</Th>

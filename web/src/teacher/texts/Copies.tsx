@@ -118,7 +118,7 @@ export default function Copies() {
               </Button>
             </Empty>
           ) : (
-            <TableScroll label="TODO">
+            <TableScroll label={t('Copies on paper')}>
               <TableHead>
                 <tr>
                   <Th>

@@ -75,7 +75,7 @@ export default function Decks() {
               </Button>
             </Empty>
           ) : (
-            <TableScroll label="TODO">
+            <TableScroll label={t('Word decks')}>
               <TableHead>
                 <tr>
                   <Th>{t('Deck')}</Th>
