@@ -302,7 +302,7 @@ function Band({
   const x = (d: number) => 4 + (Math.max(0, Math.min(60, d)) / 60) * 220;
   return (
     <section className={cx('relative px-4 pt-3 pb-3.5', tints[tint % tints.length])} aria-label={group.name}>
-      <h3 className="flex items-center gap-2.5 text-lg">
+      <div className="flex items-center gap-2.5">
         {rename ? (
           <TextField
             label={t('Name of the group')}
@@ -314,9 +314,9 @@ function Band({
             set={rename}
           />
         ) : (
-          group.name
+          <h3 className="text-lg">{group.name}</h3>
         )}
-        <span className="font-ui text-sm font-normal">
+        <span className="text-sm">
           {t('{{count}} readers', { count: ds.length })}
           {ds.length > 0 && (
             <>
@@ -325,7 +325,7 @@ function Band({
           )}
           {before && before.readerIds.length !== ds.length && ` · ${t('{{n}} before', { n: before.readerIds.length })}`}
         </span>
-      </h3>
+      </div>
       <svg width="230" height="12" aria-hidden>
         <path d="M4 6H226" stroke="var(--color-soft)" />
         {ds.length > 0 && <path d={`M${x(low)} 6H${x(high)}`} stroke="var(--color-ink)" strokeWidth="2.5" />}

@@ -65,11 +65,7 @@ export function BeginRecord({
   });
   return (
     <Dialog title={t('Take a running record of {{name}}', { name: reader.givenName })} close={close} wide>
-      {!text && (
-        <p>
-          <SearchField label={t('Find a text')} placeholder={t('Title, topic or word')} value={q} set={setQ} />
-        </p>
-      )}
+      {!text && <SearchField label={t('Find a text')} placeholder={t('Title, topic or word')} value={q} set={setQ} />}
       <Show query={{ data: text || found.data ? texts : undefined, error: found.error, refetch: found.refetch }}>
         {(shown) =>
           shown.length === 0 ? (

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Api } from '../../shared/api';
 import { number } from '../../shared/format';
 import { t } from '../../shared/words';
+import { Row } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { Table, TableBody, TableHead, Td, Th } from '../../ui/table/Table';
@@ -37,7 +38,7 @@ export function ImportOrg({
   choose: (org: string | null) => void;
 }) {
   return (
-    <p className="px-4 py-2">
+    <div className="flex flex-wrap items-center gap-2 px-4 py-2">
       <Select
         label={t('Your school in this file')}
         inline
@@ -48,9 +49,9 @@ export function ImportOrg({
           ...preview.orgs.map((o) => ({ value: o.id, label: o.name })),
           { value: '*', label: t('All {{count}} schools', { count: preview.orgs.length }) },
         ]}
-      />{' '}
+      />
       {preview.asksOrg && <span className="text-soft text-sm">{t('Nothing is compared until you choose.')}</span>}
-    </p>
+    </div>
   );
 }
 
@@ -135,8 +136,8 @@ export function ImportLines({ preview: p, applied }: { preview: Preview; applied
   if (p.lines.length === 0) return null;
   return (
     <section aria-labelledby="lines">
-      <h2 id="lines">
-        {applied ? t('Changes made') : t('Changes to make')}{' '}
+      <Row>
+        <h2 id="lines">{applied ? t('Changes made') : t('Changes to make')}</h2>
         <Select
           label={t('Show')}
           inline
@@ -147,7 +148,7 @@ export function ImportLines({ preview: p, applied }: { preview: Preview; applied
             ...kindsInOrder.map((k) => ({ value: k, label: t(kinds[k]) })),
           ]}
         />
-      </h2>
+      </Row>
       <ul className="[&>li]:border-line max-h-100 overflow-auto px-4 [&>li]:border-t [&>li]:py-0.75">
         {p.lines
           .filter((l) => !kind || l.kind === kind)

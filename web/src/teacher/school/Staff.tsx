@@ -159,9 +159,7 @@ export default function Staff() {
               ? t('The link was mailed. You can also give it to them:')
               : t('There is no e-mail address, so give them this link or print a sheet:')}
           </p>
-          <p>
-            <TextField label={t('Link')} bare readOnly value={invited.link} onFocus={(e) => e.target.select()} />
-          </p>
+          <TextField label={t('Link')} bare readOnly value={invited.link} onFocus={(e) => e.target.select()} />
           <p className="text-soft text-sm">
             {t('It works once, until {{day}}. User name: {{name}}.', {
               day: dayOf(invited.until),

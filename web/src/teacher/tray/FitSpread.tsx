@@ -1,6 +1,6 @@
 import { t } from '../../shared/words';
-import { Spread } from '../../ui/Spread';
 import type { Fit } from './useFits';
+import { Spread } from '../../ui/Spread';
 
 interface Props {
   fits: Fit[];

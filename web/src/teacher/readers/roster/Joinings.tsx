@@ -3,7 +3,7 @@ import { api, ok } from '../../../shared/api';
 import { t } from '../../../shared/words';
 import { useRosterChange, type Roster } from './rosterQueries';
 import { Button } from '../../../ui/Button';
-import { Notice } from '../../../ui/Page';
+import { Notice, Row } from '../../../ui/Page';
 import { Select } from '../../../ui/Select';
 
 /** Readers who asked to join by the class code. */
@@ -22,8 +22,8 @@ export function Joinings({ roster }: { roster: Roster }) {
     );
   return (
     <Notice aria-label={t('Asking to join')}>
-      <p>
-        <b>{t('{{count}} ask to join by the class code', { count: roster.joinings.length })}</b>{' '}
+      <Row>
+        <b>{t('{{count}} ask to join by the class code', { count: roster.joinings.length })}</b>
         <Select
           label={t('Grade')}
           inline
@@ -31,7 +31,7 @@ export function Joinings({ roster }: { roster: Roster }) {
           set={(value) => setGrade(Number(value))}
           options={Array.from({ length: 13 }, (_, g) => ({ value: g, label: g === 0 ? 'K' : g }))}
         />
-      </p>
+      </Row>
       <ul className="flex flex-wrap gap-x-6 gap-y-1.5 [&>li]:inline-flex [&>li]:items-center [&>li]:gap-1.5">
         {roster.joinings.map((j) => (
           <li key={j.id}>
