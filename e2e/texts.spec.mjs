@@ -60,6 +60,13 @@ test('a text says what makes it deep, and its versions stand side by side', asyn
   await expect(page.getByText(/choices\. Score: right ones less half the wrong ones/)).toBeVisible();
   const first = await page.getByRole('article', { name: 'Maze passage' }).textContent();
   await axe(page, 'a maze passage');
+  // On paper stands the passage with its title, whole, and nothing of the frame.
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  for (const part of ['banner', 'navigation']) await expect(page.getByRole(part).first()).toBeHidden();
+  await expect(page.getByRole('radio').first()).toBeHidden();
+  expect(await page.evaluate(() => document.documentElement.scrollHeight > innerHeight)).toBe(true);
+  await page.emulateMedia({ media: 'screen' });
   await page.getByRole('button', { name: 'Another draft' }).click();
   await expect(page.getByRole('article', { name: 'Maze passage' })).not.toHaveText(first);
   await page.getByRole('radio', { name: 'How it was used' }).click();

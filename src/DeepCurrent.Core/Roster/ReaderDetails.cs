@@ -21,6 +21,10 @@ public sealed class ReaderDetails : IEquatable<ReaderDetails>
 
     public static readonly ReaderDetails None = new([]);
 
+    /// <summary>Every detail there is, as it is told; without those that have no text.</summary>
+    public static ReaderDetails Of(Func<ReaderDetail, string?> told) =>
+        Enum.GetValues<ReaderDetail>().Aggregate(None, (all, detail) => all.With(detail, told(detail)));
+
     /// <summary>The longest text a detail may have, in letters.</summary>
     public const int Longest = 40;
 
@@ -33,6 +37,8 @@ public sealed class ReaderDetails : IEquatable<ReaderDetails>
     /// <summary>The same with one detail as given; without it where there is no text.</summary>
     public ReaderDetails With(ReaderDetail detail, string? text)
     {
+        if (this[detail] == text)
+            return this;
         var next = new SortedDictionary<ReaderDetail, string>(kept);
         if (Names.Tidy(text) is { Length: > 0 } tidy)
             next[detail] = tidy;
@@ -49,7 +55,9 @@ public sealed class ReaderDetails : IEquatable<ReaderDetails>
     public IEnumerable<(ReaderDetail Detail, string Reason)> Faults() =>
         kept.Where(d => d.Value.Length > Longest).Select(d => (d.Key, $"This has more than {Longest} letters."));
 
-    public bool Equals(ReaderDetails? other) => other is not null && kept.SequenceEqual(other.kept);
+    // Most readers share the one that is empty, and a whole school is compared at once.
+    public bool Equals(ReaderDetails? other) =>
+        ReferenceEquals(this, other) || (other is not null && kept.SequenceEqual(other.kept));
 
     public override bool Equals(object? obj) => Equals(obj as ReaderDetails);
 
@@ -67,8 +75,7 @@ public sealed class ReaderDetailsJson : JsonConverter<ReaderDetails>
     public override ReaderDetails Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
     {
         var said = JsonSerializer.Deserialize<Dictionary<string, string?>>(ref reader, options) ?? [];
-        return Enum.GetValues<ReaderDetail>()
-            .Aggregate(ReaderDetails.None, (all, d) => all.With(d, said.GetValueOrDefault(d.ToString())));
+        return ReaderDetails.Of(d => said.GetValueOrDefault(d.ToString()));
     }
 
     public override void Write(Utf8JsonWriter writer, ReaderDetails value, JsonSerializerOptions options)

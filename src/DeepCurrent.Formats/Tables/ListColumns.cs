@@ -368,8 +368,7 @@ public sealed record ListColumns(int Heading, IReadOnlyList<ListField> Fields)
                             At(ListField.Level),
                             At(ListField.Class),
                             At(ListField.GuardianMail),
-                            Enum.GetValues<ReaderDetail>()
-                                .Aggregate(ReaderDetails.None, (all, d) => all.With(d, At(FieldOf(d))))
+                            ReaderDetails.Of(d => At(FieldOf(d)))
                         );
                     }
                 ),

@@ -1,6 +1,6 @@
 import { Plus } from '@phosphor-icons/react';
 import { useState, type ReactNode } from 'react';
-import { Toaster, toast } from 'sonner';
+import { toast } from 'sonner';
 import { Button, TextButton } from '../ui/Button';
 import { IconButton } from '../ui/IconButton';
 import { Checkbox, Radios, Switch } from '../ui/Checkbox';
@@ -20,6 +20,7 @@ import { Spread } from '../ui/Spread';
 import { ColumnsMenu, DataTableView, TableFoot } from '../ui/table/DataTableView';
 import { useDataTable, usePicks, type Column } from '../ui/table/useDataTable';
 import { DateField, NumberField, PasswordField, SearchField, TextArea, TextField } from '../ui/TextField';
+import { Toasts } from '../ui/Toasts';
 import { TideMarks } from '../ui/TideMarks';
 import { Buoy } from '../ui/Buoy';
 
@@ -51,7 +52,7 @@ export default function Kit() {
         <Windows />
         <Lists />
       </ScrollPage>
-      <Toaster position="bottom-left" />
+      <Toasts />
     </main>
   );
 }
@@ -299,7 +300,7 @@ const columns: Column<Line>[] = [
 
 function Lists() {
   const [asked, setAsked] = useState('');
-  const picks = usePicks((name) => `Add ${name} to tray`, 'Add all shown to tray');
+  const picks = usePicks();
   const list = useDataTable({
     list: 'kit',
     columns,

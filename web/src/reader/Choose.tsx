@@ -1,6 +1,4 @@
-import { ArrowLeft } from '@phosphor-icons/react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { sentence } from '../shared/api';
 import { t } from '../shared/words';
 import { OfferCard, useTake } from './ChooseNext';
@@ -8,6 +6,7 @@ import { useChoices } from './queries';
 import { Button } from '../ui/Button';
 import { ReaderBar, ReaderPage } from '../ui/Reader';
 import { Show } from '../ui/Show';
+import { ToMyReading } from './ToMyReading';
 
 /** Everything a reader may choose, by what it is about. */
 export default function Choose() {
@@ -17,12 +16,7 @@ export default function Choose() {
   return (
     <ReaderPage>
       <ReaderBar>
-        <Button asChild look="plain" size="reader">
-          <Link to="/">
-            <ArrowLeft size={24} aria-hidden />
-            {t('My reading')}
-          </Link>
-        </Button>
+        <ToMyReading />
         <h1>{t('Choose something to read')}</h1>
       </ReaderBar>
       <Show query={choices}>

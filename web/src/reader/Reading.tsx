@@ -1,8 +1,8 @@
 import { cx } from 'class-variance-authority';
-import { ArrowLeft, CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
+import { CaretLeft, CaretRight, DropHalf, Pause, Play, Rows, TextAa, X } from '@phosphor-icons/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { Fragment, useEffect, useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { keys } from '../shared/keys';
 import { Block, plain } from '../shared/paragraphs';
 import { t } from '../shared/words';
@@ -19,6 +19,7 @@ import { sure } from '../shared/sure';
 import { Button } from '../ui/Button';
 import { ReaderBar, ReaderFoot, ReaderSide, Water, pageLook } from '../ui/Reader';
 import { Show } from '../ui/Show';
+import { ToMyReading } from './ToMyReading';
 
 const spokenLook = '-mx-0.75 rounded-sm bg-ink px-0.75 py-1 text-paper';
 
@@ -74,12 +75,7 @@ function Pages({ work }: { work: Work }) {
   return (
     <ReaderSide>
       <ReaderBar>
-        <Button asChild look="plain" size="reader">
-          <Link to="/">
-            <ArrowLeft size={24} aria-hidden />
-            {t('My reading')}
-          </Link>
-        </Button>
+        <ToMyReading />
         <h1>{work.title}</h1>
         <div className="ml-auto flex gap-2 max-md:flex-wrap">
           <Button

@@ -1,5 +1,4 @@
 import { cx } from 'class-variance-authority';
-import { ArrowLeft } from '@phosphor-icons/react';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api, ok, Problem } from '../shared/api';
@@ -13,6 +12,7 @@ import { Button } from '../ui/Button';
 import { Row } from '../ui/Page';
 import { ReaderBar, ReaderPage, Written } from '../ui/Reader';
 import { Show } from '../ui/Show';
+import { ToMyReading } from './ToMyReading';
 
 /** How it went: each question with a short reason and the place in the text. */
 export default function Result() {
@@ -31,12 +31,7 @@ export default function Result() {
   return (
     <ReaderPage>
       <ReaderBar>
-        <Button asChild look="plain" size="reader">
-          <Link to="/">
-            <ArrowLeft size={24} aria-hidden />
-            {t('My reading')}
-          </Link>
-        </Button>
+        <ToMyReading />
         <h1>{result.data?.title ?? ''}</h1>
       </ReaderBar>
       <RefusedNote />

@@ -5,12 +5,12 @@ import { useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
 import { Form, Row } from '../ui/Page';
-import { PasswordField, TextField } from '../ui/TextField';
 import { api, ok, sentence } from './api';
 import { keys } from './keys';
 import { beginAs, fetchSession, nobodyAfter, type Session } from './session';
 import { keepReturn } from './comingBack';
 import { t } from './words';
+import { SignInFields } from './SignInFields';
 
 type Props = { session: Session; back: () => void };
 
@@ -57,15 +57,14 @@ function ReaderAgain({ session }: { session: Session }) {
 
 function AdultAgain({ session, back }: Props) {
   const client = useQueryClient();
-  const [userName, setUserName] = useState('');
-  const [password, setPassword] = useState('');
+  const [typed, setTyped] = useState({ userName: '', password: '' });
   const [error, setError] = useState('');
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     setError('');
     try {
       await fetchSession();
-      await ok(api.POST('/session/adult', { body: { userName, password } }));
+      await ok(api.POST('/session/adult', { body: typed }));
       const now = await fetchSession();
       // Somebody else's page is not theirs to go on with.
       if (now.id !== session.id) {
@@ -77,28 +76,14 @@ function AdultAgain({ session, back }: Props) {
       await client.invalidateQueries();
     } catch (problem) {
       setError(sentence(problem));
-      setPassword('');
+      setTyped({ ...typed, password: '' });
     }
   };
   return (
     <Form noValidate={false} onSubmit={(e) => void submit(e)}>
       <Dialog.Title>{t('You were signed out')}</Dialog.Title>
       <p>{t('What you wrote is still here. Sign in again to save it.')}</p>
-      <TextField
-        label={t('User name')}
-        autoComplete="username"
-        autoCapitalize="none"
-        required
-        value={userName}
-        set={setUserName}
-      />
-      <PasswordField
-        label={t('Password')}
-        autoComplete="current-password"
-        required
-        value={password}
-        set={setPassword}
-      />
+      <SignInFields value={typed} set={setTyped} />
       {error && <ErrorText>{error}</ErrorText>}
       <Row end>
         <Button onClick={() => location.assign('/')}>{t('Leave this page')}</Button>

@@ -7,19 +7,18 @@ import { Button } from '../ui/Button';
 import { ErrorText } from '../ui/Field';
 import { Door } from '../ui/Frame';
 import { Form, Row } from '../ui/Page';
-import { PasswordField, TextField } from '../ui/TextField';
+import { SignInFields } from '../shared/SignInFields';
 
 /** The front door. */
 export default function AdultSignIn() {
-  const [userName, setUserName] = useState('');
-  const [password, setPassword] = useState('');
+  const [typed, setTyped] = useState({ userName: '', password: '' });
   const [error, setError] = useState('');
   const signInBy = useSignInBy();
   const navigate = useNavigate();
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     try {
-      await signInBy(() => ok(api.POST('/session/adult', { body: { userName, password } })));
+      await signInBy(() => ok(api.POST('/session/adult', { body: typed })));
       await navigate('/');
     } catch (problem) {
       setError(sentence(problem));
@@ -28,22 +27,7 @@ export default function AdultSignIn() {
   return (
     <Door title={t('Sign in')}>
       <Form noValidate={false} onSubmit={(e) => void submit(e)}>
-        <TextField
-          label={t('User name')}
-          autoComplete="username"
-          autoCapitalize="none"
-          autoFocus
-          required
-          value={userName}
-          set={setUserName}
-        />
-        <PasswordField
-          label={t('Password')}
-          autoComplete="current-password"
-          required
-          value={password}
-          set={setPassword}
-        />
+        <SignInFields value={typed} set={setTyped} />
         {error && <ErrorText>{error}</ErrorText>}
         <Row end>
           <Button look="main" type="submit">

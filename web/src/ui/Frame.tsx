@@ -30,7 +30,7 @@ export const Neatline = () => (
   <div
     aria-hidden
     className={cx(
-      'border-ink h-1.5 border-y',
+      'border-ink h-1.5 border-y print:hidden',
       'bg-[repeating-linear-gradient(90deg,var(--color-ink)_0_40px,var(--color-paper)_40px_80px)]',
     )}
   />
@@ -40,7 +40,7 @@ export const Neatline = () => (
 export const Frame = ({ children }: { children: ReactNode }) => (
   <div
     className={cx(
-      'grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[48px_38px_6px_minmax(0,1fr)_auto]',
+      'grid h-screen grid-cols-[minmax(0,1fr)] grid-rows-[48px_38px_6px_minmax(0,1fr)_auto] print:block print:h-auto print:overflow-visible',
       'overflow-hidden max-lg:h-auto max-lg:min-h-screen max-lg:grid-rows-[auto_auto_6px_auto_auto]',
       'max-lg:overflow-visible',
     )}
@@ -50,7 +50,9 @@ export const Frame = ({ children }: { children: ReactNode }) => (
 );
 
 export const Masthead = ({ children }: { children: ReactNode }) => (
-  <header className="bg-sand flex items-center gap-1 pr-3 pl-4 max-lg:flex-wrap max-lg:py-2">{children}</header>
+  <header className="bg-sand flex items-center gap-1 pr-3 pl-4 max-lg:flex-wrap max-lg:py-2 print:hidden">
+    {children}
+  </header>
 );
 
 /** The places of the job in its order; the one in use carries a surveyor's point. */
@@ -62,7 +64,7 @@ export function Places({
   places: readonly { to: string; name: string; end?: boolean; beside?: ReactNode }[];
 }) {
   return (
-    <nav aria-label={label} className="bg-sand">
+    <nav aria-label={label} className="bg-sand print:hidden">
       <ul className="flex h-full px-2 max-lg:flex-wrap">
         {places.map((p) => (
           <li key={p.to}>
@@ -97,11 +99,11 @@ export const Work = ({ sheet, children }: { sheet?: ReactNode; children: ReactNo
   <main
     data-sheet={sheet ? '' : undefined}
     className={cx(
-      'group/work grid min-h-0 grid-cols-[minmax(0,1fr)]',
-      sheet !== undefined && sheet !== null && 'lg:grid-cols-[minmax(0,1fr)_444px]',
+      'group/work grid min-h-0 grid-cols-[minmax(0,1fr)] print:block',
+      sheet && 'lg:grid-cols-[minmax(0,1fr)_444px]',
     )}
   >
-    <div className="grid min-h-0 min-w-0">{children}</div>
+    <div className="grid min-h-0 min-w-0 print:block">{children}</div>
     {sheet}
   </main>
 );

@@ -5,30 +5,30 @@ import { useTitle } from './useTitle';
 /** A place's head: its name, its views, what narrows it, and at the right what can be done. */
 export function PageHead({
   title,
-  named = title,
+  named,
   back,
   beside,
   children,
 }: {
   title: ReactNode;
-  /** The title as the window's, where it is more than words. */
-  named?: ReactNode;
+  /** What the window is called, where the title is more than words. */
+  named?: string;
   back?: ReactNode;
   /** What stands beside the title: views of the place, what narrows it. */
   beside?: ReactNode;
   /** What can be done. */
   children?: ReactNode;
 }) {
-  useTitle(typeof named === 'string' ? named : undefined);
+  useTitle(named ?? (typeof title === 'string' ? title : undefined));
   return (
     <header className="flex min-h-13 shrink-0 flex-wrap items-center gap-2.5 px-4 py-1.5">
       {back}
       <h1 id="title" tabIndex={-1} className="mr-1.5">
         {title}
       </h1>
-      {beside}
+      <div className="contents print:hidden">{beside}</div>
       <span className="grow" />
-      {children}
+      <div className="contents print:hidden">{children}</div>
     </header>
   );
 }

@@ -163,7 +163,7 @@ export const bigField = cva('rounded-md border-[1.5px] border-soft bg-paper px-3
 export const tile =
   'grid w-full justify-items-center gap-1 rounded-lg border-[1.5px] border-soft bg-paper px-1.5 ' +
   'py-2.5 text-reader font-semibold' +
-  'text-wrap-balance hover:bg-depth-1 hover:border-ink';
+  'text-balance hover:bg-depth-1 hover:border-ink';
 
 /** A text as a plate, large enough to tap. */
 export const bigPlate =

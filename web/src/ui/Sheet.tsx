@@ -25,7 +25,12 @@ export function Sheet({
     const from = document.activeElement;
     sheet.current?.focus({ preventScroll: true });
     const onKey = (e: KeyboardEvent) => {
-      if (e.key === 'Escape' && !document.querySelector('[role=dialog],[role=menu],[role=listbox]')) shut.current();
+      if (
+        e.key === 'Escape' &&
+        !e.defaultPrevented &&
+        !document.querySelector('[role=dialog],[role=menu],[role=listbox]')
+      )
+        shut.current();
     };
     addEventListener('keydown', onKey);
     return () => {

@@ -35,6 +35,7 @@ export default function Ticket() {
       {(x) => (
         <section className="min-h-0 overflow-auto pb-6" aria-labelledby="title">
           <PageHead
+            named={`${x.ticket.givenName} ${x.ticket.familyName}, ${x.title}`}
             title={
               <>
                 <Link to={`/class/${data.id}/readers/${x.ticket.readerId}`}>

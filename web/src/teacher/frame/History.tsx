@@ -1,16 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
 import { api, ok } from '../../shared/api';
-import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useUndo } from '../classQueries';
-import { undoable } from '../school/Log';
+import { ChangesTable } from './ChangesTable';
 import type { Place } from './Frame';
-import { Button } from '../../ui/Button';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Empty, Show } from '../../ui/Show';
-import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
 
 /** What was changed in the class, by whom, with undo. */
 export default function History() {
@@ -19,7 +15,6 @@ export default function History() {
     queryKey: keys.changes(data.id),
     queryFn: () => ok(api.GET('/classes/{classId}/changes', { params: { path: { classId: data.id } } })),
   });
-  const undo = useUndo();
   return (
     <ListPage>
       <PageHead title={t('What was changed')} />
@@ -30,44 +25,7 @@ export default function History() {
               <p>{t('Assignments, goals, groups and new readers are listed here and can be undone.')}</p>
             </Empty>
           ) : (
-            <TableScroll label={t('What was changed')}>
-              <TableHead>
-                <tr>
-                  <Th>{t('When')}</Th>
-                  <Th>{t('What')}</Th>
-                  <Th>{t('Who')}</Th>
-                  <Th>
-                    <span className="sr-only">{t('Undo')}</span>
-                  </Th>
-                </tr>
-              </TableHead>
-              <TableBody>
-                {rows.map((c) => (
-                  <tr key={c.id}>
-                    <Td>
-                      {dayOf(c.at)} {timeOf(c.at)}
-                    </Td>
-                    <Th scope="row">{c.summary}</Th>
-                    <Td>{c.by}</Td>
-                    <Td>
-                      {c.undoneAt ? (
-                        <span className="text-soft">{t('undone')}</span>
-                      ) : (
-                        undoable(c.at) && (
-                          <Button
-                            size="sm"
-                            onClick={() => undo.mutate(c.id)}
-                            aria-label={t('Undo: {{what}}', { what: c.summary })}
-                          >
-                            {t('Undo')}
-                          </Button>
-                        )
-                      )}
-                    </Td>
-                  </tr>
-                ))}
-              </TableBody>
-            </TableScroll>
+            <ChangesTable label={t('What was changed')} rows={rows} />
           )
         }
       </Show>

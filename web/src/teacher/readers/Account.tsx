@@ -10,6 +10,7 @@ import { evidenceSources } from './evidence';
 import { t } from '../../shared/words';
 import { pieceId } from './DepthPieces';
 import { SetLevel, Standing } from './SetLevel';
+import { LevelFields } from './LevelFields';
 import { useChange, type InClass } from './useChange';
 import { sure } from '../../shared/sure';
 import { Button } from '../../ui/Button';
@@ -264,21 +265,11 @@ function Judge({
       >
         <p>{t('Combined with other evidence; the surer you are, the more it counts.')}</p>
         <FieldRow>
-          <TextField
-            label={t('Level')}
+          <LevelFields
+            value={form}
+            labels={labels}
             error={fieldOf(change.error, 'level')}
-            autoFocus
-            value={form.level}
-            set={(value) => setForm({ ...form, level: value })}
-          />
-          <Select
-            label={t('Written as')}
-            value={form.system}
-            set={(value) => {
-              const label = labels.find((l) => l.system === value);
-              setForm({ ...form, system: value, level: label?.label ?? form.level });
-            }}
-            options={labels.map((l) => ({ value: l.system, label: t(l.system) }))}
+            set={(written) => setForm({ ...form, ...written })}
           />
           <Select
             label={t('How sure')}

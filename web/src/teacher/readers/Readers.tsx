@@ -19,7 +19,7 @@ import { ListPage, PageHead, Row } from '../../ui/Page';
 import { Empty } from '../../ui/Show';
 import { SearchField } from '../../ui/TextField';
 import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
-import { type Column, useDataTable } from '../../ui/table/useDataTable';
+import { type Column, pickWords, useDataTable } from '../../ui/table/useDataTable';
 
 const scale = { from: 0, to: 60, step: 20, width: 160 };
 
@@ -102,12 +102,7 @@ export default function Readers() {
         s.set('reader', r.id);
         return s;
       }),
-    picking: {
-      has: (id) => tray.readers.includes(id),
-      set: tray.pickReaders,
-      label: (name) => t('Pick up {{name}}', { name }),
-      allLabel: t('Pick up all shown'),
-    },
+    picking: { has: (id) => tray.readers.includes(id), set: tray.pickReaders, ...pickWords() },
   });
   const add = () => setSearch({ add: '1' });
   return (
@@ -164,7 +159,7 @@ export default function Readers() {
       )}
       <TableFoot
         of={list}
-        counted={(n, all) => t('{{n}} of {{all}} readers', { n, all })}
+        counted={(n, count) => t('{{n}} of {{count}} readers', { n, count })}
         picked={t('{{count}} picked up', { count: tray.readers.length })}
       />
       {search.get('add') && <AddReader data={data} close={() => setSearch({})} />}

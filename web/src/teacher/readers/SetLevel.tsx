@@ -3,13 +3,13 @@ import { type Api, api, fieldOf, ok, sentence } from '../../shared/api';
 import { dayOf, fm, halfRange } from '../../shared/format';
 import { useOnce } from '../../shared/once';
 import { t } from '../../shared/words';
+import { LevelFields } from './LevelFields';
 import { useChange, type InClass } from './useChange';
 import { Button } from '../../ui/Button';
 import { Radios } from '../../ui/Checkbox';
 import { Dialog, DialogFoot } from '../../ui/Dialog';
 import { FieldRow, FieldSet } from '../../ui/Field';
 import { Form } from '../../ui/Page';
-import { Select } from '../../ui/Select';
 import { DateField, TextField } from '../../ui/TextField';
 
 /** The level a teacher has set, with the estimate that goes on beneath. */
@@ -52,8 +52,6 @@ export function SetLevel({
   const change = useChange(close);
   const known = ['level', 'until', 'reason'].some((f) => fieldOf(change.error, f));
   const other = change.error && !known ? sentence(change.error) : undefined;
-  const written = (system: string) =>
-    setForm({ ...form, system, level: labels.find((l) => l.system === system)?.label ?? form.level });
   const send = (e: FormEvent) => {
     e.preventDefault();
     const wanted = { ...form, until: dated && form.until ? form.until : null };
@@ -71,18 +69,11 @@ export function SetLevel({
       <Form onSubmit={send}>
         <p>{t('The level is what you say, everywhere. The estimate goes on beneath and both are shown.')}</p>
         <FieldRow>
-          <TextField
-            label={t('Level')}
+          <LevelFields
+            value={form}
+            labels={labels}
             error={fieldOf(change.error, 'level')}
-            autoFocus
-            value={form.level}
-            set={(value) => setForm({ ...form, level: value })}
-          />
-          <Select
-            label={t('Written as')}
-            value={form.system}
-            set={written}
-            options={labels.map((l) => ({ value: l.system, label: t(l.system) }))}
+            set={(written) => setForm({ ...form, ...written })}
           />
         </FieldRow>
         <FieldSet legend={t('Until')}>

@@ -61,7 +61,7 @@ export default function Classes() {
   const [closed, setClosed] = useState(false);
   const [asked, setAsked] = useState('');
   const rows = useMemo(() => (classes.data ?? none).filter((c) => closed || !c.closed), [classes.data, closed]);
-  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const picks = usePicks();
   const list = useDataTable<Row>({
     list: 'school-classes',
     columns,
@@ -111,7 +111,7 @@ export default function Classes() {
             />
             <TableFoot
               of={list}
-              counted={(n) => t('{{n}} of {{all}} classes', { n, all: all.length })}
+              counted={(n) => t('{{n}} of {{count}} classes', { n, count: all.length })}
               picked={t('{{count}} picked up', { count: picks.picked.length })}
             />
           </>

@@ -5,15 +5,11 @@ import { type Api, api, ok } from '../../shared/api';
 import { dayOf, timeOf } from '../../shared/format';
 import { keys } from '../../shared/keys';
 import { t } from '../../shared/words';
-import { useUndo } from '../classQueries';
-import { Button } from '../../ui/Button';
+import { ChangesTable } from '../frame/ChangesTable';
 import { ListPage, PageHead } from '../../ui/Page';
 import { Segments } from '../../ui/Segments';
 import { Empty, Show } from '../../ui/Show';
 import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
-
-const month = 30 * 24 * 3600 * 1000;
-export const undoable = (at: string) => Date.now() - new Date(at).getTime() < month;
 
 /** What is undone here; the rest is undone in the class it was done in. */
 const fromHere: readonly Api<'ChangeKind'>[] = ['Roster', 'Merged'];
@@ -54,56 +50,13 @@ export default function Log() {
 
 function Changes() {
   const changes = useQuery({ queryKey: keys.changes('school'), queryFn: () => ok(api.GET('/school/changes')) });
-  const undo = useUndo();
   return (
     <Show query={changes}>
       {(rows) =>
         rows.length === 0 ? (
-          <Empty title={t('Nothing has been changed yet')}>
-            <p />
-          </Empty>
+          <Empty title={t('Nothing has been changed yet')} />
         ) : (
-          <TableScroll label={t('Changes')}>
-            <TableHead>
-              <tr>
-                <Th>{t('When')}</Th>
-                <Th>{t('What')}</Th>
-                <Th>{t('Who')}</Th>
-                <Th>
-                  <span className="sr-only">{t('Undo')}</span>
-                </Th>
-              </tr>
-            </TableHead>
-            <TableBody>
-              {rows.map((c) => (
-                <tr key={c.id}>
-                  <Td>
-                    {dayOf(c.at)} {timeOf(c.at)}
-                  </Td>
-                  <Th className="py-1 whitespace-normal" scope="row">
-                    {c.summary}
-                  </Th>
-                  <Td>{c.by}</Td>
-                  <Td>
-                    {c.undoneAt ? (
-                      <span className="text-soft">{t('undone')}</span>
-                    ) : (
-                      fromHere.includes(c.kind) &&
-                      undoable(c.at) && (
-                        <Button
-                          size="sm"
-                          onClick={() => undo.mutate(c.id)}
-                          aria-label={t('Undo: {{what}}', { what: c.summary })}
-                        >
-                          {t('Undo')}
-                        </Button>
-                      )
-                    )}
-                  </Td>
-                </tr>
-              ))}
-            </TableBody>
-          </TableScroll>
+          <ChangesTable label={t('Changes')} rows={rows} fromHere={(c) => fromHere.includes(c.kind)} />
         )
       }
     </Show>

@@ -70,7 +70,7 @@ function List({ all }: { all: SchoolReader[] }) {
   const [asked, setAsked] = useState('');
   const [show, setShow] = useState<keyof typeof shows>('');
   const [open, setOpen] = useState<SchoolReader | null>(null);
-  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const picks = usePicks();
   const rows = useMemo(() => all.filter(shows[show]), [all, show]);
   const list = useDataTable({
     list: 'school',
@@ -131,7 +131,7 @@ function List({ all }: { all: SchoolReader[] }) {
       )}
       <TableFoot
         of={list}
-        counted={(n) => t('{{n}} of {{all}} readers', { n, all: all.length })}
+        counted={(n) => t('{{n}} of {{count}} readers', { n, count: all.length })}
         picked={t('{{count}} picked up', { count: picks.picked.length })}
       >
         {picks.picked.length === 2 ? (

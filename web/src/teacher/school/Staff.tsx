@@ -107,7 +107,7 @@ export default function Staff() {
       ),
     },
   ];
-  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const picks = usePicks();
   const list = useDataTable<Row>({
     list: 'staff',
     columns,
@@ -144,7 +144,7 @@ export default function Staff() {
             <DataTableView of={list} label={t('Staff')} />
             <TableFoot
               of={list}
-              counted={(n, all) => t('{{n}} of {{all}} people', { n, all })}
+              counted={(n, count) => t('{{n}} of {{count}} people', { n, count })}
               picked={t('{{count}} picked up', { count: picks.picked.length })}
             />
           </>

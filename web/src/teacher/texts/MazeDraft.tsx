@@ -14,7 +14,7 @@ import { Show } from '../../ui/Show';
  * A maze passage: every seventh word a choice of three, with the right ones marked for the teacher. Printed, they are
  * not. A draft is accepted, and then kept for the school.
  */
-export function MazeDraft({ textId, title, versionId }: { textId: string; title: string; versionId: string }) {
+export function MazeDraft({ textId, versionId }: { textId: string; versionId: string }) {
   const client = useQueryClient();
   const [draft, setDraft] = useState<number | null>(null);
   const params = { path: { textId, versionId } };
@@ -93,7 +93,6 @@ export function MazeDraft({ textId, title, versionId }: { textId: string; title:
               )}
             </div>
             <article aria-label={t('Maze passage')}>
-              <h2 className="hidden print:block">{title}</h2>
               <p>
                 {m.pieces.map((p, i) => (
                   <span key={i}>

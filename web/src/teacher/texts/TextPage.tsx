@@ -95,7 +95,7 @@ export default function TextPage() {
             ) : shows === 'history' ? (
               <TextHistory x={x} />
             ) : shows === 'maze' ? (
-              <MazeDraft key={version.id} textId={x.id} title={x.title} versionId={version.id} />
+              <MazeDraft key={version.id} textId={x.id} versionId={version.id} />
             ) : shows === 'use' ? (
               <TextUse textId={x.id} classId={data.id} questions={x.questions} />
             ) : (

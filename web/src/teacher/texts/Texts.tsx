@@ -17,7 +17,7 @@ import { Select } from '../../ui/Select';
 import { Empty, Show } from '../../ui/Show';
 import { SearchField } from '../../ui/TextField';
 import { ColumnsMenu, DataTableView, TableFoot } from '../../ui/table/DataTableView';
-import { type Column, type DataTable, useDataTable } from '../../ui/table/useDataTable';
+import { type Column, type DataTable, pickWords, useDataTable } from '../../ui/table/useDataTable';
 
 const whose = (x: LibraryRow) =>
   x.whose === 'Shipped' ? '' : x.whose !== 'Mine' ? t('my school’s') : x.mine ? t('mine, seen by me only') : t('mine');
@@ -101,8 +101,7 @@ export default function Texts() {
     picking: {
       has: (id) => tray.texts.includes(id),
       set: (ids, on) => ids.filter((id) => tray.texts.includes(id) !== on).forEach(tray.toggleText),
-      label: (name) => t('Pick up {{name}}', { name }),
-      allLabel: t('Pick up all shown'),
+      ...pickWords(),
     },
   });
   return (
@@ -125,7 +124,7 @@ export default function Texts() {
             </div>
             <TableFoot
               of={list}
-              counted={(n) => t('{{n}} of {{all}} texts', { n, all: page.all })}
+              counted={(n) => t('{{n}} of {{count}} texts', { n, count: page.all })}
               picked={t('{{count}} picked up', { count: tray.texts.length })}
             >
               {found.hasNextPage && (

@@ -1,6 +1,9 @@
 import type { Api } from '../../shared/api';
 
-/** A text as it is written: versions as one piece of Markdown each. A new one brings its ID, so that what is sent again is the same text. */
+/**
+ * A text as it is written: versions as one piece of Markdown each. A new one brings its ID, so that what is sent again
+ * is the same text.
+ */
 export type TextForm = Omit<Api<'OwnTextRequest'>, 'revision'>;
 
 export const emptyText: TextForm = {

@@ -36,7 +36,7 @@ export function Tray({ data }: { data: ClassData }) {
   return (
     <section
       className={cx(
-        'border-ink bg-sand flex max-h-[150px] min-h-21 items-stretch border-t max-lg:sticky',
+        'border-ink bg-sand flex max-h-[150px] min-h-21 items-stretch border-t max-lg:sticky print:hidden',
         'max-lg:bottom-0 max-lg:max-h-none max-lg:flex-wrap',
       )}
       aria-label={t('Tray')}

@@ -16,7 +16,7 @@ const rowHeight = 33,
 /** A list as a table: the head stays, columns sort, ↑ ↓ move between rows, Space picks, Enter opens. */
 export function DataTableView<T>({ of, label, empty }: { of: DataTable<T>; label: string; empty?: ReactNode }) {
   const frame = useRef<HTMLDivElement>(null);
-  const rows = of.table.getRowModel().rows;
+  const rows = of.shown;
   const columns = of.columns.filter((c) => of.table.getColumn(c.key)?.getIsVisible());
   // Long lists are drawn where they are looked at.
   const virtual = useVirtualizer({
@@ -70,7 +70,7 @@ export function DataTableView<T>({ of, label, empty }: { of: DataTable<T>; label
 }
 
 function PickAll<T>({ of }: { of: DataTable<T> }) {
-  const rows = of.table.getRowModel().rows;
+  const rows = of.shown;
   const picked = rows.filter((r) => of.picking?.has(r.id)).length;
   return (
     <Th className="w-10 pr-0">
@@ -236,7 +236,7 @@ export function TableFoot<T>({
 }) {
   return (
     <footer className="border-line bg-sand flex min-h-8 flex-wrap items-center gap-x-4 border-t px-4 text-sm">
-      <b role="status">{counted(of.table.getRowModel().rows.length, of.rows.length)}</b>
+      <b role="status">{counted(of.shown.length, of.rows.length)}</b>
       {picked && <b>{picked}</b>}
       {children}
       <span className="text-soft ml-auto max-lg:hidden">

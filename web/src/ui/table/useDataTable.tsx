@@ -1,15 +1,16 @@
 import {
   getCoreRowModel,
-  getFilteredRowModel,
   getSortedRowModel,
   useReactTable,
   type ColumnDef,
+  type Row,
   type SortingState,
   type Table,
   type VisibilityState,
 } from '@tanstack/react-table';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { compare } from '../../shared/compare';
+import { t } from '../../shared/words';
 
 /** A column of a list. The first one names the row and is always there. */
 export type Column<T> = {
@@ -62,6 +63,8 @@ export type ListOf<T> = {
 
 export type DataTable<T> = ListOf<T> & {
   table: Table<T>;
+  /** The rows as they are sorted and narrowed. */
+  shown: readonly Row<T>[];
   /** Picks a row, or with Shift all from the one picked last. */
   pick: (row: T, range: boolean) => void;
 };
@@ -101,7 +104,8 @@ export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
           accessorFn: by ?? (() => null),
           enableSorting: by !== undefined,
           sortDescFirst: false,
-          sortingFn: by ? (a, b) => compare(by(a.original), by(b.original)) : 'auto',
+          // What a row sorts by is made once for each row.
+          sortingFn: (a, b, id) => compare(a.getValue(id), b.getValue(id)),
         };
       }),
     [columns],
@@ -110,7 +114,7 @@ export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
   const table = useReactTable({
     data,
     columns: defs,
-    state: { sorting, columnVisibility, globalFilter: asked },
+    state: { sorting, columnVisibility },
     getRowId: id,
     onSortingChange: setSorting,
     enableSortingRemoval: false,
@@ -123,20 +127,26 @@ export function useDataTable<T>(of: ListOf<T>): DataTable<T> {
       }),
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
-    getFilteredRowModel: getFilteredRowModel(),
-    getColumnCanGlobalFilter: () => true,
-    globalFilterFn: (row, _, value: string) => matches?.(row.original, value) ?? true,
   });
+  // Sorted before it is narrowed, so that a keystroke only leaves rows out.
+  const sorted = table.getRowModel().rows;
+  const shown = asked && matches ? sorted.filter((r) => matches(r.original, asked)) : sorted;
   const pick = (row: T, range: boolean) => {
-    const ids = table.getRowModel().rows.map((r) => r.id);
+    const ids = shown.map((r) => r.id);
     picking?.set(range ? rangeOf(ids, last.current, id(row)) : [id(row)], range || !picking.has(id(row)));
     last.current = id(row);
   };
-  return { ...of, table, pick };
+  return { ...of, table, shown, pick };
 }
 
+/** What picking is called where a page says nothing else. */
+export const pickWords = (): Pick<Picking, 'label' | 'allLabel'> => ({
+  label: (name) => t('Pick up {{name}}', { name }),
+  allLabel: t('Pick up all shown'),
+});
+
 /** Picks kept by a page. */
-export function usePicks(label: Picking['label'], allLabel: string) {
+export function usePicks() {
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const picking: Picking = {
     has: (id) => picked.has(id),
@@ -148,8 +158,7 @@ export function usePicks(label: Picking['label'], allLabel: string) {
           else next.delete(one);
         return next;
       }),
-    label,
-    allLabel,
+    ...pickWords(),
   };
   return { picking, picked: [...picked], clear: () => setPicked(new Set()) };
 }

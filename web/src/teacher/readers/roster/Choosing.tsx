@@ -120,7 +120,7 @@ export function Choosing({ roster }: { roster: Roster }) {
                         ? t('All topics')
                         : t('{{count}} topics left out', { count: r.without.length })}
                     </summary>
-                    <div className="ticks">
+                    <div className="flex flex-wrap gap-x-4 gap-y-1">
                       {r.topics.map((topic) => (
                         <Checkbox
                           checked={!r.without.includes(topic)}

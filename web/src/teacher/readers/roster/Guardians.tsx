@@ -129,7 +129,7 @@ export default function Guardians() {
       ),
     },
   ];
-  const picks = usePicks((name) => t('Pick up {{name}}', { name }), t('Pick up all shown'));
+  const picks = usePicks();
   const list = useDataTable<Row>({
     list: 'guardians',
     columns,
@@ -180,7 +180,7 @@ export default function Guardians() {
           {() => (
             <>
               <DataTableView of={list} label={t('Guardians')} />
-              <TableFoot of={list} counted={(n, all) => t('{{n}} of {{all}} readers', { n, all })}>
+              <TableFoot of={list} counted={(n, count) => t('{{n}} of {{count}} readers', { n, count })}>
                 <span className="text-soft">
                   {t('Guardians see their own child only: level in words, readings, goals')}
                 </span>

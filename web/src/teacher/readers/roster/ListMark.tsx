@@ -13,7 +13,6 @@ export const marks = Object.keys(drawings);
 export function ListMark({ name }: { name: string }) {
   return drawings[name] ? (
     <svg
-      className="listmark"
       viewBox="0 0 16 16"
       width="16"
       height="16"

@@ -24,7 +24,7 @@ import { ListPage, Notice, PageHead, Row } from '../../../ui/Page';
 import { Empty, Show } from '../../../ui/Show';
 import { SearchField } from '../../../ui/TextField';
 import { ColumnsMenu, DataTableView, TableFoot } from '../../../ui/table/DataTableView';
-import { type Column, type DataTable, useDataTable } from '../../../ui/table/useDataTable';
+import { type Column, type DataTable, pickWords, useDataTable } from '../../../ui/table/useDataTable';
 
 /** The roster: who is in the class, how they sign in, and whatever is to be done with several at once. */
 export default function RosterPage() {
@@ -78,12 +78,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
     asked,
     matches,
     open: setOpen,
-    picking: {
-      has: (id) => tray.readers.includes(id),
-      set: tray.pickReaders,
-      label: (name) => t('Pick up {{name}}', { name }),
-      allLabel: t('Pick up all shown'),
-    },
+    picking: { has: (id) => tray.readers.includes(id), set: tray.pickReaders, ...pickWords() },
   });
   const picked = roster.members.filter((m) => tray.readers.includes(m.id));
   return (
@@ -108,7 +103,7 @@ function RosterTable({ roster, part }: { roster: Roster; part: Part }) {
         <DataTableView of={list} label={t('Readers')} />
       )}
       {roster.former.length > 0 && <Former roster={roster} />}
-      <TableFoot of={list} counted={(n, all) => t('{{n}} of {{all}} readers', { n, all })}>
+      <TableFoot of={list} counted={(n, count) => t('{{n}} of {{count}} readers', { n, count })}>
         <span className="text-soft ml-auto">
           {roster.mayChange
             ? t('A name opens details, supports and sign-in')

@@ -1,0 +1,67 @@
+import type { Api } from '../../shared/api';
+import { dayOf, timeOf } from '../../shared/format';
+import { t } from '../../shared/words';
+import { Button } from '../../ui/Button';
+import { TableBody, TableHead, TableScroll, Td, Th } from '../../ui/table/Table';
+import { useUndo } from '../classQueries';
+
+type Change = Api<'Change'>;
+
+const month = 30 * 24 * 3600 * 1000;
+const undoable = (at: string) => Date.now() - new Date(at).getTime() < month;
+
+/** What was changed, by whom, with undo for a month where it is undone from here. */
+export function ChangesTable({
+  label,
+  rows,
+  fromHere = () => true,
+}: {
+  label: string;
+  rows: readonly Change[];
+  fromHere?: (change: Change) => boolean;
+}) {
+  const undo = useUndo();
+  return (
+    <TableScroll label={label}>
+      <TableHead>
+        <tr>
+          <Th>{t('When')}</Th>
+          <Th>{t('What')}</Th>
+          <Th>{t('Who')}</Th>
+          <Th>
+            <span className="sr-only">{t('Undo')}</span>
+          </Th>
+        </tr>
+      </TableHead>
+      <TableBody>
+        {rows.map((c) => (
+          <tr key={c.id}>
+            <Td>
+              {dayOf(c.at)} {timeOf(c.at)}
+            </Td>
+            <Th scope="row" wrap>
+              {c.summary}
+            </Th>
+            <Td>{c.by}</Td>
+            <Td>
+              {c.undoneAt ? (
+                <span className="text-soft">{t('undone')}</span>
+              ) : (
+                fromHere(c) &&
+                undoable(c.at) && (
+                  <Button
+                    size="sm"
+                    onClick={() => undo.mutate(c.id)}
+                    aria-label={t('Undo: {{what}}', { what: c.summary })}
+                  >
+                    {t('Undo')}
+                  </Button>
+                )
+              )}
+            </Td>
+          </tr>
+        ))}
+      </TableBody>
+    </TableScroll>
+  );
+}
